@@ -1,0 +1,20 @@
+/** Core, contract, server and command line run in plain Node; the app under jest-expo. */
+const node = (displayName, root) => ({
+  displayName,
+  testEnvironment: 'node',
+  rootDir: __dirname,
+  roots: [`<rootDir>/${root}`],
+  testMatch: ['**/*.test.ts'],
+  transform: { '^.+\\.[cm]?[jt]s$': ['babel-jest', { configFile: './babel.jest.cjs' }] },
+  transformIgnorePatterns: ['node_modules/(?!(uuid)/)'],
+});
+
+module.exports = {
+  projects: [
+    node('core', 'packages/core/src'),
+    node('contract', 'packages/contract/src'),
+    node('server', 'apps/server/src'),
+    node('cli', 'cli/src'),
+    '<rootDir>/apps/app/jest.config.cjs',
+  ],
+};

@@ -1,0 +1,154 @@
+/** What bits of one make have in common. Ranges run from the smallest size to the largest. */
+export interface BitFamily {
+  readonly name: string;
+  /** Grinds the whole disc rather than a ring. */
+  readonly solid: boolean;
+  readonly diameterMm: readonly [number, number];
+  /** w, mm, smallest to largest bit; a solid bit's rim is its radius. */
+  readonly rimWidthMm: readonly [number, number];
+  /** φ: share of the rim that is diamond. */
+  readonly coverage: number;
+  /** f: multiplies the material's pressure window. */
+  readonly pressureFactor: number;
+  /** Multiplies the material's speed window. */
+  readonly speedFactor: number;
+  readonly usableDepthMm: readonly [number, number];
+  /** Depth cut in its best material until the rim is spent, m. */
+  readonly lifeDepthM: readonly [number, number];
+  /** c: gap beside the rim that fines rise through, mm a side. */
+  readonly clearancePerSideMm: number;
+  /** Plated diamond is one layer: it goes bald, and hard bodies shorten its life. */
+  readonly plated: boolean;
+  /** The maker's dry use is allowed in masonry. */
+  readonly mayRunDry: boolean;
+  readonly note: string;
+}
+
+const PLATED_GAP = 0.1;
+const SEGMENTED_GAP = 0.25;
+
+export const BIT_FAMILIES = {
+  'plated-point': {
+    name: 'Plated point',
+    solid: true,
+    diameterMm: [0.8, 3],
+    rimWidthMm: [0.4, 1.5],
+    coverage: 1,
+    pressureFactor: 3.5,
+    speedFactor: 1,
+    usableDepthMm: [10, 25],
+    lifeDepthM: [0.15, 0.4],
+    clearancePerSideMm: PLATED_GAP,
+    plated: true,
+    mayRunDry: false,
+    note: 'It bends, and its centre has no speed: let it find its way.',
+  },
+  'sintered-rod': {
+    name: 'Sintered or plated rod',
+    solid: true,
+    diameterMm: [3, 8],
+    rimWidthMm: [1.5, 4],
+    coverage: 1,
+    pressureFactor: 2,
+    speedFactor: 1,
+    usableDepthMm: [30, 30],
+    lifeDepthM: [0.4, 0.4],
+    clearancePerSideMm: PLATED_GAP,
+    plated: false,
+    mayRunDry: false,
+    note: 'For opening a hole in steps.',
+  },
+  'plated-tube': {
+    name: 'Thin plated tube',
+    solid: false,
+    diameterMm: [2, 12],
+    rimWidthMm: [0.4, 0.8],
+    coverage: 1,
+    pressureFactor: 1.6,
+    speedFactor: 1,
+    usableDepthMm: [10, 40],
+    lifeDepthM: [0.2, 0.6],
+    clearancePerSideMm: PLATED_GAP,
+    plated: true,
+    mayRunDry: false,
+    note: 'The core stays inside: clear it after each hole.',
+  },
+  'plated-cup-saw': {
+    name: 'Plated cup saw',
+    solid: false,
+    diameterMm: [6, 120],
+    rimWidthMm: [1.0, 1.2],
+    coverage: 1,
+    pressureFactor: 1,
+    speedFactor: 1,
+    usableDepthMm: [20, 60],
+    lifeDepthM: [0.15, 0.5],
+    clearancePerSideMm: PLATED_GAP,
+    plated: true,
+    mayRunDry: false,
+    note: 'Check that the shank is central: spin it and watch the rim.',
+  },
+  'sintered-core': {
+    name: 'Sintered core',
+    solid: false,
+    diameterMm: [3, 80],
+    rimWidthMm: [1.0, 1.5],
+    coverage: 1,
+    pressureFactor: 1.3,
+    speedFactor: 1,
+    usableDepthMm: [40, 100],
+    lifeDepthM: [6, 20],
+    clearancePerSideMm: PLATED_GAP,
+    plated: false,
+    mayRunDry: false,
+    note: 'Takes water through the spindle; dress it when it slows.',
+  },
+  'brazed-tile-core': {
+    name: 'Brazed tile core',
+    solid: false,
+    diameterMm: [6, 120],
+    rimWidthMm: [2.0, 2.5],
+    coverage: 0.85,
+    pressureFactor: 1,
+    speedFactor: 1.8,
+    usableDepthMm: [30, 45],
+    lifeDepthM: [0.3, 1],
+    clearancePerSideMm: PLATED_GAP,
+    plated: false,
+    mayRunDry: false,
+    note: 'Start it tilted and stand it up.',
+  },
+  'segmented-core': {
+    name: 'Segmented masonry core',
+    solid: false,
+    diameterMm: [28, 300],
+    rimWidthMm: [3, 4],
+    coverage: 0.5,
+    pressureFactor: 1.4,
+    speedFactor: 1,
+    usableDepthMm: [150, 450],
+    lifeDepthM: [8, 25],
+    clearancePerSideMm: SEGMENTED_GAP,
+    plated: false,
+    mayRunDry: true,
+    note: 'Look at the thread and the adapter before you climb.',
+  },
+  'carbide-spear': {
+    name: 'Carbide spear',
+    solid: true,
+    diameterMm: [3, 12],
+    rimWidthMm: [1.5, 6],
+    coverage: 1,
+    pressureFactor: 3,
+    speedFactor: 1,
+    usableDepthMm: [50, 50],
+    lifeDepthM: [0.03, 0.1],
+    clearancePerSideMm: PLATED_GAP,
+    plated: false,
+    mayRunDry: false,
+    note: 'Not diamond: for soft-bodied wall tile only, a few holes each.',
+  },
+} as const satisfies Record<string, BitFamily>;
+
+export type BitFamilyId = keyof typeof BIT_FAMILIES;
+export const BIT_FAMILY_IDS = Object.keys(BIT_FAMILIES) as readonly BitFamilyId[];

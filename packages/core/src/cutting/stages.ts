@@ -1,0 +1,75 @@
+import type { BitGeometry } from '../bits/bitGeometry';
+
+/** A stretch of depth drilled at one force and speed. */
+export interface Stage {
+  readonly kind: 'seat' | 'main' | 'exit';
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly forceN: number;
+  readonly rpm: number;
+}
+
+const SEAT_DEPTH_MM = 0.5;
+const SEAT_SHARE_OF_THICKNESS = 0.3;
+const SEAT_SHARE_OF_FORCE = 0.3;
+const SEAT_OVER_GLAZE = 1.1;
+export const SEAT_SHARE_OF_SPEED = 0.6;
+const LEAST_EXIT_MM = 0.5;
+const EXIT_CHIP_DEPTHS = 3;
+
+export interface StageInputs {
+  readonly depthMm: number;
+  readonly feedForceN: number;
+  readonly exitForceN: number;
+  readonly rpm: number;
+  /** The slowest the machine turns without changing step or gear. */
+  readonly leastRpm: number;
+  /** f·p_glaze·A_c, N: below this the rim polishes. */
+  readonly glazeForceN: number;
+  /** h, mm, at the exit force. */
+  readonly exitChipDepthMm: number;
+  readonly opensFarFace: boolean;
+}
+
+/**
+ * Seat the first 0.5 mm (0.3·t if thinner) at F_seat = max(0.3·F, 1.1·f·p_glaze·A_c) and 0.6·n,
+ * then the main cut, then the last max(3·h, 0.5 mm) at the exit force. Contiguous, from 0 to the
+ * depth; a blind hole has no exit, a very thin one no main.
+ */
+export function stagesOf(inputs: StageInputs): Stage[] {
+  const { depthMm, feedForceN, rpm } = inputs;
+  const seatEndMm = Math.min(SEAT_DEPTH_MM, SEAT_SHARE_OF_THICKNESS * depthMm);
+  const exitMm = inputs.opensFarFace
+    ? Math.min(
+        Math.max(EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm, LEAST_EXIT_MM),
+        depthMm - seatEndMm,
+      )
+    : 0;
+  const exitStartMm = depthMm - exitMm;
+  // Seating may never press harder than the cut itself.
+  const seatForceN = Math.min(
+    feedForceN,
+    Math.max(SEAT_SHARE_OF_FORCE * feedForceN, SEAT_OVER_GLAZE * inputs.glazeForceN),
+  );
+  const stages: Stage[] = [
+    {
+      kind: 'seat',
+      fromMm: 0,
+      toMm: seatEndMm,
+      forceN: seatForceN,
+      rpm: Math.min(rpm, Math.max(SEAT_SHARE_OF_SPEED * rpm, inputs.leastRpm)),
+    },
+    { kind: 'main', fromMm: seatEndMm, toMm: exitStartMm, forceN: feedForceN, rpm },
+    { kind: 'exit', fromMm: exitStartMm, toMm: depthMm, forceN: inputs.exitForceN, rpm },
+  ];
+  return stages.filter((stage) => stage.toMm - stage.fromMm > 1e-9);
+}
+
+/** Extra time to seat a solid bit, whose centre has no speed: 12 s per mm of D, none in a pilot. */
+export function solidCentreSeatTime(
+  bit: Pick<BitGeometry, 'solid' | 'diameterMm'>,
+  pilotDiameterMm: number,
+): number {
+  const SECONDS_PER_MM = 12;
+  return bit.solid && pilotDiameterMm === 0 ? SECONDS_PER_MM * bit.diameterMm : 0;
+}

@@ -1,0 +1,182 @@
+import { boundingBox, distanceToEdge, faceOutline, type Outline } from '../geometry/outline';
+import { CAVITY, findMaterial, MATERIAL_IDS } from '../materials/materials';
+import { formatDecimals } from '../units/roundNumber';
+import type { Bit, Hole, JobFile, Layer, Piece } from './job';
+
+/** Something wrong with a job: where (JSON pointer) and what would be right. */
+export interface Fault {
+  readonly pointer: string;
+  readonly message: string;
+}
+
+/** Rounding room in stored lengths, mm. */
+const LENGTH_TOLERANCE_MM = 0.01;
+
+const mm = (value: number): string => `${formatDecimals(value, 2)} mm`;
+
+/**
+ * What a schema cannot see: names that point nowhere, holes off the piece, bits bigger than the
+ * piece, layers that do not add up. Expects a file of the right shape; returns every fault.
+ */
+export function checkJob(file: JobFile): Fault[] {
+  const faults: Fault[] = [];
+  const add = (pointer: string, message: string): void => {
+    faults.push({ pointer, message });
+  };
+  checkIds(file.pieces, '/pieces', 'piece', add);
+  checkIds(file.kit?.bits ?? [], '/kit/bits', 'bit', add);
+  checkIds(file.kit?.machines ?? [], '/kit/machines', 'machine', add);
+  file.kit?.bits?.forEach((bit, index) => {
+    checkBit(bit, `/kit/bits/${index}`, add);
+  });
+  file.kit?.machines?.forEach((machine, index) => {
+    const speeds = machine.speeds;
+    if (speeds?.kind === 'range' && speeds.minRpm > speeds.maxRpm) {
+      add(
+        `/kit/machines/${index}/speeds`,
+        `minRpm ${speeds.minRpm} is above maxRpm ${speeds.maxRpm}.`,
+      );
+    }
+  });
+  file.pieces.forEach((piece, index) => {
+    checkPiece(file, piece, `/pieces/${index}`, add);
+  });
+  return faults;
+}
+
+type Add = (pointer: string, message: string) => void;
+
+function checkIds(items: readonly { id: string }[], at: string, kind: string, add: Add): void {
+  const seen = new Set<string>();
+  items.forEach((item, index) => {
+    if (seen.has(item.id))
+      add(
+        `${at}/${index}/id`,
+        `Two ${kind}s are called “${item.id}”; each needs an id of its own.`,
+      );
+    seen.add(item.id);
+  });
+}
+
+function checkBit(bit: Bit, at: string, add: Add): void {
+  if (bit.rimWidthMm !== undefined && bit.rimWidthMm > bit.diameterMm / 2) {
+    add(
+      `${at}/rimWidthMm`,
+      `A rim ${mm(bit.rimWidthMm)} wide does not fit a bit of ${mm(bit.diameterMm)}: at most half the diameter, ${mm(bit.diameterMm / 2)}.`,
+    );
+  }
+}
+
+function checkPiece(file: JobFile, piece: Piece, at: string, add: Add): void {
+  checkMaterial(file, piece.material, `${at}/material`, add);
+  if (piece.outline.kind === 'polygon' && new Set(piece.outline.pointsMm.map(String)).size < 3) {
+    add(`${at}/outline/pointsMm`, 'A polygon needs at least three different points.');
+  }
+  checkLayers(file, piece, at, add);
+  checkIds(piece.holes, `${at}/holes`, 'hole', add);
+  piece.holes.forEach((hole, index) => {
+    checkHole(file, piece, hole, `${at}/holes/${index}`, add);
+  });
+}
+
+function checkMaterial(file: JobFile, id: string, at: string, add: Add): void {
+  if (findMaterial(id, file.customMaterials)) return;
+  add(
+    at,
+    `Material “${id}” is not known. Use one of ${MATERIAL_IDS.join(', ')}, or describe it under customMaterials.`,
+  );
+}
+
+function checkLayers(file: JobFile, piece: Piece, at: string, add: Add): void {
+  const layers = piece.layers ?? [];
+  if (layers.length === 0) return;
+  layers.forEach((layer: Layer, index) => {
+    const here = `${at}/layers/${index}`;
+    if (layer.material !== CAVITY) checkMaterial(file, layer.material, `${here}/material`, add);
+    layer.mix?.forEach((part, part_) => {
+      checkMaterial(file, part.material, `${here}/mix/${part_}/material`, add);
+    });
+    const shares = layer.mix?.reduce((sum, part) => sum + part.share, 0) ?? 1;
+    if (Math.abs(shares - 1) > 0.01)
+      add(`${here}/mix`, `The shares add up to ${formatDecimals(shares, 3)}; they must make 1.`);
+  });
+  if (layers[0]?.material === CAVITY || layers.at(-1)?.material === CAVITY) {
+    add(
+      `${at}/layers`,
+      'A cavity lies between two leaves: the first and last layer must be solid.',
+    );
+  }
+  const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  if (Math.abs(total - piece.thicknessMm) > LENGTH_TOLERANCE_MM) {
+    add(
+      `${at}/layers`,
+      `The layers add up to ${mm(total)}, but thicknessMm is ${mm(piece.thicknessMm)}; they must be the same.`,
+    );
+  }
+}
+
+function checkHole(file: JobFile, piece: Piece, hole: Hole, at: string, add: Add): void {
+  const face = faceOutline(piece.outline, hole.face ?? 'top');
+  checkPlace(face, piece, hole, at, add);
+  const { depth } = hole;
+  if (depth.kind !== 'through' && depth.depthMm >= piece.thicknessMm) {
+    add(
+      `${at}/depth/depthMm`,
+      `A ${depth.kind} hole ${mm(depth.depthMm)} deep goes through a piece ${mm(piece.thicknessMm)} thick; make it shallower or use "through".`,
+    );
+  }
+  checkSetup(file, face, hole, at, add);
+}
+
+function checkPlace(face: Outline, piece: Piece, hole: Hole, at: string, add: Add): void {
+  // A round base is measured from its centre, all else from its lower left corner.
+  const fromCentre = hole.face === 'base' && face.kind === 'circle';
+  const shift = fromCentre ? face.diameterMm / 2 : 0;
+  const clear = distanceToEdge(face, { xMm: hole.xMm + shift, yMm: hole.yMm + shift });
+  const name = `hole “${hole.label ?? hole.id}”`;
+  if (clear <= 0) {
+    const box = boundingBox(face);
+    add(
+      at,
+      `The middle of ${name} (x ${mm(hole.xMm)}, y ${mm(hole.yMm)}) lies outside piece “${piece.name}”, which is ${mm(box.widthMm)} × ${mm(box.heightMm)}.`,
+    );
+  } else if (clear < hole.diameterMm / 2 - LENGTH_TOLERANCE_MM) {
+    add(
+      at,
+      `${name[0]?.toUpperCase()}${name.slice(1)} of ${mm(hole.diameterMm)} runs over the edge of piece “${piece.name}”: its middle is ${mm(clear)} from the edge and needs more than ${mm(hole.diameterMm / 2)}.`,
+    );
+  }
+}
+
+function checkSetup(file: JobFile, face: Outline, hole: Hole, at: string, add: Add): void {
+  const { setup } = hole;
+  if (!setup) return;
+  const bits = file.kit?.bits ?? [];
+  const box = boundingBox(face);
+  const least = Math.min(box.widthMm, box.heightMm);
+  const checkOne = (id: string, pointer: string): void => {
+    const bit = bits.find((candidate) => candidate.id === id);
+    if (!bit) {
+      add(pointer, `Bit “${id}” is not in the kit, which has ${listed(bits)}.`);
+    } else if (bit.diameterMm >= least) {
+      add(
+        pointer,
+        `Bit “${bit.name}” of ${mm(bit.diameterMm)} is bigger than the piece, which is ${mm(least)} across.`,
+      );
+    }
+  };
+  if (setup.bit !== undefined) checkOne(setup.bit, `${at}/setup/bit`);
+  setup.bits?.forEach((id, index) => {
+    checkOne(id, `${at}/setup/bits/${index}`);
+  });
+  const machines = file.kit?.machines ?? [];
+  if (setup.machine !== undefined && !machines.some((machine) => machine.id === setup.machine)) {
+    add(
+      `${at}/setup/machine`,
+      `Machine “${setup.machine}” is not in the kit, which has ${listed(machines)}.`,
+    );
+  }
+}
+
+const listed = (items: readonly { id: string }[]): string =>
+  items.length === 0 ? 'none' : items.map((item) => item.id).join(', ');

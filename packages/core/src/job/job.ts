@@ -1,0 +1,162 @@
+import type { BitFamilyId } from '../bits/bitFamilies';
+import type { CoolantId } from '../coolants/coolants';
+import type { Outline } from '../geometry/outline';
+import type { MachineKindId } from '../machines/machineKinds';
+import type { MachineSpeeds } from '../machines/machineSpeeds';
+import type { Material } from '../materials/material';
+import type { SupportId } from '../supports/supports';
+import type { Hold, Pace, Start } from './choices';
+
+/** The job file's own vocabulary, version 1. Lengths mm; see docs/job-file.md. */
+export interface JobFile {
+  readonly format: 'nucleon-job';
+  readonly version: 1;
+  readonly job: JobHeader;
+  readonly pieces: readonly Piece[];
+  readonly kit?: Kit;
+  readonly customMaterials?: readonly Material[];
+}
+
+export interface JobHeader {
+  readonly id: string;
+  readonly name: string;
+  readonly notes?: string;
+  readonly checks?: readonly HazardCheck[];
+}
+
+export const PIECE_FORMS = ['sheet', 'slab', 'block', 'vessel', 'bead', 'wall', 'floor'] as const;
+export type PieceForm = (typeof PIECE_FORMS)[number];
+
+export const GLASS_TREATMENTS = [
+  'annealed',
+  'tempered',
+  'heat-strengthened',
+  'chemically-strengthened',
+  'laminated',
+  'wired',
+  'sealed-unit',
+  'toughened-tableware',
+  'glass-ceramic',
+  'unknown',
+] as const;
+export type GlassTreatment = (typeof GLASS_TREATMENTS)[number];
+
+/** An answer given to a gate, with when it was given. */
+export interface HazardCheck {
+  readonly hazard: string;
+  readonly answer: string;
+  readonly at: string;
+}
+
+export interface LayerMix {
+  readonly material: string;
+  readonly share: number;
+}
+
+/** One leaf of a built-up piece, from the entry face inwards. */
+export interface Layer {
+  /** A material id, or `cavity`. */
+  readonly material: string;
+  readonly thicknessMm: number;
+  readonly mix?: readonly LayerMix[];
+}
+
+export interface Piece {
+  readonly id: string;
+  readonly name: string;
+  readonly form: PieceForm;
+  readonly material: string;
+  readonly thicknessMm: number;
+  readonly outline: Outline;
+  readonly glassTreatment?: GlassTreatment;
+  readonly assembled?: boolean;
+  readonly valueMoney?: number;
+  readonly layers?: readonly Layer[];
+  readonly checks?: readonly HazardCheck[];
+  readonly holes: readonly Hole[];
+}
+
+export type HoleDepth =
+  | { readonly kind: 'through' }
+  | { readonly kind: 'blind'; readonly depthMm: number }
+  | { readonly kind: 'ring'; readonly depthMm: number };
+
+export interface Hole {
+  readonly id: string;
+  readonly label?: string;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly face?: 'top' | 'side' | 'base';
+  readonly diameterMm: number;
+  readonly depth: HoleDepth;
+  readonly fall?: { readonly oneIn: number; readonly lowSide: 'near' | 'far' };
+  readonly purpose?: { readonly kind: string };
+  readonly checks?: readonly HazardCheck[];
+  readonly setup?: Setup;
+}
+
+export interface SupportSetup {
+  readonly kind: SupportId;
+  readonly thicknessMm?: number;
+  readonly contactFraction?: number;
+  readonly edgesHeld?: 'none' | 'two' | 'four';
+}
+
+export interface WaterSetup {
+  readonly kind: CoolantId;
+  readonly trayLengthMm?: number;
+  readonly trayWidthMm?: number;
+  readonly coverMm?: number;
+  readonly extraction?: boolean;
+}
+
+/** How the person means to drill it. All optional: the planner fills the rest and says so. */
+export interface Setup {
+  readonly bit?: string;
+  readonly bits?: readonly string[];
+  readonly machine?: string;
+  readonly support?: SupportSetup;
+  readonly guide?: {
+    readonly kind: string;
+    readonly thicknessMm?: number;
+    readonly clearanceMm?: number;
+  };
+  readonly hold?: Hold;
+  readonly start?: Start;
+  readonly pace?: Pace;
+  readonly sides?: 'one' | 'two';
+  readonly water?: WaterSetup;
+  readonly rimSpeedMPerS?: number;
+  readonly contactPressureMpa?: number;
+}
+
+export interface Kit {
+  readonly bits?: readonly Bit[];
+  readonly machines?: readonly Machine[];
+}
+
+export interface Bit {
+  readonly id: string;
+  readonly name: string;
+  readonly family: BitFamilyId;
+  readonly diameterMm: number;
+  readonly rimWidthMm?: number;
+  readonly coverage?: number;
+  readonly usableDepthMm?: number;
+  readonly sharpness?: number;
+  readonly runOutMm?: number;
+  readonly depthCutMm?: number;
+  readonly holesCut?: number;
+  readonly price?: number;
+  readonly maxRpm?: number;
+}
+
+export interface Machine {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: MachineKindId;
+  readonly speeds?: MachineSpeeds;
+  readonly stallTorqueNm?: number;
+  readonly clutchTorqueNm?: number | null;
+  readonly power?: 'mains' | 'mains-protected' | 'battery' | 'low-voltage';
+}

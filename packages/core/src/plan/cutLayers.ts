@@ -1,0 +1,147 @@
+import type { BitGeometry } from '../bits/bitGeometry';
+import { chooseSpeed, type ChosenSpeed } from '../cutting/chooseSpeed';
+import { contactOf, meanSpeedAt, type Contact } from '../cutting/contact';
+import { feedForceFor, type FeedForce } from '../cutting/feedForce';
+import { cuttingWindow, paceTarget, type CuttingWindow } from '../cutting/pace';
+import { penetrationRate } from '../cutting/penetrationRate';
+import type { JobFile, Piece } from '../job/job';
+import type { Material } from '../materials/material';
+import { CAVITY, findMaterial } from '../materials/materials';
+import { bitSharpness, lifeDepth } from '../wear/sharpness';
+import type { ResolvedBit, ResolvedSetup } from './resolveSetup';
+
+/** A stretch of depth of one leaf; a cavity has no parts. */
+export interface DepthLayer {
+  readonly id: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly parts: readonly { readonly material: Material; readonly share: number }[];
+}
+
+/** The leaves from the entry face down to a depth. */
+export function layersTo(file: JobFile, piece: Piece, depthMm: number): DepthLayer[] {
+  const given = piece.layers?.length
+    ? piece.layers
+    : [{ material: piece.material, thicknessMm: piece.thicknessMm }];
+  let fromMm = 0;
+  const layers = given.map((layer): DepthLayer => {
+    const start = fromMm;
+    fromMm += layer.thicknessMm;
+    const mix = layer.mix?.length ? layer.mix : [{ material: layer.material, share: 1 }];
+    const parts =
+      layer.material === CAVITY
+        ? []
+        : mix.map((part) => ({ material: knownMaterial(file, part.material), share: part.share }));
+    return { id: layer.material, fromMm: start, toMm: Math.min(fromMm, depthMm), parts };
+  });
+  return layers.filter((layer) => layer.toMm - layer.fromMm > 1e-9);
+}
+
+/** The same leaves met from the far face, down to a depth from there. */
+export function layersFromFarFace(
+  layers: readonly DepthLayer[],
+  totalMm: number,
+  depthMm: number,
+): DepthLayer[] {
+  return [...layers]
+    .reverse()
+    .map((layer) => ({
+      ...layer,
+      fromMm: totalMm - layer.toMm,
+      toMm: Math.min(totalMm - layer.fromMm, depthMm),
+    }))
+    .filter((layer) => layer.toMm - layer.fromMm > 1e-9);
+}
+
+function knownMaterial(file: JobFile, id: string): Material {
+  const material = findMaterial(id, file.customMaterials);
+  if (!material) throw new Error(`Material ${id} passed the job check but is not known.`);
+  return material;
+}
+
+/** One bit in one material: what it is pressed with and how fast it goes in. */
+export interface MaterialCut {
+  readonly material: Material;
+  readonly bit: BitGeometry;
+  readonly contact: Contact;
+  readonly window: CuttingWindow;
+  readonly speed: ChosenSpeed;
+  readonly force: FeedForce;
+  readonly sharpness: number;
+  readonly dry: boolean;
+  readonly rateMmPerS: number;
+}
+
+export interface LayerCut {
+  readonly layer: DepthLayer;
+  /** The slowest of the layer's materials: it sets what is shown. */
+  readonly slowest: MaterialCut | null;
+  readonly parts: readonly { readonly cut: MaterialCut; readonly share: number }[];
+  /** Harmonic mean over the mix, mm/s; Infinity in a cavity. */
+  readonly rateMmPerS: number;
+}
+
+export function cutMaterial(
+  material: Material,
+  resolved: ResolvedBit,
+  setup: ResolvedSetup,
+  pilotMm: number,
+): MaterialCut {
+  const bit = resolved.geometry;
+  const contact = contactOf(bit, pilotMm);
+  const window = cuttingWindow(material, bit);
+  const target = paceTarget(window, setup.pace);
+  const speed = chooseSpeed({
+    diameterMm: bit.diameterMm,
+    wantedRimSpeedMPerS: setup.wanted.rimSpeedMPerS ?? target.rimSpeedMPerS,
+    window: window.rimSpeedMPerS,
+    throwOffMPerS: setup.coolant.throwOffMPerS,
+    bitMaxRpm: resolved.bit.maxRpm,
+    settings: setup.settings,
+  });
+  const force = feedForceFor(
+    setup.wanted.contactPressureMpa ?? target.pressureMpa,
+    material.friction,
+    contact,
+    speed.rpm,
+    speed.setting.stallTorqueNm,
+  );
+  const dry = setup.coolant.kind === 'dry';
+  const life = lifeDepth(bit.family, material, { dry: false, tooFast: false, tooHard: false });
+  const sharpness = bitSharpness(resolved.bit, life);
+  const rateMmPerS = penetrationRate(material, bit, {
+    p: force.contactPressureMpa,
+    v_m: force.meanSpeedMPerS,
+    s: sharpness,
+    dry,
+  });
+  return { material, bit, contact, window, speed, force, sharpness, dry, rateMmPerS };
+}
+
+/** Rate of the same cut at another force and speed, mm/s: seating, easing off. */
+export function rateAt(cut: MaterialCut, forceN: number, rpm: number): number {
+  return penetrationRate(cut.material, cut.bit, {
+    p: forceN / cut.contact.contactAreaMm2,
+    v_m: meanSpeedAt(rpm, cut.contact.meanRadiusMm),
+    s: cut.sharpness,
+    dry: cut.dry,
+  });
+}
+
+export function cutLayer(
+  layer: DepthLayer,
+  bit: ResolvedBit,
+  setup: ResolvedSetup,
+  pilotMm: number,
+): LayerCut {
+  const parts = layer.parts.map(({ material, share }) => ({
+    cut: cutMaterial(material, bit, setup, pilotMm),
+    share,
+  }));
+  const slowest = parts.reduce<MaterialCut | null>(
+    (slow, { cut }) => (slow === null || cut.rateMmPerS < slow.rateMmPerS ? cut : slow),
+    null,
+  );
+  const slowness = parts.reduce((sum, { cut, share }) => sum + share / cut.rateMmPerS, 0);
+  return { layer, slowest, parts, rateMmPerS: slowness === 0 ? Infinity : 1 / slowness };
+}

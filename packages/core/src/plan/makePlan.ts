@@ -1,0 +1,282 @@
+import { corePasses, type Passes } from '../cutting/passes';
+import { liftDepths } from '../cutting/lifts';
+import { judgeHazards } from '../hazards/judgeHazards';
+import { rimTemperature } from '../heat/rimTemperature';
+import { thermalStress } from '../heat/thermalStress';
+import { checkJob, type Fault } from '../job/checkJob';
+import type { Hole, JobFile, Piece } from '../job/job';
+import { CAVITY, findMaterial, MATERIAL_DATA_VERSION } from '../materials/materials';
+import type { Material } from '../materials/material';
+import { METRIC, type UnitSystem } from '../units/unitSystem';
+import { bitSharpness, lifeDepth, wornSharpness } from '../wear/sharpness';
+import {
+  cutLayer,
+  layersFromFarFace,
+  layersTo,
+  type LayerCut,
+  type MaterialCut,
+} from './cutLayers';
+import {
+  MODEL_VERSION,
+  type Plan,
+  type PlannedLayer,
+  type PlannedSetup,
+  type PlannedStage,
+} from './plan';
+import type { PlanContext } from './planContext';
+import { planReasons } from './planReasons';
+import { planExit, planSide, type ExitPlan } from './planStages';
+import { planSteps } from './planSteps';
+import { planTime } from './planTime';
+import { planWarnings } from './planWarnings';
+import { planWater } from './planWater';
+import { resolveSetup, type ResolvedSetup } from './resolveSetup';
+import { exitChipSd, logNormalP90 } from './spread';
+
+export type PlanOutcome =
+  | { readonly kind: 'planned'; readonly plan: Plan }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+/**
+ * The plan of one hole: the same function on the phone, the server and the command line.
+ *
+ * @param file a job of the right shape; its contents are checked here
+ * @param units what the sentences are written in; the numbers are always SI-mm
+ * @throws when no hole has this id: a caller's bug
+ */
+export function makePlan(file: JobFile, holeId: string, units: UnitSystem = METRIC): PlanOutcome {
+  const faults = checkJob(file);
+  if (faults.length > 0) return { kind: 'faulty', faults };
+  const { piece, hole } = findHole(file, holeId);
+  const context = workOut(file, piece, hole, units);
+  return { kind: 'planned', plan: planFrom(context) };
+}
+
+function findHole(file: JobFile, holeId: string): { piece: Piece; hole: Hole } {
+  for (const piece of file.pieces) {
+    const hole = piece.holes.find((candidate) => candidate.id === holeId);
+    if (hole) return { piece, hole };
+  }
+  throw new Error(`No hole “${holeId}” in job “${file.job.name}”.`);
+}
+
+function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): PlanContext {
+  const face = faceMaterial(file, piece);
+  const setup = resolveSetup(file, piece, hole, face);
+  const opensFarFace = hole.depth.kind === 'through';
+  const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
+  const twoSided = opensFarFace && setup.sides === 'two';
+  const depthPerSideMm = twoSided ? depthMm / 2 : depthMm;
+
+  const depthLayers = layersTo(file, piece, depthMm);
+  const pilotMm = setup.bits.at(-2)?.geometry.diameterMm ?? 0;
+  const layers = depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, pilotMm));
+  const headline = slowestOf(layers);
+  const lastCut = layers.findLast((layer) => layer.slowest !== null)?.slowest ?? headline;
+  const exit = opensFarFace ? planExit(lastCut, piece, setup) : null;
+
+  const nearSide = clipTo(layers, depthPerSideMm);
+  const farSide = twoSided
+    ? layersFromFarFace(depthLayers, depthMm, depthPerSideMm).map((layer) =>
+        cutLayer(layer, setup.finishing, setup, pilotMm),
+      )
+    : [];
+  const stageExit = exit ?? blindExit(headline);
+  const stages: PlannedStage[] = [
+    ...planSide(1, nearSide, depthPerSideMm, opensFarFace && !twoSided, stageExit),
+    ...planSide(2, farSide, depthPerSideMm, twoSided, stageExit),
+  ];
+
+  const lifts = setup.coolant.flushesGroove
+    ? []
+    : liftDepths(setup.finishing.geometry, headline.contact.kerfAreaMm2, depthPerSideMm, (z) =>
+        rateAtDepth(nearSide, z),
+      );
+  const passes = planPasses(setup, depthPerSideMm);
+  const water = planWater({ piece, hole, setup, layers, headline, depthMm });
+  const sides = twoSided ? 2 : 1;
+  const time = planTime({
+    setup,
+    layers,
+    stages,
+    depthLayers,
+    liftCount: lifts.length * sides,
+    waterChangeCount: water.changeAtDepthMm.length,
+    coreBreakCount: passes.coreBreaksAtMm.length * sides,
+  });
+  const heat = rimTemperature(headline.material, setup.finishing.geometry, {
+    pressureMpa: headline.force.contactPressureMpa,
+    meanSpeedMPerS: headline.force.meanSpeedMPerS,
+    cutTimeS: depthMm / headline.rateMmPerS,
+    waterWPerM2K: setup.coolant.rimWPerM2K,
+    dry: headline.dry,
+  });
+  return {
+    piece,
+    hole,
+    units,
+    setup,
+    depthMm,
+    depthPerSideMm,
+    opensFarFace,
+    layers,
+    headline,
+    exit,
+    stages,
+    lifts,
+    passes,
+    water,
+    time,
+    chip: exit && {
+      p50: exit.chipWidthMm,
+      p90: logNormalP90(exit.chipWidthMm, exitChipSd(setup.hold, headline.sharpness)),
+    },
+    tempRiseK: heat.tempRiseK,
+    conductionWPerM2K: heat.conductionWPerM2K,
+    thermalStressMpa: thermalStress(headline.material, heat.tempRiseK),
+    bitLife: wearOf(headline, setup, depthMm),
+    gates: judgeHazards({ job: file.job, piece, hole, material: face }),
+  };
+}
+
+/** What the bit meets first: a layered piece is named for its first leaf. */
+function faceMaterial(file: JobFile, piece: Piece): Material {
+  const first =
+    piece.layers?.find((layer) => layer.material !== CAVITY)?.material ?? piece.material;
+  const material = findMaterial(first, file.customMaterials);
+  if (!material) throw new Error(`Material ${first} passed the job check but is not known.`);
+  return material;
+}
+
+function slowestOf(layers: readonly LayerCut[]): MaterialCut {
+  const cuts = layers.flatMap((layer) => (layer.slowest ? [layer.slowest] : []));
+  const [first, ...rest] = cuts;
+  if (!first) throw new Error('A piece needs at least one solid layer; the job check sees to it.');
+  return rest.reduce((slow, cut) => (cut.rateMmPerS < slow.rateMmPerS ? cut : slow), first);
+}
+
+const clipTo = (layers: readonly LayerCut[], depthMm: number): LayerCut[] =>
+  layers
+    .filter(({ layer }) => layer.fromMm < depthMm - 1e-9)
+    .map((cut) => ({ ...cut, layer: { ...cut.layer, toMm: Math.min(cut.layer.toMm, depthMm) } }));
+
+/** Blind holes end at full force. */
+const blindExit = (cut: MaterialCut): ExitPlan => ({
+  exitForceN: cut.force.feedForceN,
+  idealN: cut.force.feedForceN,
+  belowGlaze: false,
+  chipDepthMm: 0,
+  chipWidthMm: 0,
+  conditions: { hold: 'rig', exitFactor: 0, sharpness: cut.sharpness, sheetThicknessMm: null },
+});
+
+function rateAtDepth(layers: readonly LayerCut[], depthMm: number): number {
+  const here = layers.find(({ layer }) => depthMm >= layer.fromMm && depthMm < layer.toMm);
+  return here && Number.isFinite(here.rateMmPerS) ? here.rateMmPerS : 0;
+}
+
+function planPasses(setup: ResolvedSetup, depthMm: number): Passes {
+  const { solid, usableDepthMm } = setup.finishing.geometry;
+  if (!solid) return corePasses(depthMm, usableDepthMm);
+  return { count: 1, coreBreaksAtMm: [], extensionMm: Math.max(0, depthMm - usableDepthMm) };
+}
+
+function wearOf(cut: MaterialCut, setup: ResolvedSetup, depthMm: number): PlanContext['bitLife'] {
+  const { bit } = setup.finishing;
+  const calm = lifeDepth(bit.family, cut.material, { dry: false, tooFast: false, tooHard: false });
+  const lifeDepthMm = lifeDepth(bit.family, cut.material, {
+    dry: cut.dry,
+    tooFast: cut.speed.rimSpeedMPerS > cut.window.rimSpeedMPerS.high,
+    tooHard: cut.force.contactPressureMpa > cut.window.pressureMpa.high,
+  });
+  // A sharpness set by hand stands for the depth that would have worn it so far.
+  const s = bitSharpness(bit, calm);
+  const doneMm = calm * Math.sqrt(1 / Math.max(s, 0.01) - 1);
+  return {
+    lifeDepthMm,
+    sharpnessAfter: wornSharpness(doneMm + (depthMm * calm) / lifeDepthMm, calm),
+  };
+}
+
+function planFrom(context: PlanContext): Plan {
+  const { headline, setup, exit, time, water } = context;
+  return {
+    holeId: context.hole.id,
+    pieceId: context.piece.id,
+    setup: plannedSetup(setup, headline),
+    depthMm: context.depthMm,
+    depthPerSideMm: context.depthPerSideMm,
+    rpm: headline.speed.rpm,
+    feedForceN: headline.force.feedForceN,
+    seatForceN:
+      context.stages.find((stage) => stage.kind === 'seat')?.forceN ?? headline.force.feedForceN,
+    contactPressureMpa: headline.force.contactPressureMpa,
+    rimSpeedMPerS: headline.speed.rimSpeedMPerS,
+    meanSpeedMPerS: headline.force.meanSpeedMPerS,
+    rateMmPerS: headline.rateMmPerS,
+    drillTimeS: time.spread,
+    torqueNm: headline.force.torqueNm,
+    powerW: headline.force.powerW,
+    tempRiseK: context.tempRiseK,
+    thermalStressMpa: context.thermalStressMpa,
+    exitChipMm: context.chip,
+    exitForceN: exit?.exitForceN ?? null,
+    easeOffAtMm: context.stages.find((stage) => stage.kind === 'exit')?.fromMm ?? null,
+    lifts: context.lifts,
+    passes: context.passes.count,
+    coreBreaksAtMm: context.passes.coreBreaksAtMm,
+    stages: context.stages,
+    layers: context.layers.map(plannedLayer),
+    water,
+    bitLife: context.bitLife,
+    gates: context.gates.open,
+    settledGates: context.gates.settled,
+    warnings: planWarnings(context),
+    steps: planSteps(context),
+    reasons: planReasons(context),
+    modelVersion: MODEL_VERSION,
+    dataVersion: MATERIAL_DATA_VERSION,
+  };
+}
+
+function plannedLayer({ layer, slowest, rateMmPerS }: LayerCut): PlannedLayer {
+  const seconds = (layer.toMm - layer.fromMm) / rateMmPerS;
+  return {
+    material: layer.id,
+    name: slowest?.material.name ?? 'Cavity',
+    fromMm: layer.fromMm,
+    toMm: layer.toMm,
+    cut: slowest && {
+      rpm: slowest.speed.rpm,
+      feedForceN: slowest.force.feedForceN,
+      rateMmPerS,
+      cuttingTimeS: Number.isFinite(seconds) ? seconds : null,
+    },
+  };
+}
+
+function plannedSetup(setup: ResolvedSetup, headline: MaterialCut): PlannedSetup {
+  const { bit, geometry, owned } = setup.finishing;
+  return {
+    bitId: owned ? bit.id : null,
+    bitName: bit.name,
+    bitFamily: bit.family,
+    bitDiameterMm: geometry.diameterMm,
+    rimWidthMm: geometry.rimWidthMm,
+    solid: geometry.solid,
+    sharpness: headline.sharpness,
+    usableDepthMm: geometry.usableDepthMm,
+    machineId: setup.machineOwned ? setup.machine.id : null,
+    machineName: setup.machine.name,
+    machineKind: setup.machine.kind,
+    supportKind: setup.support.id,
+    supportName: setup.support.name,
+    supportThicknessMm: setup.support.atThicknessMm,
+    waterKind: setup.coolant.id,
+    hold: setup.hold,
+    start: setup.start,
+    pace: setup.pace,
+    sides: setup.sides,
+    assumed: setup.assumed,
+  };
+}

@@ -1,0 +1,179 @@
+import type { Stage } from '../cutting/stages';
+import type { Gate } from '../hazards/gate';
+import type { Hold, Pace, Start } from '../job/choices';
+
+/** Named in every stored plan: bumped when a formula or its constants change. */
+export const MODEL_VERSION = '1.0.0';
+
+export interface ReasonInput {
+  readonly name: string;
+  readonly value: string;
+}
+
+/** Why a number is what it is: the sentence shown, what went in, the relation and how sure. */
+export interface Reason {
+  readonly text: string;
+  readonly inputs: readonly ReasonInput[];
+  readonly source: string;
+  readonly spread?: string;
+}
+
+/** Run states a step belongs to. */
+export const STEP_KINDS = [
+  'prepare',
+  'seat',
+  'cut',
+  'lift',
+  'water-change',
+  'core-break',
+  'step-change',
+  'flip',
+  'ease-off',
+  'through',
+  'withdraw',
+  'free-core',
+  'cool',
+  'clean',
+  'done',
+] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+export interface Step {
+  readonly kind: StepKind;
+  readonly title: string;
+  readonly detail: string;
+  readonly fromDepthMm?: number;
+  readonly toDepthMm?: number;
+}
+
+export const WARNING_CODES = [
+  'bit-off-size',
+  'bit-too-short',
+  'bit-worn',
+  'chip-wider-than-allowed',
+  'does-not-cut',
+  'exit-force-below-glaze',
+  'extension-needed',
+  'force-beyond-arms',
+  'overheats',
+  'polishes',
+  'presses-too-hard',
+  'speed-above-window',
+  'speed-below-window',
+  'speed-limited',
+  'torque-limited',
+  'wrong-bit-for-material',
+] as const;
+export type WarningCode = (typeof WARNING_CODES)[number];
+
+export interface Warning {
+  readonly code: WarningCode;
+  readonly message: string;
+}
+
+/** Middle value with the tenth and ninetieth of a hundred like tries. */
+export interface TimeSpread {
+  readonly p10: number;
+  readonly p50: number;
+  readonly p90: number;
+}
+
+export interface ChipSpread {
+  readonly p50: number;
+  readonly p90: number;
+}
+
+export interface WaterPlan {
+  readonly method: string;
+  readonly name: string;
+  /** Litres to pour; null where water does not stand. */
+  readonly fillL: number | null;
+  readonly coverMm: number | null;
+  readonly changeAtDepthMm: readonly number[];
+  readonly holesPerFill: number | null;
+  readonly flowLPerMin: number | null;
+  readonly secondsPerCup: number | null;
+  readonly slurryL: number | null;
+  readonly finesG: number;
+}
+
+export interface PlannedLayer {
+  readonly material: string;
+  readonly name: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** null for a cavity: nothing to cut. */
+  readonly cut: {
+    readonly rpm: number;
+    readonly feedForceN: number;
+    readonly rateMmPerS: number;
+    readonly cuttingTimeS: number | null;
+  } | null;
+}
+
+/** The choices the plan was made with, the person's own or the planner's. */
+export interface PlannedSetup {
+  readonly bitId: string | null;
+  readonly bitName: string;
+  readonly bitFamily: string;
+  readonly bitDiameterMm: number;
+  readonly rimWidthMm: number;
+  readonly solid: boolean;
+  readonly sharpness: number;
+  readonly usableDepthMm: number;
+  readonly machineId: string | null;
+  readonly machineName: string;
+  readonly machineKind: string;
+  readonly supportKind: string;
+  readonly supportName: string;
+  readonly supportThicknessMm: number;
+  readonly waterKind: string;
+  readonly hold: Hold;
+  readonly start: Start;
+  readonly pace: Pace;
+  readonly sides: 'one' | 'two';
+  /** Which of these the planner filled in. */
+  readonly assumed: readonly string[];
+}
+
+export type PlannedStage = Stage & { readonly side: 1 | 2; readonly timeS: number | null };
+
+/** Everything known about drilling one hole; all units in the names. */
+export interface Plan {
+  readonly holeId: string;
+  readonly pieceId: string;
+  readonly setup: PlannedSetup;
+  readonly depthMm: number;
+  readonly depthPerSideMm: number;
+  readonly rpm: number;
+  readonly feedForceN: number;
+  readonly seatForceN: number;
+  readonly contactPressureMpa: number;
+  readonly rimSpeedMPerS: number;
+  readonly meanSpeedMPerS: number;
+  readonly rateMmPerS: number;
+  /** null when the bit would not cut at all. */
+  readonly drillTimeS: TimeSpread | null;
+  readonly torqueNm: number;
+  readonly powerW: number;
+  readonly tempRiseK: number;
+  readonly thermalStressMpa: number;
+  /** null where no far face is opened. */
+  readonly exitChipMm: ChipSpread | null;
+  readonly exitForceN: number | null;
+  readonly easeOffAtMm: number | null;
+  readonly lifts: readonly number[];
+  readonly passes: number;
+  readonly coreBreaksAtMm: readonly number[];
+  readonly stages: readonly PlannedStage[];
+  readonly layers: readonly PlannedLayer[];
+  readonly water: WaterPlan;
+  readonly bitLife: { readonly lifeDepthMm: number; readonly sharpnessAfter: number };
+  readonly gates: readonly Gate[];
+  readonly settledGates: readonly Gate[];
+  readonly warnings: readonly Warning[];
+  readonly steps: readonly Step[];
+  readonly reasons: Readonly<Record<string, Reason>>;
+  readonly modelVersion: string;
+  readonly dataVersion: string;
+}

@@ -1,0 +1,219 @@
+import { COOLANTS } from '../coolants/coolants';
+import type { Hold, Start } from '../job/choices';
+import {
+  formatDuration,
+  formatFlow,
+  formatForce,
+  formatRpm,
+  formatVolume,
+} from '../units/formatQuantity';
+import { formatLength, formatLengthShort } from '../units/length';
+import type { Step } from './plan';
+import type { PlanContext } from './planContext';
+
+const START_DETAIL: Record<Start, string> = {
+  tilt: 'Tilt the bit, cut a crescent, then stand it upright as the groove deepens.',
+  guide: 'Bit in the guide, straight down, motor on before it touches.',
+  tape: 'Cross of tape on the mark, light touch, no leaning until a ring shows.',
+  seat: 'Bring the rim down on the mark and let it dwell until a full ring shows.',
+  pilot: 'Follow the pilot hole; let the rim find its own ring.',
+};
+
+const HOLD_DETAIL: Record<Hold, string> = {
+  freehand: 'Free hand',
+  guided: 'By hand in a guide',
+  press: 'In the press',
+  rig: 'On the stand',
+};
+
+/** The hole from mark to clean-up, with the person's own choices in it. */
+export function planSteps(context: PlanContext): Step[] {
+  const twoSided = context.opensFarFace && context.setup.sides === 'two';
+  return [
+    ...prepare(context),
+    ...drillSide(context, 1),
+    ...(twoSided ? [flip(context), ...drillSide(context, 2)] : []),
+    ...finish(context),
+  ];
+}
+
+function prepare(context: PlanContext): Step[] {
+  const { setup, piece, hole, units } = context;
+  const { bit, geometry } = setup.finishing;
+  return [
+    { kind: 'prepare', title: 'Mark the hole', detail: markDetail(context) },
+    {
+      kind: 'prepare',
+      title: 'Look at the bit',
+      detail: `${bit.name}, ${formatLength(geometry.diameterMm, units)}: spin it, the rim must run true; diamonds must stand proud. Set ${formatRpm(context.headline.speed.rpm)} on ${setup.machine.name.toLowerCase()}.`,
+    },
+    {
+      kind: 'prepare',
+      title: `Bed ${piece.name.toLowerCase()}`,
+      detail:
+        setup.support.id === 'nothing'
+          ? `${HOLD_DETAIL[setup.hold]}. ${setup.support.note}`
+          : `${setup.support.name}, ${formatLength(setup.support.atThicknessMm, units)}. ${setup.support.note} ${HOLD_DETAIL[setup.hold]}.`,
+    },
+    { kind: 'prepare', title: 'Water', detail: waterDetail(context) },
+    ...(hole.fall
+      ? [
+          {
+            kind: 'prepare' as const,
+            title: 'Set the fall',
+            detail: `One in ${hole.fall.oneIn}, the ${hole.fall.lowSide} face lower.`,
+          },
+        ]
+      : []),
+  ];
+}
+
+function markDetail({ hole, units, setup }: PlanContext): string {
+  const at = `${formatLength(hole.xMm, units)} from the left, ${formatLength(hole.yMm, units)} from the bottom`;
+  return setup.finishing.geometry.solid
+    ? `A dot ${at}.`
+    : `${at[0]?.toUpperCase()}${at.slice(1)}. Draw the circle of ${formatLength(setup.finishing.geometry.diameterMm, units)} or four ticks on it: the middle goes with the core.`;
+}
+
+function waterDetail({ setup, water, units }: PlanContext): string {
+  const { note } = COOLANTS[setup.coolant.id];
+  if (water.fillL !== null)
+    return `${setup.coolant.name}: pour ${formatVolume(water.fillL, units)}, ${formatLength(setup.coolant.atCoverMm, units)} over the face.`;
+  if (water.flowLPerMin !== null)
+    return `${setup.coolant.name}: ${formatFlow(water.flowLPerMin, units)}, a cup in ${formatDuration(water.secondsPerCup ?? 0)}. ${note}`;
+  return `${setup.coolant.name}. ${note}`;
+}
+
+function drillSide(context: PlanContext, side: 1 | 2): Step[] {
+  const { setup, stages, units, lifts, water } = context;
+  const mine = stages.filter((stage) => stage.side === side);
+  const seat = mine.find((stage) => stage.kind === 'seat');
+  const mains = mine.filter((stage) => stage.kind === 'main');
+  const exit = mine.find((stage) => stage.kind === 'exit');
+  const steps: Step[] = [];
+  if (seat) {
+    const bedIn =
+      setup.finishing.bit.holesCut === 0 ? ' A new bit beds in for the first millimetre.' : '';
+    steps.push({
+      kind: 'seat',
+      title: `Seat with ${formatForce(seat.forceN, units)}`,
+      detail: `${START_DETAIL[setup.start]} ${formatRpm(seat.rpm)} for the first ${formatLengthShort(seat.toMm, units)}.${bedIn}`,
+      fromDepthMm: 0,
+      toDepthMm: seat.toMm,
+    });
+  }
+  mains.forEach((stage, index) => {
+    const layer = context.layers.find(
+      (cut) => cut.layer.fromMm <= stage.fromMm + 1e-9 && cut.layer.toMm > stage.fromMm,
+    );
+    const name =
+      mains.length > 1 && layer?.slowest
+        ? ` through ${layer.slowest.material.name.toLowerCase()}`
+        : '';
+    const pour = side === 1 && index === 0 ? swapDetail(context) : '';
+    steps.push({
+      kind: 'cut',
+      title: `Press with ${formatForce(stage.forceN, units)}${name}`,
+      detail: `${formatRpm(stage.rpm)}, about ${formatDuration(stage.timeS ?? 0)} to ${formatLengthShort(stage.toMm, units)}.${pour}`,
+      fromDepthMm: stage.fromMm,
+      toDepthMm: stage.toMm,
+    });
+  });
+  if (lifts.length > 0) steps.push(liftStep(context));
+  if (side === 1)
+    steps.push(...waterChanges(water.changeAtDepthMm, context), ...coreBreaks(context));
+  if (exit) {
+    const meets = context.setup.sides === 'two';
+    steps.push({
+      kind: 'ease-off',
+      title: `Ease off to ${formatForce(exit.forceN, units)}`,
+      detail: `From ${formatLengthShort(exit.fromMm, units)}: less force, same speed. ${meets ? 'The two cuts meet in the middle.' : 'Listen for a hollow tone; hold the plug.'}`,
+      fromDepthMm: exit.fromMm,
+      toDepthMm: exit.toMm,
+    });
+  }
+  return steps;
+}
+
+const swapDetail = ({ setup }: PlanContext): string =>
+  setup.bits.length > 1 ? ` Steps: ${setup.bits.map((one) => one.bit.name).join(', then ')}.` : '';
+
+function liftStep({ lifts, units }: PlanContext): Step {
+  const first = lifts[0] ?? 0;
+  const gap = lifts.length > 1 ? (lifts[1] ?? first) - first : 0;
+  const rhythm = gap > 0 ? `, then about every ${formatLengthShort(gap, units)}` : '';
+  return {
+    kind: 'lift',
+    title: lifts.length === 1 ? 'Lift once to flush' : `Lift ${lifts.length} times to flush`,
+    detail: `First at ${formatLengthShort(first, units)}${rhythm}. Just enough to let water in: never clear of the groove.`,
+    fromDepthMm: first,
+    toDepthMm: lifts.at(-1) ?? first,
+  };
+}
+
+const waterChanges = (depths: readonly number[], { setup, units }: PlanContext): Step[] =>
+  depths.length === 0
+    ? []
+    : [
+        {
+          kind: 'water-change',
+          title:
+            depths.length === 1
+              ? 'Change the water once'
+              : `Change the water ${depths.length} times`,
+          detail: `${setup.coolant.name} clouds at ${depths.map((depth) => formatLengthShort(depth, units)).join(', ')}. Stop the motor first.`,
+        },
+      ];
+
+const coreBreaks = ({ passes, units }: PlanContext): Step[] =>
+  passes.coreBreaksAtMm.map((depth) => ({
+    kind: 'core-break',
+    title: `Break out the core at ${formatLengthShort(depth, units)}`,
+    detail:
+      'Snap it and draw it out without prying on the good edge; rim back in the groove before the motor starts.',
+    fromDepthMm: depth,
+    toDepthMm: depth,
+  }));
+
+const flip = ({ depthPerSideMm, units }: PlanContext): Step => ({
+  kind: 'flip',
+  title: 'Turn the piece over',
+  detail: `At ${formatLength(depthPerSideMm, units)}. Carry the centre to the other face and finish from there.`,
+});
+
+function finish({ opensFarFace, setup, hole, units }: PlanContext): Step[] {
+  const stopFirst =
+    setup.hold === 'rig'
+      ? 'Keep it turning until nearly out, then stop.'
+      : 'Stop the motor with the rim still in the hole, then lift.';
+  const core: Step[] = setup.finishing.geometry.solid
+    ? []
+    : hole.depth.kind === 'ring'
+      ? []
+      : [
+          {
+            kind: 'free-core',
+            title: 'Free the core',
+            detail: 'Look inside the barrel: push it out before the next hole.',
+          },
+        ];
+  return [
+    ...(opensFarFace
+      ? [
+          {
+            kind: 'through' as const,
+            title: 'Through',
+            detail: 'Sudden give: stop pressing, let it turn.',
+          },
+        ]
+      : []),
+    { kind: 'withdraw', title: 'Withdraw', detail: stopFirst },
+    ...core,
+    {
+      kind: 'clean',
+      title: 'Rinse and look',
+      detail: `Rinse the fines before they dry. Check ${formatLength(hole.diameterMm, units)}, chips on both faces, hidden cracks; ease the sharp edge, wet.`,
+    },
+    { kind: 'done', title: 'Done', detail: 'Note how it went: the next plan leans on it.' },
+  ];
+}

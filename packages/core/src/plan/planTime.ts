@@ -1,0 +1,82 @@
+import { solidCentreSeatTime } from '../cutting/stages';
+import { cuttingTimeSd, logNormalP10, logNormalP90 } from './spread';
+import { cutLayer, type DepthLayer, type LayerCut } from './cutLayers';
+import type { PlannedStage } from './plan';
+import type { TimeBreakdown } from './planContext';
+import type { ResolvedSetup } from './resolveSetup';
+
+const LIFT_BY_HAND_S = 1.5;
+const LIFT_BY_PRESS_S = 1;
+export const CORE_BREAK_S = 120;
+export const BIT_SWAP_S = 40;
+
+export interface TimeInputs {
+  readonly setup: ResolvedSetup;
+  readonly layers: readonly LayerCut[];
+  readonly stages: readonly PlannedStage[];
+  readonly depthLayers: readonly DepthLayer[];
+  readonly liftCount: number;
+  readonly waterChangeCount: number;
+  readonly coreBreakCount: number;
+}
+
+/** All stages, lifts, water changes, core breaks and bit swaps; only cutting time is uncertain. */
+export function planTime(inputs: TimeInputs): TimeBreakdown {
+  const { setup, stages } = inputs;
+  const chain = pilotCuts(inputs);
+  const cuttingS =
+    stages.reduce((sum, stage) => sum + (stage.timeS ?? Infinity), 0) + chain.cuttingS;
+  const liftS = setup.hold === 'press' || setup.hold === 'rig' ? LIFT_BY_PRESS_S : LIFT_BY_HAND_S;
+  const parts = {
+    cuttingS,
+    liftsS: inputs.liftCount * liftS,
+    waterChangesS: inputs.waterChangeCount * setup.coolant.changeS,
+    coreBreaksS: inputs.coreBreakCount * CORE_BREAK_S,
+    seatCentreS: chain.seatCentreS,
+    bitSwapsS: (setup.bits.length - 1) * BIT_SWAP_S,
+  };
+  const sd = timeSd(inputs);
+  const fixedS =
+    parts.liftsS + parts.waterChangesS + parts.coreBreaksS + parts.seatCentreS + parts.bitSwapsS;
+  const spread = Number.isFinite(cuttingS)
+    ? {
+        p10: fixedS + logNormalP10(cuttingS, sd),
+        p50: fixedS + cuttingS,
+        p90: fixedS + logNormalP90(cuttingS, sd),
+      }
+    : null;
+  return { ...parts, sd, spread };
+}
+
+/** The smaller bits before the finishing one: each opens the hole for the next, whole depth. */
+function pilotCuts({ setup, depthLayers }: TimeInputs): { cuttingS: number; seatCentreS: number } {
+  let pilotMm = 0;
+  let cuttingS = 0;
+  let seatCentreS = 0;
+  for (const bit of setup.bits) {
+    seatCentreS += solidCentreSeatTime(bit.geometry, pilotMm);
+    if (bit !== setup.finishing) {
+      for (const layer of depthLayers) {
+        cuttingS += (layer.toMm - layer.fromMm) / cutLayer(layer, bit, setup, pilotMm).rateMmPerS;
+      }
+    }
+    pilotMm = bit.geometry.diameterMm;
+  }
+  return { cuttingS, seatCentreS };
+}
+
+/** Spread of the whole cut: the layers' own, weighted by time, and the spread within a mix. */
+function timeSd({ layers, setup }: TimeInputs): number {
+  let totalS = 0;
+  let weighted = 0;
+  for (const { layer, slowest, parts, rateMmPerS } of layers) {
+    if (!slowest) continue;
+    const seconds = (layer.toMm - layer.fromMm) / rateMmPerS;
+    const rates = parts.map((part) => part.cut.rateMmPerS);
+    // Fastest to slowest body of a mix taken as the span from the 10th to the 90th of a hundred.
+    const mixSd = parts.length > 1 ? Math.log(Math.max(...rates) / Math.min(...rates)) / 2.5632 : 0;
+    totalS += seconds;
+    weighted += seconds * Math.hypot(cuttingTimeSd(slowest, setup.hold), mixSd);
+  }
+  return totalS > 0 && Number.isFinite(totalS) ? weighted / totalS : 0;
+}

@@ -1,0 +1,178 @@
+import { BIT_FAMILIES } from '../bits/bitFamilies';
+import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../units/formatQuantity';
+import { formatLength } from '../units/length';
+import type { Warning } from './plan';
+import type { PlanContext } from './planContext';
+import { ALLOWED_CHIP_MM } from './planStages';
+import { SIZE_TOLERANCE_MM, suits } from './resolveSetup';
+
+/** What a person can lean with steadily by hand, N: about a third of body weight. */
+const ARMS_N = 250;
+/** Below half, a bit takes twice as long and chips half as wide again. */
+const WORN_SHARPNESS = 0.5;
+
+type Check = (context: PlanContext) => Warning | null;
+
+const bitOffSize: Check = ({ setup, hole, units }) => {
+  const { diameterMm } = setup.finishing.geometry;
+  if (Math.abs(diameterMm - hole.diameterMm) <= SIZE_TOLERANCE_MM) return null;
+  return {
+    code: 'bit-off-size',
+    message: `This bit makes a hole of ${formatLength(diameterMm, units)}, not ${formatLength(hole.diameterMm, units)}.`,
+  };
+};
+
+const wrongBit: Check = ({ setup, layers }) => {
+  const { family } = setup.finishing.geometry;
+  const bad = layers.find(
+    ({ slowest }) => slowest !== null && !suits(family, slowest.material),
+  )?.slowest;
+  return bad
+    ? {
+        code: 'wrong-bit-for-material',
+        message: `A ${BIT_FAMILIES[family].name.toLowerCase()} is not made for ${bad.material.name.toLowerCase()}. ${BIT_FAMILIES[family].note}`,
+      }
+    : null;
+};
+
+const reach: Check = ({ passes, setup, units }) => {
+  if (passes.extensionMm <= 0) return null;
+  const { solid, usableDepthMm } = setup.finishing.geometry;
+  return solid
+    ? {
+        code: 'bit-too-short',
+        message: `The bit reaches ${formatLength(usableDepthMm, units)}: ${formatLength(passes.extensionMm, units)} short of the depth.`,
+      }
+    : {
+        code: 'extension-needed',
+        message: `The barrel reaches ${formatLength(usableDepthMm, units)}; an extension must carry it ${formatLength(passes.extensionMm, units)} further.`,
+      };
+};
+
+const speed: Check = ({ headline, setup, units }) => {
+  const { speed: chosen, window } = headline;
+  const v = formatRimSpeed(chosen.rimSpeedMPerS, units);
+  if (chosen.outsideWindow === 'above') {
+    return {
+      code: 'speed-above-window',
+      message: `${formatRpm(chosen.rpm)} runs the rim at ${v}, above the ${formatRimSpeed(window.rimSpeedMPerS.high, units)} that ${headline.material.name.toLowerCase()} allows with this bit. ${setup.machine.name} goes no slower.`,
+    };
+  }
+  if (chosen.outsideWindow === 'below') {
+    return {
+      code: 'speed-below-window',
+      message: `${formatRpm(chosen.rpm)} runs the rim at ${v}, below the ${formatRimSpeed(window.rimSpeedMPerS.low, units)} it cuts well at. Expect it to be slow.`,
+    };
+  }
+  if (chosen.limits.includes('water-throw-off')) {
+    return {
+      code: 'speed-limited',
+      message: `Held to ${v}: faster would throw the water off (${setup.coolant.name.toLowerCase()}).`,
+    };
+  }
+  if (chosen.limits.includes('bit-limit')) {
+    return {
+      code: 'speed-limited',
+      message: `Held to ${formatRpm(chosen.rpm)}: the bit’s own limit.`,
+    };
+  }
+  return null;
+};
+
+const pressure: Check = ({ headline, units, time }) => {
+  const p = headline.force.contactPressureMpa;
+  const { pressureMpa } = headline.window;
+  if (time.spread === null) {
+    return {
+      code: 'does-not-cut',
+      message: `At ${formatPressure(p, units)} the rim only slides: press more, from ${formatPressure(pressureMpa.low, units)}.`,
+    };
+  }
+  if (p < pressureMpa.glaze) {
+    return {
+      code: 'polishes',
+      message: `${formatPressure(p, units)} is under the ${formatPressure(pressureMpa.glaze, units)} at which the rim starts to polish and glaze.`,
+    };
+  }
+  if (p > pressureMpa.high) {
+    return {
+      code: 'presses-too-hard',
+      message: `${formatPressure(p, units)} is over the ${formatPressure(pressureMpa.high, units)} this rim and ${headline.material.name.toLowerCase()} stand: diamonds tear out and edges chip.`,
+    };
+  }
+  return null;
+};
+
+const torque: Check = ({ headline, setup, units }) =>
+  headline.force.torqueLimited
+    ? {
+        code: 'torque-limited',
+        message: `Force held to ${formatForce(headline.force.feedForceN, units)}: more would take ${setup.machine.name.toLowerCase()} past half its stalling torque.`,
+      }
+    : null;
+
+const arms: Check = ({ headline, setup, units }) => {
+  const byHand = setup.hold === 'freehand' || setup.hold === 'guided';
+  return byHand && headline.force.feedForceN > ARMS_N
+    ? {
+        code: 'force-beyond-arms',
+        message: `${formatForce(headline.force.feedForceN, units)} is more than arms hold for long (about ${formatForce(ARMS_N, units)}). Use a stand or rig, or go gently.`,
+      }
+    : null;
+};
+
+const overheats: Check = ({ headline, thermalStressMpa, units }) => {
+  // The working limit of model.md: half the drilled-edge strength.
+  const limit = headline.material.edgeStrengthMpa / 2;
+  return thermalStressMpa > limit
+    ? {
+        code: 'overheats',
+        message: `Heat alone puts ${formatPressure(thermalStressMpa, units)} of tension by the rim, over the working limit of ${formatPressure(limit, units)}. More water, slower, or lighter.`,
+      }
+    : null;
+};
+
+const exitForce: Check = ({ exit }) =>
+  exit?.belowGlaze
+    ? {
+        code: 'exit-force-below-glaze',
+        message:
+          'No force that still cuts keeps the exit chips this small. Put something hard behind it, or finish from the other side.',
+      }
+    : null;
+
+const exitChip: Check = ({ exit, chip, units }) =>
+  exit && chip && !exit.belowGlaze && chip.p50 > ALLOWED_CHIP_MM * 1.001
+    ? {
+        code: 'chip-wider-than-allowed',
+        message: `Expect exit chips of about ${formatLength(chip.p50, units)}: easing off further would stop the cut. A firmer backing or two sides helps.`,
+      }
+    : null;
+
+const worn: Check = ({ headline }) =>
+  headline.sharpness < WORN_SHARPNESS
+    ? {
+        code: 'bit-worn',
+        message:
+          'The bit is worn past half its bite. Dress it or take a fresh one for a piece that matters.',
+      }
+    : null;
+
+const CHECKS = [
+  wrongBit,
+  bitOffSize,
+  reach,
+  speed,
+  pressure,
+  torque,
+  arms,
+  overheats,
+  exitForce,
+  exitChip,
+  worn,
+];
+
+/** Everything the person should know before starting, the gravest kinds first. */
+export function planWarnings(context: PlanContext): Warning[] {
+  return CHECKS.flatMap((check) => check(context) ?? []);
+}

@@ -1,0 +1,109 @@
+import { boundingBox, faceOutline, outlineArea } from '../geometry/outline';
+import type { Hole, Piece } from '../job/job';
+import { bathFill, poolFill } from '../water/fill';
+import { waterFlow } from '../water/flow';
+import { finesMass, murkLimit, waterChangeDepths } from '../water/murk';
+import type { LayerCut, MaterialCut } from './cutLayers';
+import type { WaterPlan } from './plan';
+import type { ResolvedSetup } from './resolveSetup';
+
+/** Room round the piece in a tray nobody has measured, mm a side. */
+const TRAY_MARGIN_MM = 20;
+/** Room for hand and bit between the bit and a dam, mm a side. */
+const DAM_MARGIN_MM = 40;
+
+/** Litres that stand round the piece, or inside the dam. */
+function standingVolume(
+  piece: Piece,
+  hole: Hole,
+  setup: ResolvedSetup,
+  bitDiameterMm: number,
+): number {
+  const { coolant, support, wanted } = setup;
+  if (coolant.id === 'pool') return poolFill(bitDiameterMm + 2 * DAM_MARGIN_MM, coolant.atCoverMm);
+  const face = faceOutline(piece.outline, hole.face ?? 'top');
+  const box = boundingBox(face);
+  const length = wanted.water?.trayLengthMm ?? box.widthMm + 2 * TRAY_MARGIN_MM;
+  const width = wanted.water?.trayWidthMm ?? box.heightMm + 2 * TRAY_MARGIN_MM;
+  const pieceAreaMm2 = outlineArea(face);
+  return bathFill({
+    trayAreaMm2: length * width,
+    backingMm: support.atThicknessMm,
+    backingAreaMm2: pieceAreaMm2,
+    thicknessMm: piece.thicknessMm,
+    pieceAreaMm2,
+    coverMm: coolant.atCoverMm,
+  });
+}
+
+export interface WaterInputs {
+  readonly piece: Piece;
+  readonly hole: Hole;
+  readonly setup: ResolvedSetup;
+  readonly layers: readonly LayerCut[];
+  readonly headline: MaterialCut;
+  readonly depthMm: number;
+}
+
+/** How much water, when it is changed, how fast it must run and what comes out as slurry. */
+export function planWater(inputs: WaterInputs): WaterPlan {
+  const { piece, hole, setup, layers, headline, depthMm } = inputs;
+  const { coolant } = setup;
+  const { contact, bit, material } = headline;
+  const finesG = layers.reduce(
+    (sum, { slowest, layer }) =>
+      slowest === null
+        ? sum
+        : sum +
+          finesMass(
+            slowest.material.densityKgPerM3,
+            contact.kerfAreaMm2,
+            layer.toMm - layer.fromMm,
+          ),
+    0,
+  );
+  const none = {
+    fillL: null,
+    coverMm: null,
+    changeAtDepthMm: [],
+    holesPerFill: null,
+    flowLPerMin: null,
+    secondsPerCup: null,
+    slurryL: null,
+  };
+  const base = { method: coolant.id, name: coolant.name, finesG };
+  if (coolant.kind === 'standing') {
+    const fillL = standingVolume(piece, hole, setup, bit.diameterMm);
+    const limit = murkLimit(coolant.atCoverMm, material.grainSizeUm);
+    return {
+      ...none,
+      ...base,
+      fillL,
+      coverMm: coolant.atCoverMm,
+      changeAtDepthMm: waterChangeDepths(limit, fillL, finesG / depthMm, depthMm),
+      holesPerFill: Math.floor((limit * fillL) / finesG),
+    };
+  }
+  if (coolant.kind === 'flowing') {
+    const flow = waterFlow(
+      headline.force.powerW,
+      material.densityKgPerM3,
+      contact.kerfAreaMm2,
+      headline.rateMmPerS,
+      bit.diameterMm,
+    );
+    const cuttingS = layers.reduce(
+      (sum, { layer, rateMmPerS }) => sum + (layer.toMm - layer.fromMm) / rateMmPerS,
+      0,
+    );
+    const slurryL = (flow.flowLPerMin * cuttingS) / 60;
+    return {
+      ...none,
+      ...base,
+      flowLPerMin: flow.flowLPerMin,
+      secondsPerCup: flow.secondsPerCup,
+      slurryL: Number.isFinite(slurryL) ? slurryL : null,
+    };
+  }
+  return { ...none, ...base };
+}

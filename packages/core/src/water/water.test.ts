@@ -1,0 +1,40 @@
+import { bathFill, poolFill } from './fill';
+import { waterFlow } from './flow';
+import { finesMass, murkLimit, waterChangeDepths } from './murk';
+
+it('finds the murk limit of the worked case', () => {
+  expect(murkLimit(6)).toBeCloseTo(2.635, 3);
+  expect(finesMass(2500, 75.398, 6)).toBeCloseTo(1.131, 3);
+});
+
+it('clouds sooner under deeper water and with finer grain', () => {
+  expect(murkLimit(12)).toBeCloseTo(murkLimit(6) / 2);
+  expect(murkLimit(6, 5)).toBeCloseTo(murkLimit(6) / 2);
+});
+
+it('changes water each time the limit is reached, never at the end', () => {
+  expect(waterChangeDepths(2, 1, 0.5, 10)).toEqual([4, 8]);
+  expect(waterChangeDepths(2, 1, 0.5, 4)).toEqual([]);
+});
+
+it('pours tray volume less the solids', () => {
+  const fill = bathFill({
+    trayAreaMm2: 500 * 450,
+    backingMm: 25,
+    backingAreaMm2: 100_000,
+    thicknessMm: 6,
+    pieceAreaMm2: 100_000,
+    coverMm: 6,
+  });
+  expect(fill).toBeCloseTo((225_000 * 37 - 100_000 * 31) / 1e6);
+  expect(poolFill(100, 10)).toBeCloseTo(0.0785, 3);
+});
+
+it('runs the most of heat, fines and the least', () => {
+  const concrete = waterFlow(658.9, 2350, 1083.06, 0.374944, 102);
+  expect(concrete.forHeatLPerMin).toBeCloseTo(0.63, 2);
+  expect(concrete.flowLPerMin).toBeCloseTo(1.02, 3);
+  const granite = waterFlow(117.3, 2650, 207.35, 0.181029, 35);
+  expect(granite.forHeatLPerMin).toBeCloseTo(0.112, 3);
+  expect(granite.forFinesLPerMin).toBeCloseTo(0.099, 3);
+});
