@@ -13,7 +13,11 @@ module.exports = {
   projects: [
     node('core', 'packages/core/src'),
     node('contract', 'packages/contract/src'),
-    node('server', 'apps/server/src'),
+    {
+      ...node('server', 'apps/server/src'),
+      globalSetup: '<rootDir>/apps/server/jest.setup.mjs',
+      globalTeardown: '<rootDir>/apps/server/jest.teardown.mjs',
+    },
     node('cli', 'cli/src'),
     '<rootDir>/apps/app/jest.config.cjs',
   ],

@@ -1,1 +1,9 @@
 #!/usr/bin/env node
+import { register } from 'tsx/esm/api';
+
+register();
+const { main } = await import('../src/main.ts');
+process.exitCode = await main(process.argv.slice(2), {
+  out: (text) => process.stdout.write(`${text}\n`),
+  err: (text) => process.stderr.write(`${text}\n`),
+});

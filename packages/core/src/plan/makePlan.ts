@@ -40,14 +40,15 @@ export type PlanOutcome =
 /**
  * The plan of one hole: the same function on the phone, the server and the command line.
  *
- * @param file a job of the right shape; its contents are checked here
+ * @param file a job of the right shape; the hole and its piece are checked here, and faults point
+ *   into a job of just that piece and hole (checkJob finds those of the whole file)
  * @param units what the sentences are written in; the numbers are always SI-mm
  * @throws when no hole has this id: a caller's bug
  */
 export function makePlan(file: JobFile, holeId: string, units: UnitSystem = METRIC): PlanOutcome {
-  const faults = checkJob(file);
-  if (faults.length > 0) return { kind: 'faulty', faults };
   const { piece, hole } = findHole(file, holeId);
+  const faults = checkJob({ ...file, pieces: [{ ...piece, holes: [hole] }] });
+  if (faults.length > 0) return { kind: 'faulty', faults };
   const context = workOut(file, piece, hole, units);
   return { kind: 'planned', plan: planFrom(context) };
 }

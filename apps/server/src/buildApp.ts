@@ -1,0 +1,58 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { exchangeRoutes } from './exchange/exchangeRoutes';
+import { holeRoutes } from './holes/holeRoutes';
+import { Problem } from './http/problem';
+import { problemHandler } from './http/problemHandler';
+import { jobRoutes } from './jobs/jobRoutes';
+import { kitRoutes } from './kit/kitRoutes';
+import { pieceRoutes } from './pieces/pieceRoutes';
+import type { ServerContext } from './serverContext';
+
+const BODY_LIMIT_BYTES = 1024 * 1024;
+const YEAR_MS = 365 * 24 * 3600 * 1000;
+
+/** The API under /api/v1 and, when a folder is given, the built app for every other address. */
+export function buildApp(context: ServerContext, webFolder?: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(compression());
+  app.use(
+    '/api',
+    express.json({ limit: BODY_LIMIT_BYTES, type: 'application/json', strict: true }),
+  );
+
+  app.get('/api/v1/health', async (_request, response) => {
+    await context.source.query('SELECT 1');
+    response.json({ status: 'ok' });
+  });
+  app.use(
+    '/api/v1',
+    jobRoutes(context),
+    pieceRoutes(context),
+    holeRoutes(context),
+    kitRoutes(context),
+    exchangeRoutes(context),
+  );
+  app.use('/api', (request) => {
+    throw new Problem(
+      'not-found',
+      `There is nothing at ${request.method} ${request.originalUrl.slice(0, 200)}.`,
+    );
+  });
+  if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
+  app.use(problemHandler(context.log));
+  return app;
+}
+
+/** Hashed assets are kept for good; the page itself is asked for anew each time. */
+function serveWeb(app: Express, folder: string): void {
+  app.use('/_expo', express.static(join(folder, '_expo'), { immutable: true, maxAge: YEAR_MS }));
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: YEAR_MS }));
+  app.use(express.static(folder, { index: false, maxAge: 0 }));
+  app.get('/{*any}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
+  });
+}

@@ -1,0 +1,38 @@
+import { DataSource } from 'typeorm';
+import { holeEntity } from '../holes/holeEntity';
+import { jobEntity } from '../jobs/jobEntity';
+import { bitEntity } from '../kit/bitEntity';
+import { machineEntity } from '../kit/machineEntity';
+import { pieceEntity } from '../pieces/pieceEntity';
+import { holePlanEntity } from '../plans/holePlanEntity';
+import { Start1764000000000 } from './migrations/1764000000000-start';
+
+/** MariaDB with migrations only; times are UTC. */
+export function createDataSource(url: string): DataSource {
+  return new DataSource({
+    type: 'mariadb',
+    url,
+    timezone: 'Z',
+    charset: 'utf8mb4_unicode_ci',
+    synchronize: false,
+    logging: false,
+    entities: [jobEntity, pieceEntity, holeEntity, holePlanEntity, bitEntity, machineEntity],
+    migrations: [Start1764000000000],
+    connectTimeout: 4000,
+    poolSize: 10,
+  });
+}
+
+/**
+ * Runs what migrations are due, one server at a time: several may start against one database.
+ */
+export async function migrate(source: DataSource): Promise<void> {
+  const runner = source.createQueryRunner();
+  try {
+    await runner.query("SELECT GET_LOCK('nucleon-migrate', 60)");
+    await source.runMigrations({ transaction: 'each' });
+    await runner.query("SELECT RELEASE_LOCK('nucleon-migrate')");
+  } finally {
+    await runner.release();
+  }
+}

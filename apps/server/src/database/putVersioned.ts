@@ -1,0 +1,90 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { EntityManager, EntitySchema } from 'typeorm';
+import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
+import { Problem } from '../http/problem';
+import type { VersionedRow } from './columns';
+import { isDuplicateKey } from './databaseErrors';
+
+/** A row's own content, without the columns that keep its history. */
+export type Content<Row extends VersionedRow> = Omit<
+  Row,
+  'id' | 'fileId' | 'version' | 'updatedAt' | 'deletedAt'
+>;
+
+export interface PutRequest<Row extends VersionedRow> {
+  readonly id: string;
+  /** The version the sender read; 0 when it believes the thing is new. */
+  readonly version: number;
+  readonly content: Content<Row>;
+  readonly now: Date;
+}
+
+/**
+ * Writes a row if nobody else has since it was read.
+ *
+ * Sending the same content again changes nothing and succeeds, so that a phone may resend. A newer
+ * version with other content is a conflict that carries what the database has now.
+ */
+export async function putVersioned<Row extends VersionedRow>(
+  manager: EntityManager,
+  entity: EntitySchema<Row>,
+  request: PutRequest<Row>,
+  show: (row: Row) => unknown,
+): Promise<{ readonly row: Row; readonly changed: boolean }> {
+  const { id, version, content, now } = request;
+  const repository = manager.getRepository(entity);
+  const read = (): Promise<Row | null> =>
+    manager.createQueryBuilder(entity, 'row').where('row.id = :id', { id }).getOne();
+  const existing = await read();
+
+  if (!existing) {
+    if (version > 0) throw new Problem('not-found', `“${id}” is gone: it was deleted for good.`);
+    const row = {
+      ...content,
+      id,
+      fileId: null,
+      version: 1,
+      updatedAt: now,
+      deletedAt: null,
+    } as unknown as Row;
+    try {
+      await repository.insert(row as QueryDeepPartialEntity<Row>);
+    } catch (error) {
+      if (isDuplicateKey(error)) throw conflict(await read(), show);
+      throw error;
+    }
+    return { row, changed: true };
+  }
+  if (sameContent(existing, content)) return { row: existing, changed: false };
+  if (existing.version !== version) throw conflict(existing, show);
+
+  const updated = await manager
+    .createQueryBuilder()
+    .update(entity)
+    .set({
+      ...content,
+      version: version + 1,
+      updatedAt: now,
+    } as unknown as QueryDeepPartialEntity<Row>)
+    .where('id = :id AND version = :version', { id, version })
+    .execute();
+  if (updated.affected !== 1) throw conflict(await read(), show);
+  return { row: { ...existing, ...content, version: version + 1, updatedAt: now }, changed: true };
+}
+
+function conflict<Row extends VersionedRow>(
+  current: Row | null,
+  show: (row: Row) => unknown,
+): Problem {
+  return new Problem('conflict', 'This was changed elsewhere after it was opened here.', {
+    current: current ? show(current) : null,
+  });
+}
+
+function sameContent<Row extends VersionedRow>(row: Row, content: Content<Row>): boolean {
+  const known = row as unknown as Record<string, unknown>;
+  return (
+    row.deletedAt === null &&
+    Object.entries(content).every(([key, value]) => isDeepStrictEqual(known[key], value))
+  );
+}

@@ -1,0 +1,64 @@
+import { readdir, readFile } from 'node:fs/promises';
+import { fileURLToPath } from 'node:url';
+import { readJobFile } from '@nucleon/contract/readJobFile';
+import type { JobFile } from '@nucleon/core/job/job';
+import { In, type DataSource, type EntityManager } from 'typeorm';
+import { holeEntity } from '../holes/holeEntity';
+import { jobEntity } from '../jobs/jobEntity';
+import { bitEntity } from '../kit/bitEntity';
+import { bitContent, machineContent } from '../kit/kitMapping';
+import { machineEntity } from '../kit/machineEntity';
+import { pieceEntity } from '../pieces/pieceEntity';
+import { importJob } from './importJob';
+
+export const DEMO_MODES = ['load', 'reset', 'none'] as const;
+export type DemoMode = (typeof DEMO_MODES)[number];
+
+const DEMO_FOLDER = fileURLToPath(new URL('../../../../demo/', import.meta.url));
+
+/** load: into a database that has never had a job. reset: demo jobs and kit as they were, own ones left. */
+export async function loadDemo(
+  source: DataSource,
+  mode: DemoMode,
+  newId: () => string,
+  now: () => Date,
+): Promise<void> {
+  if (mode === 'none') return;
+  if (mode === 'load' && (await source.manager.count(jobEntity)) > 0) return;
+  const files = await demoFiles();
+  await source.transaction(async (manager) => {
+    if (mode === 'reset') for (const file of files) await removeDemo(manager, file);
+    // The first file is to stand at the top of the list, which shows the last touched first.
+    for (const [index, file] of [...files].reverse().entries()) {
+      await importJob(file, { manager, newId, now: new Date(now().getTime() + index) });
+    }
+  });
+}
+
+async function demoFiles(): Promise<JobFile[]> {
+  const names = (await readdir(DEMO_FOLDER)).filter((name) => name.endsWith('.json')).sort();
+  return Promise.all(
+    names.map(async (name) => {
+      const read = readJobFile(await readFile(`${DEMO_FOLDER}${name}`, 'utf8'));
+      if (read.kind === 'faulty') throw new Error(`demo/${name}: ${JSON.stringify(read.faults)}`);
+      return read.value;
+    }),
+  );
+}
+
+async function removeDemo(manager: EntityManager, file: JobFile): Promise<void> {
+  const pieces = await manager.findBy(pieceEntity, { jobId: file.job.id });
+  const pieceIds = pieces.map((piece) => piece.id);
+  if (pieceIds.length > 0) await manager.delete(holeEntity, { pieceId: In(pieceIds) });
+  await manager.delete(pieceEntity, { jobId: file.job.id });
+  await manager.delete(jobEntity, { id: file.job.id });
+  // Kit keeps its ids: other jobs may use it.
+  for (const bit of file.kit?.bits ?? [])
+    await manager.update(bitEntity, { id: bit.id }, { ...bitContent(bit), deletedAt: null });
+  for (const machine of file.kit?.machines ?? [])
+    await manager.update(
+      machineEntity,
+      { id: machine.id },
+      { ...machineContent(machine), deletedAt: null },
+    );
+}

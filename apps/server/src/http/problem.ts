@@ -1,0 +1,46 @@
+import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
+import type { Fault } from '@nucleon/core/job/checkJob';
+
+const STATUS = {
+  'bad-json': [400, 'Not JSON'],
+  conflict: [409, 'Changed elsewhere'],
+  'database-unavailable': [503, 'Database out of reach'],
+  faulty: [422, 'Not accepted'],
+  'not-found': [404, 'Not found'],
+  'too-large': [413, 'Too large'],
+  unexpected: [500, 'Unexpected fault'],
+  'wrong-media-type': [415, 'Wrong media type'],
+} as const satisfies Record<ProblemCode, readonly [number, string]>;
+
+/** An answer other than what was asked for; becomes problem+json. */
+export class Problem extends Error {
+  constructor(
+    readonly code: ProblemCode,
+    readonly detail: string,
+    readonly more: { readonly faults?: readonly Fault[]; readonly current?: unknown } = {},
+  ) {
+    super(detail);
+  }
+
+  body(): ProblemBody {
+    const [status, title] = STATUS[this.code];
+    return {
+      type: `urn:nucleon:problem:${this.code}`,
+      code: this.code,
+      title,
+      status,
+      detail: this.detail,
+      ...this.more,
+    };
+  }
+}
+
+export const faultyProblem = (faults: readonly Fault[]): Problem =>
+  new Problem(
+    'faulty',
+    faults[0] ? `${faults[0].pointer || '/'}: ${faults[0].message}` : 'Not accepted.',
+    { faults },
+  );
+
+export const notFound = (kind: string, id: string): Problem =>
+  new Problem('not-found', `There is no ${kind} “${id.slice(0, 80)}”.`);

@@ -1,0 +1,42 @@
+import type { ErrorRequestHandler } from 'express';
+import { isDatabaseDown } from '../database/databaseErrors';
+import { Problem } from './problem';
+
+/** Body-parser's own faults carry a type. */
+interface ParserFault {
+  readonly type?: string;
+  readonly limit?: number;
+}
+
+function problemOf(error: unknown, log: (text: string) => void): Problem {
+  if (error instanceof Problem) return error;
+  const { type } = (error ?? {}) as ParserFault;
+  if (type === 'entity.parse.failed') return new Problem('bad-json', 'The body is not JSON.');
+  if (type === 'entity.too.large')
+    return new Problem('too-large', 'The body is over 1 MB; send less at a time.');
+  if (type === 'charset.unsupported' || type === 'encoding.unsupported') {
+    return new Problem('wrong-media-type', 'Send UTF-8 JSON, plain or gzip.');
+  }
+  if (type?.startsWith('entity.') || type?.startsWith('request.') || error instanceof URIError) {
+    return new Problem('bad-json', 'The request could not be read.');
+  }
+  if (isDatabaseDown(error))
+    return new Problem(
+      'database-unavailable',
+      'The database does not answer; nothing was changed. Try again shortly.',
+    );
+  log(error instanceof Error ? (error.stack ?? error.message) : String(error));
+  return new Problem('unexpected', 'Something went wrong on the server; nothing was changed.');
+}
+
+/** Every fault leaves as problem+json, with no stack trace. */
+export const problemHandler =
+  (log: (text: string) => void): ErrorRequestHandler =>
+  (error: unknown, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const body = problemOf(error, log).body();
+    response.status(body.status).type('application/problem+json').send(JSON.stringify(body));
+  };

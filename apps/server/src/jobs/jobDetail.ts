@@ -1,0 +1,30 @@
+import type { JobDetail } from '@nucleon/contract/wire';
+import type { EntityManager } from 'typeorm';
+import { storedHole } from '../holes/holeMapping';
+import { storedPiece } from '../pieces/pieceMapping';
+import { loadJob } from '../plans/loadJob';
+import { headlineOf, plansOf } from '../plans/storePlans';
+import { storedJob } from './jobMapping';
+
+/** A job with its pieces, their holes and what each plan comes to. */
+export async function jobDetail(
+  manager: EntityManager,
+  jobId: string,
+  now: Date,
+): Promise<JobDetail> {
+  const loaded = await loadJob(manager, jobId);
+  const plans = await plansOf(manager, loaded, now);
+  return {
+    ...storedJob(loaded.job),
+    customMaterials: loaded.job.customMaterials ?? [],
+    pieces: loaded.pieces.map((piece) => ({
+      ...storedPiece(piece),
+      holes: loaded.holes
+        .filter((hole) => hole.pieceId === piece.id)
+        .map((hole) => {
+          const plan = plans.get(hole.id);
+          return { ...storedHole(hole), headline: plan ? headlineOf(plan) : null };
+        }),
+    })),
+  };
+}

@@ -1,0 +1,46 @@
+import type { Bit } from '@nucleon/core/job/job';
+import { EntitySchema } from 'typeorm';
+import {
+  double,
+  foreignId,
+  maybeDouble,
+  text,
+  versionedColumns,
+  type VersionedRow,
+} from '../database/columns';
+
+export interface BitRow extends VersionedRow {
+  workshopId: string;
+  name: string;
+  family: Bit['family'];
+  diameterMm: number;
+  rimWidthMm: number | null;
+  coverage: number | null;
+  usableDepthMm: number | null;
+  sharpness: number | null;
+  runOutMm: number | null;
+  depthCutMm: number | null;
+  holesCut: number | null;
+  price: number | null;
+  maxRpm: number | null;
+}
+
+export const bitEntity = new EntitySchema<BitRow>({
+  name: 'bit',
+  columns: {
+    ...versionedColumns,
+    workshopId: foreignId('workshop_id'),
+    name: text('name', 120),
+    family: text('family', 40),
+    diameterMm: double('diameter_mm'),
+    rimWidthMm: maybeDouble('rim_width_mm'),
+    coverage: maybeDouble('coverage'),
+    usableDepthMm: maybeDouble('usable_depth_mm'),
+    sharpness: maybeDouble('sharpness'),
+    runOutMm: maybeDouble('run_out_mm'),
+    depthCutMm: maybeDouble('depth_cut_mm'),
+    holesCut: maybeDouble('holes_cut'),
+    price: maybeDouble('price'),
+    maxRpm: maybeDouble('max_rpm'),
+  },
+});

@@ -1,0 +1,46 @@
+import { v7 as newId } from 'uuid';
+import { buildApp } from './buildApp';
+import { readConfig } from './config';
+import { createDataSource, migrate } from './database/dataSource';
+import { loadDemo } from './exchange/loadDemo';
+
+/** Serves until told to stop; prints one line when it listens, for the start script to read. */
+const config = readConfig(process.env);
+const source = createDataSource(config.databaseUrl);
+await source.initialize();
+await migrate(source);
+await loadDemo(
+  source,
+  config.demo,
+  () => newId(),
+  () => new Date(),
+);
+
+const log = (text: string): void => {
+  process.stderr.write(`${text}\n`);
+};
+const app = buildApp(
+  { source, now: () => new Date(), newId: () => newId(), log },
+  config.webFolder,
+);
+const server = app.listen(config.port, config.host, (error) => {
+  if (error) {
+    log(`Cannot listen on ${config.host}:${config.port}: ${error.message}.`);
+    process.exit(1);
+  }
+  const address = server.address();
+  const port = typeof address === 'object' && address ? address.port : config.port;
+  process.stdout.write(`listening http://${config.host}:${port}\n`);
+});
+
+let stopping = false;
+function stop(): void {
+  if (stopping) return;
+  stopping = true;
+  server.closeAllConnections();
+  server.close(() => {
+    void source.destroy().finally(() => process.exit(0));
+  });
+}
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);

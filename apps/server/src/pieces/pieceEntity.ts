@@ -1,0 +1,49 @@
+import type { Outline } from '@nucleon/core/geometry/outline';
+import type { HazardCheck, Layer, Piece } from '@nucleon/core/job/job';
+import { EntitySchema } from 'typeorm';
+import {
+  double,
+  foreignId,
+  int,
+  json,
+  maybeDouble,
+  maybeJson,
+  maybeText,
+  text,
+  versionedColumns,
+  type VersionedRow,
+} from '../database/columns';
+
+export interface PieceRow extends VersionedRow {
+  jobId: string;
+  position: number;
+  name: string;
+  form: Piece['form'];
+  material: string;
+  thicknessMm: number;
+  outline: Outline;
+  glassTreatment: NonNullable<Piece['glassTreatment']> | null;
+  assembled: boolean | null;
+  valueMoney: number | null;
+  layers: Layer[] | null;
+  checks: HazardCheck[] | null;
+}
+
+export const pieceEntity = new EntitySchema<PieceRow>({
+  name: 'piece',
+  columns: {
+    ...versionedColumns,
+    jobId: foreignId('job_id'),
+    position: int('position'),
+    name: text('name', 120),
+    form: text('form', 20),
+    material: text('material', 80),
+    thicknessMm: double('thickness_mm'),
+    outline: json('outline'),
+    glassTreatment: maybeText('glass_treatment', 40),
+    assembled: { type: 'boolean', nullable: true },
+    valueMoney: maybeDouble('value_money'),
+    layers: maybeJson('layers'),
+    checks: maybeJson('checks'),
+  },
+});

@@ -1,0 +1,28 @@
+import type { PlanHeadline } from '@nucleon/contract/wire';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { EntitySchema } from 'typeorm';
+import { idColumn, int, json, text } from '../database/columns';
+
+/** The plan as it was made, with what made it; absent until computed or after a kit change. */
+export interface HolePlanRow {
+  holeId: string;
+  plan: Plan;
+  headline: Omit<PlanHeadline, 'current'>;
+  stopCount: number;
+  modelVersion: string;
+  dataVersion: string;
+  computedAt: Date;
+}
+
+export const holePlanEntity = new EntitySchema<HolePlanRow>({
+  name: 'hole_plan',
+  columns: {
+    holeId: { ...idColumn, name: 'hole_id' },
+    plan: json('plan'),
+    headline: json('headline'),
+    stopCount: int('stop_count'),
+    modelVersion: text('model_version', 20),
+    dataVersion: text('data_version', 20),
+    computedAt: { type: 'datetime', precision: 3, name: 'computed_at' },
+  },
+});

@@ -1,0 +1,74 @@
+import type { Bit, Hole, JobFile, Machine } from '@nucleon/core/job/job';
+import { In, IsNull, type EntityManager } from 'typeorm';
+import { holeEntity, type HoleRow } from '../holes/holeEntity';
+import { holeOf } from '../holes/holeMapping';
+import { jobEntity, type JobRow } from '../jobs/jobEntity';
+import { jobHeader } from '../jobs/jobMapping';
+import { bitEntity, type BitRow } from '../kit/bitEntity';
+import { bitOf, machineOf } from '../kit/kitMapping';
+import { machineEntity, type MachineRow } from '../kit/machineEntity';
+import { pieceEntity, type PieceRow } from '../pieces/pieceEntity';
+import { pieceOf } from '../pieces/pieceMapping';
+import { notFound } from '../http/problem';
+
+/** A job's rows as they stand, oldest first in each list. */
+export interface LoadedJob {
+  readonly job: JobRow;
+  readonly pieces: readonly PieceRow[];
+  readonly holes: readonly HoleRow[];
+}
+
+export async function loadJob(manager: EntityManager, jobId: string): Promise<LoadedJob> {
+  const job = await manager.findOneBy(jobEntity, { id: jobId, deletedAt: IsNull() });
+  if (!job) throw notFound('job', jobId);
+  const order = { position: 'ASC', id: 'ASC' } as const;
+  const pieces = await manager.find(pieceEntity, { where: { jobId, deletedAt: IsNull() }, order });
+  const pieceIds = pieces.map((piece) => piece.id);
+  const holes =
+    pieceIds.length === 0
+      ? []
+      : await manager.find(holeEntity, {
+          where: { pieceId: In(pieceIds), deletedAt: IsNull() },
+          order,
+        });
+  return { job, pieces, holes };
+}
+
+/** All of the workshop's kit, retired pieces too: a plan may still lean on one. */
+export interface LoadedKit {
+  readonly bits: readonly BitRow[];
+  readonly machines: readonly MachineRow[];
+}
+
+export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
+  return { bits: await manager.find(bitEntity), machines: await manager.find(machineEntity) };
+}
+
+/** A job of one hole, with the kit in use and whatever retired part of it the hole still names. */
+export function planningFile(
+  loaded: LoadedJob,
+  kit: LoadedKit,
+  piece: PieceRow,
+  hole: HoleRow,
+): JobFile {
+  const named = namedKit(holeOf(hole));
+  const inUse = (row: { id: string; deletedAt: Date | null }): boolean =>
+    row.deletedAt === null || named.has(row.id);
+  return {
+    format: 'nucleon-job',
+    version: 1,
+    job: jobHeader(loaded.job),
+    pieces: [{ ...pieceOf(piece), holes: [holeOf(hole)] }],
+    kit: {
+      bits: kit.bits.filter(inUse).map((row): Bit => bitOf(row)),
+      machines: kit.machines.filter(inUse).map((row): Machine => machineOf(row)),
+    },
+    customMaterials: loaded.job.customMaterials ?? [],
+  };
+}
+
+/** Ids of the bits and machine a hole names. */
+export function namedKit(hole: Pick<Hole, 'setup'>): ReadonlySet<string> {
+  const { bit, bits = [], machine } = hole.setup ?? {};
+  return new Set([bit, ...bits, machine].filter((id): id is string => id !== undefined));
+}

@@ -1,0 +1,87 @@
+import type { PlanHeadline } from '@nucleon/contract/wire';
+import { MATERIAL_DATA_VERSION } from '@nucleon/core/materials/materials';
+import { makePlan } from '@nucleon/core/plan/makePlan';
+import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
+import { In, type EntityManager } from 'typeorm';
+import { faultyProblem } from '../http/problem';
+import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
+import { loadKit, planningFile, type LoadedJob, type LoadedKit } from './loadJob';
+
+/** Plans these holes anew and stores them; a hole that cannot be planned refuses the whole change. */
+export async function storePlans(
+  manager: EntityManager,
+  loaded: LoadedJob,
+  now: Date,
+  wants: (holeId: string, pieceId: string) => boolean = () => true,
+  kit?: LoadedKit,
+): Promise<HolePlanRow[]> {
+  const usedKit = kit ?? (await loadKit(manager));
+  const rows: HolePlanRow[] = [];
+  for (const hole of loaded.holes) {
+    const piece = loaded.pieces.find((candidate) => candidate.id === hole.pieceId);
+    if (!piece || !wants(hole.id, piece.id)) continue;
+    const outcome = makePlan(planningFile(loaded, usedKit, piece, hole), hole.id);
+    if (outcome.kind === 'faulty') throw faultyProblem(outcome.faults);
+    rows.push(planRow(outcome.plan, now));
+  }
+  if (rows.length > 0) await manager.upsert(holePlanEntity, rows, ['holeId']);
+  return rows;
+}
+
+function planRow(plan: Plan, now: Date): HolePlanRow {
+  const stops = plan.gates.filter((gate) => gate.level === 'stop').map((gate) => gate.title);
+  return {
+    holeId: plan.holeId,
+    plan,
+    headline: {
+      rpm: plan.rpm,
+      feedForceN: plan.feedForceN,
+      drillTimeS: plan.drillTimeS,
+      bitName: plan.setup.bitName,
+      bitDiameterMm: plan.setup.bitDiameterMm,
+      stops,
+      warningCount: plan.warnings.length,
+      modelVersion: plan.modelVersion,
+      dataVersion: plan.dataVersion,
+    },
+    stopCount: stops.length,
+    modelVersion: plan.modelVersion,
+    dataVersion: plan.dataVersion,
+    computedAt: now,
+  };
+}
+
+/** Stored plans of a job's holes, those missing since a kit change made first. */
+export async function plansOf(
+  manager: EntityManager,
+  loaded: LoadedJob,
+  now: Date,
+): Promise<ReadonlyMap<string, HolePlanRow>> {
+  const ids = loaded.holes.map((hole) => hole.id);
+  if (ids.length === 0) return new Map();
+  const stored = await manager.findBy(holePlanEntity, { holeId: In(ids) });
+  const have = new Set(stored.map((row) => row.holeId));
+  const missing = ids.some((id) => !have.has(id))
+    ? await storePlans(manager, loaded, now, (holeId) => !have.has(holeId))
+    : [];
+  return new Map([...stored, ...missing].map((row) => [row.holeId, row]));
+}
+
+export const headlineOf = (row: HolePlanRow): PlanHeadline => ({
+  ...row.headline,
+  current: row.modelVersion === MODEL_VERSION && row.dataVersion === MATERIAL_DATA_VERSION,
+});
+
+/**
+ * Forgets plans that a change of kit may alter: those that name this part and those for which the
+ * planner chose from what is owned. They are made again when next read.
+ */
+export async function forgetPlansWithKit(manager: EntityManager, kitId: string): Promise<void> {
+  await manager.query(
+    `DELETE hole_plan FROM hole_plan JOIN hole ON hole.id = hole_plan.hole_id
+     WHERE hole.setup IS NULL OR hole.setup LIKE ?
+        OR JSON_EXTRACT(hole.setup, '$.machine') IS NULL
+        OR (JSON_EXTRACT(hole.setup, '$.bit') IS NULL AND JSON_EXTRACT(hole.setup, '$.bits') IS NULL)`,
+    [`%${kitId.replace(/[%_\\]/g, '\\$&')}%`],
+  );
+}

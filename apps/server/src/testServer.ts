@@ -1,0 +1,43 @@
+import { v7 as newId } from 'uuid';
+import type { Express } from 'express';
+import type { DataSource } from 'typeorm';
+import { buildApp } from './buildApp';
+import { createDataSource, migrate } from './database/dataSource';
+
+/** The real app on a fresh database of the tests' own MariaDB. */
+export interface TestServer {
+  readonly app: Express;
+  readonly source: DataSource;
+  readonly logged: string[];
+  readonly close: () => Promise<void>;
+}
+
+export async function openTestServer(): Promise<TestServer> {
+  const url = process.env.NUCLEON_TEST_DB;
+  if (!url)
+    throw new Error('NUCLEON_TEST_DB is missing; run through jest with the server project.');
+  const name = `nucleon_test_${newId().replaceAll('-', '')}`;
+  const maker = createDataSource(url);
+  await maker.initialize();
+  await maker.query(`CREATE DATABASE ${name}`);
+  await maker.destroy();
+  const source = createDataSource(url.replace(/\/[^/]*$/, `/${name}`));
+  await source.initialize();
+  await migrate(source);
+  const logged: string[] = [];
+  const app = buildApp({
+    source,
+    now: () => new Date(),
+    newId: () => newId(),
+    log: (text) => logged.push(text),
+  });
+  return {
+    app,
+    source,
+    logged,
+    close: async () => {
+      await source.query(`DROP DATABASE ${name}`);
+      await source.destroy();
+    },
+  };
+}

@@ -1,0 +1,4 @@
+import type { Fault } from '@nucleon/core/job/checkJob';
+
+/** `/pieces/0/thicknessMm: …`; the whole file's pointer is shown as `/`. */
+export const faultLine = (fault: Fault): string => `${fault.pointer || '/'}: ${fault.message}`;

@@ -1,0 +1,31 @@
+import { readFile, stat } from 'node:fs/promises';
+import { readJobFile } from '@nucleon/contract/readJobFile';
+import type { Validated } from '@nucleon/contract/validator';
+import type { JobFile } from '@nucleon/core/job/job';
+
+const LARGEST_FILE_BYTES = 50 * 1024 * 1024;
+
+const WHY: Record<string, string> = {
+  ENOENT: 'there is no such file',
+  EACCES: 'it may not be read',
+  EISDIR: 'it is a folder',
+};
+
+/** A job from disk, or the faults that keep it from being one. */
+export async function loadJobFile(path: string): Promise<Validated<JobFile>> {
+  const fault = (message: string): Validated<JobFile> => ({
+    kind: 'faulty',
+    faults: [{ pointer: '', message }],
+  });
+  try {
+    const { size } = await stat(path);
+    if (size > LARGEST_FILE_BYTES)
+      return fault(
+        `“${path}” has ${Math.round(size / 1024 / 1024)} MB; at most ${LARGEST_FILE_BYTES / 1024 / 1024} MB is read.`,
+      );
+    return readJobFile(await readFile(path, 'utf8'));
+  } catch (error) {
+    const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+    return fault(`Cannot read “${path}”: ${WHY[code] ?? code}.`);
+  }
+}

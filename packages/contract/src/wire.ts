@@ -1,0 +1,90 @@
+import type { Fault } from '@nucleon/core/job/checkJob';
+import type { Bit, Hole, JobHeader, Machine, Piece } from '@nucleon/core/job/job';
+import type { Material } from '@nucleon/core/materials/material';
+import type { Plan } from '@nucleon/core/plan/plan';
+
+/** Every stored thing carries the version it was read at; a PUT gives it back. */
+export interface Versioned {
+  readonly version: number;
+  readonly updatedAt: string;
+}
+
+export interface JobSummary extends Versioned {
+  readonly id: string;
+  readonly name: string;
+  readonly pieceCount: number;
+  readonly holeCount: number;
+  /** Holes with an open stop. */
+  readonly stoppedCount: number;
+  readonly materials: readonly string[];
+}
+
+export interface Page<T> {
+  readonly items: readonly T[];
+  readonly page: number;
+  readonly pageSize: number;
+  readonly total: number;
+}
+
+/** What lists show of a stored plan. */
+export interface PlanHeadline {
+  readonly rpm: number;
+  readonly feedForceN: number;
+  readonly drillTimeS: Plan['drillTimeS'];
+  readonly bitName: string;
+  readonly bitDiameterMm: number;
+  readonly stops: readonly string[];
+  readonly warningCount: number;
+  readonly modelVersion: string;
+  readonly dataVersion: string;
+  /** False when today's model or data would make another plan. */
+  readonly current: boolean;
+}
+
+export type StoredHole = Hole & Versioned & { readonly pieceId: string };
+export type HoleInList = StoredHole & { readonly headline: PlanHeadline | null };
+export type StoredPiece = Omit<Piece, 'holes'> & Versioned & { readonly jobId: string };
+export type PieceInJob = StoredPiece & { readonly holes: readonly HoleInList[] };
+export type StoredJob = JobHeader & Versioned;
+export type JobDetail = StoredJob & {
+  readonly customMaterials: readonly Material[];
+  readonly pieces: readonly PieceInJob[];
+};
+
+/** Everything needed to plan one hole on the device. */
+export interface HoleDetail {
+  readonly job: StoredJob & { readonly customMaterials: readonly Material[] };
+  readonly piece: StoredPiece;
+  readonly hole: StoredHole;
+  readonly plan: Plan | null;
+}
+
+export type StoredBit = Bit & Versioned;
+export type StoredMachine = Machine & Versioned;
+
+/** What a PUT sends: the thing's own fields and the version it was read at. */
+export type Put<T> = Omit<T, 'id' | 'updatedAt' | 'pieceId' | 'jobId' | 'holes'>;
+
+export const PROBLEM_CODES = [
+  'bad-json',
+  'conflict',
+  'database-unavailable',
+  'faulty',
+  'not-found',
+  'too-large',
+  'unexpected',
+  'wrong-media-type',
+] as const;
+export type ProblemCode = (typeof PROBLEM_CODES)[number];
+
+/** RFC 9457 problem details; `code` is stable. */
+export interface ProblemBody {
+  readonly type: string;
+  readonly code: ProblemCode;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly faults?: readonly Fault[];
+  /** On a conflict: what the server has now. */
+  readonly current?: unknown;
+}
