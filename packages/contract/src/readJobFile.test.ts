@@ -76,7 +76,7 @@ it.each<[string, (file: any) => unknown, string]>([
   [
     'a wrong format',
     (f) => (f.format = 'other'),
-    '/format: format is “other”; a job file says "nucleon-job".',
+    '/format: format is "other"; a job file says "nucleon-job".',
   ],
   [
     'a newer version',

@@ -38,7 +38,7 @@ function formatFault(data: unknown): Fault | null {
   if (format !== 'nucleon-job') {
     return {
       pointer: '/format',
-      message: `format is ${format === undefined ? 'missing' : `“${String(format)}”`}; a job file says "nucleon-job".`,
+      message: `format is ${format === undefined ? 'missing' : JSON.stringify(format)}; a job file says "nucleon-job".`,
     };
   }
   if (typeof version === 'number' && version > NEWEST_VERSION) {

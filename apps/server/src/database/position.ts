@@ -14,5 +14,5 @@ export async function nextPosition<Row extends { id: string; position: number }>
     .select('MAX(row.position)', 'most')
     .where(parent)
     .getRawOne();
-  return Number(last?.most ?? 0) + 1;
+  return (last?.most ?? 0) + 1;
 }

@@ -21,6 +21,6 @@ export async function setDeleted<Row extends VersionedRow>(
       .createQueryBuilder(entity, 'row')
       .where('row.id = :id', { id })
       .getExists();
-    if (!exists) throw notFound(String(entity.options.name), id);
+    if (!exists) throw notFound(entity.options.name, id);
   }
 }

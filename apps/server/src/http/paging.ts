@@ -25,7 +25,7 @@ export function pageQuery(query: Readonly<Record<string, unknown>>): PageQuery {
     }
     return value;
   };
-  const search = query.search === undefined ? '' : String(query.search).slice(0, LONGEST_SEARCH);
+  const search = typeof query.search === 'string' ? query.search.slice(0, LONGEST_SEARCH) : '';
   return {
     page: whole('page', 1, 1_000_000),
     pageSize: whole('pageSize', 50, LARGEST_PAGE),

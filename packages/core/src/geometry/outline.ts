@@ -112,7 +112,7 @@ export function distanceToEdge(outline: Outline, point: PointMm): number {
 
 function polygonDistance(points: readonly (readonly [number, number])[], at: PointMm): number {
   let nearest = Infinity;
-  let inside = false;
+  let crossings = 0;
   forEachSegment(points, (ax, ay, bx, by) => {
     const lengthSquared = (bx - ax) ** 2 + (by - ay) ** 2;
     const along =
@@ -126,9 +126,9 @@ function polygonDistance(points: readonly (readonly [number, number])[], at: Poi
     );
     // Even–odd ray casting to the right of the point.
     const crosses = ay > at.yMm !== by > at.yMm;
-    if (crosses && at.xMm < ((bx - ax) * (at.yMm - ay)) / (by - ay) + ax) inside = !inside;
+    if (crosses && at.xMm < ((bx - ax) * (at.yMm - ay)) / (by - ay) + ax) crossings += 1;
   });
-  return inside ? nearest : -nearest;
+  return crossings % 2 === 1 ? nearest : -nearest;
 }
 
 function forEachSegment(

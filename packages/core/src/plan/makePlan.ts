@@ -245,6 +245,7 @@ function plannedLayer({ layer, slowest, rateMmPerS }: LayerCut): PlannedLayer {
   return {
     material: layer.id,
     name: slowest?.material.name ?? 'Cavity',
+    class: slowest?.material.class ?? null,
     fromMm: layer.fromMm,
     toMm: layer.toMm,
     cut: slowest && {

@@ -1,6 +1,7 @@
 import type { Stage } from '../cutting/stages';
 import type { Gate } from '../hazards/gate';
 import type { Hold, Pace, Start } from '../job/choices';
+import type { MaterialClass } from '../materials/material';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
 export const MODEL_VERSION = '1.0.0';
@@ -100,6 +101,8 @@ export interface WaterPlan {
 export interface PlannedLayer {
   readonly material: string;
   readonly name: string;
+  /** null for a cavity. */
+  readonly class: MaterialClass | null;
   readonly fromMm: number;
   readonly toMm: number;
   /** null for a cavity: nothing to cut. */

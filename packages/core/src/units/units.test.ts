@@ -25,7 +25,7 @@ it.each([
   ['.5 in', 12.7],
   ['1/4', 6.35],
 ])('reads %s', (text, mm) => {
-  expect(mmOf(text)).toBeCloseTo(Number(mm));
+  expect(mmOf(text)).toBeCloseTo(mm);
 });
 
 it('takes a bare number as inches for inch people', () => {

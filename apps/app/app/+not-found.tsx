@@ -1,0 +1,3 @@
+import { NotFoundScreen } from '../src/ui/NotFoundScreen';
+
+export default NotFoundScreen;

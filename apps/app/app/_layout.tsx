@@ -1,0 +1,3 @@
+import { AppRoot } from '../src/ui/AppRoot';
+
+export default AppRoot;

@@ -1,0 +1,3 @@
+import { DisplayScreen } from '../src/features/display/DisplayScreen';
+
+export default DisplayScreen;

@@ -1,0 +1,3 @@
+import { JobsScreen } from '../src/features/jobs/JobsScreen';
+
+export default JobsScreen;

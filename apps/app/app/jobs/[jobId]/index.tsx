@@ -1,0 +1,3 @@
+import { JobScreen } from '../../../src/features/job/JobScreen';
+
+export default JobScreen;

@@ -1,0 +1,3 @@
+import { KitScreen } from '../src/features/kit/KitScreen';
+
+export default KitScreen;

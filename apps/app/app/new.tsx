@@ -1,0 +1,3 @@
+import { NewHoleScreen } from '../src/features/newHole/NewHoleScreen';
+
+export default NewHoleScreen;

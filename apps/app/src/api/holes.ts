@@ -1,0 +1,14 @@
+import type { HoleDetail, Put, StoredHole } from '@nucleon/contract/wire';
+import { queryOptions } from '@tanstack/react-query';
+import { fetchJson } from './fetchJson';
+
+export const holeQuery = (holeId: string) =>
+  queryOptions({
+    queryKey: ['hole', holeId],
+    queryFn: ({ signal }) => fetchJson<HoleDetail>(`/holes/${holeId}`, { signal }),
+  });
+
+export const putHole = (pieceId: string, id: string, body: Put<StoredHole>): Promise<StoredHole> =>
+  fetchJson(`/pieces/${pieceId}/holes/${id}`, { method: 'PUT', body });
+export const deleteHole = (id: string): Promise<void> => fetchJson(`/holes/${id}`, { method: 'DELETE' });
+export const restoreHole = (id: string): Promise<void> => fetchJson(`/holes/${id}/restore`, { method: 'POST' });

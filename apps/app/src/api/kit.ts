@@ -1,0 +1,31 @@
+import type { Page, Put, StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import { queryOptions } from '@tanstack/react-query';
+import { fetchJson } from './fetchJson';
+
+const PAGE_SIZE = 200;
+
+/** Every page of a kit list: the planner chooses from all that is owned. */
+async function everyPage<T>(path: string, signal: AbortSignal): Promise<readonly T[]> {
+  const items: T[] = [];
+  for (let page = 1; ; page++) {
+    const got = await fetchJson<Page<T>>(`${path}?page=${page}&pageSize=${PAGE_SIZE}`, { signal });
+    items.push(...got.items);
+    if (page * got.pageSize >= got.total) return items;
+  }
+}
+
+export const bitsQuery = queryOptions({
+  queryKey: ['bits'],
+  queryFn: ({ signal }) => everyPage<StoredBit>('/bits', signal),
+});
+export const machinesQuery = queryOptions({
+  queryKey: ['machines'],
+  queryFn: ({ signal }) => everyPage<StoredMachine>('/machines', signal),
+});
+
+export const putBit = (id: string, body: Put<StoredBit>): Promise<StoredBit> => fetchJson(`/bits/${id}`, { method: 'PUT', body });
+export const deleteBit = (id: string): Promise<void> => fetchJson(`/bits/${id}`, { method: 'DELETE' });
+export const restoreBit = (id: string): Promise<void> => fetchJson(`/bits/${id}/restore`, { method: 'POST' });
+export const putMachine = (id: string, body: Put<StoredMachine>): Promise<StoredMachine> => fetchJson(`/machines/${id}`, { method: 'PUT', body });
+export const deleteMachine = (id: string): Promise<void> => fetchJson(`/machines/${id}`, { method: 'DELETE' });
+export const restoreMachine = (id: string): Promise<void> => fetchJson(`/machines/${id}/restore`, { method: 'POST' });

@@ -1,0 +1,49 @@
+import { useTheme } from '@tamagui/core';
+import { boundingBox, faceOutline, type Outline } from '@nucleon/core/geometry/outline';
+import type { Hole } from '@nucleon/core/job/job';
+import type { MaterialClass } from '@nucleon/core/materials/material';
+import { Circle, Polygon, Rect, Svg } from 'react-native-svg';
+import { useThemeName } from '../features/display/displayStore';
+import { BODIES } from '../ui/palette';
+
+interface OutlineThumbProps {
+  readonly outline: Outline;
+  readonly holes: readonly Pick<Hole, 'id' | 'xMm' | 'yMm' | 'diameterMm' | 'face'>[];
+  readonly bodyClass: MaterialClass;
+  readonly size: number;
+}
+
+const PAD_PX = 3;
+const LEAST_HOLE_PX = 1.8;
+
+/** The piece from above, to scale, with its holes: origin at the lower left. */
+export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbProps) {
+  const theme = useTheme();
+  const fill = BODIES[useThemeName()][bodyClass];
+  // A piece whose every hole is in its base is shown from below.
+  const onBase = holes.length > 0 && holes.every((hole) => hole.face === 'base');
+  const shown = faceOutline(outline, onBase ? 'base' : 'top');
+  const box = boundingBox(shown);
+  const scale = (size - 2 * PAD_PX) / Math.max(box.widthMm, box.heightMm);
+  const [width, height] = [box.widthMm * scale + 2 * PAD_PX, box.heightMm * scale + 2 * PAD_PX];
+  const shift = onBase && shown.kind === 'circle' ? shown.diameterMm / 2 : 0;
+  const X = (mm: number): number => PAD_PX + (mm + shift) * scale;
+  const Y = (mm: number): number => height - PAD_PX - (mm + shift) * scale;
+  const body = { fill, stroke: theme.ink?.val as string, strokeWidth: 1, strokeOpacity: 0.5 };
+  return (
+    <Svg width={width} height={height} aria-hidden>
+      {shown.kind === 'circle' ? (
+        <Circle cx={width / 2} cy={height / 2} r={(shown.diameterMm * scale) / 2} {...body} />
+      ) : shown.kind === 'polygon' ? (
+        <Polygon points={shown.pointsMm.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')} {...body} />
+      ) : (
+        <Rect x={PAD_PX} y={PAD_PX} width={box.widthMm * scale} height={box.heightMm * scale} {...body} />
+      )}
+      {holes
+        .filter((hole) => onBase || hole.face !== 'base')
+        .map((hole) => (
+          <Circle key={hole.id} cx={X(hole.xMm)} cy={Y(hole.yMm)} r={Math.max((hole.diameterMm * scale) / 2, LEAST_HOLE_PX)} fill={theme.surface?.val as string} stroke={theme.rim?.val as string} strokeWidth={1.5} />
+        ))}
+    </Svg>
+  );
+}

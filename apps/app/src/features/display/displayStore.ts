@@ -1,0 +1,54 @@
+import { METRIC, type UnitSystem } from '@nucleon/core/units/unitSystem';
+import { useEffect, useState } from 'react';
+import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
+
+export const THEME_CHOICES = ['auto', 'light', 'dark'] as const;
+export type ThemeChoice = (typeof THEME_CHOICES)[number];
+
+/** How this person reads: kept on the device, not on the server. */
+interface Display {
+  readonly theme: ThemeChoice;
+  readonly units: UnitSystem;
+  readonly setTheme: (theme: ThemeChoice) => void;
+  readonly setUnits: (units: UnitSystem) => void;
+}
+
+export const useDisplay = create<Display>()(
+  persist(
+    (set) => ({
+      theme: 'auto',
+      units: METRIC,
+      setTheme: (theme) => {
+        set({ theme });
+      },
+      setUnits: (units) => {
+        set({ units });
+      },
+    }),
+    {
+      name: 'nucleon.display',
+      storage: createJSONStorage(() => globalThis.localStorage),
+      partialize: ({ theme, units }) => ({ theme, units }),
+    },
+  ),
+);
+
+export const useUnits = (): UnitSystem => useDisplay((state) => state.units);
+
+const DARK_QUERY = '(prefers-color-scheme: dark)';
+
+/** The theme to show: the person's choice, else the device's. */
+export function useThemeName(): 'light' | 'dark' {
+  const choice = useDisplay((state) => state.theme);
+  const [deviceDark, setDeviceDark] = useState(() => globalThis.matchMedia?.(DARK_QUERY).matches ?? false);
+  useEffect(() => {
+    const query = globalThis.matchMedia?.(DARK_QUERY);
+    const follow = (event: MediaQueryListEvent): void => {
+      setDeviceDark(event.matches);
+    };
+    query?.addEventListener('change', follow);
+    return () => query?.removeEventListener('change', follow);
+  }, []);
+  return choice === 'auto' ? (deviceDark ? 'dark' : 'light') : choice;
+}

@@ -1,0 +1,42 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { HoleDepth } from '@nucleon/core/job/job';
+import { usualSizes } from '@nucleon/core/job/presumePiece';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { Chips } from '../../ui/Chips';
+import { Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Small } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { useUnits } from '../display/displayStore';
+import { DEPTH_CHIPS, FACE_CHIPS } from './choiceWords';
+import type { Editing } from './editing';
+
+/** Diameter, depth and place of the hole. */
+export function HoleFold({ edit }: { readonly edit: Editing }) {
+  const units = useUnits();
+  const { piece, hole, changeHole } = edit;
+  const sizes = usualSizes(piece.form, units).diameterMm;
+  const setDepth = (kind: HoleDepth['kind']): void => {
+    const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm / 2 : hole.depth.depthMm;
+    changeHole({ depth: kind === 'through' ? { kind } : { kind, depthMm } }, 'depth-kind');
+  };
+  const { depth } = hole;
+  const fromCentre = hole.face === 'base';
+  return (
+    <>
+      <Chips label="Diameter" chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))} value={hole.diameterMm} onChange={(diameterMm) => { changeHole({ diameterMm }, 'diameter'); }} testID="diameter-chips" />
+      <LengthBox label="Diameter, exactly" valueMm={hole.diameterMm} mostMm={LIMITS.diameterMm.most} onChangeMm={(diameterMm) => { changeHole({ diameterMm }, 'diameter'); }} testID="diameter" />
+      <Chips label="Depth" chips={DEPTH_CHIPS} value={depth.kind} onChange={setDepth} />
+      {depth.kind === 'through' ? null : (
+        <LengthBox label="How deep" valueMm={depth.depthMm} mostMm={LIMITS.thicknessMm.most} onChangeMm={(depthMm) => { changeHole({ depth: { ...depth, depthMm } }, 'depth'); }} testID="depth" />
+      )}
+      {piece.form === 'vessel' ? <Chips label="Drilled into" chips={FACE_CHIPS} value={hole.face ?? 'top'} onChange={(face) => { changeHole({ face, ...(face === 'base' ? { xMm: 0, yMm: 0 } : {}) }, 'face'); }} /> : null}
+      <Row gap="$3" alignItems="flex-start">
+        <LengthBox label={fromCentre ? 'Right of the centre' : 'From the left'} valueMm={hole.xMm} anySign mostMm={LIMITS.placeMm.most} onChangeMm={(xMm) => { changeHole({ xMm }, 'x'); }} testID="place-x" />
+        <LengthBox label={fromCentre ? 'Above the centre' : 'From the bottom'} valueMm={hole.yMm} anySign mostMm={LIMITS.placeMm.most} onChangeMm={(yMm) => { changeHole({ yMm }, 'y'); }} testID="place-y" />
+      </Row>
+      {hole.fall ? <Small>Falls one in {hole.fall.oneIn}, the {hole.fall.lowSide} face lower.</Small> : null}
+      <TextBox label="Name of the hole" value={hole.label ?? ''} placeholder="What it is for" onChangeText={(label) => { changeHole({ label }, 'hole-name'); }} testID="hole-name" />
+    </>
+  );
+}

@@ -1,0 +1,64 @@
+import type { HoleDetail } from '@nucleon/contract/wire';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { planText } from '@nucleon/core/plan/planText';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import Copy from 'lucide-react-native/icons/copy';
+import Printer from 'lucide-react-native/icons/printer';
+import Trash from 'lucide-react-native/icons/trash';
+import { useState } from 'react';
+import { deleteHole, restoreHole } from '../../api/holes';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { Small } from '../../ui/text';
+import { useUndo } from '../../ui/undoStore';
+import { useUnits } from '../display/displayStore';
+
+/** Copy, print, delete; and what the numbers are worth. */
+export function HoleMenu({ detail, plan }: { readonly detail: HoleDetail; readonly plan: Plan | null }) {
+  const units = useUnits();
+  const router = useRouter();
+  const client = useQueryClient();
+  const showUndo = useUndo((state) => state.show);
+  const [said, setSaid] = useState('');
+  const { hole, piece, job } = detail;
+  const copy = (): void => {
+    if (!plan) return;
+    const title = `${hole.label ?? 'Hole'}, ${piece.name} (${job.name})`;
+    navigator.clipboard.writeText(planText(plan, title, units)).then(
+      () => { setSaid('Copied.'); },
+      () => { setSaid('The browser would not copy it; print instead.'); },
+    );
+  };
+  const remove = async (): Promise<void> => {
+    try {
+      await deleteHole(hole.id);
+    } catch (error) {
+      setSaid(error instanceof Error ? error.message : 'Could not delete it.');
+      return;
+    }
+    await client.invalidateQueries({ queryKey: ['job', job.id] });
+    router.navigate(`/jobs/${job.id}`);
+    showUndo({
+      message: `Deleted “${hole.label ?? 'Hole'}”.`,
+      undo: async () => {
+        await restoreHole(hole.id);
+        await client.invalidateQueries({ queryKey: ['job', job.id] });
+      },
+    });
+  };
+  return (
+    <Column padding="$4" gap="$3">
+      <Row gap="$2" flexWrap="wrap">
+        <Button label="Copy the plan" icon={Copy} onPress={copy} disabled={!plan} />
+        <Button label="Print" icon={Printer} onPress={() => { window.print(); }} />
+        <Button label="Delete hole" icon={Trash} look="stop" onPress={() => void remove()} testID="delete-hole" />
+      </Row>
+      <Small role="status" aria-live="polite">{said}</Small>
+      <Small>
+        An engineering estimate, with its spread beside each number: it does not replace your makers’ instructions or local rules.
+        {plan ? ` Model ${plan.modelVersion}, data ${plan.dataVersion}.` : ''}
+      </Small>
+    </Column>
+  );
+}

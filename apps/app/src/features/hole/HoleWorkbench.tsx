@@ -1,0 +1,115 @@
+import type { HoleDetail, StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import { useMedia } from '@tamagui/core';
+import { useRouter } from 'expo-router';
+import Redo2 from 'lucide-react-native/icons/redo-2';
+import Undo2 from 'lucide-react-native/icons/undo-2';
+import { ScrollView } from 'react-native';
+import { Icon } from '../../ui/Icon';
+import { Column, Row } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Page } from '../../ui/Page';
+import { Press } from '../../ui/Press';
+import { Loading } from '../../ui/StateView';
+import { useKeys } from '../../ui/useKeys';
+import { JobTree } from '../job/JobTree';
+import { editing } from './editing';
+import { HoleMenu } from './HoleMenu';
+import { LiveBar } from './LiveBar';
+import { PlanView } from './PlanView';
+import { SaveMark } from './SaveMark';
+import { SaveTrouble } from './SaveTrouble';
+import { useHoleDraft } from './useHoleDraft';
+import { useLivePlan } from './useLivePlan';
+import { Walk } from './Walk';
+
+interface HoleWorkbenchProps {
+  readonly detail: HoleDetail;
+  readonly bits: readonly StoredBit[];
+  readonly machines: readonly StoredMachine[];
+}
+
+const TREE_WIDTH = 250;
+const WALK_WIDTH = 400;
+
+/** The plan and what it is made from: one column on a phone, side by side on a wide screen. */
+export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
+  const handle = useHoleDraft(detail);
+  const router = useRouter();
+  const { wide } = useMedia();
+  const { draft, dispatch } = handle;
+  const { plan, faults } = useLivePlan(detail, draft.now, bits, machines);
+  const edit = editing(handle, () => Date.now());
+  useKeys([
+    { key: 'ctrl+z', does: 'undo', run: () => { dispatch({ type: 'undo' }); } },
+    { key: 'ctrl+shift+z', does: 'redo', run: () => { dispatch({ type: 'redo' }); } },
+    { key: 'n', does: 'new hole', run: () => { router.navigate(`/new?jobId=${detail.job.id}`); } },
+  ]);
+
+  const trouble = (
+    <Column>
+      {draft.save.kind === 'unreachable' || draft.save.kind === 'refused' || draft.save.kind === 'conflict' ? (
+        <Column padding="$3"><SaveTrouble {...handle} /></Column>
+      ) : null}
+      {faults.map((fault) => (
+        <Column key={fault.pointer + fault.message} padding="$3">
+          <Notice level="stop" title="These values clash" text={fault.message} testID="fault" />
+        </Column>
+      ))}
+    </Column>
+  );
+  const view = plan ? <PlanView plan={plan} edit={edit} drawingHeight={wide ? 340 : 300} /> : faults.length > 0 ? null : <Loading what="the plan" />;
+  const walk = <Walk edit={edit} plan={plan} bits={bits} machines={machines} custom={detail.job.customMaterials} />;
+  const actions = (
+    <>
+      <SaveMark save={draft.save} />
+      <UndoRedo canUndo={draft.past.length > 0} canRedo={draft.future.length > 0} onUndo={() => { dispatch({ type: 'undo' }); }} onRedo={() => { dispatch({ type: 'redo' }); }} />
+    </>
+  );
+  const head = {
+    title: edit.hole.label?.trim() ? edit.hole.label : 'Hole',
+    subtitle: `${detail.job.name} · ${edit.piece.name}`,
+    back: { href: `/jobs/${detail.job.id}`, label: 'the job' },
+    actions,
+  };
+  const menu = <HoleMenu detail={detail} plan={plan} />;
+
+  if (wide) {
+    return (
+      <Page {...head} maxWidth={1440} fixed>
+        <Row flex={1} alignItems="stretch" minHeight={0}>
+          <ScrollView style={{ width: TREE_WIDTH, flexGrow: 0 }}><JobTree jobId={detail.job.id} holeId={edit.hole.id} /></ScrollView>
+          <ScrollView style={{ flex: 1, borderLeftWidth: 1, borderRightWidth: 1, borderColor: 'transparent' }}>{trouble}{view}{menu}</ScrollView>
+          <ScrollView style={{ width: WALK_WIDTH, flexGrow: 0 }}>{walk}</ScrollView>
+        </Row>
+      </Page>
+    );
+  }
+  return (
+    <Page {...head} footer={plan ? <LiveBar plan={plan} /> : undefined}>
+      {trouble}
+      {walk}
+      {view}
+      {menu}
+    </Page>
+  );
+}
+
+interface UndoRedoProps {
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
+}
+
+function UndoRedo({ canUndo, canRedo, onUndo, onRedo }: UndoRedoProps) {
+  return (
+    <Row>
+      <Press aria-label="Undo" aria-disabled={!canUndo} disabled={!canUndo} onPress={onUndo} paddingHorizontal="$3" testID="undo">
+        <Icon of={Undo2} />
+      </Press>
+      <Press aria-label="Redo" aria-disabled={!canRedo} disabled={!canRedo} onPress={onRedo} paddingHorizontal="$3" testID="redo">
+        <Icon of={Redo2} />
+      </Press>
+    </Row>
+  );
+}

@@ -1,0 +1,40 @@
+import { headlineFigures } from '@nucleon/core/plan/figures';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { Column, Row } from '../../ui/layout';
+import { Label, Numeral, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+
+const SHOWN = ['feedForceN', 'rpm', 'drillTimeS'];
+
+/** The three numbers that move as choices change, always in sight at the foot. */
+export function LiveBar({ plan }: { readonly plan: Plan }) {
+  const units = useUnits();
+  const stops = plan.gates.filter((gate) => gate.level === 'stop');
+  if (stops.length > 0) {
+    return (
+      <Column flex={1} paddingHorizontal="$2" testID="live-bar">
+        <Strong color="$stop">Stop: {stops[0]?.title}</Strong>
+        <Small>Not to be drilled until this is settled.</Small>
+      </Column>
+    );
+  }
+  return (
+    <Row flex={1} justifyContent="space-around" testID="live-bar">
+      {headlineFigures(plan, units)
+        .filter((figure) => SHOWN.includes(figure.key))
+        .map((figure) => (
+          <Column key={figure.key} alignItems="center">
+            <Label fontSize="$1" lineHeight="$1">
+              {figure.label}
+            </Label>
+            <Row alignItems="baseline" gap={4}>
+              <Numeral fontSize="$4" lineHeight="$4">
+                {figure.shown.value}
+              </Numeral>
+              <Small>{figure.shown.unit}</Small>
+            </Row>
+          </Column>
+        ))}
+    </Row>
+  );
+}

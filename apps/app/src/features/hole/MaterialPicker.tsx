@@ -1,0 +1,37 @@
+import { MATERIAL_CLASSES, type Material, type MaterialClass } from '@nucleon/core/materials/material';
+import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
+import { useState } from 'react';
+import { Chips } from '../../ui/Chips';
+import { Column } from '../../ui/layout';
+
+const CLASS_WORDS: Record<MaterialClass, string> = { glass: 'Glass', ceramic: 'Ceramic', stone: 'Stone', masonry: 'Masonry' };
+
+interface MaterialPickerProps {
+  readonly value: string | undefined;
+  readonly custom?: readonly Material[];
+  readonly onPick: (material: Material) => void;
+}
+
+/** Four kinds, then the materials of that kind. */
+export function MaterialPicker({ value, custom = [], onPick }: MaterialPickerProps) {
+  const all = [...custom, ...MATERIAL_IDS.map((id) => MATERIALS[id])];
+  const current = all.find((material) => material.id === value);
+  const [kind, setKind] = useState<MaterialClass | undefined>(current?.class);
+  return (
+    <Column gap="$3">
+      <Chips label="Kind of material" chips={MATERIAL_CLASSES.map((one) => ({ value: one, label: CLASS_WORDS[one] }))} value={kind} onChange={setKind} testID="material-kind" />
+      {kind ? (
+        <Chips
+          label="Material"
+          chips={all.filter((material) => material.class === kind).map((material) => ({ value: material.id, label: material.name }))}
+          value={value}
+          onChange={(id) => {
+            const picked = all.find((material) => material.id === id);
+            if (picked) onPick(picked);
+          }}
+          testID="material"
+        />
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,76 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { Outline } from '@nucleon/core/geometry/outline';
+import { Chips } from '../../ui/Chips';
+import { Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Small } from '../../ui/text';
+
+type Kind = Outline['kind'];
+
+const KIND_CHIPS: readonly { value: Kind; label: string }[] = [
+  { value: 'rectangle', label: 'Rectangle' },
+  { value: 'circle', label: 'Round' },
+  { value: 'cylinder', label: 'Cylinder' },
+  { value: 'cone', label: 'Cone' },
+];
+
+/** The same piece in another shape, keeping its sizes where they carry over. */
+function reshaped(outline: Outline, kind: Kind): Outline {
+  const across = 'diameterMm' in outline ? outline.diameterMm : 'outerDiameterMm' in outline ? outline.outerDiameterMm : 'widthMm' in outline ? outline.widthMm : 'bottomDiameterMm' in outline ? outline.bottomDiameterMm : 200;
+  const height = 'heightMm' in outline ? outline.heightMm : across;
+  switch (kind) {
+    case 'rectangle':
+      return { kind, widthMm: across, heightMm: height };
+    case 'circle':
+      return { kind, diameterMm: across };
+    case 'cylinder':
+      return { kind, outerDiameterMm: across, heightMm: height };
+    case 'cone':
+      return { kind, bottomDiameterMm: across, topDiameterMm: across, heightMm: height };
+    case 'polygon':
+      return outline;
+  }
+}
+
+const FIELDS: Record<Kind, readonly (readonly [key: string, label: string])[]> = {
+  rectangle: [['widthMm', 'Width'], ['heightMm', 'Height']],
+  circle: [['diameterMm', 'Across']],
+  cylinder: [['outerDiameterMm', 'Outside diameter'], ['heightMm', 'Height']],
+  cone: [['bottomDiameterMm', 'Foot diameter'], ['topDiameterMm', 'Rim diameter'], ['heightMm', 'Height']],
+  polygon: [],
+};
+
+interface OutlineFieldsProps {
+  readonly outline: Outline;
+  readonly onChange: (outline: Outline, group: string) => void;
+}
+
+export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
+  const values = outline as unknown as Record<string, number>;
+  return (
+    <>
+      <Chips
+        label="Shape"
+        chips={KIND_CHIPS}
+        value={outline.kind}
+        onChange={(kind) => {
+          onChange(reshaped(outline, kind), 'outline-kind');
+        }}
+      />
+      {outline.kind === 'polygon' ? <Small>An outline of {outline.pointsMm.length} points, as it came in its file.</Small> : null}
+      <Row gap="$3" alignItems="flex-start">
+        {FIELDS[outline.kind].map(([key, label]) => (
+          <LengthBox
+            key={`${outline.kind}.${key}`}
+            label={label}
+            valueMm={values[key] ?? 0}
+            mostMm={LIMITS.lengthMm.most}
+            onChangeMm={(mm) => {
+              onChange({ ...outline, [key]: mm } as Outline, `outline-${key}`);
+            }}
+          />
+        ))}
+      </Row>
+    </>
+  );
+}

@@ -1,0 +1,55 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import { usualSizes } from '@nucleon/core/job/presumePiece';
+import type { Material } from '@nucleon/core/materials/material';
+import { findMaterial } from '@nucleon/core/materials/materials';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { Chips } from '../../ui/Chips';
+import { LengthBox } from '../../ui/LengthBox';
+import { Small } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { useUnits } from '../display/displayStore';
+import { FORM_CHIPS, TREATMENT_CHIPS } from './choiceWords';
+import type { Editing } from './editing';
+import { MaterialPicker } from './MaterialPicker';
+import { OutlineFields } from './OutlineFields';
+
+interface PieceFoldProps {
+  readonly edit: Editing;
+  readonly custom: readonly Material[];
+}
+
+/** Material, thickness, treatment, form and size of the piece. */
+export function PieceFold({ edit, custom }: PieceFoldProps) {
+  const units = useUnits();
+  const { piece, changePiece } = edit;
+  const material = findMaterial(piece.material, custom);
+  const layered = (piece.layers?.length ?? 0) > 0;
+  const sizes = usualSizes(piece.form, units).thicknessMm;
+  return (
+    <>
+      {layered ? (
+        <Small>
+          Built up from the outside in: {piece.layers?.map((layer) => `${findMaterial(layer.material, custom)?.name ?? 'cavity'} ${formatLengthShort(layer.thicknessMm, units)}`).join(', ')}.
+        </Small>
+      ) : (
+        <>
+          <MaterialPicker
+            value={piece.material}
+            custom={custom}
+            onPick={(picked) => {
+              changePiece({ material: picked.id, ...(picked.class === 'glass' && !piece.glassTreatment ? { glassTreatment: 'unknown' as const } : {}) }, 'material');
+            }}
+          />
+          <Chips label="Thickness" chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))} value={piece.thicknessMm} onChange={(thicknessMm) => { changePiece({ thicknessMm }, 'thickness'); }} testID="thickness-chips" />
+          <LengthBox label="Thickness, measured" valueMm={piece.thicknessMm} mostMm={LIMITS.thicknessMm.most} onChangeMm={(thicknessMm) => { changePiece({ thicknessMm }, 'thickness'); }} testID="thickness" />
+        </>
+      )}
+      {material?.class === 'glass' ? (
+        <Chips label="How the glass was treated" chips={TREATMENT_CHIPS} value={piece.glassTreatment ?? 'unknown'} onChange={(glassTreatment) => { changePiece({ glassTreatment }, 'treatment'); }} testID="treatment" />
+      ) : null}
+      <Chips label="Form" chips={FORM_CHIPS} value={piece.form} onChange={(form) => { changePiece({ form }, 'form'); }} />
+      <OutlineFields outline={piece.outline} onChange={(outline, group) => { changePiece({ outline }, group); }} />
+      <TextBox label="Name of the piece" value={piece.name} onChangeText={(name) => { changePiece({ name }, 'piece-name'); }} fault={piece.name.trim() === '' ? 'Give it a name: 1 to 120 characters.' : undefined} />
+    </>
+  );
+}

@@ -1,0 +1,54 @@
+import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { useState } from 'react';
+import { Column, Panel } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { useUnits } from '../display/displayStore';
+import type { Editing } from './editing';
+import { FigureGrid } from './FigureGrid';
+import { GatePanel } from './GatePanel';
+import { PlanDrawing } from './PlanDrawing';
+import { StepList } from './StepList';
+import { Heading } from '../../ui/text';
+
+interface PlanViewProps {
+  readonly plan: Plan;
+  readonly edit: Editing;
+  readonly drawingHeight: number;
+}
+
+/** What the plan says: stops first, the drawing, the numbers, what to mind, the steps. */
+export function PlanView({ plan, edit, drawingHeight }: PlanViewProps) {
+  const units = useUnits();
+  const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
+  const atDepthMm = Math.min(shownDepthMm ?? plan.depthPerSideMm * 0.45, plan.depthPerSideMm);
+  return (
+    <Column>
+      {plan.gates.length > 0 ? <Column padding="$3"><GatePanel plan={plan} edit={edit} now={() => new Date()} /></Column> : null}
+      <PlanDrawing plan={plan} thicknessMm={edit.piece.thicknessMm} atDepthMm={atDepthMm} maxHeight={drawingHeight} />
+      <Panel borderWidth={0}>
+        <FigureGrid figures={headlineFigures(plan, units)} />
+      </Panel>
+      {plan.warnings.length > 0 ? (
+        <Column gap="$2" padding="$3" testID="warnings">
+          {plan.warnings.map((warning) => (
+            <Notice key={warning.code} level="caution" text={warning.message} />
+          ))}
+        </Column>
+      ) : null}
+      {plan.gates.length === 0 && plan.settledGates.length > 0 ? <Column padding="$3"><GatePanel plan={plan} edit={edit} now={() => new Date()} /></Column> : null}
+      <Column padding="$4" gap="$2">
+        <Heading aria-level={2}>Step by step</Heading>
+        <StepList steps={plan.steps} onShowDepth={setShownDepthMm} />
+      </Column>
+      <Column paddingTop="$2">
+        <Column paddingHorizontal="$4" paddingBottom="$2">
+          <Heading aria-level={2}>The engineering</Heading>
+        </Column>
+        <Panel borderWidth={0} borderBottomWidth={1}>
+          <FigureGrid figures={detailFigures(plan, units)} small />
+        </Panel>
+      </Column>
+    </Column>
+  );
+}

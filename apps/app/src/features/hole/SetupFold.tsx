@@ -1,0 +1,56 @@
+import type { StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import { MACHINE_KINDS } from '@nucleon/core/machines/machineKinds';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Small } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { PACE_CHIPS, SIDES_CHIPS, START_CHIPS } from './choiceWords';
+import type { Editing } from './editing';
+
+/** Left to the planner. */
+const PLANNER = '';
+
+interface SetupFoldProps {
+  readonly edit: Editing;
+  readonly plan: Plan | null;
+  readonly bits: readonly StoredBit[];
+  readonly machines: readonly StoredMachine[];
+}
+
+/** Bit, machine, start, pace and sides. */
+export function SetupFold({ edit, plan, bits, machines }: SetupFoldProps) {
+  const units = useUnits();
+  const router = useRouter();
+  const { hole, changeSetup } = edit;
+  const setup = hole.setup ?? {};
+  const nearest = [...bits].sort((a, b) => Math.abs(a.diameterMm - hole.diameterMm) - Math.abs(b.diameterMm - hole.diameterMm));
+  const chosenBit = setup.bits?.at(-1) ?? setup.bit ?? PLANNER;
+  return (
+    <>
+      <Chips
+        label="Bit, nearest size first"
+        chips={[...nearest.map((bit) => ({ value: bit.id, label: `${bit.name} · ${formatLengthShort(bit.diameterMm, units)}` })), { value: PLANNER, label: 'Let the plan choose' }]}
+        value={chosenBit}
+        onChange={(id) => { changeSetup({ bit: id === PLANNER ? undefined : id, bits: undefined }, 'bit'); }}
+        testID="bit"
+      />
+      {chosenBit === PLANNER && plan?.reasons.bit ? <Small>{plan.reasons.bit.text}</Small> : null}
+      <Chips
+        label="Machine"
+        chips={[...machines.map((machine) => ({ value: machine.id, label: machine.name || MACHINE_KINDS[machine.kind].name })), { value: PLANNER, label: 'Let the plan choose' }]}
+        value={setup.machine ?? PLANNER}
+        onChange={(id) => { changeSetup({ machine: id === PLANNER ? undefined : id }, 'machine'); }}
+        testID="machine"
+      />
+      {setup.machine === undefined && plan ? <Small>{plan.setup.machineName}: {plan.reasons.machine?.text}</Small> : null}
+      <Button label="Add to the kit" icon={Plus} look="quiet" onPress={() => { router.navigate('/kit'); }} />
+      <Chips label="Pace" chips={PACE_CHIPS} value={plan?.setup.pace ?? setup.pace} onChange={(pace) => { changeSetup({ pace, rimSpeedMPerS: undefined, contactPressureMpa: undefined }, 'pace'); }} testID="pace" />
+      <Chips label="Start" chips={START_CHIPS} value={plan?.setup.start ?? setup.start} onChange={(start) => { changeSetup({ start }, 'start'); }} />
+      <Chips label="Drill from" chips={SIDES_CHIPS} value={plan?.setup.sides ?? setup.sides} onChange={(sides) => { changeSetup({ sides }, 'sides'); }} testID="sides" />
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+import type { StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import type { Material } from '@nucleon/core/materials/material';
+import { findMaterial } from '@nucleon/core/materials/materials';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useState } from 'react';
+import { Fold } from '../../ui/Fold';
+import { Panel } from '../../ui/layout';
+import { useUnits } from '../display/displayStore';
+import { HOLD_CHIPS, PACE_CHIPS, TREATMENT_CHIPS, wordFor } from './choiceWords';
+import type { Editing } from './editing';
+import { HoleFold } from './HoleFold';
+import { PieceFold } from './PieceFold';
+import { SetupFold } from './SetupFold';
+import { WaterHoldFold } from './WaterHoldFold';
+
+interface WalkProps {
+  readonly edit: Editing;
+  readonly plan: Plan | null;
+  readonly bits: readonly StoredBit[];
+  readonly machines: readonly StoredMachine[];
+  readonly custom: readonly Material[];
+}
+
+type Part = 'piece' | 'hole' | 'setup' | 'water';
+
+/** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
+export function Walk({ edit, plan, bits, machines, custom }: WalkProps) {
+  const units = useUnits();
+  const [open, setOpen] = useState<Part | null>(null);
+  const { piece, hole } = edit;
+  const material = findMaterial(piece.material, custom);
+  const length = (mm: number): string => formatLengthShort(mm, units);
+  const fold = (part: Part, label: string, summary: string) => ({
+    label,
+    summary,
+    open: open === part,
+    onToggle: () => { setOpen(open === part ? null : part); },
+    testID: `fold-${part}`,
+  });
+  const treatment = material?.class === 'glass' ? `, ${wordFor(TREATMENT_CHIPS, piece.glassTreatment ?? 'unknown').toLowerCase()}` : '';
+  const body = piece.layers?.length ? `${piece.layers.length} layers` : (material?.name ?? piece.material);
+  const deep = hole.depth.kind === 'through' ? 'through' : `${length(hole.depth.depthMm)} deep`;
+  return (
+    <Panel borderLeftWidth={0} borderRightWidth={0} borderTopWidth={0} testID="walk">
+      <Fold {...fold('piece', 'Piece', `${piece.name}: ${body}, ${length(piece.thicknessMm)}${treatment}`)}>
+        <PieceFold edit={edit} custom={custom} />
+      </Fold>
+      <Fold {...fold('hole', 'Hole and place', `${length(hole.diameterMm)} ${deep}, at ${length(hole.xMm)} × ${length(hole.yMm)}`)}>
+        <HoleFold edit={edit} />
+      </Fold>
+      <Fold {...fold('setup', 'Set up', plan ? `${plan.setup.bitName}, ${plan.setup.machineName}, ${wordFor(PACE_CHIPS, plan.setup.pace).toLowerCase()}` : '…')}>
+        <SetupFold edit={edit} plan={plan} bits={bits} machines={machines} />
+      </Fold>
+      {plan ? (
+        <Fold {...fold('water', 'Water and hold', `${plan.water.name}, ${plan.setup.supportName.toLowerCase()}, ${wordFor(HOLD_CHIPS, plan.setup.hold).toLowerCase()}`)}>
+          <WaterHoldFold edit={edit} plan={plan} />
+        </Fold>
+      ) : null}
+    </Panel>
+  );
+}

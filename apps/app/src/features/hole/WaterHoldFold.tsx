@@ -1,0 +1,43 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import { COOLANT_IDS, COOLANTS } from '@nucleon/core/coolants/coolants';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { SUPPORT_IDS, SUPPORTS } from '@nucleon/core/supports/supports';
+import { Chips } from '../../ui/Chips';
+import { LengthBox } from '../../ui/LengthBox';
+import { Row } from '../../ui/layout';
+import { Small } from '../../ui/text';
+import { HOLD_CHIPS } from './choiceWords';
+import type { Editing } from './editing';
+
+const WATER_CHIPS = COOLANT_IDS.map((id) => ({ value: id, label: COOLANTS[id].name }));
+const SUPPORT_CHIPS = SUPPORT_IDS.map((id) => ({ value: id, label: SUPPORTS[id].name }));
+
+/** Water, what lies behind, and how the bit is steered. */
+export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly plan: Plan }) {
+  const { hole, changeSetup } = edit;
+  const { water, support } = hole.setup ?? {};
+  const waterKind = water?.kind ?? (plan.setup.waterKind as (typeof COOLANT_IDS)[number]);
+  const supportKind = support?.kind ?? (plan.setup.supportKind as (typeof SUPPORT_IDS)[number]);
+  const standing = COOLANTS[waterKind].kind === 'standing';
+  const changeWater = (change: object, group: string): void => { changeSetup({ water: { kind: waterKind, ...water, ...change } }, group); };
+  return (
+    <>
+      <Chips label="Water" chips={WATER_CHIPS} value={waterKind} onChange={(kind) => { changeSetup({ water: { ...water, kind, coverMm: undefined } }, 'water'); }} testID="water" />
+      <Small>{COOLANTS[waterKind].note}</Small>
+      {standing ? (
+        <Row gap="$3" alignItems="flex-start">
+          <LengthBox label="Over the face" valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm} mostMm={500} onChangeMm={(coverMm) => { changeWater({ coverMm }, 'cover'); }} testID="cover" />
+          {waterKind !== 'pool' && water?.trayLengthMm && water.trayWidthMm ? (
+            <>
+              <LengthBox label="Tray length" valueMm={water.trayLengthMm} mostMm={LIMITS.lengthMm.most} onChangeMm={(trayLengthMm) => { changeWater({ trayLengthMm }, 'tray-length'); }} />
+              <LengthBox label="Tray width" valueMm={water.trayWidthMm} mostMm={LIMITS.lengthMm.most} onChangeMm={(trayWidthMm) => { changeWater({ trayWidthMm }, 'tray-width'); }} />
+            </>
+          ) : null}
+        </Row>
+      ) : null}
+      <Chips label="Behind it" chips={SUPPORT_CHIPS} value={supportKind} onChange={(kind) => { changeSetup({ support: { ...support, kind, thicknessMm: undefined } }, 'support'); }} testID="support" />
+      <Small>{SUPPORTS[supportKind].note}</Small>
+      <Chips label="Hold" chips={HOLD_CHIPS} value={plan.setup.hold} onChange={(hold) => { changeSetup({ hold }, 'hold'); }} testID="hold" />
+    </>
+  );
+}

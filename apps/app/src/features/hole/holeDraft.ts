@@ -1,0 +1,147 @@
+import type { HoleDetail, Put, StoredHole, StoredPiece } from '@nucleon/contract/wire';
+
+/** What a person edits on the plan screen: the hole and the piece it is in. */
+export interface Content {
+  readonly piece: StoredPiece;
+  readonly hole: StoredHole;
+}
+
+export type SaveState =
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'waiting' }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'unreachable'; readonly message: string }
+  | { readonly kind: 'refused'; readonly message: string }
+  | { readonly kind: 'conflict'; readonly part: 'piece' | 'hole'; readonly current: StoredPiece | StoredHole | null };
+
+export interface HoleDraft {
+  readonly now: Content;
+  /** What the server has, with the versions to write against. */
+  readonly stored: Content;
+  readonly past: readonly Content[];
+  readonly future: readonly Content[];
+  readonly save: SaveState;
+  /** When the last edit was made, so that one drag or one typed number undoes as one. */
+  readonly lastEdit: { readonly group: string; readonly atMs: number } | null;
+}
+
+export type DraftAction =
+  | { readonly type: 'edit'; readonly change: Partial<{ piece: Partial<StoredPiece>; hole: Partial<StoredHole> }>; readonly group: string; readonly atMs: number }
+  | { readonly type: 'undo' }
+  | { readonly type: 'redo' }
+  | { readonly type: 'saving' }
+  | { readonly type: 'saved'; readonly part: 'piece'; readonly stored: StoredPiece }
+  | { readonly type: 'saved'; readonly part: 'hole'; readonly stored: StoredHole }
+  | { readonly type: 'settled' }
+  | { readonly type: 'failed'; readonly save: SaveState }
+  | { readonly type: 'keep-mine' }
+  | { readonly type: 'take-theirs' }
+  | { readonly type: 'refetched'; readonly detail: Content };
+
+/** Edits of one field closer together than this undo as one, ms. */
+const ONE_EDIT_MS = 1200;
+const LONGEST_PAST = 100;
+
+export const openDraft = (detail: Pick<HoleDetail, 'piece' | 'hole'>, kept?: Content): HoleDraft => {
+  const stored: Content = { piece: detail.piece, hole: detail.hole };
+  const now = kept ? { piece: { ...kept.piece }, hole: { ...kept.hole } } : stored;
+  const draft: HoleDraft = { now, stored, past: [], future: [], save: { kind: 'saved' }, lastEdit: null };
+  return dirtyParts(draft).length > 0 ? { ...draft, save: { kind: 'waiting' } } : draft;
+};
+
+/** Fields the server keeps; never part of what was edited. */
+const KEPT = new Set(['version', 'updatedAt']);
+
+const sameFields = (a: object, b: object): boolean => {
+  const plain = (value: object): string =>
+    JSON.stringify(Object.entries(value).filter(([key, field]) => !KEPT.has(key) && field !== undefined).sort(([x], [y]) => (x < y ? -1 : 1)));
+  return plain(a) === plain(b);
+};
+
+/** Which of the two differ from what the server has: the piece is written first. */
+export function dirtyParts({ now, stored }: Pick<HoleDraft, 'now' | 'stored'>): readonly ('piece' | 'hole')[] {
+  return (['piece', 'hole'] as const).filter((part) => !sameFields(now[part], stored[part]));
+}
+
+/** The body of a PUT: own fields and the version they were read at. */
+export function bodyOf<T extends StoredPiece | StoredHole>(thing: T, version: number): Put<T> {
+  const { id: _id, updatedAt: _at, version: _version, ...fields } = thing;
+  const { pieceId: _piece, jobId: _job, ...own } = fields as typeof fields & { pieceId?: string; jobId?: string };
+  return { ...own, version } as unknown as Put<T>;
+}
+
+export function holeDraft(draft: HoleDraft, action: DraftAction): HoleDraft {
+  switch (action.type) {
+    case 'edit':
+      return edited(draft, action);
+    case 'undo':
+      return travelled(draft, draft.past.at(-1), (at) => ({ past: draft.past.slice(0, -1), future: [at, ...draft.future] }));
+    case 'redo':
+      return travelled(draft, draft.future[0], (at) => ({ past: [...draft.past, at], future: draft.future.slice(1) }));
+    case 'saving':
+      return { ...draft, save: { kind: 'saving' } };
+    case 'saved':
+      return { ...draft, stored: { ...draft.stored, [action.part]: action.stored } };
+    case 'settled':
+      return { ...draft, save: { kind: dirtyParts(draft).length > 0 ? 'waiting' : 'saved' } };
+    case 'failed':
+      return { ...draft, save: action.save };
+    case 'keep-mine':
+      return overTheirs(draft);
+    case 'take-theirs':
+      return theirs(draft);
+    case 'refetched':
+      return refetched(draft, action.detail);
+  }
+}
+
+function edited(draft: HoleDraft, action: Extract<DraftAction, { type: 'edit' }>): HoleDraft {
+  const now: Content = {
+    piece: { ...draft.now.piece, ...action.change.piece },
+    hole: { ...draft.now.hole, ...action.change.hole },
+  };
+  if (sameFields(now.piece, draft.now.piece) && sameFields(now.hole, draft.now.hole)) return draft;
+  const { lastEdit } = draft;
+  const goesOn = lastEdit !== null && lastEdit.group === action.group && action.atMs - lastEdit.atMs < ONE_EDIT_MS;
+  return {
+    ...draft,
+    now,
+    past: goesOn ? draft.past : [...draft.past, draft.now].slice(-LONGEST_PAST),
+    future: [],
+    lastEdit: { group: action.group, atMs: action.atMs },
+    save: draft.save.kind === 'conflict' ? draft.save : { kind: 'waiting' },
+  };
+}
+
+function travelled(draft: HoleDraft, to: Content | undefined, step: (from: Content) => Pick<HoleDraft, 'past' | 'future'>): HoleDraft {
+  if (!to) return draft;
+  const moved = { ...draft, ...step(draft.now), now: to, lastEdit: null };
+  return { ...moved, save: draft.save.kind === 'conflict' ? draft.save : { kind: dirtyParts(moved).length > 0 ? 'waiting' : 'saved' } };
+}
+
+/** Theirs becomes the base, mine is written over it. */
+function overTheirs(draft: HoleDraft): HoleDraft {
+  if (draft.save.kind !== 'conflict' || !draft.save.current) return draft;
+  return { ...draft, stored: { ...draft.stored, [draft.save.part]: draft.save.current }, save: { kind: 'waiting' } };
+}
+
+function theirs(draft: HoleDraft): HoleDraft {
+  if (draft.save.kind !== 'conflict' || !draft.save.current) return draft;
+  const { part, current } = draft.save;
+  const next = {
+    ...draft,
+    stored: { ...draft.stored, [part]: current },
+    now: { ...draft.now, [part]: current },
+    past: [...draft.past, draft.now],
+    future: [],
+    lastEdit: null,
+  };
+  return { ...next, save: { kind: dirtyParts(next).length > 0 ? 'waiting' : 'saved' } };
+}
+
+/** Newer data from the server replaces what is shown only when nothing here is unsaved. */
+function refetched(draft: HoleDraft, detail: Content): HoleDraft {
+  const isNewer = detail.piece.version > draft.stored.piece.version || detail.hole.version > draft.stored.hole.version;
+  if (!isNewer || draft.save.kind !== 'saved') return draft;
+  return { ...draft, stored: { piece: detail.piece, hole: detail.hole }, now: { piece: detail.piece, hole: detail.hole } };
+}

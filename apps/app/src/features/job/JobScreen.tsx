@@ -1,0 +1,86 @@
+import type { JobDetail } from '@nucleon/contract/wire';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import FileDown from 'lucide-react-native/icons/file-down';
+import Plus from 'lucide-react-native/icons/plus';
+import Trash from 'lucide-react-native/icons/trash';
+import { useState } from 'react';
+import { deleteJob, exportJob, jobQuery, restoreJob } from '../../api/jobs';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { Page } from '../../ui/Page';
+import { Empty, Failed, Loading } from '../../ui/StateView';
+import { Small } from '../../ui/text';
+import { useUndo } from '../../ui/undoStore';
+import { useKeys } from '../../ui/useKeys';
+import { JobHeaderFields } from './JobHeaderFields';
+import { PieceCard } from './PieceCard';
+
+/** A job with its pieces and what each hole's plan comes to. */
+export function JobScreen() {
+  const { jobId = '' } = useLocalSearchParams<{ jobId: string }>();
+  const router = useRouter();
+  const job = useQuery(jobQuery(jobId));
+  const addHole = (): void => { router.navigate(`/new?jobId=${jobId}`); };
+  useKeys([{ key: 'n', does: 'new hole', run: addHole }]);
+  return (
+    <Page
+      title={job.data?.name ?? 'Job'}
+      back={{ href: '/', label: 'all jobs' }}
+      footer={job.data ? <Button label="New piece" icon={Plus} look="main" grow onPress={addHole} testID="new-piece" /> : undefined}
+    >
+      {job.isError ? <Failed error={job.error} onRetry={() => void job.refetch()} /> : null}
+      {job.isPending ? <Loading what="the job" /> : null}
+      {job.data ? (
+        <Column padding="$4" gap="$4">
+          <JobHeaderFields key={job.data.id} job={job.data} />
+          {job.data.pieces.length === 0 ? <Empty title="No pieces yet" text="Add the first piece: say what it is, how thick, and the hole it needs." /> : null}
+          {job.data.pieces.map((piece) => (
+            <PieceCard key={piece.id} piece={piece} custom={job.data.customMaterials} />
+          ))}
+          <JobMenu job={job.data} />
+        </Column>
+      ) : null}
+    </Page>
+  );
+}
+
+function JobMenu({ job }: { readonly job: JobDetail }) {
+  const router = useRouter();
+  const client = useQueryClient();
+  const showUndo = useUndo((state) => state.show);
+  const [said, setSaid] = useState('');
+  const trying = (work: () => Promise<void>) => (): void => {
+    work().catch((error: unknown) => { setSaid(error instanceof Error ? error.message : 'It did not work.'); });
+  };
+  const save = trying(async () => {
+    const file = await exportJob(job.id);
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }));
+    link.download = `${job.name.replace(/[^\p{L}\p{N} -]/gu, '').trim().replace(/ +/g, '-').toLowerCase() || 'job'}.nucleon.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+    setSaid('Saved as a job file.');
+  });
+  const remove = trying(async () => {
+    await deleteJob(job.id);
+    await client.invalidateQueries({ queryKey: ['jobs'] });
+    router.navigate('/');
+    showUndo({
+      message: `Deleted “${job.name}”.`,
+      undo: async () => {
+        await restoreJob(job.id);
+        await client.invalidateQueries({ queryKey: ['jobs'] });
+      },
+    });
+  });
+  return (
+    <Column gap="$2">
+      <Row gap="$2" flexWrap="wrap">
+        <Button label="Save as a file" icon={FileDown} onPress={save} testID="export" />
+        <Button label="Delete job" icon={Trash} look="stop" onPress={remove} testID="delete-job" />
+      </Row>
+      <Small role="status" aria-live="polite">{said}</Small>
+    </Column>
+  );
+}

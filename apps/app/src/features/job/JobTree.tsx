@@ -1,0 +1,46 @@
+import { useQuery } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { jobQuery } from '../../api/jobs';
+import { Column } from '../../ui/layout';
+import { Press } from '../../ui/Press';
+import { Label, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { formatLengthShort } from '@nucleon/core/units/length';
+
+/** The job's pieces and holes at the side of a wide screen. */
+export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly holeId: string }) {
+  const units = useUnits();
+  const router = useRouter();
+  const job = useQuery(jobQuery(jobId));
+  return (
+    <Column render="nav" aria-label="Holes of this job" paddingVertical="$3">
+      {job.data?.pieces.map((piece) => (
+        <Column key={piece.id} paddingBottom="$3">
+          <Label paddingHorizontal="$3" paddingBottom="$1">{piece.name}</Label>
+          {piece.holes.map((hole) => {
+            const here = hole.id === holeId;
+            const stopped = (hole.headline?.stops.length ?? 0) > 0;
+            return (
+              <Press
+                key={hole.id}
+                role="link"
+                aria-current={here ? 'page' : undefined}
+                onPress={() => { router.navigate(`/jobs/${jobId}/holes/${hole.id}`); }}
+                paddingHorizontal="$3"
+                borderLeftWidth={4}
+                borderColor={here ? '$water' : 'transparent'}
+                backgroundColor={here ? '$waterWash' : 'transparent'}
+                hoverStyle={{ backgroundColor: '$raised' }}
+              >
+                <Column alignItems="flex-start">
+                  <Strong fontSize="$2">{hole.label || 'Hole'}</Strong>
+                  <Small color={stopped ? '$stop' : '$muted'}>{stopped ? 'Stop' : formatLengthShort(hole.diameterMm, units)}</Small>
+                </Column>
+              </Press>
+            );
+          })}
+        </Column>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,104 @@
+import type { HoleInList, PieceInJob } from '@nucleon/contract/wire';
+import { outlineCentre } from '@nucleon/core/geometry/outline';
+import type { Material } from '@nucleon/core/materials/material';
+import { findMaterial } from '@nucleon/core/materials/materials';
+import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/formatQuantity';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import Plus from 'lucide-react-native/icons/plus';
+import Trash from 'lucide-react-native/icons/trash';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { putHole } from '../../api/holes';
+import { deletePiece, restorePiece } from '../../api/pieces';
+import { OutlineThumb } from '../../drawing/OutlineThumb';
+import { Button } from '../../ui/Button';
+import { Icon } from '../../ui/Icon';
+import { Column, Panel, Row } from '../../ui/layout';
+import { Press } from '../../ui/Press';
+import { Heading, Small, Strong } from '../../ui/text';
+import { useUndo } from '../../ui/undoStore';
+import { useUnits } from '../display/displayStore';
+
+const THUMB_PX = 84;
+
+interface PieceCardProps {
+  readonly piece: PieceInJob;
+  readonly custom: readonly Material[];
+}
+
+/** One piece to scale with its holes, each a line that opens its plan. */
+export function PieceCard({ piece, custom }: PieceCardProps) {
+  const units = useUnits();
+  const router = useRouter();
+  const client = useQueryClient();
+  const showUndo = useUndo((state) => state.show);
+  const [trouble, setTrouble] = useState('');
+  const material = findMaterial(piece.layers?.[0]?.material ?? piece.material, custom);
+  const refresh = () => client.invalidateQueries({ queryKey: ['job', piece.jobId] });
+  const trying = (work: () => Promise<void>) => (): void => {
+    work().catch((error: unknown) => { setTrouble(error instanceof Error ? error.message : 'It did not work.'); });
+  };
+  const another = trying(async () => {
+    const id = newId();
+    const like = piece.holes.at(-1);
+    const at = like ? { xMm: like.xMm, yMm: like.yMm } : outlineCentre(piece.outline);
+    await putHole(piece.id, id, { ...at, diameterMm: like?.diameterMm ?? 10, depth: like?.depth ?? { kind: 'through' }, ...(like?.face ? { face: like.face } : {}), ...(like?.setup ? { setup: like.setup } : {}), label: `Hole ${piece.holes.length + 1}`, version: 0 });
+    await refresh();
+    router.navigate(`/jobs/${piece.jobId}/holes/${id}`);
+  });
+  const remove = trying(async () => {
+    await deletePiece(piece.id);
+    await refresh();
+    showUndo({ message: `Deleted “${piece.name}”.`, undo: async () => { await restorePiece(piece.id); await refresh(); } });
+  });
+  const body = piece.layers?.length ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ') : (material?.name ?? piece.material);
+  return (
+    <Panel wet testID={`piece-${piece.name}`}>
+      <Row padding="$4" gap="$4" alignItems="center">
+        <Column width={THUMB_PX} alignItems="center" flexShrink={0}>
+          <OutlineThumb outline={piece.outline} holes={piece.holes} bodyClass={material?.class ?? 'stone'} size={THUMB_PX} />
+        </Column>
+        <Column flex={1} gap={2}>
+          <Heading aria-level={2}>{piece.name}</Heading>
+          <Small>
+            {body}, {formatLengthShort(piece.thicknessMm, units)}
+          </Small>
+        </Column>
+      </Row>
+      {piece.holes.map((hole) => (
+        <HoleRow key={hole.id} hole={hole} jobId={piece.jobId} />
+      ))}
+      <Row borderTopWidth={1} borderColor="$line" justifyContent="space-between" paddingHorizontal="$2">
+        <Button label="Another hole" icon={Plus} look="quiet" hint={`Another hole in ${piece.name}`} onPress={another} />
+        <Button label="Delete piece" icon={Trash} look="quiet" hint={`Delete ${piece.name}`} onPress={remove} />
+      </Row>
+      {trouble ? <Small padding="$3" color="$stop" role="alert">{trouble}</Small> : null}
+    </Panel>
+  );
+}
+
+function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: string }) {
+  const units = useUnits();
+  const router = useRouter();
+  const { headline } = hole;
+  const stopped = headline && headline.stops.length > 0;
+  return (
+    <Press role="link" borderTopWidth={1} borderColor="$line" paddingHorizontal="$4" paddingVertical="$2" gap="$3" justifyContent="space-between" hoverStyle={{ backgroundColor: '$raised' }} onPress={() => { router.navigate(`/jobs/${jobId}/holes/${hole.id}`); }} testID={`hole-${hole.label ?? ''}`}>
+      <Column flex={1} alignItems="flex-start">
+        <Strong textAlign="left">
+          {hole.label || 'Hole'} · {formatLengthShort(hole.diameterMm, units)}
+        </Strong>
+        {headline ? (
+          <Small textAlign="left" color={stopped ? '$stop' : '$muted'}>
+            {stopped ? `Stop: ${headline.stops.join(', ')}` : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
+          </Small>
+        ) : null}
+        {headline && !headline.current ? <Small color="$caution">Planned with an older model: open it to see today’s.</Small> : null}
+      </Column>
+      <Icon of={ChevronRight} tone="muted" />
+    </Press>
+  );
+}

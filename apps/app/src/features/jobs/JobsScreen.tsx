@@ -1,0 +1,55 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { useDeferredValue, useRef, useState } from 'react';
+import type { TextInput } from 'react-native';
+import { jobsQuery } from '../../api/jobs';
+import { Button } from '../../ui/Button';
+import { Column, Panel } from '../../ui/layout';
+import { Page } from '../../ui/Page';
+import { Empty, Failed, Loading } from '../../ui/StateView';
+import { TextBox } from '../../ui/TextBox';
+import { TopLinks } from '../../ui/TopLinks';
+import { useKeys } from '../../ui/useKeys';
+import { ImportButton } from './ImportButton';
+import { JobRow } from './JobRow';
+
+/** All jobs, last touched first. */
+export function JobsScreen() {
+  const router = useRouter();
+  const [search, setSearch] = useState('');
+  const asked = useDeferredValue(search.trim());
+  const jobs = useInfiniteQuery(jobsQuery(asked));
+  const box = useRef<TextInput>(null);
+  const newHole = (): void => { router.navigate('/new'); };
+  useKeys([
+    { key: '/', does: 'search', run: () => box.current?.focus() },
+    { key: 'n', does: 'new hole', run: newHole },
+  ]);
+  const items = jobs.data?.pages.flatMap((page) => page.items) ?? [];
+  return (
+    <Page title="Nucleon" subtitle="Holes with diamond and water" actions={<TopLinks />} footer={<Button label="New hole" icon={Plus} look="main" onPress={newHole} grow testID="new-hole" />}>
+      <Column padding="$4" gap="$4">
+        <TextBox label="Search jobs and pieces" hideLabel placeholder="Search jobs and pieces" value={search} onChangeText={setSearch} inputRef={box} inputMode="search" testID="search" />
+        {jobs.isError ? <Failed error={jobs.error} onRetry={() => void jobs.refetch()} /> : null}
+        {jobs.isPending ? <Loading what="your jobs" /> : null}
+        {jobs.data && items.length === 0 ? (
+          asked ? (
+            <Empty title="Nothing by that name" text={`No job or piece has “${asked}” in its name.`} />
+          ) : (
+            <Empty title="No jobs yet" text="Say what you have and what size of hole it needs. A plan takes under a minute." />
+          )
+        ) : null}
+        {items.length > 0 ? (
+          <Panel wet render="ul" padding={0} margin={0} testID="jobs">
+            {items.map((job, index) => (
+              <JobRow key={job.id} job={job} first={index === 0} />
+            ))}
+          </Panel>
+        ) : null}
+        {jobs.hasNextPage ? <Button label={jobs.isFetchingNextPage ? 'Fetching…' : 'More jobs'} onPress={() => void jobs.fetchNextPage()} /> : null}
+        <ImportButton />
+      </Column>
+    </Page>
+  );
+}

@@ -1,0 +1,62 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { StoredBit } from '@nucleon/contract/wire';
+import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
+import { bitGeometry } from '@nucleon/core/bits/bitGeometry';
+import type { Bit } from '@nucleon/core/job/job';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useForm, useWatch } from 'react-hook-form';
+import { v7 as newId } from 'uuid';
+import { putBit } from '../../api/kit';
+import { Chips } from '../../ui/Chips';
+import { Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { NumberBox } from '../../ui/NumberBox';
+import { Small } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { useUnits } from '../display/displayStore';
+import { KitFormShell } from './KitFormShell';
+
+interface BitFormProps {
+  readonly bit?: StoredBit;
+  readonly onDone: () => void;
+  readonly onDelete?: () => Promise<void>;
+}
+
+type Draft = Omit<Bit, 'id'>;
+
+const NEW_BIT: Draft = { name: '', family: 'plated-cup-saw', diameterMm: 10 };
+
+/** Family and size are enough; the rest comes from the family until it is measured. */
+export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
+  const units = useUnits();
+  const { control, setValue } = useForm<Draft>({ defaultValues: bit ?? NEW_BIT });
+  const draft = useWatch({ control }) as Draft & Partial<StoredBit>;
+  const usual = bitGeometry({ family: draft.family, diameterMm: draft.diameterMm });
+  const family = BIT_FAMILIES[draft.family];
+  const name = draft.name.trim() || `${family.name} ${formatLengthShort(draft.diameterMm, units)}`;
+  const save = (): Promise<StoredBit> => {
+    const { id = newId(), updatedAt: _at, version = 0, ...fields } = draft;
+    const known = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as unknown as Draft;
+    return putBit(id, { ...known, name, version });
+  };
+  return (
+    <KitFormShell canSave save={save} onDone={onDone} onDelete={onDelete}>
+      <Chips label="Family" chips={BIT_FAMILY_IDS.map((id) => ({ value: id, label: BIT_FAMILIES[id].name }))} value={draft.family} onChange={(one) => { setValue('family', one); }} testID="bit-family" />
+      <Small>{family.note}</Small>
+      <Row gap="$3" alignItems="flex-start">
+        <LengthBox label="Outside diameter" valueMm={draft.diameterMm} mostMm={LIMITS.diameterMm.most} onChangeMm={(mm) => { setValue('diameterMm', mm); }} testID="bit-diameter" />
+        {family.solid ? null : <LengthBox label="Rim width" valueMm={draft.rimWidthMm ?? usual.rimWidthMm} mostMm={draft.diameterMm / 2} onChangeMm={(mm) => { setValue('rimWidthMm', mm); }} />}
+      </Row>
+      <TextBox label="Name" value={draft.name} placeholder={name} onChangeText={(text) => { setValue('name', text); }} testID="bit-name" />
+      <Row gap="$3" alignItems="flex-start">
+        <NumberBox label="Depth cut so far, mm" value={draft.depthCutMm} limit={LIMITS.depthCutMm} placeholder="0" onChange={(value) => { setValue('depthCutMm', value); }} />
+        <NumberBox label="Holes cut" value={draft.holesCut} limit={LIMITS.count} placeholder="0" onChange={(value) => { setValue('holesCut', value); }} />
+      </Row>
+      <Row gap="$3" alignItems="flex-start">
+        <NumberBox label="Sharpness, 0 to 1" value={draft.sharpness} limit={LIMITS.sharpness} placeholder="from wear" onChange={(value) => { setValue('sharpness', value); }} testID="bit-sharpness" />
+        <NumberBox label="Most rpm" value={draft.maxRpm} limit={{ above: 0, most: 100_000, unit: 'rpm' }} placeholder="not given" onChange={(value) => { setValue('maxRpm', value); }} />
+      </Row>
+      <LengthBox label="Usable depth" valueMm={draft.usableDepthMm ?? usual.usableDepthMm} mostMm={LIMITS.thicknessMm.most} onChangeMm={(mm) => { setValue('usableDepthMm', mm); }} />
+    </KitFormShell>
+  );
+}

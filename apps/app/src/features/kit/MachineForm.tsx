@@ -1,0 +1,81 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { StoredMachine } from '@nucleon/contract/wire';
+import type { Machine } from '@nucleon/core/job/job';
+import { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKind } from '@nucleon/core/machines/machineKinds';
+import type { MachineSpeeds } from '@nucleon/core/machines/machineSpeeds';
+import { useForm, useWatch } from 'react-hook-form';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { putMachine } from '../../api/kit';
+import { Chips } from '../../ui/Chips';
+import { NumberBox } from '../../ui/NumberBox';
+import { TextBox } from '../../ui/TextBox';
+import { KitFormShell } from './KitFormShell';
+
+interface MachineFormProps {
+  readonly machine?: StoredMachine;
+  readonly onDone: () => void;
+  readonly onDelete?: () => Promise<void>;
+}
+
+type Draft = Omit<Machine, 'id'>;
+
+const NEW_MACHINE: Draft = { name: '', kind: 'cordless-drill' };
+
+/** `280, 480, 750` as steps, `600-8500` as a range; anything else is not speeds. */
+export function readSpeeds(text: string): MachineSpeeds | null {
+  const range = /^\s*(\d+)\s*[-–]\s*(\d+)\s*$/.exec(text);
+  if (range) {
+    const [minRpm, maxRpm] = [Number(range[1]), Number(range[2])];
+    return minRpm <= maxRpm && maxRpm > 0 && maxRpm <= LIMITS.rpm.most ? { kind: 'range', minRpm, maxRpm } : null;
+  }
+  const steps = text.split(/[,;\s]+/).filter(Boolean).map(Number);
+  const fine = steps.length > 0 && steps.length <= 50 && steps.every((rpm) => rpm > 0 && rpm <= LIMITS.rpm.most);
+  return fine ? { kind: 'steps', rpm: steps } : null;
+}
+
+export function showSpeeds(speeds: MachineSpeeds): string {
+  switch (speeds.kind) {
+    case 'range':
+      return `${speeds.minRpm}-${speeds.maxRpm}`;
+    case 'steps':
+      return speeds.rpm.join(', ');
+    case 'gears':
+      return speeds.gears.map((gear) => (gear.minRpm === gear.maxRpm ? String(gear.maxRpm) : `${gear.minRpm}-${gear.maxRpm}`)).join(' / ');
+  }
+}
+
+/** The kind is enough; own speeds and torque where they are known. */
+export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
+  const { control, setValue } = useForm<Draft>({ defaultValues: machine ?? NEW_MACHINE });
+  const draft = useWatch({ control }) as Draft & Partial<StoredMachine>;
+  const [typedSpeeds, setTypedSpeeds] = useState<string | null>(null);
+  const kind: MachineKind = MACHINE_KINDS[draft.kind];
+  const name = draft.name.trim() || kind.name;
+  const usual = showSpeeds(draft.speeds ?? kind.speeds);
+  const speedsFault = typedSpeeds !== null && typedSpeeds.trim() !== '' && typedSpeeds !== usual && !readSpeeds(typedSpeeds) ? `“${typedSpeeds}” will not do: steps such as 280, 480, 750 or a range such as 600-8500.` : undefined;
+  const save = (): Promise<StoredMachine> => {
+    const { id = newId(), updatedAt: _at, version = 0, ...fields } = draft;
+    const known = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as unknown as Draft;
+    return putMachine(id, { ...known, name, version });
+  };
+  return (
+    <KitFormShell canSave={speedsFault === undefined} save={save} onDone={onDone} onDelete={onDelete}>
+      <Chips label="Kind" chips={MACHINE_KIND_IDS.map((id) => ({ value: id, label: MACHINE_KINDS[id].name }))} value={draft.kind} onChange={(one) => { setValue('kind', one); setValue('speeds', undefined); setTypedSpeeds(null); }} testID="machine-kind" />
+      <TextBox label="Name" value={draft.name} placeholder={name} onChangeText={(text) => { setValue('name', text); }} testID="machine-name" />
+      <TextBox
+        label="Speeds, rpm"
+        value={typedSpeeds ?? usual}
+        onChangeText={(text) => {
+          setTypedSpeeds(text);
+          const speeds = readSpeeds(text);
+          if (speeds) setValue('speeds', speeds);
+        }}
+        fault={speedsFault}
+        note="Steps with commas between, or lowest-highest."
+        testID="machine-speeds"
+      />
+      <NumberBox label="Torque that stalls it, N·m" value={draft.stallTorqueNm} placeholder={String(kind.stallTorqueNm)} limit={LIMITS.torqueNm} onChange={(value) => { setValue('stallTorqueNm', value); }} />
+    </KitFormShell>
+  );
+}

@@ -1,0 +1,146 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import { MATERIALS, isMaterialId } from '@nucleon/core/materials/materials';
+import type { GlassTreatment } from '@nucleon/core/job/job';
+import { usualForm, usualSizes } from '@nucleon/core/job/presumePiece';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useQueryClient } from '@tanstack/react-query';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import ArrowRight from 'lucide-react-native/icons/arrow-right';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Notice } from '../../ui/Notice';
+import { Page } from '../../ui/Page';
+import { Body, Small, Title } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { MaterialPicker } from '../hole/MaterialPicker';
+import { createHole, type NewHole } from './createHole';
+
+type Known = Partial<Pick<NewHole, 'materialId' | 'thicknessMm' | 'treatment' | 'diameterMm'>>;
+type Question = 'material' | 'thickness' | 'treatment' | 'diameter';
+
+const TREATMENTS: readonly { value: GlassTreatment; label: string }[] = [
+  { value: 'annealed', label: 'Annealed: label or maker says so' },
+  { value: 'unknown', label: 'I do not know' },
+  { value: 'tempered', label: 'Tempered or strengthened' },
+  { value: 'laminated', label: 'Laminated' },
+];
+
+const isGlass = (known: Known): boolean =>
+  known.materialId !== undefined && isMaterialId(known.materialId) && MATERIALS[known.materialId].class === 'glass';
+
+function nextQuestion(known: Known): Question | null {
+  if (known.materialId === undefined) return 'material';
+  if (known.thicknessMm === undefined) return 'thickness';
+  if (isGlass(known) && known.treatment === undefined) return 'treatment';
+  return known.diameterMm === undefined ? 'diameter' : null;
+}
+
+const TITLES: Record<Question, string> = {
+  material: 'What is it made of?',
+  thickness: 'How thick is it?',
+  treatment: 'How was the glass treated?',
+  diameter: 'How big a hole?',
+};
+
+/** From nothing to a plan, one question a screen; a tap answers and goes on. */
+export function NewHoleScreen() {
+  const { jobId } = useLocalSearchParams<{ jobId?: string }>();
+  const router = useRouter();
+  const client = useQueryClient();
+  const [known, setKnown] = useState<Known>({});
+  const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
+  const question = nextQuestion(known);
+
+  const answer = (more: Known): void => {
+    const next = { ...known, ...more };
+    setKnown(next);
+    if (nextQuestion(next) === null) void make(next as NewHole);
+  };
+  const make = async (hole: NewHole): Promise<void> => {
+    setBusy(true);
+    setTrouble('');
+    try {
+      const made = await createHole({ ...hole, jobId });
+      await client.invalidateQueries();
+      router.replace(`/jobs/${made.jobId}/holes/${made.holeId}`);
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'It could not be saved.');
+    } finally {
+      setBusy(false);
+    }
+  };
+  const back = (): void => {
+    const { diameterMm, treatment, thicknessMm } = known;
+    setTrouble('');
+    if (diameterMm !== undefined) setKnown({ ...known, diameterMm: undefined });
+    else if (treatment !== undefined) setKnown({ ...known, treatment: undefined });
+    else if (thicknessMm !== undefined) setKnown({ ...known, thicknessMm: undefined });
+    else setKnown({});
+  };
+
+  return (
+    <Page title="New hole" back={{ href: jobId ? `/jobs/${jobId}` : '/', label: jobId ? 'the job' : 'all jobs' }} footer={question !== 'material' ? <Button label="Back a question" onPress={back} disabled={busy} grow /> : undefined}>
+      <Column padding="$4" gap="$4" testID={`question-${question ?? 'done'}`}>
+        {question ? <Title aria-level={2}>{TITLES[question]}</Title> : <Title aria-level={2}>{busy ? 'Making the plan…' : 'Nearly there'}</Title>}
+        {question ? <Answers question={question} known={known} onAnswer={answer} /> : null}
+        {trouble ? (
+          <Notice level="caution" title="Not saved yet" text={`${trouble} Your answers are still here.`} live>
+            <Button label="Try again" look="main" onPress={() => void make(known as NewHole)} />
+          </Notice>
+        ) : null}
+      </Column>
+    </Page>
+  );
+}
+
+interface AnswersProps {
+  readonly question: Question;
+  readonly known: Known;
+  readonly onAnswer: (more: Known) => void;
+}
+
+function Answers({ question, known, onAnswer }: AnswersProps) {
+  const units = useUnits();
+  const material = known.materialId !== undefined && isMaterialId(known.materialId) ? MATERIALS[known.materialId] : undefined;
+  const sizes = material ? usualSizes(usualForm(material), units) : null;
+  switch (question) {
+    case 'material':
+      return <MaterialPicker value={undefined} onPick={(picked) => { onAnswer({ materialId: picked.id }); }} />;
+    case 'thickness':
+      return <SizeQuestion label="Thickness" sizesMm={sizes?.thicknessMm ?? []} mostMm={LIMITS.thicknessMm.most} note={`${material?.name ?? ''}. Measure in two or three places and take the thickest.`} onAnswer={(thicknessMm) => { onAnswer({ thicknessMm }); }} />;
+    case 'treatment':
+      return (
+        <>
+          <Body>Tempered glass bursts when it is drilled. If nobody can say, the plan waits for a test.</Body>
+          <Chips label="Treatment" hideLabel chips={TREATMENTS} value={undefined} onChange={(treatment) => { onAnswer({ treatment }); }} testID="treatment" />
+        </>
+      );
+    case 'diameter':
+      return <SizeQuestion label="Diameter" sizesMm={sizes?.diameterMm ?? []} mostMm={LIMITS.diameterMm.most} note="Where it goes, with what bit and how it is held come after: the plan starts from what is usual." onAnswer={(diameterMm) => { onAnswer({ diameterMm }); }} />;
+  }
+}
+
+interface SizeQuestionProps {
+  readonly label: string;
+  readonly sizesMm: readonly number[];
+  readonly mostMm: number;
+  readonly note: string;
+  readonly onAnswer: (mm: number) => void;
+}
+
+function SizeQuestion({ label, sizesMm, mostMm, note, onAnswer }: SizeQuestionProps) {
+  const units = useUnits();
+  const [otherMm, setOtherMm] = useState<number | null>(null);
+  return (
+    <Column gap="$4" key={label}>
+      <Small>{note}</Small>
+      <Chips label={label} hideLabel chips={sizesMm.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))} value={undefined} onChange={onAnswer} testID="sizes" />
+      <LengthBox label={`Another ${label.toLowerCase()}`} valueMm={otherMm ?? sizesMm[Math.floor(sizesMm.length / 2)] ?? 6} mostMm={mostMm} onChangeMm={setOtherMm} testID="other-size" />
+      <Button label="Use this" icon={ArrowRight} onPress={() => { if (otherMm !== null) onAnswer(otherMm); }} disabled={otherMm === null} testID="use-other" />
+    </Column>
+  );
+}

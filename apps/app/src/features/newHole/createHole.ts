@@ -1,0 +1,36 @@
+import { outlineCentre } from '@nucleon/core/geometry/outline';
+import type { GlassTreatment, Hole } from '@nucleon/core/job/job';
+import { presumePiece } from '@nucleon/core/job/presumePiece';
+import { findMaterial } from '@nucleon/core/materials/materials';
+import { v7 as newId } from 'uuid';
+import { putHole } from '../../api/holes';
+import { putJob } from '../../api/jobs';
+import { putPiece } from '../../api/pieces';
+
+export interface NewHole {
+  readonly materialId: string;
+  readonly thicknessMm: number;
+  readonly diameterMm: number;
+  readonly treatment?: GlassTreatment;
+  /** The job it joins; a new one when absent. */
+  readonly jobId?: string | undefined;
+}
+
+/** Stores a piece with one hole from the few things known, in a new job unless one is given. */
+export async function createHole(known: NewHole): Promise<{ jobId: string; holeId: string }> {
+  const material = findMaterial(known.materialId);
+  if (!material) throw new Error(`Material ${known.materialId} is not known.`);
+  const piece = presumePiece({ material, thicknessMm: known.thicknessMm, diameterMm: known.diameterMm, ...(known.treatment ? { glassTreatment: known.treatment } : {}) });
+  const [jobId, pieceId, holeId] = [known.jobId ?? newId(), newId(), newId()];
+  const hole: Omit<Hole, 'id'> = {
+    label: 'Hole 1',
+    ...outlineCentre(piece.outline),
+    diameterMm: known.diameterMm,
+    depth: { kind: 'through' },
+    ...(piece.form === 'vessel' ? { face: 'side' as const } : {}),
+  };
+  if (!known.jobId) await putJob(jobId, { name: piece.name, version: 0 });
+  await putPiece(jobId, pieceId, { ...piece, version: 0 });
+  await putHole(pieceId, holeId, { ...hole, version: 0 });
+  return { jobId, holeId };
+}

@@ -1,0 +1,52 @@
+import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
+import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
+import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
+import { TamaguiProvider } from '@tamagui/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { useFonts } from 'expo-font';
+import { Slot } from 'expo-router';
+import { StatusBar } from 'expo-status-bar';
+import { useState } from 'react';
+import { ApiProblem } from '../api/problem';
+import { useThemeName } from '../features/display/displayStore';
+import { PlannerProvider } from '../workers/PlannerProvider';
+import { KeyHelp } from './KeyHelp';
+import { config } from './tamagui.config';
+import { UndoBar } from './UndoBar';
+
+const makeClient = (): QueryClient =>
+  new QueryClient({
+    defaultOptions: {
+      queries: {
+        networkMode: 'always',
+        staleTime: 5_000,
+        // A fault in what was asked stays a fault; only an unreachable server is asked again.
+        retry: (count, error) => !(error instanceof ApiProblem && error.body.status < 500) && count < 2,
+        retryDelay: 800,
+      },
+      mutations: { networkMode: 'always', retry: false },
+    },
+  });
+
+export function AppRoot() {
+  const [client] = useState(makeClient);
+  const theme = useThemeName();
+  const [fontsLoaded, fontsFailed] = useFonts({
+    Hyperlegible: AtkinsonHyperlegibleNext_400Regular,
+    'Hyperlegible-600': AtkinsonHyperlegibleNext_600SemiBold,
+    'Hyperlegible-700': AtkinsonHyperlegibleNext_700Bold,
+  });
+  if (!fontsLoaded && !fontsFailed) return null;
+  return (
+    <TamaguiProvider config={config} defaultTheme={theme} key={theme}>
+      <QueryClientProvider client={client}>
+        <PlannerProvider>
+          <StatusBar style={theme === 'dark' ? 'light' : 'dark'} />
+          <Slot />
+          <UndoBar />
+          <KeyHelp />
+        </PlannerProvider>
+      </QueryClientProvider>
+    </TamaguiProvider>
+  );
+}

@@ -1,0 +1,54 @@
+import { formatLengthShort, parseLength } from '@nucleon/core/units/length';
+import { useState } from 'react';
+import { useUnits } from '../features/display/displayStore';
+import { TextBox } from './TextBox';
+
+interface LengthBoxProps {
+  readonly label: string;
+  readonly hideLabel?: boolean;
+  readonly valueMm: number;
+  readonly onChangeMm: (mm: number) => void;
+  readonly mostMm: number;
+  /** Places may be zero or negative; sizes may not. */
+  readonly anySign?: boolean;
+  readonly testID?: string;
+  readonly fault?: string;
+}
+
+/** A length in the person's own unit; takes `1/4"` or `6 mm` whichever that is. Follows as they type. */
+export function LengthBox({ label, hideLabel, valueMm, onChangeMm, mostMm, anySign = false, testID, fault }: LengthBoxProps) {
+  const units = useUnits();
+  const [typed, setTyped] = useState<string | null>(null);
+  const read = typed === null ? null : readLength(typed, anySign, mostMm);
+
+  const change = (text: string): void => {
+    setTyped(text);
+    const next = readLength(text, anySign, mostMm);
+    if (next.kind === 'parsed') onChangeMm(next.mm);
+  };
+  function readLength(text: string, signed: boolean, most: number) {
+    const negative = signed && /^\s*[-−]/.test(text);
+    const bare = negative ? text.replace(/[-−]/, '') : text;
+    if (signed && Number(bare.replace(',', '.')) === 0 && bare.trim() !== '') return { kind: 'parsed', mm: 0 } as const;
+    const parsed = parseLength(bare, units);
+    if (parsed.kind === 'fault') return parsed;
+    if (parsed.mm > most) {
+      return { kind: 'fault', message: `${formatLengthShort(parsed.mm, units)} is too much: at most ${formatLengthShort(most, units)}.` } as const;
+    }
+    return { kind: 'parsed', mm: negative ? -parsed.mm : parsed.mm } as const;
+  }
+
+  return (
+    <TextBox
+      label={label}
+      hideLabel={hideLabel}
+      value={typed ?? formatLengthShort(valueMm, units)}
+      onChangeText={change}
+      onDone={() => {
+        if (read?.kind !== 'fault') setTyped(null);
+      }}
+      fault={read?.kind === 'fault' ? read.message : fault}
+      testID={testID}
+    />
+  );
+}

@@ -1,0 +1,45 @@
+import { describeLimit, type NumberLimit } from '@nucleon/contract/limits';
+import { useState } from 'react';
+import { TextBox } from './TextBox';
+
+interface NumberBoxProps {
+  readonly label: string;
+  readonly value: number | undefined;
+  readonly onChange: (value: number | undefined) => void;
+  readonly limit: NumberLimit;
+  readonly placeholder?: string;
+  readonly note?: string;
+  readonly testID?: string;
+}
+
+/** A plain number within its limits; empty means not known. */
+export function NumberBox({ label, value, onChange, limit, placeholder, note, testID }: NumberBoxProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const fault = typed === null ? undefined : faultOf(typed, limit);
+  return (
+    <TextBox
+      label={label}
+      value={typed ?? (value === undefined ? '' : String(value))}
+      onChangeText={(text) => {
+        setTyped(text);
+        if (faultOf(text, limit) === undefined) onChange(text.trim() === '' ? undefined : Number(text.replace(',', '.')));
+      }}
+      onDone={() => {
+        if (fault === undefined) setTyped(null);
+      }}
+      inputMode="decimal"
+      placeholder={placeholder}
+      note={note}
+      fault={fault}
+      testID={testID}
+    />
+  );
+}
+
+function faultOf(text: string, limit: NumberLimit): string | undefined {
+  if (text.trim() === '') return undefined;
+  const value = Number(text.replace(',', '.'));
+  const least = limit.above ?? limit.least ?? 0;
+  const tooLow = limit.above === undefined ? value < least : value <= least;
+  return Number.isFinite(value) && !tooLow && value <= limit.most ? undefined : `“${text.trim()}” will not do: ${describeLimit(limit)}.`;
+}

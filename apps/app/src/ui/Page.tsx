@@ -1,0 +1,78 @@
+import { View } from '@tamagui/core';
+import { useRouter } from 'expo-router';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import { useEffect, type ReactNode } from 'react';
+import { ScrollView } from 'react-native';
+import { Icon } from './Icon';
+import { Column, Row } from './layout';
+import { Press } from './Press';
+import { Small, Title } from './text';
+
+interface PageProps {
+  readonly title: string;
+  readonly subtitle?: string;
+  /** Where “back” leads; absent at the top. */
+  readonly back?: { readonly href: string; readonly label: string };
+  readonly actions?: ReactNode;
+  /** Held at thumb height while the rest scrolls. */
+  readonly footer?: ReactNode;
+  readonly maxWidth?: number;
+  /** Fills the height itself: the wide view of a hole scrolls by column. */
+  readonly fixed?: boolean;
+  readonly children: ReactNode;
+}
+
+/** One screen: a head with the way back, what it is about, and the next action at the foot. */
+export function Page({ title, subtitle, back, actions, footer, maxWidth = 760, fixed = false, children }: PageProps) {
+  const router = useRouter();
+  useEffect(() => {
+    document.title = `${title} · Nucleon`;
+  }, [title]);
+  const body = (
+    <Column width="100%" maxWidth={maxWidth} alignSelf="center" flex={fixed ? 1 : undefined} minHeight={0}>
+      {children}
+    </Column>
+  );
+  return (
+    <View height="100dvh" backgroundColor="$ground" render="main">
+      <Row borderBottomWidth={1} borderColor="$line" backgroundColor="$surface" paddingHorizontal="$2" minHeight={60} justifyContent="center">
+        <Row width="100%" maxWidth={maxWidth} gap="$2" justifyContent="space-between">
+          <Row flexShrink={1} gap="$1" minWidth={0} flexGrow={1}>
+            {back ? (
+              <Press
+                aria-label={`Back to ${back.label}`}
+                paddingHorizontal="$3"
+                onPress={() => {
+                  router.navigate(back.href);
+                }}
+              >
+                <Icon of={ArrowLeft} />
+              </Press>
+            ) : (
+              <View width={8} />
+            )}
+            <Column flexShrink={1} minWidth={0}>
+              {subtitle ? (
+                <Small numberOfLines={1} fontSize="$1" lineHeight="$1">
+                  {subtitle}
+                </Small>
+              ) : null}
+              <Title fontSize="$4" lineHeight="$4" numberOfLines={1} aria-level={1}>
+                {title}
+              </Title>
+            </Column>
+          </Row>
+          <Row>{actions}</Row>
+        </Row>
+      </Row>
+      {fixed ? body : <ScrollView contentContainerStyle={{ flexGrow: 1 }}>{body}</ScrollView>}
+      {footer ? (
+        <Row borderTopWidth={1} borderColor="$line" backgroundColor="$surface" padding="$2" justifyContent="center">
+          <Row width="100%" maxWidth={maxWidth} gap="$2" alignItems="stretch">
+            {footer}
+          </Row>
+        </Row>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,43 @@
+import RotateCw from 'lucide-react-native/icons/rotate-cw';
+import type { ReactNode } from 'react';
+import { ApiProblem, Unreachable } from '../api/problem';
+import { Button } from './Button';
+import { Column } from './layout';
+import { Body, Heading, Small } from './text';
+
+/** Waiting: said, not spun, so that it can be read out and does not flicker. */
+export function Loading({ what }: { readonly what: string }) {
+  return (
+    <Column padding="$5" alignItems="center" role="status" aria-live="polite">
+      <Small>Fetching {what}…</Small>
+    </Column>
+  );
+}
+
+/** What went wrong, in words, and the way on. */
+export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry: () => void }) {
+  const text =
+    error instanceof Unreachable
+      ? `${error.message} What you typed is kept on this device.`
+      : error instanceof ApiProblem
+        ? error.body.detail
+        : 'Something unexpected went wrong.';
+  return (
+    <Column padding="$5" gap="$3" alignItems="center" role="alert" testID="failed">
+      <Body textAlign="center">{text}</Body>
+      <Button label="Try again" icon={RotateCw} onPress={onRetry} />
+    </Column>
+  );
+}
+
+export function Empty({ title, text, children }: { readonly title: string; readonly text: string; readonly children?: ReactNode }) {
+  return (
+    <Column padding="$5" gap="$3" alignItems="center">
+      <Heading textAlign="center">{title}</Heading>
+      <Body textAlign="center" color="$muted" maxWidth={420}>
+        {text}
+      </Body>
+      {children}
+    </Column>
+  );
+}

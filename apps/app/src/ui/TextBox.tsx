@@ -1,0 +1,74 @@
+import { useTheme } from '@tamagui/core';
+import { useState } from 'react';
+import { TextInput, type TextInputProps } from 'react-native';
+import { Column } from './layout';
+import { Label, Small } from './text';
+
+interface TextBoxProps {
+  readonly label: string;
+  readonly hideLabel?: boolean;
+  readonly value: string;
+  readonly onChangeText: (text: string) => void;
+  readonly onDone?: () => void;
+  readonly fault?: string | undefined;
+  readonly note?: string;
+  readonly placeholder?: string;
+  readonly inputMode?: TextInputProps['inputMode'];
+  readonly testID?: string;
+  readonly inputRef?: React.Ref<TextInput>;
+  readonly multiline?: boolean;
+  readonly onFocus?: () => void;
+}
+
+/** A labelled line to type in; a fault is said beneath it and to the screen reader. */
+export function TextBox({ label, hideLabel = false, value, onChangeText, onDone, fault, note, placeholder, inputMode = 'text', testID, inputRef, multiline = false, onFocus }: TextBoxProps) {
+  const theme = useTheme();
+  const [focused, setFocused] = useState(false);
+  const edge = fault ? theme.stop?.val : focused ? theme.water?.val : theme.line?.val;
+  return (
+    <Column gap="$1" flexGrow={1}>
+      {hideLabel ? null : <Label>{label}</Label>}
+      <TextInput
+        ref={inputRef}
+        aria-label={fault ? `${label}. ${fault}` : label}
+        value={value}
+        onChangeText={onChangeText}
+        onFocus={() => {
+          setFocused(true);
+          onFocus?.();
+        }}
+        onBlur={() => {
+          setFocused(false);
+          onDone?.();
+        }}
+        onSubmitEditing={onDone}
+        placeholder={placeholder}
+        placeholderTextColor={theme.muted?.val as string}
+        inputMode={inputMode}
+        multiline={multiline}
+        testID={testID}
+        style={{
+          minHeight: 48,
+          minWidth: 0,
+          paddingHorizontal: 12,
+          paddingVertical: multiline ? 10 : 0,
+          borderWidth: 1,
+          borderBottomWidth: focused || fault ? 3 : 1,
+          borderColor: edge as string,
+          borderRadius: 2,
+          backgroundColor: theme.surface?.val as string,
+          color: theme.ink?.val as string,
+          fontFamily: 'Hyperlegible',
+          fontSize: 17,
+        }}
+      />
+      {fault ? (
+        <Small color="$stop" role="alert">
+          {fault}
+        </Small>
+      ) : note ? (
+        <Small>{note}</Small>
+      ) : null}
+    </Column>
+  );
+}

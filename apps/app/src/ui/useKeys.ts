@@ -1,0 +1,32 @@
+import { useEffect, useRef } from 'react';
+
+export interface KeyBinding {
+  /** As KeyboardEvent.key; `ctrl+z` with the modifier before it. */
+  readonly key: string;
+  readonly does: string;
+  readonly run: () => void;
+}
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.tagName === 'INPUT' || target.tagName === 'TEXTAREA' || target.isContentEditable);
+
+/** Listens while the screen is up; plain letters are left to whoever is typing. */
+export function useKeys(bindings: readonly KeyBinding[]): void {
+  const latest = useRef(bindings);
+  latest.current = bindings;
+  useEffect(() => {
+    if (typeof window === 'undefined' || typeof window.addEventListener !== 'function') return;
+    const onKey = (event: KeyboardEvent): void => {
+      const modified = event.ctrlKey || event.metaKey;
+      const pressed = `${modified ? 'ctrl+' : ''}${modified && event.shiftKey ? 'shift+' : ''}${event.key.length === 1 ? event.key.toLowerCase() : event.key}`;
+      const binding = latest.current.find((one) => one.key === pressed);
+      if (!binding || isTyping(event.target)) return;
+      event.preventDefault();
+      binding.run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+    };
+  }, []);
+}

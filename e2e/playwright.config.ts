@@ -1,0 +1,35 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE, WIDE } from './browser';
+
+const PORT = Number(process.env.NUCLEON_E2E_PORT ?? 4191);
+process.env.NUCLEON_E2E_DATA ??= mkdtempSync(join(tmpdir(), 'nucleon-e2e-'));
+
+/** The real built app with a real MariaDB in a throw-away folder. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.e2e.ts',
+  outputDir: '../test-results',
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: process.env.NUCLEON_E2E_JSON ? [['list'], ['json', { outputFile: process.env.NUCLEON_E2E_JSON }]] : [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    trace: 'off',
+    launchOptions: { executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS },
+  },
+  projects: [
+    { name: 'phone', use: { viewport: PHONE, hasTouch: true, isMobile: true } },
+    { name: 'wide', use: { viewport: WIDE } },
+  ],
+  webServer: {
+    command: `node ../scripts/start.mjs --port ${PORT} --data ${process.env.NUCLEON_E2E_DATA}`,
+    url: `http://127.0.0.1:${PORT}/api/v1/health`,
+    timeout: 300_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
+    stdout: 'pipe',
+  },
+});

@@ -1,0 +1,45 @@
+import js from '@eslint/js';
+import { defineConfig, globalIgnores } from 'eslint/config';
+import expo from 'eslint-config-expo/flat.js';
+import tseslint from 'typescript-eslint';
+
+const strict = {
+  files: ['**/*.ts', '**/*.tsx'],
+  extends: [js.configs.recommended, tseslint.configs.strictTypeChecked],
+  languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+  rules: {
+    '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+    '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+    '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+    '@typescript-eslint/consistent-type-imports': 'error',
+    // TypeORM's EntitySchema takes plain objects by design.
+    '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
+  },
+};
+
+export default defineConfig([
+  globalIgnores(['**/node_modules/', '**/dist/', '**/.expo/', '.data/', 'docs/', 'test-results/']),
+  { files: ['apps/app/**/*.{ts,tsx}'], extends: [expo], rules: { 'import/no-unresolved': 'off', 'import/namespace': 'off', 'import/no-duplicates': 'off' } },
+  strict,
+  {
+    // Effects that reach outside React are named; a ref that holds the latest value is a habit here.
+    files: ['apps/app/**/*.{ts,tsx}'],
+    rules: { 'react-hooks/refs': 'off' },
+  },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**/*.ts'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+    },
+  },
+  {
+    files: ['**/*.mjs', '**/*.cjs'],
+    extends: [js.configs.recommended],
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', URL: 'readonly', fetch: 'readonly', module: 'writable', require: 'readonly', __dirname: 'readonly', globalThis: 'readonly', Buffer: 'readonly', performance: 'readonly' } },
+  },
+]);

@@ -1,0 +1,65 @@
+import { formatDecimals, formatSignificant } from '../units/roundNumber';
+import { formatFlow, formatPressure, formatRimSpeed, formatTempRise, showDuration, showForce, showVolume, type ShownQuantity } from '../units/formatQuantity';
+import { formatLengthShort } from '../units/length';
+import type { UnitSystem } from '../units/unitSystem';
+import type { Plan, Reason } from './plan';
+
+/** One plain number of the plan as it is shown: label, value, unit, and why. */
+export interface Figure {
+  readonly key: string;
+  readonly label: string;
+  readonly shown: ShownQuantity;
+  readonly reason: Reason;
+}
+
+/** Parts `6.5 mm` at its first space; inch fractions keep theirs: `1 1/2 in`. */
+function split(text: string): ShownQuantity {
+  const at = text.lastIndexOf(' ');
+  return { value: text.slice(0, at), unit: text.slice(at + 1) };
+}
+
+const plain = (value: string, unit = ''): ShownQuantity => ({ value, unit });
+
+type Row = readonly [key: string, label: string, shown: ShownQuantity | null];
+
+function waterShown(plan: Plan, units: UnitSystem): ShownQuantity {
+  const { fillL, flowLPerMin, name } = plan.water;
+  if (fillL !== null) return showVolume(fillL, units);
+  if (flowLPerMin !== null) return split(formatFlow(flowLPerMin, units));
+  return plain(name);
+}
+
+function withReasons(plan: Plan, rows: readonly Row[]): Figure[] {
+  return rows.flatMap(([key, label, shown]) => {
+    const reason = plan.reasons[key];
+    return shown && reason ? [{ key, label, shown, reason }] : [];
+  });
+}
+
+/** The numbers a person acts on, in the order they need them. */
+export function headlineFigures(plan: Plan, units: UnitSystem): Figure[] {
+  const time = plan.drillTimeS;
+  return withReasons(plan, [
+    ['feedForceN', 'Press with', showForce(plan.feedForceN, units)],
+    ['rpm', 'Speed', plain(formatSignificant(plan.rpm, 3), 'rpm')],
+    ['drillTimeS', 'About', time ? showDuration(time.p50) : plain('–')],
+    ['exitForceN', 'Ease off to', plan.exitForceN === null ? null : showForce(plan.exitForceN, units)],
+    ['lifts', 'Lifts', plain(String(plan.lifts.length), plan.setup.sides === 'two' ? 'a side' : '')],
+    ['water', plan.water.fillL === null && plan.water.flowLPerMin !== null ? 'Water' : plan.water.fillL === null ? 'Water by' : 'Pour', waterShown(plan, units)],
+  ]);
+}
+
+/** The rest, for those who want to see the engineering. */
+export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
+  return withReasons(plan, [
+    ['rimSpeedMPerS', 'Rim speed', split(formatRimSpeed(plan.rimSpeedMPerS, units))],
+    ['contactPressureMpa', 'Contact pressure', split(formatPressure(plan.contactPressureMpa, units))],
+    ['rateMmPerS', 'Goes in, a minute', split(formatLengthShort(plan.rateMmPerS * 60, units))],
+    ['exitChipMm', 'Exit chip', plan.exitChipMm === null ? null : split(formatLengthShort(plan.exitChipMm.p50, units))],
+    ['tempRiseK', 'Ring runs hotter by', split(formatTempRise(plan.tempRiseK, units))],
+    ['thermalStressMpa', 'Heat stress', split(formatPressure(plan.thermalStressMpa, units))],
+    ['torqueNm', 'Torque', plain(formatSignificant(plan.torqueNm, 2), 'N·m')],
+    ['powerW', 'Power at the rim', plain(formatSignificant(plan.powerW, 2), 'W')],
+    ['passes', 'Passes', plain(formatDecimals(plan.passes, 0))],
+  ]);
+}

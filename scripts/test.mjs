@@ -1,0 +1,71 @@
+#!/usr/bin/env node
+/** npm test: its own set-up, then every check; ends with one line that sums all tests. */
+import { spawn } from 'node:child_process';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { freePort } from './setup/mariadb.mjs';
+import { checkNode, CHROMIUM, ensureDebianPackages, ensureNpmPackages, MARIADB } from './setup/packages.mjs';
+import { ROOT } from './setup/root.mjs';
+import { ensureWebBuild } from './setup/web.mjs';
+
+const work = await mkdtemp(join(tmpdir(), 'nucleon-test-'));
+
+/** Runs one command of the project with its output shown; whether it passed. */
+function passes(command, words, env = {}) {
+  console.log(`\n▸ ${command} ${words.join(' ')}`);
+  return new Promise((resolve) => {
+    const child = spawn('npx', ['--no-install', command, ...words], { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
+    child.on('error', () => resolve(false));
+    child.on('exit', (code) => resolve(code === 0));
+  });
+}
+
+const readJson = async (path) => JSON.parse(await readFile(path, 'utf8').catch(() => 'null'));
+
+/** Each check counts as one test: format, lint, imports, types. */
+async function runChecks() {
+  const types = ['packages/core/tsconfig.pure.json', 'packages/core', 'packages/contract', 'apps/server', 'cli', 'apps/app', 'e2e'];
+  const checks = [
+    ['prettier', ['--check', '--log-level', 'warn', '.']],
+    ['eslint', ['.', '--max-warnings', '0']],
+    ['depcruise', ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/app/src', 'apps/app/app', 'cli/src']],
+    ...types.map((project) => ['tsc', ['-p', project]]),
+  ];
+  const failed = [];
+  for (const [command, words] of checks) {
+    if (!(await passes(command, words))) failed.push(`${command} ${words.join(' ')}`);
+  }
+  return { passed: checks.length - failed.length, failed };
+}
+
+async function runJest() {
+  const out = join(work, 'jest.json');
+  const ok = await passes('jest', ['--json', `--outputFile=${out}`]);
+  const report = await readJson(out);
+  const failed = report ? report.numFailedTests + report.numRuntimeErrorTestSuites : 1;
+  return { passed: report?.numPassedTests ?? 0, failed: Array(ok ? failed : Math.max(failed, 1)).fill('jest') };
+}
+
+async function runPlaywright() {
+  const out = join(work, 'playwright.json');
+  const env = { NUCLEON_E2E_JSON: out, NUCLEON_E2E_PORT: String(await freePort()), NUCLEON_E2E_DATA: join(work, 'e2e') };
+  const ok = await passes('playwright', ['test', '-c', 'e2e/playwright.config.ts'], env);
+  const stats = (await readJson(out))?.stats;
+  const failed = stats ? stats.unexpected : 1;
+  return { passed: (stats?.expected ?? 0) + (stats?.flaky ?? 0), failed: Array(ok ? failed : Math.max(failed, 1)).fill('playwright') };
+}
+
+checkNode();
+await ensureNpmPackages();
+await ensureDebianPackages({ ...MARIADB, ...CHROMIUM });
+const results = [await runChecks(), await runJest()];
+await ensureWebBuild();
+results.push(await runPlaywright());
+await rm(work, { recursive: true, force: true });
+
+const passed = results.reduce((sum, result) => sum + result.passed, 0);
+const failed = results.flatMap((result) => result.failed);
+if (failed.length > 0) console.log(`\nFailed: ${[...new Set(failed)].join('; ')}`);
+console.log(`\n${passed} passed, ${failed.length} failed`);
+process.exit(failed.length === 0 ? 0 : 1);
