@@ -1,11 +1,17 @@
 /** Imports run one way: core <- contract <- apps, cli; inside core from quantities up to files. */
 const room = (names) => `^packages/core/src/(${names})/`;
 const BASE = 'units|numeric|random|geometry';
-const PHYSICS = 'materials|bits|machines|supports|coolants|job|cutting|heat|water|breakthrough|wear|hazards';
+const PHYSICS =
+  'materials|bits|machines|supports|coolants|job|cutting|heat|water|breakthrough|wear|hazards';
 const PLAN = 'plan|choice|run';
 const OUT = 'section|files';
 
-const oneWay = (name, from, to) => ({ name, severity: 'error', from: { path: from, pathNot: '\\.test\\.ts$' }, to: { path: to } });
+const oneWay = (name, from, to) => ({
+  name,
+  severity: 'error',
+  from: { path: from, pathNot: '\\.test\\.ts$' },
+  to: { path: to },
+});
 
 module.exports = {
   forbidden: [
@@ -18,12 +24,15 @@ module.exports = {
     oneWay('base-below-physics', room(BASE), room(`${PHYSICS}|${PLAN}|${OUT}`)),
     oneWay('physics-below-plan', room(PHYSICS), room(`${PLAN}|${OUT}`)),
     oneWay('plan-below-out', room(PLAN), room(OUT)),
-    { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(@nucleon|node:|lucide-react-native|date-fns|expo|react|@expo)' } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(node_modules/(?!@nucleon)|dist/|\\.expo/)' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default'], extensions: ['.ts', '.tsx', '.js', '.mjs'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
   },
 };

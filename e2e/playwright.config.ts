@@ -15,7 +15,9 @@ export default defineConfig({
   workers: 1,
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  reporter: process.env.NUCLEON_E2E_JSON ? [['list'], ['json', { outputFile: process.env.NUCLEON_E2E_JSON }]] : [['list']],
+  reporter: process.env.NUCLEON_E2E_JSON
+    ? [['list'], ['json', { outputFile: process.env.NUCLEON_E2E_JSON }]]
+    : [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     trace: 'off',

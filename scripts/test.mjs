@@ -5,7 +5,13 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from './setup/mariadb.mjs';
-import { checkNode, CHROMIUM, ensureDebianPackages, ensureNpmPackages, MARIADB } from './setup/packages.mjs';
+import {
+  checkNode,
+  CHROMIUM,
+  ensureDebianPackages,
+  ensureNpmPackages,
+  MARIADB,
+} from './setup/packages.mjs';
 import { ROOT } from './setup/root.mjs';
 import { ensureWebBuild } from './setup/web.mjs';
 
@@ -15,7 +21,11 @@ const work = await mkdtemp(join(tmpdir(), 'nucleon-test-'));
 function passes(command, words, env = {}) {
   console.log(`\n▸ ${command} ${words.join(' ')}`);
   return new Promise((resolve) => {
-    const child = spawn('npx', ['--no-install', command, ...words], { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
+    const child = spawn('npx', ['--no-install', command, ...words], {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
     child.on('error', () => resolve(false));
     child.on('exit', (code) => resolve(code === 0));
   });
@@ -25,11 +35,30 @@ const readJson = async (path) => JSON.parse(await readFile(path, 'utf8').catch((
 
 /** Each check counts as one test: format, lint, imports, types. */
 async function runChecks() {
-  const types = ['packages/core/tsconfig.pure.json', 'packages/core', 'packages/contract', 'apps/server', 'cli', 'apps/app', 'e2e'];
+  const types = [
+    'packages/core/tsconfig.pure.json',
+    'packages/core',
+    'packages/contract',
+    'apps/server',
+    'cli',
+    'apps/app',
+    'e2e',
+  ];
   const checks = [
     ['prettier', ['--check', '--log-level', 'warn', '.']],
     ['eslint', ['.', '--max-warnings', '0']],
-    ['depcruise', ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/app/src', 'apps/app/app', 'cli/src']],
+    [
+      'depcruise',
+      [
+        '--config',
+        '.dependency-cruiser.cjs',
+        'packages',
+        'apps/server/src',
+        'apps/app/src',
+        'apps/app/app',
+        'cli/src',
+      ],
+    ],
     ...types.map((project) => ['tsc', ['-p', project]]),
   ];
   const failed = [];
@@ -44,16 +73,26 @@ async function runJest() {
   const ok = await passes('jest', ['--json', `--outputFile=${out}`]);
   const report = await readJson(out);
   const failed = report ? report.numFailedTests + report.numRuntimeErrorTestSuites : 1;
-  return { passed: report?.numPassedTests ?? 0, failed: Array(ok ? failed : Math.max(failed, 1)).fill('jest') };
+  return {
+    passed: report?.numPassedTests ?? 0,
+    failed: Array(ok ? failed : Math.max(failed, 1)).fill('jest'),
+  };
 }
 
 async function runPlaywright() {
   const out = join(work, 'playwright.json');
-  const env = { NUCLEON_E2E_JSON: out, NUCLEON_E2E_PORT: String(await freePort()), NUCLEON_E2E_DATA: join(work, 'e2e') };
+  const env = {
+    NUCLEON_E2E_JSON: out,
+    NUCLEON_E2E_PORT: String(await freePort()),
+    NUCLEON_E2E_DATA: join(work, 'e2e'),
+  };
   const ok = await passes('playwright', ['test', '-c', 'e2e/playwright.config.ts'], env);
   const stats = (await readJson(out))?.stats;
   const failed = stats ? stats.unexpected : 1;
-  return { passed: (stats?.expected ?? 0) + (stats?.flaky ?? 0), failed: Array(ok ? failed : Math.max(failed, 1)).fill('playwright') };
+  return {
+    passed: (stats?.expected ?? 0) + (stats?.flaky ?? 0),
+    failed: Array(ok ? failed : Math.max(failed, 1)).fill('playwright'),
+  };
 }
 
 checkNode();

@@ -1,6 +1,7 @@
 const expo = require('jest-expo/ios/jest-preset');
 
-const { watchPlugins: _unused, ...preset } = expo;
+const preset = { ...expo };
+delete preset.watchPlugins;
 
 module.exports = {
   ...preset,

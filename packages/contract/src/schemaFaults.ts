@@ -27,7 +27,7 @@ function missing(error: ErrorObject): Fault {
   const key = String(error.params.missingProperty);
   const properties = (error.parentSchema as { properties?: Record<string, unknown> } | undefined)
     ?.properties;
-  const near = Object.keys((error.data ?? {})).find(
+  const near = Object.keys(error.data ?? {}).find(
     (other) => other !== key && stem(other) === stem(key),
   );
   const hint = near === undefined ? '' : ` Found “${near}” instead: give ${key}, converted.`;

@@ -17,14 +17,19 @@ const isProblem = (data: unknown): data is ProblemBody =>
  * Asks the API. Throws Unreachable when nobody answers or the database is down, ApiProblem when
  * the answer is a refusal.
  */
-export async function fetchJson<T>(path: string, { method = 'GET', body, signal }: Request = {}): Promise<T> {
+export async function fetchJson<T>(
+  path: string,
+  { method = 'GET', body, signal }: Request = {},
+): Promise<T> {
   const timeout = AbortSignal.timeout(TIMEOUT_MS);
   let response: Response;
   try {
     response = await fetch(`${BASE}${path}`, {
       method,
       signal: signal ? AbortSignal.any([signal, timeout]) : timeout,
-      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(body === undefined
+        ? {}
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
     });
   } catch (error) {
     if (signal?.aborted) throw error;

@@ -10,5 +10,7 @@ export const holeQuery = (holeId: string) =>
 
 export const putHole = (pieceId: string, id: string, body: Put<StoredHole>): Promise<StoredHole> =>
   fetchJson(`/pieces/${pieceId}/holes/${id}`, { method: 'PUT', body });
-export const deleteHole = (id: string): Promise<void> => fetchJson(`/holes/${id}`, { method: 'DELETE' });
-export const restoreHole = (id: string): Promise<void> => fetchJson(`/holes/${id}/restore`, { method: 'POST' });
+export const deleteHole = (id: string): Promise<void> =>
+  fetchJson(`/holes/${id}`, { method: 'DELETE' });
+export const restoreHole = (id: string): Promise<void> =>
+  fetchJson(`/holes/${id}/restore`, { method: 'POST' });

@@ -9,9 +9,13 @@ export const jobsQuery = (search: string) =>
   infiniteQueryOptions({
     queryKey: ['jobs', search],
     queryFn: ({ pageParam, signal }) =>
-      fetchJson<Page<JobSummary>>(`/jobs?page=${pageParam}&pageSize=${PAGE_SIZE}&search=${encodeURIComponent(search)}`, { signal }),
+      fetchJson<Page<JobSummary>>(
+        `/jobs?page=${pageParam}&pageSize=${PAGE_SIZE}&search=${encodeURIComponent(search)}`,
+        { signal },
+      ),
     initialPageParam: 1,
-    getNextPageParam: (last) => (last.page * last.pageSize < last.total ? last.page + 1 : undefined),
+    getNextPageParam: (last) =>
+      last.page * last.pageSize < last.total ? last.page + 1 : undefined,
   });
 
 export const jobQuery = (jobId: string) =>
@@ -22,7 +26,10 @@ export const jobQuery = (jobId: string) =>
 
 export const putJob = (id: string, body: Put<StoredJob>): Promise<StoredJob> =>
   fetchJson(`/jobs/${id}`, { method: 'PUT', body });
-export const deleteJob = (id: string): Promise<void> => fetchJson(`/jobs/${id}`, { method: 'DELETE' });
-export const restoreJob = (id: string): Promise<void> => fetchJson(`/jobs/${id}/restore`, { method: 'POST' });
+export const deleteJob = (id: string): Promise<void> =>
+  fetchJson(`/jobs/${id}`, { method: 'DELETE' });
+export const restoreJob = (id: string): Promise<void> =>
+  fetchJson(`/jobs/${id}/restore`, { method: 'POST' });
 export const exportJob = (id: string): Promise<JobFile> => fetchJson(`/jobs/${id}/export`);
-export const importJob = (file: unknown): Promise<{ jobId: string }> => fetchJson('/import', { method: 'POST', body: file });
+export const importJob = (file: unknown): Promise<{ jobId: string }> =>
+  fetchJson('/import', { method: 'POST', body: file });

@@ -23,9 +23,15 @@ export const machinesQuery = queryOptions({
   queryFn: ({ signal }) => everyPage<StoredMachine>('/machines', signal),
 });
 
-export const putBit = (id: string, body: Put<StoredBit>): Promise<StoredBit> => fetchJson(`/bits/${id}`, { method: 'PUT', body });
-export const deleteBit = (id: string): Promise<void> => fetchJson(`/bits/${id}`, { method: 'DELETE' });
-export const restoreBit = (id: string): Promise<void> => fetchJson(`/bits/${id}/restore`, { method: 'POST' });
-export const putMachine = (id: string, body: Put<StoredMachine>): Promise<StoredMachine> => fetchJson(`/machines/${id}`, { method: 'PUT', body });
-export const deleteMachine = (id: string): Promise<void> => fetchJson(`/machines/${id}`, { method: 'DELETE' });
-export const restoreMachine = (id: string): Promise<void> => fetchJson(`/machines/${id}/restore`, { method: 'POST' });
+export const putBit = (id: string, body: Put<StoredBit>): Promise<StoredBit> =>
+  fetchJson(`/bits/${id}`, { method: 'PUT', body });
+export const deleteBit = (id: string): Promise<void> =>
+  fetchJson(`/bits/${id}`, { method: 'DELETE' });
+export const restoreBit = (id: string): Promise<void> =>
+  fetchJson(`/bits/${id}/restore`, { method: 'POST' });
+export const putMachine = (id: string, body: Put<StoredMachine>): Promise<StoredMachine> =>
+  fetchJson(`/machines/${id}`, { method: 'PUT', body });
+export const deleteMachine = (id: string): Promise<void> =>
+  fetchJson(`/machines/${id}`, { method: 'DELETE' });
+export const restoreMachine = (id: string): Promise<void> =>
+  fetchJson(`/machines/${id}/restore`, { method: 'POST' });

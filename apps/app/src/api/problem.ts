@@ -10,6 +10,8 @@ export class ApiProblem extends Error {
 /** The server, or its database, cannot be reached: worth trying again. */
 export class Unreachable extends Error {
   constructor(readonly what: 'server' | 'database') {
-    super(what === 'server' ? 'The server cannot be reached.' : 'The server cannot reach its database.');
+    super(
+      what === 'server' ? 'The server cannot be reached.' : 'The server cannot reach its database.',
+    );
   }
 }

@@ -29,7 +29,7 @@ export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbPr
   const shift = onBase && shown.kind === 'circle' ? shown.diameterMm / 2 : 0;
   const X = (mm: number): number => PAD_PX + (mm + shift) * scale;
   const Y = (mm: number): number => height - PAD_PX - (mm + shift) * scale;
-  const body = { fill, stroke: theme.ink?.val as string, strokeWidth: 1, strokeOpacity: 0.5 };
+  const body = { fill, stroke: theme.ink.val, strokeWidth: 1, strokeOpacity: 0.5 };
   return (
     <Svg width={width} height={height} aria-hidden>
       {shown.kind === 'circle' ? (
@@ -37,12 +37,26 @@ export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbPr
       ) : shown.kind === 'polygon' ? (
         <Polygon points={shown.pointsMm.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')} {...body} />
       ) : (
-        <Rect x={PAD_PX} y={PAD_PX} width={box.widthMm * scale} height={box.heightMm * scale} {...body} />
+        <Rect
+          x={PAD_PX}
+          y={PAD_PX}
+          width={box.widthMm * scale}
+          height={box.heightMm * scale}
+          {...body}
+        />
       )}
       {holes
         .filter((hole) => onBase || hole.face !== 'base')
         .map((hole) => (
-          <Circle key={hole.id} cx={X(hole.xMm)} cy={Y(hole.yMm)} r={Math.max((hole.diameterMm * scale) / 2, LEAST_HOLE_PX)} fill={theme.surface?.val as string} stroke={theme.rim?.val as string} strokeWidth={1.5} />
+          <Circle
+            key={hole.id}
+            cx={X(hole.xMm)}
+            cy={Y(hole.yMm)}
+            r={Math.max((hole.diameterMm * scale) / 2, LEAST_HOLE_PX)}
+            fill={theme.surface.val}
+            stroke={theme.rim.val}
+            strokeWidth={1.5}
+          />
         ))}
     </Svg>
   );

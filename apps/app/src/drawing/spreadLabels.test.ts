@@ -5,5 +5,7 @@ it('leaves labels where they are when there is room', () => {
 });
 
 it('moves crowded labels down, in order, never closer than the gap', () => {
-  expect(spreadLabels([{ y: 12 }, { y: 10 }, { y: 14 }], 16).map((one) => one.at)).toEqual([10, 26, 42]);
+  expect(spreadLabels([{ y: 12 }, { y: 10 }, { y: 14 }], 16).map((one) => one.at)).toEqual([
+    10, 26, 42,
+  ]);
 });

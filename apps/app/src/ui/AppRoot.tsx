@@ -21,7 +21,8 @@ const makeClient = (): QueryClient =>
         networkMode: 'always',
         staleTime: 5_000,
         // A fault in what was asked stays a fault; only an unreachable server is asked again.
-        retry: (count, error) => !(error instanceof ApiProblem && error.body.status < 500) && count < 2,
+        retry: (count, error) =>
+          !(error instanceof ApiProblem && error.body.status < 500) && count < 2,
         retryDelay: 800,
       },
       mutations: { networkMode: 'always', retry: false },

@@ -17,9 +17,23 @@ interface ButtonProps {
   readonly hint?: string;
 }
 
-const INK: Record<NonNullable<ButtonProps['look']>, keyof Palette> = { main: 'onWater', plain: 'ink', quiet: 'water', stop: 'stop' };
+const INK: Record<NonNullable<ButtonProps['look']>, keyof Palette> = {
+  main: 'onWater',
+  plain: 'ink',
+  quiet: 'water',
+  stop: 'stop',
+};
 
-export function Button({ label, onPress, icon, look = 'plain', disabled = false, grow = false, testID, hint }: ButtonProps) {
+export function Button({
+  label,
+  onPress,
+  icon,
+  look = 'plain',
+  disabled = false,
+  grow = false,
+  testID,
+  hint,
+}: ButtonProps) {
   const tone = INK[look];
   return (
     <Press

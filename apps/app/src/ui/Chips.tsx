@@ -17,9 +17,23 @@ interface ChipsProps<T extends string | number> {
 }
 
 /** One of a few, all in sight: quicker with a wet thumb than a menu. */
-export function Chips<T extends string | number>({ label, hideLabel = false, chips, value, onChange, testID }: ChipsProps<T>) {
+export function Chips<T extends string | number>({
+  label,
+  hideLabel = false,
+  chips,
+  value,
+  onChange,
+  testID,
+}: ChipsProps<T>) {
   return (
-    <Row flexDirection="column" alignItems="stretch" gap="$2" role="radiogroup" aria-label={label} testID={testID}>
+    <Row
+      flexDirection="column"
+      alignItems="stretch"
+      gap="$2"
+      role="radiogroup"
+      aria-label={label}
+      testID={testID}
+    >
       {hideLabel ? null : <Label>{label}</Label>}
       <Row flexWrap="wrap" gap="$2">
         {chips.map((chip) => {

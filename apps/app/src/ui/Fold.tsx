@@ -20,7 +20,17 @@ interface FoldProps {
 export function Fold({ label, summary, open, onToggle, children, testID }: FoldProps) {
   return (
     <Column borderTopWidth={1} borderColor="$line">
-      <Press onPress={onToggle} aria-expanded={open} aria-label={`${label}: ${summary}`} testID={testID} gap="$3" paddingVertical="$2" paddingHorizontal="$4" justifyContent="space-between" hoverStyle={{ backgroundColor: '$raised' }}>
+      <Press
+        onPress={onToggle}
+        aria-expanded={open}
+        aria-label={`${label}: ${summary}`}
+        testID={testID}
+        gap="$3"
+        paddingVertical="$2"
+        paddingHorizontal="$4"
+        justifyContent="space-between"
+        hoverStyle={{ backgroundColor: '$raised' }}
+      >
         <Column flexShrink={1} alignItems="flex-start">
           <Label color={open ? '$water' : '$muted'}>{label}</Label>
           {open ? null : (

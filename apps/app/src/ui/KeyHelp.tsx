@@ -21,11 +21,24 @@ export function KeyHelp() {
   const close = (): void => {
     setOpen(false);
   };
-  useKeys([{ key: '?', does: 'list the keys', run: () => { setOpen(true); } }]);
+  useKeys([
+    {
+      key: '?',
+      does: 'list the keys',
+      run: () => {
+        setOpen(true);
+      },
+    },
+  ]);
   if (!open) return null;
   return (
     <Modal transparent visible onRequestClose={close} aria-label="Keys">
-      <Column flex={1} alignItems="center" justifyContent="center" backgroundColor="rgba(10, 18, 22, 0.55)">
+      <Column
+        flex={1}
+        alignItems="center"
+        justifyContent="center"
+        backgroundColor="rgba(10, 18, 22, 0.55)"
+      >
         <Panel wet padding="$5" gap="$3" width={340} maxWidth="92%">
           <Title>Keys</Title>
           {KEYS.map(([key, does]) => (

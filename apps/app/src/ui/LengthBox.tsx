@@ -16,7 +16,16 @@ interface LengthBoxProps {
 }
 
 /** A length in the person's own unit; takes `1/4"` or `6 mm` whichever that is. Follows as they type. */
-export function LengthBox({ label, hideLabel, valueMm, onChangeMm, mostMm, anySign = false, testID, fault }: LengthBoxProps) {
+export function LengthBox({
+  label,
+  hideLabel,
+  valueMm,
+  onChangeMm,
+  mostMm,
+  anySign = false,
+  testID,
+  fault,
+}: LengthBoxProps) {
   const units = useUnits();
   const [typed, setTyped] = useState<string | null>(null);
   const read = typed === null ? null : readLength(typed, anySign, mostMm);
@@ -29,11 +38,15 @@ export function LengthBox({ label, hideLabel, valueMm, onChangeMm, mostMm, anySi
   function readLength(text: string, signed: boolean, most: number) {
     const negative = signed && /^\s*[-−]/.test(text);
     const bare = negative ? text.replace(/[-−]/, '') : text;
-    if (signed && Number(bare.replace(',', '.')) === 0 && bare.trim() !== '') return { kind: 'parsed', mm: 0 } as const;
+    if (signed && Number(bare.replace(',', '.')) === 0 && bare.trim() !== '')
+      return { kind: 'parsed', mm: 0 } as const;
     const parsed = parseLength(bare, units);
     if (parsed.kind === 'fault') return parsed;
     if (parsed.mm > most) {
-      return { kind: 'fault', message: `${formatLengthShort(parsed.mm, units)} is too much: at most ${formatLengthShort(most, units)}.` } as const;
+      return {
+        kind: 'fault',
+        message: `${formatLengthShort(parsed.mm, units)} is too much: at most ${formatLengthShort(most, units)}.`,
+      } as const;
     }
     return { kind: 'parsed', mm: negative ? -parsed.mm : parsed.mm } as const;
   }

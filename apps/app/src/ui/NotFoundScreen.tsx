@@ -7,8 +7,17 @@ export function NotFoundScreen() {
   const router = useRouter();
   return (
     <Page title="Nothing here" back={{ href: '/', label: 'jobs' }}>
-      <Empty title="There is nothing at this address" text="The link may be old, or the job was deleted.">
-        <Button label="See all jobs" look="main" onPress={() => { router.navigate('/'); }} />
+      <Empty
+        title="There is nothing at this address"
+        text="The link may be old, or the job was deleted."
+      >
+        <Button
+          label="See all jobs"
+          look="main"
+          onPress={() => {
+            router.navigate('/');
+          }}
+        />
       </Empty>
     </Page>
   );

@@ -27,7 +27,15 @@ interface NoticeProps {
 export function Notice({ level, title, text, children, testID, live = false }: NoticeProps) {
   const { icon, word, tone, wash } = LEVELS[level];
   return (
-    <Column testID={testID} role={level === 'stop' || live ? 'alert' : undefined} backgroundColor={wash} borderLeftWidth={4} borderLeftColor={`$${tone}`} padding="$3" gap="$2">
+    <Column
+      testID={testID}
+      role={level === 'stop' || live ? 'alert' : undefined}
+      backgroundColor={wash}
+      borderLeftWidth={4}
+      borderLeftColor={`$${tone}`}
+      padding="$3"
+      gap="$2"
+    >
       <Row gap="$2" alignItems="flex-start">
         <Column paddingTop={2}>
           <Icon of={icon} tone={tone} />

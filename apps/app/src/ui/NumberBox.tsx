@@ -13,7 +13,15 @@ interface NumberBoxProps {
 }
 
 /** A plain number within its limits; empty means not known. */
-export function NumberBox({ label, value, onChange, limit, placeholder, note, testID }: NumberBoxProps) {
+export function NumberBox({
+  label,
+  value,
+  onChange,
+  limit,
+  placeholder,
+  note,
+  testID,
+}: NumberBoxProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const fault = typed === null ? undefined : faultOf(typed, limit);
   return (
@@ -22,7 +30,8 @@ export function NumberBox({ label, value, onChange, limit, placeholder, note, te
       value={typed ?? (value === undefined ? '' : String(value))}
       onChangeText={(text) => {
         setTyped(text);
-        if (faultOf(text, limit) === undefined) onChange(text.trim() === '' ? undefined : Number(text.replace(',', '.')));
+        if (faultOf(text, limit) === undefined)
+          onChange(text.trim() === '' ? undefined : Number(text.replace(',', '.')));
       }}
       onDone={() => {
         if (fault === undefined) setTyped(null);
@@ -41,5 +50,7 @@ function faultOf(text: string, limit: NumberLimit): string | undefined {
   const value = Number(text.replace(',', '.'));
   const least = limit.above ?? limit.least ?? 0;
   const tooLow = limit.above === undefined ? value < least : value <= least;
-  return Number.isFinite(value) && !tooLow && value <= limit.most ? undefined : `“${text.trim()}” will not do: ${describeLimit(limit)}.`;
+  return Number.isFinite(value) && !tooLow && value <= limit.most
+    ? undefined
+    : `“${text.trim()}” will not do: ${describeLimit(limit)}.`;
 }

@@ -23,19 +23,41 @@ interface PageProps {
 }
 
 /** One screen: a head with the way back, what it is about, and the next action at the foot. */
-export function Page({ title, subtitle, back, actions, footer, maxWidth = 760, fixed = false, children }: PageProps) {
+export function Page({
+  title,
+  subtitle,
+  back,
+  actions,
+  footer,
+  maxWidth = 760,
+  fixed = false,
+  children,
+}: PageProps) {
   const router = useRouter();
   useEffect(() => {
     document.title = `${title} · Nucleon`;
   }, [title]);
   const body = (
-    <Column width="100%" maxWidth={maxWidth} alignSelf="center" flex={fixed ? 1 : undefined} minHeight={0}>
+    <Column
+      width="100%"
+      maxWidth={maxWidth}
+      alignSelf="center"
+      flex={fixed ? 1 : undefined}
+      minHeight={0}
+    >
       {children}
     </Column>
   );
   return (
     <View height="100dvh" backgroundColor="$ground" render="main">
-      <Row borderBottomWidth={1} borderColor="$line" backgroundColor="$surface" paddingHorizontal="$2" minHeight={60} justifyContent="center">
+      <Row
+        borderBottomWidth={1}
+        borderColor="$line"
+        backgroundColor="$surface"
+        paddingHorizontal="$2"
+        minHeight={60}
+        justifyContent="center"
+      >
         <Row width="100%" maxWidth={maxWidth} gap="$2" justifyContent="space-between">
           <Row flexShrink={1} gap="$1" minWidth={0} flexGrow={1}>
             {back ? (
@@ -67,7 +89,13 @@ export function Page({ title, subtitle, back, actions, footer, maxWidth = 760, f
       </Row>
       {fixed ? body : <ScrollView contentContainerStyle={{ flexGrow: 1 }}>{body}</ScrollView>}
       {footer ? (
-        <Row borderTopWidth={1} borderColor="$line" backgroundColor="$surface" padding="$2" justifyContent="center">
+        <Row
+          borderTopWidth={1}
+          borderColor="$line"
+          backgroundColor="$surface"
+          padding="$2"
+          justifyContent="center"
+        >
           <Row width="100%" maxWidth={maxWidth} gap="$2" alignItems="stretch">
             {footer}
           </Row>

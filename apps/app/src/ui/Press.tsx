@@ -13,7 +13,12 @@ export const Press = styled(View, {
   backgroundColor: 'transparent',
   borderRadius: '$1',
   cursor: 'pointer',
-  focusVisibleStyle: { outlineWidth: 3, outlineStyle: 'solid', outlineColor: '$water', outlineOffset: 1 },
+  focusVisibleStyle: {
+    outlineWidth: 3,
+    outlineStyle: 'solid',
+    outlineColor: '$water',
+    outlineOffset: 1,
+  },
   variants: {
     disabled: { true: { opacity: 0.5, cursor: 'default' } },
   } as const,

@@ -15,7 +15,13 @@ export function Loading({ what }: { readonly what: string }) {
 }
 
 /** What went wrong, in words, and the way on. */
-export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry: () => void }) {
+export function Failed({
+  error,
+  onRetry,
+}: {
+  readonly error: Error;
+  readonly onRetry: () => void;
+}) {
   const text =
     error instanceof Unreachable
       ? `${error.message} What you typed is kept on this device.`
@@ -30,7 +36,15 @@ export function Failed({ error, onRetry }: { readonly error: Error; readonly onR
   );
 }
 
-export function Empty({ title, text, children }: { readonly title: string; readonly text: string; readonly children?: ReactNode }) {
+export function Empty({
+  title,
+  text,
+  children,
+}: {
+  readonly title: string;
+  readonly text: string;
+  readonly children?: ReactNode;
+}) {
   return (
     <Column padding="$5" gap="$3" alignItems="center">
       <Heading textAlign="center">{title}</Heading>

@@ -21,10 +21,24 @@ interface TextBoxProps {
 }
 
 /** A labelled line to type in; a fault is said beneath it and to the screen reader. */
-export function TextBox({ label, hideLabel = false, value, onChangeText, onDone, fault, note, placeholder, inputMode = 'text', testID, inputRef, multiline = false, onFocus }: TextBoxProps) {
+export function TextBox({
+  label,
+  hideLabel = false,
+  value,
+  onChangeText,
+  onDone,
+  fault,
+  note,
+  placeholder,
+  inputMode = 'text',
+  testID,
+  inputRef,
+  multiline = false,
+  onFocus,
+}: TextBoxProps) {
   const theme = useTheme();
   const [focused, setFocused] = useState(false);
-  const edge = fault ? theme.stop?.val : focused ? theme.water?.val : theme.line?.val;
+  const edge = fault ? theme.stop.val : focused ? theme.water.val : theme.line.val;
   return (
     <Column gap="$1" flexGrow={1}>
       {hideLabel ? null : <Label>{label}</Label>}
@@ -43,7 +57,7 @@ export function TextBox({ label, hideLabel = false, value, onChangeText, onDone,
         }}
         onSubmitEditing={onDone}
         placeholder={placeholder}
-        placeholderTextColor={theme.muted?.val as string}
+        placeholderTextColor={theme.muted.val}
         inputMode={inputMode}
         multiline={multiline}
         testID={testID}
@@ -54,10 +68,10 @@ export function TextBox({ label, hideLabel = false, value, onChangeText, onDone,
           paddingVertical: multiline ? 10 : 0,
           borderWidth: 1,
           borderBottomWidth: focused || fault ? 3 : 1,
-          borderColor: edge as string,
+          borderColor: edge,
           borderRadius: 2,
-          backgroundColor: theme.surface?.val as string,
-          color: theme.ink?.val as string,
+          backgroundColor: theme.surface.val,
+          color: theme.ink.val,
           fontFamily: 'Hyperlegible',
           fontSize: 17,
         }}

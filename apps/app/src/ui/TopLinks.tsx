@@ -10,11 +10,25 @@ export function TopLinks() {
   const router = useRouter();
   return (
     <>
-      <Press role="link" paddingHorizontal="$3" gap="$2" onPress={() => { router.navigate('/kit'); }}>
+      <Press
+        role="link"
+        paddingHorizontal="$3"
+        gap="$2"
+        onPress={() => {
+          router.navigate('/kit');
+        }}
+      >
         <Icon of={Drill} />
         <Strong fontSize="$2">Kit</Strong>
       </Press>
-      <Press role="link" paddingHorizontal="$3" gap="$2" onPress={() => { router.navigate('/display'); }}>
+      <Press
+        role="link"
+        paddingHorizontal="$3"
+        gap="$2"
+        onPress={() => {
+          router.navigate('/display');
+        }}
+      >
         <Icon of={SlidersHorizontal} />
         <Strong fontSize="$2">Display</Strong>
       </Press>

@@ -15,4 +15,9 @@ export const Panel = styled(View, {
   } as const,
 });
 
-export const Hairline = styled(View, { name: 'Hairline', height: 1, backgroundColor: '$line', alignSelf: 'stretch' });
+export const Hairline = styled(View, {
+  name: 'Hairline',
+  height: 1,
+  backgroundColor: '$line',
+  alignSelf: 'stretch',
+});

@@ -56,6 +56,32 @@ export const DARK: Palette = {
 
 /** Fills of the section drawing, apart from the interface: bodies, backings and the bit. */
 export const BODIES = {
-  light: { glass: '#CFE3E2', ceramic: '#DDCDBD', stone: '#BFC3C2', masonry: '#D2B29E', soft: '#DAD6C8', wood: '#DCC398', hard: '#B4BCBE', grain: '#DDD2B4', barrel: '#7C8A90', core: '#CFE3E2', murk: '#EDEFEA', bath: '#A9D3D9' },
-  dark: { glass: '#35565A', ceramic: '#5C4C40', stone: '#4A545A', masonry: '#66493B', soft: '#3B4238', wood: '#5A4A2C', hard: '#4B575D', grain: '#544C36', barrel: '#93A2A8', core: '#35565A', murk: '#0F181C', bath: '#1D4B56' },
+  light: {
+    glass: '#CFE3E2',
+    ceramic: '#DDCDBD',
+    stone: '#BFC3C2',
+    masonry: '#D2B29E',
+    soft: '#DAD6C8',
+    wood: '#DCC398',
+    hard: '#B4BCBE',
+    grain: '#DDD2B4',
+    barrel: '#7C8A90',
+    core: '#CFE3E2',
+    murk: '#EDEFEA',
+    bath: '#A9D3D9',
+  },
+  dark: {
+    glass: '#35565A',
+    ceramic: '#5C4C40',
+    stone: '#4A545A',
+    masonry: '#66493B',
+    soft: '#3B4238',
+    wood: '#5A4A2C',
+    hard: '#4B575D',
+    grain: '#544C36',
+    barrel: '#93A2A8',
+    core: '#35565A',
+    murk: '#0F181C',
+    bath: '#1D4B56',
+  },
 } as const;

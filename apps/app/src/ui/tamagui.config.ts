@@ -7,7 +7,13 @@ const LINES = { 1: 18, 2: 21, 3: 24, 4: 26, 5: 31, 6: 40, 7: 52, true: 24 };
 
 /** Each weight is a family of its own: the browser is not to thicken strokes by guess. */
 const fontOf = (family: string) =>
-  createFont({ family, size: SIZES, lineHeight: LINES, weight: { true: '400' }, letterSpacing: { true: 0 } });
+  createFont({
+    family,
+    size: SIZES,
+    lineHeight: LINES,
+    weight: { true: '400' },
+    letterSpacing: { true: 0 },
+  });
 
 const tokens = createTokens({
   size: { 0: 0, touch: 48, true: 48 },
@@ -17,12 +23,21 @@ const tokens = createTokens({
   color: { transparent: 'transparent' },
 });
 
-const theme = (palette: Palette) => ({ ...palette, background: palette.ground, color: palette.ink, borderColor: palette.line });
+const theme = (palette: Palette) => ({
+  ...palette,
+  background: palette.ground,
+  color: palette.ink,
+  borderColor: palette.line,
+});
 
 export const config = createTamagui({
   tokens,
   themes: { light: theme(LIGHT), dark: theme(DARK) },
-  fonts: { body: fontOf('Hyperlegible'), strong: fontOf('Hyperlegible-600'), number: fontOf('Hyperlegible-700') },
+  fonts: {
+    body: fontOf('Hyperlegible'),
+    strong: fontOf('Hyperlegible-600'),
+    number: fontOf('Hyperlegible-700'),
+  },
   media: { wide: { minWidth: 1000 }, narrow: { maxWidth: 360 } },
   settings: { onlyAllowShorthands: false, defaultFont: 'body' },
 });

@@ -8,7 +8,8 @@ export interface KeyBinding {
 }
 
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.tagName === 'INPUT' || target.tagName === 'TEXTAREA' || target.isContentEditable);
+  target instanceof HTMLElement &&
+  (target.tagName === 'INPUT' || target.tagName === 'TEXTAREA' || target.isContentEditable);
 
 /** Listens while the screen is up; plain letters are left to whoever is typing. */
 export function useKeys(bindings: readonly KeyBinding[]): void {

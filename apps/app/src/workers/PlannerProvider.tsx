@@ -3,12 +3,24 @@ import { workerPlanner, type Planner } from './planner';
 
 const PlannerContext = createContext<Planner | null>(null);
 
-const openWorker = (): Planner => workerPlanner(new Worker(new URL('./plan.worker', import.meta.url)));
+const openWorker = (): Planner =>
+  workerPlanner(new Worker(new URL('./plan.worker', import.meta.url)));
 
 /** One plan worker for the whole app; tests give their own planner. */
-export function PlannerProvider({ planner, children }: { readonly planner?: Planner; readonly children: ReactNode }) {
+export function PlannerProvider({
+  planner,
+  children,
+}: {
+  readonly planner?: Planner;
+  readonly children: ReactNode;
+}) {
   const [own] = useState(() => planner ?? openWorker());
-  useEffect(() => () => { own.close(); }, [own]);
+  useEffect(
+    () => () => {
+      own.close();
+    },
+    [own],
+  );
   return <PlannerContext.Provider value={own}>{children}</PlannerContext.Provider>;
 }
 

@@ -2,7 +2,10 @@ import type { PlanReply, PlanRequest } from '@nucleon/contract/workerProtocol';
 
 /** Something that answers plan requests: the worker in the browser, the core itself in tests. */
 export interface Planner {
-  readonly ask: (request: Omit<PlanRequest, 'id'>, answered: (reply: PlanReply) => void) => () => void;
+  readonly ask: (
+    request: Omit<PlanRequest, 'id'>,
+    answered: (reply: PlanReply) => void,
+  ) => () => void;
   readonly close: () => void;
 }
 

@@ -15,7 +15,15 @@ it.each(MATERIAL_IDS)('%s can be planned from material, thickness and diameter a
         format: 'nucleon-job',
         version: 1,
         job: { id: 'j', name: 'J' },
-        pieces: [{ ...piece, id: 'p', holes: [{ id: 'h', ...outlineCentre(piece.outline), diameterMm, depth: { kind: 'through' } }] }],
+        pieces: [
+          {
+            ...piece,
+            id: 'p',
+            holes: [
+              { id: 'h', ...outlineCentre(piece.outline), diameterMm, depth: { kind: 'through' } },
+            ],
+          },
+        ],
       };
       const outcome = makePlan(file, 'h', units);
       expect(outcome.kind === 'planned' && outcome.plan.drillTimeS !== null).toBe(true);

@@ -5,7 +5,14 @@ import type { UnitSystem } from '../units/unitSystem';
 import type { GlassTreatment, Piece, PieceForm } from './job';
 
 const BEADS = new Set(['quartzite-agate', 'jade', 'shell']);
-const VESSELS = new Set(['container-glass', 'borosilicate-glass', 'glazed-earthenware', 'terracotta', 'stoneware', 'porcelain-vessel']);
+const VESSELS = new Set([
+  'container-glass',
+  'borosilicate-glass',
+  'glazed-earthenware',
+  'terracotta',
+  'stoneware',
+  'porcelain-vessel',
+]);
 
 /** The form a piece of this material most often has. */
 export function usualForm(material: Pick<Material, 'id' | 'class'>): PieceForm {
@@ -29,14 +36,26 @@ export function presumeOutline(form: PieceForm, diameterMm: number): Outline {
     case 'sheet':
     case 'slab':
     case 'block':
-      return { kind: 'rectangle', widthMm: Math.max(SHEET_MM[0], least), heightMm: Math.max(SHEET_MM[1], least) };
+      return {
+        kind: 'rectangle',
+        widthMm: Math.max(SHEET_MM[0], least),
+        heightMm: Math.max(SHEET_MM[1], least),
+      };
     case 'vessel':
-      return { kind: 'cylinder', outerDiameterMm: Math.max(VESSEL_MM[0], least), heightMm: Math.max(VESSEL_MM[1], least) };
+      return {
+        kind: 'cylinder',
+        outerDiameterMm: Math.max(VESSEL_MM[0], least),
+        heightMm: Math.max(VESSEL_MM[1], least),
+      };
     case 'bead':
       return { kind: 'circle', diameterMm: Math.max(BEAD_MM, least) };
     case 'wall':
     case 'floor':
-      return { kind: 'rectangle', widthMm: Math.max(WALL_SIDE_MM, least), heightMm: Math.max(WALL_SIDE_MM, least) };
+      return {
+        kind: 'rectangle',
+        widthMm: Math.max(WALL_SIDE_MM, least),
+        heightMm: Math.max(WALL_SIDE_MM, least),
+      };
   }
 }
 
@@ -78,7 +97,10 @@ const DIAMETER_IN: Record<PieceForm, readonly number[]> = {
 };
 
 /** Thicknesses and diameters, mm, offered first for a form, in the person's own sizes. */
-export function usualSizes(form: PieceForm, units: UnitSystem): { readonly thicknessMm: readonly number[]; readonly diameterMm: readonly number[] } {
+export function usualSizes(
+  form: PieceForm,
+  units: UnitSystem,
+): { readonly thicknessMm: readonly number[]; readonly diameterMm: readonly number[] } {
   const inMm = (inches: readonly number[]): number[] => inches.map((inch) => inch * MM_PER_INCH);
   return units.length === 'mm'
     ? { thicknessMm: THICKNESS_MM[form], diameterMm: DIAMETER_MM[form] }
@@ -101,6 +123,8 @@ export function presumePiece(known: KnownSoFar): Omit<Piece, 'id' | 'holes'> {
     material: known.material.id,
     thicknessMm: known.thicknessMm,
     outline: presumeOutline(form, known.diameterMm),
-    ...(known.material.class === 'glass' ? { glassTreatment: known.glassTreatment ?? 'unknown' } : {}),
+    ...(known.material.class === 'glass'
+      ? { glassTreatment: known.glassTreatment ?? 'unknown' }
+      : {}),
   };
 }

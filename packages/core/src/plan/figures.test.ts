@@ -11,20 +11,34 @@ const planOf = (parts: JobParts = {}, units = METRIC): Plan => {
   return outcome.plan;
 };
 const shown = (plan: Plan, units = METRIC): string[] =>
-  headlineFigures(plan, units).map(({ label, shown: { value, unit } }) => [label, value, unit].filter(Boolean).join(' '));
+  headlineFigures(plan, units).map(({ label, shown: { value, unit } }) =>
+    [label, value, unit].filter(Boolean).join(' '),
+  );
 
 it('says what to do in six plain numbers', () => {
-  expect(shown(planOf())).toEqual(['Press with 26 N', 'Speed 917 rpm', 'About 3.1 min', 'Ease off to 26 N', 'Lifts 10', 'Pour 1.8 L']);
+  expect(shown(planOf())).toEqual([
+    'Press with 26 N',
+    'Speed 917 rpm',
+    'About 3.1 min',
+    'Ease off to 26 N',
+    'Lifts 10',
+    'Pour 1.8 L',
+  ]);
 });
 
 it('says them in inches and pounds', () => {
   const plan = planOf({}, INCH_POUND);
   expect(shown(plan, INCH_POUND)[0]).toBe('Press with 5.9 lbf');
-  expect(detailFigures(plan, INCH_POUND).find((one) => one.key === 'tempRiseK')?.shown.unit).toBe('°F');
+  expect(detailFigures(plan, INCH_POUND).find((one) => one.key === 'tempRiseK')?.shown.unit).toBe(
+    '°F',
+  );
 });
 
 it('leaves out what a blind hole has not', () => {
-  const keys = headlineFigures(planOf({ hole: { depth: { kind: 'blind', depthMm: 3 } } }), METRIC).map((one) => one.key);
+  const keys = headlineFigures(
+    planOf({ hole: { depth: { kind: 'blind', depthMm: 3 } } }),
+    METRIC,
+  ).map((one) => one.key);
   expect(keys).not.toContain('exitForceN');
 });
 

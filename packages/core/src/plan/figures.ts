@@ -1,5 +1,14 @@
 import { formatDecimals, formatSignificant } from '../units/roundNumber';
-import { formatFlow, formatPressure, formatRimSpeed, formatTempRise, showDuration, showForce, showVolume, type ShownQuantity } from '../units/formatQuantity';
+import {
+  formatFlow,
+  formatPressure,
+  formatRimSpeed,
+  formatTempRise,
+  showDuration,
+  showForce,
+  showVolume,
+  type ShownQuantity,
+} from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import type { Plan, Reason } from './plan';
@@ -43,9 +52,25 @@ export function headlineFigures(plan: Plan, units: UnitSystem): Figure[] {
     ['feedForceN', 'Press with', showForce(plan.feedForceN, units)],
     ['rpm', 'Speed', plain(formatSignificant(plan.rpm, 3), 'rpm')],
     ['drillTimeS', 'About', time ? showDuration(time.p50) : plain('–')],
-    ['exitForceN', 'Ease off to', plan.exitForceN === null ? null : showForce(plan.exitForceN, units)],
-    ['lifts', 'Lifts', plain(String(plan.lifts.length), plan.setup.sides === 'two' ? 'a side' : '')],
-    ['water', plan.water.fillL === null && plan.water.flowLPerMin !== null ? 'Water' : plan.water.fillL === null ? 'Water by' : 'Pour', waterShown(plan, units)],
+    [
+      'exitForceN',
+      'Ease off to',
+      plan.exitForceN === null ? null : showForce(plan.exitForceN, units),
+    ],
+    [
+      'lifts',
+      'Lifts',
+      plain(String(plan.lifts.length), plan.setup.sides === 'two' ? 'a side' : ''),
+    ],
+    [
+      'water',
+      plan.water.fillL === null && plan.water.flowLPerMin !== null
+        ? 'Water'
+        : plan.water.fillL === null
+          ? 'Water by'
+          : 'Pour',
+      waterShown(plan, units),
+    ],
   ]);
 }
 
@@ -53,9 +78,17 @@ export function headlineFigures(plan: Plan, units: UnitSystem): Figure[] {
 export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
   return withReasons(plan, [
     ['rimSpeedMPerS', 'Rim speed', split(formatRimSpeed(plan.rimSpeedMPerS, units))],
-    ['contactPressureMpa', 'Contact pressure', split(formatPressure(plan.contactPressureMpa, units))],
+    [
+      'contactPressureMpa',
+      'Contact pressure',
+      split(formatPressure(plan.contactPressureMpa, units)),
+    ],
     ['rateMmPerS', 'Goes in, a minute', split(formatLengthShort(plan.rateMmPerS * 60, units))],
-    ['exitChipMm', 'Exit chip', plan.exitChipMm === null ? null : split(formatLengthShort(plan.exitChipMm.p50, units))],
+    [
+      'exitChipMm',
+      'Exit chip',
+      plan.exitChipMm === null ? null : split(formatLengthShort(plan.exitChipMm.p50, units)),
+    ],
     ['tempRiseK', 'Ring runs hotter by', split(formatTempRise(plan.tempRiseK, units))],
     ['thermalStressMpa', 'Heat stress', split(formatPressure(plan.thermalStressMpa, units))],
     ['torqueNm', 'Torque', plain(formatSignificant(plan.torqueNm, 2), 'N·m')],

@@ -1,4 +1,9 @@
-import { formatDuration, formatDurationSpan, formatForce, formatRpm } from '../units/formatQuantity';
+import {
+  formatDuration,
+  formatDurationSpan,
+  formatForce,
+  formatRpm,
+} from '../units/formatQuantity';
 import { formatLength } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import type { Plan } from './plan';
@@ -13,7 +18,9 @@ export function planText(plan: Plan, title: string, units: UnitSystem): string {
     `Bit: ${plan.setup.bitName}, ${formatLength(plan.setup.bitDiameterMm, units)}`,
     `Speed: ${formatRpm(plan.rpm)} on ${plan.setup.machineName}`,
     `Press with: ${formatForce(plan.feedForceN, units)}${plan.exitForceN === null ? '' : `, ease off to ${formatForce(plan.exitForceN, units)}`}`,
-    time ? `Time: about ${formatDuration(time.p50)} (${formatDurationSpan(time.p10, time.p90)})` : 'Time: it does not cut at this pressure',
+    time
+      ? `Time: about ${formatDuration(time.p50)} (${formatDurationSpan(time.p10, time.p90)})`
+      : 'Time: it does not cut at this pressure',
     '',
     ...plan.steps.map((step, index) => `${index + 1}. ${step.title}. ${step.detail}`),
     ...plan.warnings.map((warning) => `! ${warning.message}`),

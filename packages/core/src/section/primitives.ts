@@ -22,11 +22,45 @@ export type Tone =
   | 'caution';
 
 export type Primitive =
-  | { readonly kind: 'area'; readonly x0: number; readonly z0: number; readonly x1: number; readonly z1: number; readonly tone: Tone; readonly outlined?: boolean }
-  | { readonly kind: 'path'; readonly points: readonly (readonly [number, number])[]; readonly tone: Tone; readonly closed?: boolean }
-  | { readonly kind: 'line'; readonly x0: number; readonly z0: number; readonly x1: number; readonly z1: number; readonly tone: Tone; readonly dashed?: boolean; readonly heavy?: boolean }
-  | { readonly kind: 'arrow'; readonly x: number; readonly z0: number; readonly z1: number; readonly tone: Tone }
-  | { readonly kind: 'turn'; readonly x: number; readonly z: number; readonly radiusMm: number; readonly tone: Tone }
+  | {
+      readonly kind: 'area';
+      readonly x0: number;
+      readonly z0: number;
+      readonly x1: number;
+      readonly z1: number;
+      readonly tone: Tone;
+      readonly outlined?: boolean;
+    }
+  | {
+      readonly kind: 'path';
+      readonly points: readonly (readonly [number, number])[];
+      readonly tone: Tone;
+      readonly closed?: boolean;
+    }
+  | {
+      readonly kind: 'line';
+      readonly x0: number;
+      readonly z0: number;
+      readonly x1: number;
+      readonly z1: number;
+      readonly tone: Tone;
+      readonly dashed?: boolean;
+      readonly heavy?: boolean;
+    }
+  | {
+      readonly kind: 'arrow';
+      readonly x: number;
+      readonly z0: number;
+      readonly z1: number;
+      readonly tone: Tone;
+    }
+  | {
+      readonly kind: 'turn';
+      readonly x: number;
+      readonly z: number;
+      readonly radiusMm: number;
+      readonly tone: Tone;
+    }
   | { readonly kind: 'water-line'; readonly x0: number; readonly x1: number; readonly z: number };
 
 /** A word or number beside the drawing; the drawer keeps labels of one side apart. */

@@ -36,14 +36,18 @@ export const useDisplay = create<Display>()(
 
 export const useUnits = (): UnitSystem => useDisplay((state) => state.units);
 
-const DARK_QUERY = '(prefers-color-scheme: dark)';
+/** The device's own wish for dark; absent where there is no browser. */
+const deviceQuery = (): MediaQueryList | undefined =>
+  typeof globalThis.matchMedia === 'function'
+    ? globalThis.matchMedia('(prefers-color-scheme: dark)')
+    : undefined;
 
 /** The theme to show: the person's choice, else the device's. */
 export function useThemeName(): 'light' | 'dark' {
   const choice = useDisplay((state) => state.theme);
-  const [deviceDark, setDeviceDark] = useState(() => globalThis.matchMedia?.(DARK_QUERY).matches ?? false);
+  const [deviceDark, setDeviceDark] = useState(() => deviceQuery()?.matches ?? false);
   useEffect(() => {
-    const query = globalThis.matchMedia?.(DARK_QUERY);
+    const query = deviceQuery();
     const follow = (event: MediaQueryListEvent): void => {
       setDeviceDark(event.matches);
     };

@@ -6,13 +6,16 @@ import { Label, Numeral, Small, Strong } from '../../ui/text';
 
 interface FigureGridProps {
   readonly figures: readonly Figure[];
+  readonly columns: 2 | 3;
   readonly small?: boolean;
 }
 
-/** Plain numbers in pairs, one line of why beneath each; tap one for its working. */
-export function FigureGrid({ figures, small = false }: FigureGridProps) {
+/** Plain numbers in rows, one line of why beneath each; tap one for its working. */
+export function FigureGrid({ figures, columns, small = false }: FigureGridProps) {
   const [open, setOpen] = useState<string | null>(null);
-  const rows = Array.from({ length: Math.ceil(figures.length / 2) }, (_, index) => figures.slice(index * 2, index * 2 + 2));
+  const rows = Array.from({ length: Math.ceil(figures.length / columns) }, (_, index) =>
+    figures.slice(index * columns, (index + 1) * columns),
+  );
   return (
     <Column>
       {rows.map((pair) => {
@@ -21,9 +24,26 @@ export function FigureGrid({ figures, small = false }: FigureGridProps) {
           <Column key={pair[0]?.key} borderTopWidth={1} borderColor="$line">
             <Row alignItems="stretch">
               {pair.map((figure, index) => (
-                <FigureCell key={figure.key} figure={figure} small={small} divided={index > 0} open={figure.key === open} onPress={() => { setOpen(figure.key === open ? null : figure.key); }} />
+                <FigureCell
+                  key={figure.key}
+                  figure={figure}
+                  small={small}
+                  divided={index > 0}
+                  open={figure.key === open}
+                  onPress={() => {
+                    setOpen(figure.key === open ? null : figure.key);
+                  }}
+                />
               ))}
-              {pair.length === 1 ? <Column flex={1} borderLeftWidth={1} borderColor="$line" /> : null}
+              {Array.from({ length: columns - pair.length }, (_, index) => (
+                <Column
+                  key={index}
+                  flex={1}
+                  flexBasis={0}
+                  borderLeftWidth={1}
+                  borderColor="$line"
+                />
+              ))}
             </Row>
             {shown ? <Working figure={shown} /> : null}
           </Column>
@@ -44,7 +64,13 @@ interface FigureCellProps {
 /** Words in the place of a number, such as the name of a means of water, are set smaller. */
 const WORDY = /[a-z]{3}/i;
 
-function FigureCell({ figure: { key, label, shown, reason }, small, divided, open, onPress }: FigureCellProps) {
+function FigureCell({
+  figure: { key, label, shown, reason },
+  small,
+  divided,
+  open,
+  onPress,
+}: FigureCellProps) {
   const wordy = WORDY.test(shown.value);
   const size = small || wordy ? '$4' : '$6';
   return (
@@ -80,7 +106,13 @@ function FigureCell({ figure: { key, label, shown, reason }, small, divided, ope
 
 function Working({ figure: { key, reason } }: { readonly figure: Figure }) {
   return (
-    <Column padding="$4" paddingTop="$3" gap="$2" backgroundColor="$waterWash" testID={`working-${key}`}>
+    <Column
+      padding="$4"
+      paddingTop="$3"
+      gap="$2"
+      backgroundColor="$waterWash"
+      testID={`working-${key}`}
+    >
       {reason.inputs.map((input) => (
         <Row key={input.name} justifyContent="space-between" gap="$3" alignItems="flex-start">
           <Small flexShrink={1}>{input.name}</Small>

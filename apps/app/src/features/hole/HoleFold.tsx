@@ -24,19 +24,82 @@ export function HoleFold({ edit }: { readonly edit: Editing }) {
   const fromCentre = hole.face === 'base';
   return (
     <>
-      <Chips label="Diameter" chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))} value={hole.diameterMm} onChange={(diameterMm) => { changeHole({ diameterMm }, 'diameter'); }} testID="diameter-chips" />
-      <LengthBox label="Diameter, exactly" valueMm={hole.diameterMm} mostMm={LIMITS.diameterMm.most} onChangeMm={(diameterMm) => { changeHole({ diameterMm }, 'diameter'); }} testID="diameter" />
+      <Chips
+        label="Diameter"
+        chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
+        value={hole.diameterMm}
+        onChange={(diameterMm) => {
+          changeHole({ diameterMm }, 'diameter');
+        }}
+        testID="diameter-chips"
+      />
+      <LengthBox
+        label="Diameter, exactly"
+        valueMm={hole.diameterMm}
+        mostMm={LIMITS.diameterMm.most}
+        onChangeMm={(diameterMm) => {
+          changeHole({ diameterMm }, 'diameter');
+        }}
+        testID="diameter"
+      />
       <Chips label="Depth" chips={DEPTH_CHIPS} value={depth.kind} onChange={setDepth} />
       {depth.kind === 'through' ? null : (
-        <LengthBox label="How deep" valueMm={depth.depthMm} mostMm={LIMITS.thicknessMm.most} onChangeMm={(depthMm) => { changeHole({ depth: { ...depth, depthMm } }, 'depth'); }} testID="depth" />
+        <LengthBox
+          label="How deep"
+          valueMm={depth.depthMm}
+          mostMm={LIMITS.thicknessMm.most}
+          onChangeMm={(depthMm) => {
+            changeHole({ depth: { ...depth, depthMm } }, 'depth');
+          }}
+          testID="depth"
+        />
       )}
-      {piece.form === 'vessel' ? <Chips label="Drilled into" chips={FACE_CHIPS} value={hole.face ?? 'top'} onChange={(face) => { changeHole({ face, ...(face === 'base' ? { xMm: 0, yMm: 0 } : {}) }, 'face'); }} /> : null}
+      {piece.form === 'vessel' ? (
+        <Chips
+          label="Drilled into"
+          chips={FACE_CHIPS}
+          value={hole.face ?? 'top'}
+          onChange={(face) => {
+            changeHole({ face, ...(face === 'base' ? { xMm: 0, yMm: 0 } : {}) }, 'face');
+          }}
+        />
+      ) : null}
       <Row gap="$3" alignItems="flex-start">
-        <LengthBox label={fromCentre ? 'Right of the centre' : 'From the left'} valueMm={hole.xMm} anySign mostMm={LIMITS.placeMm.most} onChangeMm={(xMm) => { changeHole({ xMm }, 'x'); }} testID="place-x" />
-        <LengthBox label={fromCentre ? 'Above the centre' : 'From the bottom'} valueMm={hole.yMm} anySign mostMm={LIMITS.placeMm.most} onChangeMm={(yMm) => { changeHole({ yMm }, 'y'); }} testID="place-y" />
+        <LengthBox
+          label={fromCentre ? 'Right of the centre' : 'From the left'}
+          valueMm={hole.xMm}
+          anySign
+          mostMm={LIMITS.placeMm.most}
+          onChangeMm={(xMm) => {
+            changeHole({ xMm }, 'x');
+          }}
+          testID="place-x"
+        />
+        <LengthBox
+          label={fromCentre ? 'Above the centre' : 'From the bottom'}
+          valueMm={hole.yMm}
+          anySign
+          mostMm={LIMITS.placeMm.most}
+          onChangeMm={(yMm) => {
+            changeHole({ yMm }, 'y');
+          }}
+          testID="place-y"
+        />
       </Row>
-      {hole.fall ? <Small>Falls one in {hole.fall.oneIn}, the {hole.fall.lowSide} face lower.</Small> : null}
-      <TextBox label="Name of the hole" value={hole.label ?? ''} placeholder="What it is for" onChangeText={(label) => { changeHole({ label }, 'hole-name'); }} testID="hole-name" />
+      {hole.fall ? (
+        <Small>
+          Falls one in {hole.fall.oneIn}, the {hole.fall.lowSide} face lower.
+        </Small>
+      ) : null}
+      <TextBox
+        label="Name of the hole"
+        value={hole.label ?? ''}
+        placeholder="What it is for"
+        onChangeText={(label) => {
+          changeHole({ label }, 'hole-name');
+        }}
+        testID="hole-name"
+      />
     </>
   );
 }

@@ -15,7 +15,13 @@ import { useUndo } from '../../ui/undoStore';
 import { useUnits } from '../display/displayStore';
 
 /** Copy, print, delete; and what the numbers are worth. */
-export function HoleMenu({ detail, plan }: { readonly detail: HoleDetail; readonly plan: Plan | null }) {
+export function HoleMenu({
+  detail,
+  plan,
+}: {
+  readonly detail: HoleDetail;
+  readonly plan: Plan | null;
+}) {
   const units = useUnits();
   const router = useRouter();
   const client = useQueryClient();
@@ -26,8 +32,12 @@ export function HoleMenu({ detail, plan }: { readonly detail: HoleDetail; readon
     if (!plan) return;
     const title = `${hole.label ?? 'Hole'}, ${piece.name} (${job.name})`;
     navigator.clipboard.writeText(planText(plan, title, units)).then(
-      () => { setSaid('Copied.'); },
-      () => { setSaid('The browser would not copy it; print instead.'); },
+      () => {
+        setSaid('Copied.');
+      },
+      () => {
+        setSaid('The browser would not copy it; print instead.');
+      },
     );
   };
   const remove = async (): Promise<void> => {
@@ -51,12 +61,27 @@ export function HoleMenu({ detail, plan }: { readonly detail: HoleDetail; readon
     <Column padding="$4" gap="$3">
       <Row gap="$2" flexWrap="wrap">
         <Button label="Copy the plan" icon={Copy} onPress={copy} disabled={!plan} />
-        <Button label="Print" icon={Printer} onPress={() => { window.print(); }} />
-        <Button label="Delete hole" icon={Trash} look="stop" onPress={() => void remove()} testID="delete-hole" />
+        <Button
+          label="Print"
+          icon={Printer}
+          onPress={() => {
+            window.print();
+          }}
+        />
+        <Button
+          label="Delete hole"
+          icon={Trash}
+          look="stop"
+          onPress={() => void remove()}
+          testID="delete-hole"
+        />
       </Row>
-      <Small role="status" aria-live="polite">{said}</Small>
+      <Small role="status" aria-live="polite">
+        {said}
+      </Small>
       <Small>
-        An engineering estimate, with its spread beside each number: it does not replace your makers’ instructions or local rules.
+        An engineering estimate, with its spread beside each number: it does not replace your
+        makers’ instructions or local rules.
         {plan ? ` Model ${plan.modelVersion}, data ${plan.dataVersion}.` : ''}
       </Small>
     </Column>

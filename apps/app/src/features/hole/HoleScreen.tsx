@@ -8,13 +8,15 @@ import { HoleWorkbench } from './HoleWorkbench';
 
 /** A hole with its plan: fetches what it needs, then hands over to the workbench. */
 export function HoleScreen() {
-  const { jobId = '', holeId = '' } = useLocalSearchParams<{ jobId: string; holeId: string }>();
+  const { jobId, holeId } = useLocalSearchParams<{ jobId: string; holeId: string }>();
   const hole = useQuery(holeQuery(holeId));
   const bits = useQuery(bitsQuery);
   const machines = useQuery(machinesQuery);
   const back = { href: `/jobs/${jobId}`, label: 'the job' };
   if (hole.data && bits.data && machines.data) {
-    return <HoleWorkbench key={holeId} detail={hole.data} bits={bits.data} machines={machines.data} />;
+    return (
+      <HoleWorkbench key={holeId} detail={hole.data} bits={bits.data} machines={machines.data} />
+    );
   }
   const failed = [hole, bits, machines].find((query) => query.isError);
   const retry = (): void => {
@@ -22,7 +24,11 @@ export function HoleScreen() {
   };
   return (
     <Page title="Hole" back={back}>
-      {failed?.error ? <Failed error={failed.error} onRetry={retry} /> : <Loading what="the plan" />}
+      {failed?.error ? (
+        <Failed error={failed.error} onRetry={retry} />
+      ) : (
+        <Loading what="the plan" />
+      )}
     </Page>
   );
 }

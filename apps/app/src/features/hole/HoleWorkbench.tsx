@@ -28,6 +28,7 @@ interface HoleWorkbenchProps {
   readonly machines: readonly StoredMachine[];
 }
 
+const clockMs = (): number => Date.now();
 const TREE_WIDTH = 250;
 const WALK_WIDTH = 400;
 
@@ -38,17 +39,39 @@ export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
   const { wide } = useMedia();
   const { draft, dispatch } = handle;
   const { plan, faults } = useLivePlan(detail, draft.now, bits, machines);
-  const edit = editing(handle, () => Date.now());
+  const edit = editing(handle, clockMs);
   useKeys([
-    { key: 'ctrl+z', does: 'undo', run: () => { dispatch({ type: 'undo' }); } },
-    { key: 'ctrl+shift+z', does: 'redo', run: () => { dispatch({ type: 'redo' }); } },
-    { key: 'n', does: 'new hole', run: () => { router.navigate(`/new?jobId=${detail.job.id}`); } },
+    {
+      key: 'ctrl+z',
+      does: 'undo',
+      run: () => {
+        dispatch({ type: 'undo' });
+      },
+    },
+    {
+      key: 'ctrl+shift+z',
+      does: 'redo',
+      run: () => {
+        dispatch({ type: 'redo' });
+      },
+    },
+    {
+      key: 'n',
+      does: 'new hole',
+      run: () => {
+        router.navigate(`/new?jobId=${detail.job.id}`);
+      },
+    },
   ]);
 
   const trouble = (
     <Column>
-      {draft.save.kind === 'unreachable' || draft.save.kind === 'refused' || draft.save.kind === 'conflict' ? (
-        <Column padding="$3"><SaveTrouble {...handle} /></Column>
+      {draft.save.kind === 'unreachable' ||
+      draft.save.kind === 'refused' ||
+      draft.save.kind === 'conflict' ? (
+        <Column padding="$3">
+          <SaveTrouble {...handle} />
+        </Column>
       ) : null}
       {faults.map((fault) => (
         <Column key={fault.pointer + fault.message} padding="$3">
@@ -57,17 +80,48 @@ export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
       ))}
     </Column>
   );
-  const view = plan ? <PlanView plan={plan} edit={edit} drawingHeight={wide ? 340 : 300} /> : faults.length > 0 ? null : <Loading what="the plan" />;
-  const walk = <Walk edit={edit} plan={plan} bits={bits} machines={machines} custom={detail.job.customMaterials} />;
+  const walk = (
+    <Walk
+      edit={edit}
+      plan={plan}
+      bits={bits}
+      machines={machines}
+      custom={detail.job.customMaterials}
+      startsOpen={wide ? 'piece' : null}
+    />
+  );
+  const view = plan ? (
+    <PlanView
+      plan={plan}
+      edit={edit}
+      drawingHeight={wide ? 340 : 260}
+      columns={wide ? 3 : 2}
+      walk={wide ? null : walk}
+    />
+  ) : (
+    <>
+      {wide ? null : walk}
+      {faults.length === 0 ? <Loading what="the plan" /> : null}
+    </>
+  );
   const actions = (
     <>
       <SaveMark save={draft.save} />
-      <UndoRedo canUndo={draft.past.length > 0} canRedo={draft.future.length > 0} onUndo={() => { dispatch({ type: 'undo' }); }} onRedo={() => { dispatch({ type: 'redo' }); }} />
+      <UndoRedo
+        canUndo={draft.past.length > 0}
+        canRedo={draft.future.length > 0}
+        onUndo={() => {
+          dispatch({ type: 'undo' });
+        }}
+        onRedo={() => {
+          dispatch({ type: 'redo' });
+        }}
+      />
     </>
   );
   const head = {
     title: edit.hole.label?.trim() ? edit.hole.label : 'Hole',
-    subtitle: `${detail.job.name} · ${edit.piece.name}`,
+    subtitle: `${edit.piece.name} · ${detail.job.name}`,
     back: { href: `/jobs/${detail.job.id}`, label: 'the job' },
     actions,
   };
@@ -77,8 +131,16 @@ export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
     return (
       <Page {...head} maxWidth={1440} fixed>
         <Row flex={1} alignItems="stretch" minHeight={0}>
-          <ScrollView style={{ width: TREE_WIDTH, flexGrow: 0 }}><JobTree jobId={detail.job.id} holeId={edit.hole.id} /></ScrollView>
-          <ScrollView style={{ flex: 1, borderLeftWidth: 1, borderRightWidth: 1, borderColor: 'transparent' }}>{trouble}{view}{menu}</ScrollView>
+          <ScrollView style={{ width: TREE_WIDTH, flexGrow: 0 }}>
+            <JobTree jobId={detail.job.id} holeId={edit.hole.id} />
+          </ScrollView>
+          <ScrollView
+            style={{ flex: 1, borderLeftWidth: 1, borderRightWidth: 1, borderColor: 'transparent' }}
+          >
+            {trouble}
+            {view}
+            {menu}
+          </ScrollView>
           <ScrollView style={{ width: WALK_WIDTH, flexGrow: 0 }}>{walk}</ScrollView>
         </Row>
       </Page>
@@ -87,7 +149,6 @@ export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
   return (
     <Page {...head} footer={plan ? <LiveBar plan={plan} /> : undefined}>
       {trouble}
-      {walk}
       {view}
       {menu}
     </Page>
@@ -104,10 +165,24 @@ interface UndoRedoProps {
 function UndoRedo({ canUndo, canRedo, onUndo, onRedo }: UndoRedoProps) {
   return (
     <Row>
-      <Press aria-label="Undo" aria-disabled={!canUndo} disabled={!canUndo} onPress={onUndo} paddingHorizontal="$3" testID="undo">
+      <Press
+        aria-label="Undo"
+        aria-disabled={!canUndo}
+        disabled={!canUndo}
+        onPress={onUndo}
+        paddingHorizontal="$3"
+        testID="undo"
+      >
         <Icon of={Undo2} />
       </Press>
-      <Press aria-label="Redo" aria-disabled={!canRedo} disabled={!canRedo} onPress={onRedo} paddingHorizontal="$3" testID="redo">
+      <Press
+        aria-label="Redo"
+        aria-disabled={!canRedo}
+        disabled={!canRedo}
+        onPress={onRedo}
+        paddingHorizontal="$3"
+        testID="redo"
+      >
         <Icon of={Redo2} />
       </Press>
     </Row>

@@ -1,10 +1,19 @@
-import { MATERIAL_CLASSES, type Material, type MaterialClass } from '@nucleon/core/materials/material';
+import {
+  MATERIAL_CLASSES,
+  type Material,
+  type MaterialClass,
+} from '@nucleon/core/materials/material';
 import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { useState } from 'react';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
 
-const CLASS_WORDS: Record<MaterialClass, string> = { glass: 'Glass', ceramic: 'Ceramic', stone: 'Stone', masonry: 'Masonry' };
+const CLASS_WORDS: Record<MaterialClass, string> = {
+  glass: 'Glass',
+  ceramic: 'Ceramic',
+  stone: 'Stone',
+  masonry: 'Masonry',
+};
 
 interface MaterialPickerProps {
   readonly value: string | undefined;
@@ -19,11 +28,19 @@ export function MaterialPicker({ value, custom = [], onPick }: MaterialPickerPro
   const [kind, setKind] = useState<MaterialClass | undefined>(current?.class);
   return (
     <Column gap="$3">
-      <Chips label="Kind of material" chips={MATERIAL_CLASSES.map((one) => ({ value: one, label: CLASS_WORDS[one] }))} value={kind} onChange={setKind} testID="material-kind" />
+      <Chips
+        label="Kind of material"
+        chips={MATERIAL_CLASSES.map((one) => ({ value: one, label: CLASS_WORDS[one] }))}
+        value={kind}
+        onChange={setKind}
+        testID="material-kind"
+      />
       {kind ? (
         <Chips
           label="Material"
-          chips={all.filter((material) => material.class === kind).map((material) => ({ value: material.id, label: material.name }))}
+          chips={all
+            .filter((material) => material.class === kind)
+            .map((material) => ({ value: material.id, label: material.name }))}
           value={value}
           onChange={(id) => {
             const picked = all.find((material) => material.id === id);

@@ -16,7 +16,16 @@ const KIND_CHIPS: readonly { value: Kind; label: string }[] = [
 
 /** The same piece in another shape, keeping its sizes where they carry over. */
 function reshaped(outline: Outline, kind: Kind): Outline {
-  const across = 'diameterMm' in outline ? outline.diameterMm : 'outerDiameterMm' in outline ? outline.outerDiameterMm : 'widthMm' in outline ? outline.widthMm : 'bottomDiameterMm' in outline ? outline.bottomDiameterMm : 200;
+  const across =
+    'diameterMm' in outline
+      ? outline.diameterMm
+      : 'outerDiameterMm' in outline
+        ? outline.outerDiameterMm
+        : 'widthMm' in outline
+          ? outline.widthMm
+          : 'bottomDiameterMm' in outline
+            ? outline.bottomDiameterMm
+            : 200;
   const height = 'heightMm' in outline ? outline.heightMm : across;
   switch (kind) {
     case 'rectangle':
@@ -33,10 +42,20 @@ function reshaped(outline: Outline, kind: Kind): Outline {
 }
 
 const FIELDS: Record<Kind, readonly (readonly [key: string, label: string])[]> = {
-  rectangle: [['widthMm', 'Width'], ['heightMm', 'Height']],
+  rectangle: [
+    ['widthMm', 'Width'],
+    ['heightMm', 'Height'],
+  ],
   circle: [['diameterMm', 'Across']],
-  cylinder: [['outerDiameterMm', 'Outside diameter'], ['heightMm', 'Height']],
-  cone: [['bottomDiameterMm', 'Foot diameter'], ['topDiameterMm', 'Rim diameter'], ['heightMm', 'Height']],
+  cylinder: [
+    ['outerDiameterMm', 'Outside diameter'],
+    ['heightMm', 'Height'],
+  ],
+  cone: [
+    ['bottomDiameterMm', 'Foot diameter'],
+    ['topDiameterMm', 'Rim diameter'],
+    ['heightMm', 'Height'],
+  ],
   polygon: [],
 };
 
@@ -57,7 +76,9 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
           onChange(reshaped(outline, kind), 'outline-kind');
         }}
       />
-      {outline.kind === 'polygon' ? <Small>An outline of {outline.pointsMm.length} points, as it came in its file.</Small> : null}
+      {outline.kind === 'polygon' ? (
+        <Small>An outline of {outline.pointsMm.length} points, as it came in its file.</Small>
+      ) : null}
       <Row gap="$3" alignItems="flex-start">
         {FIELDS[outline.kind].map(([key, label]) => (
           <LengthBox
@@ -66,7 +87,7 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
             valueMm={values[key] ?? 0}
             mostMm={LIMITS.lengthMm.most}
             onChangeMm={(mm) => {
-              onChange({ ...outline, [key]: mm } as Outline, `outline-${key}`);
+              onChange({ ...outline, [key]: mm }, `outline-${key}`);
             }}
           />
         ))}

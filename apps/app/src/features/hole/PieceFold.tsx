@@ -29,7 +29,14 @@ export function PieceFold({ edit, custom }: PieceFoldProps) {
     <>
       {layered ? (
         <Small>
-          Built up from the outside in: {piece.layers?.map((layer) => `${findMaterial(layer.material, custom)?.name ?? 'cavity'} ${formatLengthShort(layer.thicknessMm, units)}`).join(', ')}.
+          Built up from the outside in:{' '}
+          {piece.layers
+            ?.map(
+              (layer) =>
+                `${findMaterial(layer.material, custom)?.name ?? 'cavity'} ${formatLengthShort(layer.thicknessMm, units)}`,
+            )
+            .join(', ')}
+          .
         </Small>
       ) : (
         <>
@@ -37,19 +44,70 @@ export function PieceFold({ edit, custom }: PieceFoldProps) {
             value={piece.material}
             custom={custom}
             onPick={(picked) => {
-              changePiece({ material: picked.id, ...(picked.class === 'glass' && !piece.glassTreatment ? { glassTreatment: 'unknown' as const } : {}) }, 'material');
+              changePiece(
+                {
+                  material: picked.id,
+                  ...(picked.class === 'glass' && !piece.glassTreatment
+                    ? { glassTreatment: 'unknown' as const }
+                    : {}),
+                },
+                'material',
+              );
             }}
           />
-          <Chips label="Thickness" chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))} value={piece.thicknessMm} onChange={(thicknessMm) => { changePiece({ thicknessMm }, 'thickness'); }} testID="thickness-chips" />
-          <LengthBox label="Thickness, measured" valueMm={piece.thicknessMm} mostMm={LIMITS.thicknessMm.most} onChangeMm={(thicknessMm) => { changePiece({ thicknessMm }, 'thickness'); }} testID="thickness" />
+          <Chips
+            label="Thickness"
+            chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
+            value={piece.thicknessMm}
+            onChange={(thicknessMm) => {
+              changePiece({ thicknessMm }, 'thickness');
+            }}
+            testID="thickness-chips"
+          />
+          <LengthBox
+            label="Thickness, measured"
+            valueMm={piece.thicknessMm}
+            mostMm={LIMITS.thicknessMm.most}
+            onChangeMm={(thicknessMm) => {
+              changePiece({ thicknessMm }, 'thickness');
+            }}
+            testID="thickness"
+          />
         </>
       )}
       {material?.class === 'glass' ? (
-        <Chips label="How the glass was treated" chips={TREATMENT_CHIPS} value={piece.glassTreatment ?? 'unknown'} onChange={(glassTreatment) => { changePiece({ glassTreatment }, 'treatment'); }} testID="treatment" />
+        <Chips
+          label="How the glass was treated"
+          chips={TREATMENT_CHIPS}
+          value={piece.glassTreatment ?? 'unknown'}
+          onChange={(glassTreatment) => {
+            changePiece({ glassTreatment }, 'treatment');
+          }}
+          testID="treatment"
+        />
       ) : null}
-      <Chips label="Form" chips={FORM_CHIPS} value={piece.form} onChange={(form) => { changePiece({ form }, 'form'); }} />
-      <OutlineFields outline={piece.outline} onChange={(outline, group) => { changePiece({ outline }, group); }} />
-      <TextBox label="Name of the piece" value={piece.name} onChangeText={(name) => { changePiece({ name }, 'piece-name'); }} fault={piece.name.trim() === '' ? 'Give it a name: 1 to 120 characters.' : undefined} />
+      <Chips
+        label="Form"
+        chips={FORM_CHIPS}
+        value={piece.form}
+        onChange={(form) => {
+          changePiece({ form }, 'form');
+        }}
+      />
+      <OutlineFields
+        outline={piece.outline}
+        onChange={(outline, group) => {
+          changePiece({ outline }, group);
+        }}
+      />
+      <TextBox
+        label="Name of the piece"
+        value={piece.name}
+        onChangeText={(name) => {
+          changePiece({ name }, 'piece-name');
+        }}
+        fault={piece.name.trim() === '' ? 'Give it a name: 1 to 120 characters.' : undefined}
+      />
     </>
   );
 }

@@ -23,9 +23,11 @@ export function PlanDrawing({ plan, thicknessMm, atDepthMm, maxHeight }: PlanDra
     setWidth(nativeEvent.layout.width);
   };
   return (
-    <Panel wet borderWidth={0} testID="section">
+    <Panel wet borderLeftWidth={0} borderRightWidth={0} borderTopWidth={0} testID="section">
       <View onLayout={measure} style={{ width: '100%', minHeight: 120 }}>
-        {width > 0 ? <SectionDrawing section={section} width={width} maxHeight={maxHeight} /> : null}
+        {width > 0 ? (
+          <SectionDrawing section={section} width={width} maxHeight={maxHeight} />
+        ) : null}
       </View>
     </Panel>
   );

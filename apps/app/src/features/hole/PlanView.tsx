@@ -1,6 +1,6 @@
 import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Column, Panel } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { useUnits } from '../display/displayStore';
@@ -15,19 +15,33 @@ interface PlanViewProps {
   readonly plan: Plan;
   readonly edit: Editing;
   readonly drawingHeight: number;
+  /** Numbers side by side. */
+  readonly columns: 2 | 3;
+  /** What the plan is made from, between drawing and numbers where there is one column. */
+  readonly walk?: ReactNode;
 }
 
 /** What the plan says: stops first, the drawing, the numbers, what to mind, the steps. */
-export function PlanView({ plan, edit, drawingHeight }: PlanViewProps) {
+export function PlanView({ plan, edit, drawingHeight, columns, walk }: PlanViewProps) {
   const units = useUnits();
   const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
   const atDepthMm = Math.min(shownDepthMm ?? plan.depthPerSideMm * 0.45, plan.depthPerSideMm);
   return (
     <Column>
-      {plan.gates.length > 0 ? <Column padding="$3"><GatePanel plan={plan} edit={edit} now={() => new Date()} /></Column> : null}
-      <PlanDrawing plan={plan} thicknessMm={edit.piece.thicknessMm} atDepthMm={atDepthMm} maxHeight={drawingHeight} />
+      {plan.gates.length > 0 ? (
+        <Column padding="$3">
+          <GatePanel plan={plan} edit={edit} now={() => new Date()} />
+        </Column>
+      ) : null}
+      <PlanDrawing
+        plan={plan}
+        thicknessMm={edit.piece.thicknessMm}
+        atDepthMm={atDepthMm}
+        maxHeight={drawingHeight}
+      />
+      {walk}
       <Panel borderWidth={0}>
-        <FigureGrid figures={headlineFigures(plan, units)} />
+        <FigureGrid figures={headlineFigures(plan, units)} columns={columns} />
       </Panel>
       {plan.warnings.length > 0 ? (
         <Column gap="$2" padding="$3" testID="warnings">
@@ -36,7 +50,11 @@ export function PlanView({ plan, edit, drawingHeight }: PlanViewProps) {
           ))}
         </Column>
       ) : null}
-      {plan.gates.length === 0 && plan.settledGates.length > 0 ? <Column padding="$3"><GatePanel plan={plan} edit={edit} now={() => new Date()} /></Column> : null}
+      {plan.gates.length === 0 && plan.settledGates.length > 0 ? (
+        <Column padding="$3">
+          <GatePanel plan={plan} edit={edit} now={() => new Date()} />
+        </Column>
+      ) : null}
       <Column padding="$4" gap="$2">
         <Heading aria-level={2}>Step by step</Heading>
         <StepList steps={plan.steps} onShowDepth={setShownDepthMm} />
@@ -46,7 +64,7 @@ export function PlanView({ plan, edit, drawingHeight }: PlanViewProps) {
           <Heading aria-level={2}>The engineering</Heading>
         </Column>
         <Panel borderWidth={0} borderBottomWidth={1}>
-          <FigureGrid figures={detailFigures(plan, units)} small />
+          <FigureGrid figures={detailFigures(plan, units)} columns={columns} small />
         </Panel>
       </Column>
     </Column>

@@ -13,33 +13,82 @@ import type { HoleDraftHandle } from './useHoleDraft';
 export function SaveTrouble({ draft, dispatch }: HoleDraftHandle) {
   const { save } = draft;
   if (save.kind === 'unreachable') {
-    return <Notice level="caution" title="Not on the server yet" text={`${save.message} What you typed is kept on this device and sent when it is back.`} testID="unreachable" live />;
+    return (
+      <Notice
+        level="caution"
+        title="Not on the server yet"
+        text={`${save.message} What you typed is kept on this device and sent when it is back.`}
+        testID="unreachable"
+        live
+      />
+    );
   }
-  if (save.kind === 'refused') return <Notice level="stop" title="Not saved" text={save.message} testID="refused" />;
+  if (save.kind === 'refused')
+    return <Notice level="stop" title="Not saved" text={save.message} testID="refused" />;
   if (save.kind !== 'conflict') return null;
   return (
-    <Notice level="stop" title="Changed elsewhere" text="Someone changed this after you opened it. Choose which to keep; the other can be had back with Undo." testID="conflict">
+    <Notice
+      level="stop"
+      title="Changed elsewhere"
+      text="Someone changed this after you opened it. Choose which to keep; the other can be had back with Undo."
+      testID="conflict"
+    >
       <Differences draft={draft} part={save.part} current={save.current} />
       <Row gap="$2" flexWrap="wrap">
-        <Button label="Keep mine" look="main" onPress={() => { dispatch({ type: 'keep-mine' }); }} disabled={!save.current} />
-        <Button label="Take theirs" onPress={() => { dispatch({ type: 'take-theirs' }); }} disabled={!save.current} />
+        <Button
+          label="Keep mine"
+          look="main"
+          onPress={() => {
+            dispatch({ type: 'keep-mine' });
+          }}
+          disabled={!save.current}
+        />
+        <Button
+          label="Take theirs"
+          onPress={() => {
+            dispatch({ type: 'take-theirs' });
+          }}
+          disabled={!save.current}
+        />
       </Row>
     </Notice>
   );
 }
 
 const WORDS: Record<string, string> = {
-  thicknessMm: 'Thickness', material: 'Material', glassTreatment: 'Treatment', outline: 'Outline', name: 'Name', form: 'Form', checks: 'Answers',
-  diameterMm: 'Diameter', xMm: 'From the left', yMm: 'From the bottom', depth: 'Depth', label: 'Name', setup: 'Setup', face: 'Face',
+  thicknessMm: 'Thickness',
+  material: 'Material',
+  glassTreatment: 'Treatment',
+  outline: 'Outline',
+  name: 'Name',
+  form: 'Form',
+  checks: 'Answers',
+  diameterMm: 'Diameter',
+  xMm: 'From the left',
+  yMm: 'From the bottom',
+  depth: 'Depth',
+  label: 'Name',
+  setup: 'Setup',
+  face: 'Face',
 };
 const QUIET = new Set(['version', 'updatedAt']);
 
-function Differences({ draft, part, current }: { readonly draft: HoleDraft; readonly part: keyof Content; readonly current: StoredPiece | StoredHole | null }) {
+function Differences({
+  draft,
+  part,
+  current,
+}: {
+  readonly draft: HoleDraft;
+  readonly part: keyof Content;
+  readonly current: StoredPiece | StoredHole | null;
+}) {
   const units = useUnits();
   if (!current) return <Small>It was deleted.</Small>;
   const mine = draft.now[part] as unknown as Record<string, unknown>;
   const theirs = current as unknown as Record<string, unknown>;
-  const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])].filter((key) => !QUIET.has(key) && JSON.stringify(mine[key]) !== JSON.stringify(theirs[key]));
+  const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])].filter(
+    (key) => !QUIET.has(key) && JSON.stringify(mine[key]) !== JSON.stringify(theirs[key]),
+  );
   return (
     <Column gap="$1">
       <Row>
@@ -50,8 +99,12 @@ function Differences({ draft, part, current }: { readonly draft: HoleDraft; read
       {keys.map((key) => (
         <Row key={key} alignItems="flex-start">
           <Small flex={1}>{WORDS[key] ?? key}</Small>
-          <Small flex={1} color="$ink">{shown(mine[key], key, units)}</Small>
-          <Small flex={1} color="$ink">{shown(theirs[key], key, units)}</Small>
+          <Small flex={1} color="$ink">
+            {shown(mine[key], key, units)}
+          </Small>
+          <Small flex={1} color="$ink">
+            {shown(theirs[key], key, units)}
+          </Small>
         </Row>
       ))}
     </Column>
@@ -60,7 +113,15 @@ function Differences({ draft, part, current }: { readonly draft: HoleDraft; read
 
 function shown(value: unknown, key: string, units: UnitSystem): string {
   if (value === undefined || value === null || value === '') return '–';
-  if (typeof value === 'number') return key.endsWith('Mm') ? formatLengthShort(value, units) : String(value);
+  if (typeof value === 'number')
+    return key.endsWith('Mm') ? formatLengthShort(value, units) : String(value);
   if (typeof value === 'string') return value;
-  return Object.entries(value as object).filter(([, part]) => part !== undefined).map(([name, part]) => (name === 'kind' ? String(part) : `${name.replace(/Mm$/, '')} ${typeof part === 'object' ? JSON.stringify(part) : String(part)}`)).join(', ');
+  return Object.entries(value)
+    .filter(([, part]) => part !== undefined)
+    .map(([name, part]) =>
+      name === 'kind'
+        ? String(part)
+        : `${name.replace(/Mm$/, '')} ${typeof part === 'object' ? JSON.stringify(part) : String(part)}`,
+    )
+    .join(', ');
 }

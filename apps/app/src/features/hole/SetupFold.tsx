@@ -27,30 +27,82 @@ export function SetupFold({ edit, plan, bits, machines }: SetupFoldProps) {
   const router = useRouter();
   const { hole, changeSetup } = edit;
   const setup = hole.setup ?? {};
-  const nearest = [...bits].sort((a, b) => Math.abs(a.diameterMm - hole.diameterMm) - Math.abs(b.diameterMm - hole.diameterMm));
+  const nearest = [...bits].sort(
+    (a, b) => Math.abs(a.diameterMm - hole.diameterMm) - Math.abs(b.diameterMm - hole.diameterMm),
+  );
   const chosenBit = setup.bits?.at(-1) ?? setup.bit ?? PLANNER;
   return (
     <>
       <Chips
         label="Bit, nearest size first"
-        chips={[...nearest.map((bit) => ({ value: bit.id, label: `${bit.name} · ${formatLengthShort(bit.diameterMm, units)}` })), { value: PLANNER, label: 'Let the plan choose' }]}
+        chips={[
+          ...nearest.map((bit) => ({
+            value: bit.id,
+            label: `${bit.name} · ${formatLengthShort(bit.diameterMm, units)}`,
+          })),
+          { value: PLANNER, label: 'Let the plan choose' },
+        ]}
         value={chosenBit}
-        onChange={(id) => { changeSetup({ bit: id === PLANNER ? undefined : id, bits: undefined }, 'bit'); }}
+        onChange={(id) => {
+          changeSetup({ bit: id === PLANNER ? undefined : id, bits: undefined }, 'bit');
+        }}
         testID="bit"
       />
       {chosenBit === PLANNER && plan?.reasons.bit ? <Small>{plan.reasons.bit.text}</Small> : null}
       <Chips
         label="Machine"
-        chips={[...machines.map((machine) => ({ value: machine.id, label: machine.name || MACHINE_KINDS[machine.kind].name })), { value: PLANNER, label: 'Let the plan choose' }]}
+        chips={[
+          ...machines.map((machine) => ({
+            value: machine.id,
+            label: machine.name || MACHINE_KINDS[machine.kind].name,
+          })),
+          { value: PLANNER, label: 'Let the plan choose' },
+        ]}
         value={setup.machine ?? PLANNER}
-        onChange={(id) => { changeSetup({ machine: id === PLANNER ? undefined : id }, 'machine'); }}
+        onChange={(id) => {
+          changeSetup({ machine: id === PLANNER ? undefined : id }, 'machine');
+        }}
         testID="machine"
       />
-      {setup.machine === undefined && plan ? <Small>{plan.setup.machineName}: {plan.reasons.machine?.text}</Small> : null}
-      <Button label="Add to the kit" icon={Plus} look="quiet" onPress={() => { router.navigate('/kit'); }} />
-      <Chips label="Pace" chips={PACE_CHIPS} value={plan?.setup.pace ?? setup.pace} onChange={(pace) => { changeSetup({ pace, rimSpeedMPerS: undefined, contactPressureMpa: undefined }, 'pace'); }} testID="pace" />
-      <Chips label="Start" chips={START_CHIPS} value={plan?.setup.start ?? setup.start} onChange={(start) => { changeSetup({ start }, 'start'); }} />
-      <Chips label="Drill from" chips={SIDES_CHIPS} value={plan?.setup.sides ?? setup.sides} onChange={(sides) => { changeSetup({ sides }, 'sides'); }} testID="sides" />
+      {setup.machine === undefined && plan ? (
+        <Small>
+          {plan.setup.machineName}: {plan.reasons.machine?.text}
+        </Small>
+      ) : null}
+      <Button
+        label="Add to the kit"
+        icon={Plus}
+        look="quiet"
+        onPress={() => {
+          router.navigate('/kit');
+        }}
+      />
+      <Chips
+        label="Pace"
+        chips={PACE_CHIPS}
+        value={plan?.setup.pace ?? setup.pace}
+        onChange={(pace) => {
+          changeSetup({ pace, rimSpeedMPerS: undefined, contactPressureMpa: undefined }, 'pace');
+        }}
+        testID="pace"
+      />
+      <Chips
+        label="Start"
+        chips={START_CHIPS}
+        value={plan?.setup.start ?? setup.start}
+        onChange={(start) => {
+          changeSetup({ start }, 'start');
+        }}
+      />
+      <Chips
+        label="Drill from"
+        chips={SIDES_CHIPS}
+        value={plan?.setup.sides ?? setup.sides}
+        onChange={(sides) => {
+          changeSetup({ sides }, 'sides');
+        }}
+        testID="sides"
+      />
     </>
   );
 }

@@ -27,11 +27,22 @@ export function StepList({ steps, onShowDepth }: StepListProps) {
           </Row>
         );
         return (
-          <Column key={`${index}-${step.kind}`} render="li" borderTopWidth={index > 0 ? 1 : 0} borderColor="$line">
+          <Column
+            key={`${index}-${step.kind}`}
+            render="li"
+            borderTopWidth={index > 0 ? 1 : 0}
+            borderColor="$line"
+          >
             {toDepthMm === undefined || fromDepthMm === undefined ? (
               content
             ) : (
-              <Press aria-label={`Step ${index + 1}: ${step.title}. ${step.detail} Show it in the drawing.`} onPress={() => { onShowDepth((fromDepthMm + toDepthMm) / 2); }} hoverStyle={{ backgroundColor: '$raised' }}>
+              <Press
+                aria-label={`Step ${index + 1}: ${step.title}. ${step.detail} Show it in the drawing.`}
+                onPress={() => {
+                  onShowDepth((fromDepthMm + toDepthMm) / 2);
+                }}
+                hoverStyle={{ backgroundColor: '$raised' }}
+              >
                 {content}
               </Press>
             )}

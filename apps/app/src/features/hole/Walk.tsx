@@ -20,14 +20,15 @@ interface WalkProps {
   readonly bits: readonly StoredBit[];
   readonly machines: readonly StoredMachine[];
   readonly custom: readonly Material[];
+  readonly startsOpen: Part | null;
 }
 
 type Part = 'piece' | 'hole' | 'setup' | 'water';
 
 /** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
-export function Walk({ edit, plan, bits, machines, custom }: WalkProps) {
+export function Walk({ edit, plan, bits, machines, custom, startsOpen }: WalkProps) {
   const units = useUnits();
-  const [open, setOpen] = useState<Part | null>(null);
+  const [open, setOpen] = useState<Part | null>(startsOpen);
   const { piece, hole } = edit;
   const material = findMaterial(piece.material, custom);
   const length = (mm: number): string => formatLengthShort(mm, units);
@@ -35,25 +36,58 @@ export function Walk({ edit, plan, bits, machines, custom }: WalkProps) {
     label,
     summary,
     open: open === part,
-    onToggle: () => { setOpen(open === part ? null : part); },
+    onToggle: () => {
+      setOpen(open === part ? null : part);
+    },
     testID: `fold-${part}`,
   });
-  const treatment = material?.class === 'glass' ? `, ${wordFor(TREATMENT_CHIPS, piece.glassTreatment ?? 'unknown').toLowerCase()}` : '';
-  const body = piece.layers?.length ? `${piece.layers.length} layers` : (material?.name ?? piece.material);
+  const treatment =
+    material?.class === 'glass'
+      ? `, ${wordFor(TREATMENT_CHIPS, piece.glassTreatment ?? 'unknown').toLowerCase()}`
+      : '';
+  const body = piece.layers?.length
+    ? `${piece.layers.length} layers`
+    : (material?.name ?? piece.material);
   const deep = hole.depth.kind === 'through' ? 'through' : `${length(hole.depth.depthMm)} deep`;
   return (
     <Panel borderLeftWidth={0} borderRightWidth={0} borderTopWidth={0} testID="walk">
-      <Fold {...fold('piece', 'Piece', `${piece.name}: ${body}, ${length(piece.thicknessMm)}${treatment}`)}>
+      <Fold
+        {...fold(
+          'piece',
+          'Piece',
+          `${piece.name}: ${body}, ${length(piece.thicknessMm)}${treatment}`,
+        )}
+      >
         <PieceFold edit={edit} custom={custom} />
       </Fold>
-      <Fold {...fold('hole', 'Hole and place', `${length(hole.diameterMm)} ${deep}, at ${length(hole.xMm)} × ${length(hole.yMm)}`)}>
+      <Fold
+        {...fold(
+          'hole',
+          'Hole and place',
+          `${length(hole.diameterMm)} ${deep}, at ${length(hole.xMm)} × ${length(hole.yMm)}`,
+        )}
+      >
         <HoleFold edit={edit} />
       </Fold>
-      <Fold {...fold('setup', 'Set up', plan ? `${plan.setup.bitName}, ${plan.setup.machineName}, ${wordFor(PACE_CHIPS, plan.setup.pace).toLowerCase()}` : '…')}>
+      <Fold
+        {...fold(
+          'setup',
+          'Set up',
+          plan
+            ? `${plan.setup.bitName}, ${plan.setup.machineName}, ${wordFor(PACE_CHIPS, plan.setup.pace).toLowerCase()}`
+            : '…',
+        )}
+      >
         <SetupFold edit={edit} plan={plan} bits={bits} machines={machines} />
       </Fold>
       {plan ? (
-        <Fold {...fold('water', 'Water and hold', `${plan.water.name}, ${plan.setup.supportName.toLowerCase()}, ${wordFor(HOLD_CHIPS, plan.setup.hold).toLowerCase()}`)}>
+        <Fold
+          {...fold(
+            'water',
+            'Water and hold',
+            `${plan.water.name}, ${plan.setup.supportName.toLowerCase()}, ${wordFor(HOLD_CHIPS, plan.setup.hold).toLowerCase()}`,
+          )}
+        >
           <WaterHoldFold edit={edit} plan={plan} />
         </Fold>
       ) : null}

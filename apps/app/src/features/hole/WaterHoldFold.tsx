@@ -19,25 +19,73 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
   const waterKind = water?.kind ?? (plan.setup.waterKind as (typeof COOLANT_IDS)[number]);
   const supportKind = support?.kind ?? (plan.setup.supportKind as (typeof SUPPORT_IDS)[number]);
   const standing = COOLANTS[waterKind].kind === 'standing';
-  const changeWater = (change: object, group: string): void => { changeSetup({ water: { kind: waterKind, ...water, ...change } }, group); };
+  const changeWater = (change: object, group: string): void => {
+    changeSetup({ water: { kind: waterKind, ...water, ...change } }, group);
+  };
   return (
     <>
-      <Chips label="Water" chips={WATER_CHIPS} value={waterKind} onChange={(kind) => { changeSetup({ water: { ...water, kind, coverMm: undefined } }, 'water'); }} testID="water" />
+      <Chips
+        label="Water"
+        chips={WATER_CHIPS}
+        value={waterKind}
+        onChange={(kind) => {
+          changeSetup({ water: { ...water, kind, coverMm: undefined } }, 'water');
+        }}
+        testID="water"
+      />
       <Small>{COOLANTS[waterKind].note}</Small>
       {standing ? (
         <Row gap="$3" alignItems="flex-start">
-          <LengthBox label="Over the face" valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm} mostMm={500} onChangeMm={(coverMm) => { changeWater({ coverMm }, 'cover'); }} testID="cover" />
+          <LengthBox
+            label="Over the face"
+            valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm}
+            mostMm={500}
+            onChangeMm={(coverMm) => {
+              changeWater({ coverMm }, 'cover');
+            }}
+            testID="cover"
+          />
           {waterKind !== 'pool' && water?.trayLengthMm && water.trayWidthMm ? (
             <>
-              <LengthBox label="Tray length" valueMm={water.trayLengthMm} mostMm={LIMITS.lengthMm.most} onChangeMm={(trayLengthMm) => { changeWater({ trayLengthMm }, 'tray-length'); }} />
-              <LengthBox label="Tray width" valueMm={water.trayWidthMm} mostMm={LIMITS.lengthMm.most} onChangeMm={(trayWidthMm) => { changeWater({ trayWidthMm }, 'tray-width'); }} />
+              <LengthBox
+                label="Tray length"
+                valueMm={water.trayLengthMm}
+                mostMm={LIMITS.lengthMm.most}
+                onChangeMm={(trayLengthMm) => {
+                  changeWater({ trayLengthMm }, 'tray-length');
+                }}
+              />
+              <LengthBox
+                label="Tray width"
+                valueMm={water.trayWidthMm}
+                mostMm={LIMITS.lengthMm.most}
+                onChangeMm={(trayWidthMm) => {
+                  changeWater({ trayWidthMm }, 'tray-width');
+                }}
+              />
             </>
           ) : null}
         </Row>
       ) : null}
-      <Chips label="Behind it" chips={SUPPORT_CHIPS} value={supportKind} onChange={(kind) => { changeSetup({ support: { ...support, kind, thicknessMm: undefined } }, 'support'); }} testID="support" />
+      <Chips
+        label="Behind it"
+        chips={SUPPORT_CHIPS}
+        value={supportKind}
+        onChange={(kind) => {
+          changeSetup({ support: { ...support, kind, thicknessMm: undefined } }, 'support');
+        }}
+        testID="support"
+      />
       <Small>{SUPPORTS[supportKind].note}</Small>
-      <Chips label="Hold" chips={HOLD_CHIPS} value={plan.setup.hold} onChange={(hold) => { changeSetup({ hold }, 'hold'); }} testID="hold" />
+      <Chips
+        label="Hold"
+        chips={HOLD_CHIPS}
+        value={plan.setup.hold}
+        onChange={(hold) => {
+          changeSetup({ hold }, 'hold');
+        }}
+        testID="hold"
+      />
     </>
   );
 }

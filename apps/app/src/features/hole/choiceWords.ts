@@ -6,11 +6,34 @@ import type { Chip } from '../../ui/Chips';
 const chips = <K extends string>(words: Record<K, string>): readonly Chip<K>[] =>
   (Object.entries(words) as [K, string][]).map(([value, label]) => ({ value, label }));
 
-export const HOLD_CHIPS = chips({ freehand: 'Free hand', guided: 'In a guide', press: 'Press', rig: 'Rig or stand' } satisfies Record<Hold, string>);
-export const START_CHIPS = chips({ guide: 'Guide', tilt: 'Tilt', tape: 'Tape', seat: 'Seat and dwell', pilot: 'Pilot' } satisfies Record<Start, string>);
-export const PACE_CHIPS = chips({ gentle: 'Gentle', steady: 'Steady', brisk: 'Brisk' } satisfies Record<Pace, string>);
+export const HOLD_CHIPS = chips({
+  freehand: 'Free hand',
+  guided: 'In a guide',
+  press: 'Press',
+  rig: 'Rig or stand',
+} satisfies Record<Hold, string>);
+export const START_CHIPS = chips({
+  guide: 'Guide',
+  tilt: 'Tilt',
+  tape: 'Tape',
+  seat: 'Seat and dwell',
+  pilot: 'Pilot',
+} satisfies Record<Start, string>);
+export const PACE_CHIPS = chips({
+  gentle: 'Gentle',
+  steady: 'Steady',
+  brisk: 'Brisk',
+} satisfies Record<Pace, string>);
 export const SIDES_CHIPS = chips({ one: 'One side', two: 'Both sides' });
-export const FORM_CHIPS = chips({ sheet: 'Sheet', slab: 'Slab', block: 'Block', vessel: 'Vessel', bead: 'Bead', wall: 'Wall', floor: 'Floor' } satisfies Record<PieceForm, string>);
+export const FORM_CHIPS = chips({
+  sheet: 'Sheet',
+  slab: 'Slab',
+  block: 'Block',
+  vessel: 'Vessel',
+  bead: 'Bead',
+  wall: 'Wall',
+  floor: 'Floor',
+} satisfies Record<PieceForm, string>);
 export const TREATMENT_CHIPS = chips({
   annealed: 'Annealed',
   unknown: 'Not known',
@@ -26,4 +49,5 @@ export const TREATMENT_CHIPS = chips({
 export const DEPTH_CHIPS = chips({ through: 'Through', blind: 'Part way', ring: 'Ring only' });
 export const FACE_CHIPS = chips({ top: 'Face', side: 'Side', base: 'Base' });
 
-export const wordFor = <K extends string>(list: readonly Chip<K>[], value: string): string => list.find((chip) => chip.value === value)?.label ?? value;
+export const wordFor = <K extends string>(list: readonly Chip<K>[], value: string): string =>
+  list.find((chip) => chip.value === value)?.label ?? value;

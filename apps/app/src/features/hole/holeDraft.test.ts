@@ -1,12 +1,49 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
-import { bodyOf, dirtyParts, holeDraft, openDraft, type DraftAction, type HoleDraft } from './holeDraft';
+import {
+  bodyOf,
+  dirtyParts,
+  holeDraft,
+  openDraft,
+  type DraftAction,
+  type HoleDraft,
+} from './holeDraft';
 
-const piece: StoredPiece = { id: 'p', jobId: 'j', name: 'Dial', form: 'sheet', material: 'float-glass', thicknessMm: 6, outline: { kind: 'circle', diameterMm: 400 }, version: 3, updatedAt: 't' };
-const hole: StoredHole = { id: 'h', pieceId: 'p', xMm: 200, yMm: 200, diameterMm: 22, depth: { kind: 'through' }, version: 5, updatedAt: 't' };
+const piece: StoredPiece = {
+  id: 'p',
+  jobId: 'j',
+  name: 'Dial',
+  form: 'sheet',
+  material: 'float-glass',
+  thicknessMm: 6,
+  outline: { kind: 'circle', diameterMm: 400 },
+  version: 3,
+  updatedAt: 't',
+};
+const hole: StoredHole = {
+  id: 'h',
+  pieceId: 'p',
+  xMm: 200,
+  yMm: 200,
+  diameterMm: 22,
+  depth: { kind: 'through' },
+  version: 5,
+  updatedAt: 't',
+};
 const start = (): HoleDraft => openDraft({ piece, hole });
-const run = (draft: HoleDraft, ...actions: DraftAction[]): HoleDraft => actions.reduce(holeDraft, draft);
-const thickness = (thicknessMm: number, atMs: number): DraftAction => ({ type: 'edit', change: { piece: { thicknessMm } }, group: 'thickness', atMs });
-const diameter = (diameterMm: number, atMs: number): DraftAction => ({ type: 'edit', change: { hole: { diameterMm } }, group: 'diameter', atMs });
+const run = (draft: HoleDraft, ...actions: DraftAction[]): HoleDraft =>
+  actions.reduce(holeDraft, draft);
+const thickness = (thicknessMm: number, atMs: number): DraftAction => ({
+  type: 'edit',
+  change: { piece: { thicknessMm } },
+  group: 'thickness',
+  atMs,
+});
+const diameter = (diameterMm: number, atMs: number): DraftAction => ({
+  type: 'edit',
+  change: { hole: { diameterMm } },
+  group: 'diameter',
+  atMs,
+});
 
 it('waits to save what differs, piece before hole', () => {
   const draft = run(start(), diameter(24, 0), thickness(8, 5000));
@@ -24,13 +61,25 @@ it('undoes a typed number as one, and does it again', () => {
 });
 
 it('is saved once the server has it, and not when more was typed meanwhile', () => {
-  const saved: DraftAction = { type: 'saved', part: 'piece', stored: { ...piece, thicknessMm: 8, version: 4 } };
-  expect(run(start(), thickness(8, 0), { type: 'saving' }, saved, { type: 'settled' }).save.kind).toBe('saved');
-  expect(run(start(), thickness(8, 0), { type: 'saving' }, thickness(9, 100), saved, { type: 'settled' }).save.kind).toBe('waiting');
+  const saved: DraftAction = {
+    type: 'saved',
+    part: 'piece',
+    stored: { ...piece, thicknessMm: 8, version: 4 },
+  };
+  expect(
+    run(start(), thickness(8, 0), { type: 'saving' }, saved, { type: 'settled' }).save.kind,
+  ).toBe('saved');
+  expect(
+    run(start(), thickness(8, 0), { type: 'saving' }, thickness(9, 100), saved, { type: 'settled' })
+      .save.kind,
+  ).toBe('waiting');
 });
 
 describe('when someone else changed it first', () => {
-  const conflict: DraftAction = { type: 'failed', save: { kind: 'conflict', part: 'hole', current: { ...hole, diameterMm: 30, version: 6 } } };
+  const conflict: DraftAction = {
+    type: 'failed',
+    save: { kind: 'conflict', part: 'hole', current: { ...hole, diameterMm: 30, version: 6 } },
+  };
   const met = run(start(), diameter(24, 0), { type: 'saving' }, conflict);
 
   it('keeps mine over theirs', () => {
@@ -55,11 +104,20 @@ it('picks up what was kept on the device', () => {
 });
 
 it('takes newer data only when nothing is unsaved', () => {
-  const newer: DraftAction = { type: 'refetched', detail: { piece: { ...piece, name: 'Face', version: 4 }, hole } };
+  const newer: DraftAction = {
+    type: 'refetched',
+    detail: { piece: { ...piece, name: 'Face', version: 4 }, hole },
+  };
   expect(run(start(), newer).now.piece.name).toBe('Face');
   expect(run(start(), diameter(24, 0), newer).now.piece.name).toBe('Dial');
 });
 
 it('sends own fields and the version, nothing the server keeps', () => {
-  expect(bodyOf(hole, 5)).toEqual({ xMm: 200, yMm: 200, diameterMm: 22, depth: { kind: 'through' }, version: 5 });
+  expect(bodyOf(hole, 5)).toEqual({
+    xMm: 200,
+    yMm: 200,
+    diameterMm: 22,
+    depth: { kind: 'through' },
+    version: 5,
+  });
 });

@@ -12,7 +12,11 @@ export type SaveState =
   | { readonly kind: 'saving' }
   | { readonly kind: 'unreachable'; readonly message: string }
   | { readonly kind: 'refused'; readonly message: string }
-  | { readonly kind: 'conflict'; readonly part: 'piece' | 'hole'; readonly current: StoredPiece | StoredHole | null };
+  | {
+      readonly kind: 'conflict';
+      readonly part: 'piece' | 'hole';
+      readonly current: StoredPiece | StoredHole | null;
+    };
 
 export interface HoleDraft {
   readonly now: Content;
@@ -26,7 +30,12 @@ export interface HoleDraft {
 }
 
 export type DraftAction =
-  | { readonly type: 'edit'; readonly change: Partial<{ piece: Partial<StoredPiece>; hole: Partial<StoredHole> }>; readonly group: string; readonly atMs: number }
+  | {
+      readonly type: 'edit';
+      readonly change: Partial<{ piece: Partial<StoredPiece>; hole: Partial<StoredHole> }>;
+      readonly group: string;
+      readonly atMs: number;
+    }
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
   | { readonly type: 'saving' }
@@ -42,10 +51,20 @@ export type DraftAction =
 const ONE_EDIT_MS = 1200;
 const LONGEST_PAST = 100;
 
-export const openDraft = (detail: Pick<HoleDetail, 'piece' | 'hole'>, kept?: Content): HoleDraft => {
+export const openDraft = (
+  detail: Pick<HoleDetail, 'piece' | 'hole'>,
+  kept?: Content,
+): HoleDraft => {
   const stored: Content = { piece: detail.piece, hole: detail.hole };
   const now = kept ? { piece: { ...kept.piece }, hole: { ...kept.hole } } : stored;
-  const draft: HoleDraft = { now, stored, past: [], future: [], save: { kind: 'saved' }, lastEdit: null };
+  const draft: HoleDraft = {
+    now,
+    stored,
+    past: [],
+    future: [],
+    save: { kind: 'saved' },
+    lastEdit: null,
+  };
   return dirtyParts(draft).length > 0 ? { ...draft, save: { kind: 'waiting' } } : draft;
 };
 
@@ -54,19 +73,30 @@ const KEPT = new Set(['version', 'updatedAt']);
 
 const sameFields = (a: object, b: object): boolean => {
   const plain = (value: object): string =>
-    JSON.stringify(Object.entries(value).filter(([key, field]) => !KEPT.has(key) && field !== undefined).sort(([x], [y]) => (x < y ? -1 : 1)));
+    JSON.stringify(
+      Object.entries(value)
+        .filter(([key, field]) => !KEPT.has(key) && field !== undefined)
+        .sort(([x], [y]) => (x < y ? -1 : 1)),
+    );
   return plain(a) === plain(b);
 };
 
 /** Which of the two differ from what the server has: the piece is written first. */
-export function dirtyParts({ now, stored }: Pick<HoleDraft, 'now' | 'stored'>): readonly ('piece' | 'hole')[] {
+export function dirtyParts({
+  now,
+  stored,
+}: Pick<HoleDraft, 'now' | 'stored'>): readonly ('piece' | 'hole')[] {
   return (['piece', 'hole'] as const).filter((part) => !sameFields(now[part], stored[part]));
 }
 
 /** The body of a PUT: own fields and the version they were read at. */
 export function bodyOf<T extends StoredPiece | StoredHole>(thing: T, version: number): Put<T> {
   const { id: _id, updatedAt: _at, version: _version, ...fields } = thing;
-  const { pieceId: _piece, jobId: _job, ...own } = fields as typeof fields & { pieceId?: string; jobId?: string };
+  const {
+    pieceId: _piece,
+    jobId: _job,
+    ...own
+  } = fields as typeof fields & { pieceId?: string; jobId?: string };
   return { ...own, version } as unknown as Put<T>;
 }
 
@@ -75,9 +105,15 @@ export function holeDraft(draft: HoleDraft, action: DraftAction): HoleDraft {
     case 'edit':
       return edited(draft, action);
     case 'undo':
-      return travelled(draft, draft.past.at(-1), (at) => ({ past: draft.past.slice(0, -1), future: [at, ...draft.future] }));
+      return travelled(draft, draft.past.at(-1), (at) => ({
+        past: draft.past.slice(0, -1),
+        future: [at, ...draft.future],
+      }));
     case 'redo':
-      return travelled(draft, draft.future[0], (at) => ({ past: [...draft.past, at], future: draft.future.slice(1) }));
+      return travelled(draft, draft.future[0], (at) => ({
+        past: [...draft.past, at],
+        future: draft.future.slice(1),
+      }));
     case 'saving':
       return { ...draft, save: { kind: 'saving' } };
     case 'saved':
@@ -102,7 +138,10 @@ function edited(draft: HoleDraft, action: Extract<DraftAction, { type: 'edit' }>
   };
   if (sameFields(now.piece, draft.now.piece) && sameFields(now.hole, draft.now.hole)) return draft;
   const { lastEdit } = draft;
-  const goesOn = lastEdit !== null && lastEdit.group === action.group && action.atMs - lastEdit.atMs < ONE_EDIT_MS;
+  const goesOn =
+    lastEdit !== null &&
+    lastEdit.group === action.group &&
+    action.atMs - lastEdit.atMs < ONE_EDIT_MS;
   return {
     ...draft,
     now,
@@ -113,16 +152,30 @@ function edited(draft: HoleDraft, action: Extract<DraftAction, { type: 'edit' }>
   };
 }
 
-function travelled(draft: HoleDraft, to: Content | undefined, step: (from: Content) => Pick<HoleDraft, 'past' | 'future'>): HoleDraft {
+function travelled(
+  draft: HoleDraft,
+  to: Content | undefined,
+  step: (from: Content) => Pick<HoleDraft, 'past' | 'future'>,
+): HoleDraft {
   if (!to) return draft;
   const moved = { ...draft, ...step(draft.now), now: to, lastEdit: null };
-  return { ...moved, save: draft.save.kind === 'conflict' ? draft.save : { kind: dirtyParts(moved).length > 0 ? 'waiting' : 'saved' } };
+  return {
+    ...moved,
+    save:
+      draft.save.kind === 'conflict'
+        ? draft.save
+        : { kind: dirtyParts(moved).length > 0 ? 'waiting' : 'saved' },
+  };
 }
 
 /** Theirs becomes the base, mine is written over it. */
 function overTheirs(draft: HoleDraft): HoleDraft {
   if (draft.save.kind !== 'conflict' || !draft.save.current) return draft;
-  return { ...draft, stored: { ...draft.stored, [draft.save.part]: draft.save.current }, save: { kind: 'waiting' } };
+  return {
+    ...draft,
+    stored: { ...draft.stored, [draft.save.part]: draft.save.current },
+    save: { kind: 'waiting' },
+  };
 }
 
 function theirs(draft: HoleDraft): HoleDraft {
@@ -141,7 +194,13 @@ function theirs(draft: HoleDraft): HoleDraft {
 
 /** Newer data from the server replaces what is shown only when nothing here is unsaved. */
 function refetched(draft: HoleDraft, detail: Content): HoleDraft {
-  const isNewer = detail.piece.version > draft.stored.piece.version || detail.hole.version > draft.stored.hole.version;
+  const isNewer =
+    detail.piece.version > draft.stored.piece.version ||
+    detail.hole.version > draft.stored.hole.version;
   if (!isNewer || draft.save.kind !== 'saved') return draft;
-  return { ...draft, stored: { piece: detail.piece, hole: detail.hole }, now: { piece: detail.piece, hole: detail.hole } };
+  return {
+    ...draft,
+    stored: { piece: detail.piece, hole: detail.hole },
+    now: { piece: detail.piece, hole: detail.hole },
+  };
 }

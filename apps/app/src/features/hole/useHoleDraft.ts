@@ -4,7 +4,16 @@ import { useEffect, useReducer, useRef } from 'react';
 import { putHole } from '../../api/holes';
 import { putPiece } from '../../api/pieces';
 import { ApiProblem, Unreachable } from '../../api/problem';
-import { bodyOf, dirtyParts, holeDraft, openDraft, type Content, type DraftAction, type HoleDraft, type SaveState } from './holeDraft';
+import {
+  bodyOf,
+  dirtyParts,
+  holeDraft,
+  openDraft,
+  type Content,
+  type DraftAction,
+  type HoleDraft,
+  type SaveState,
+} from './holeDraft';
 import { dropDraft, keepDraft, keptDraft } from './keptDraft';
 
 const SAVE_AFTER_MS = 500;
@@ -37,7 +46,11 @@ export function useHoleDraft(detail: HoleDetail): HoleDraftHandle {
   return { draft, dispatch };
 }
 
-function useAutosave(draft: HoleDraft, dispatch: (action: DraftAction) => void, client: QueryClient): void {
+function useAutosave(
+  draft: HoleDraft,
+  dispatch: (action: DraftAction) => void,
+  client: QueryClient,
+): void {
   const latest = useRef(draft);
   latest.current = draft;
   const { kind } = draft.save;
@@ -56,7 +69,11 @@ function useAutosave(draft: HoleDraft, dispatch: (action: DraftAction) => void, 
   }, [kind, draft.now, draft.save, dispatch, client]);
 }
 
-async function saveParts(draft: HoleDraft, dispatch: (action: DraftAction) => void, client: QueryClient): Promise<void> {
+async function saveParts(
+  draft: HoleDraft,
+  dispatch: (action: DraftAction) => void,
+  client: QueryClient,
+): Promise<void> {
   for (const part of dirtyParts(draft)) {
     const fault = await savePart(part, draft, dispatch);
     if (fault) {
@@ -69,14 +86,26 @@ async function saveParts(draft: HoleDraft, dispatch: (action: DraftAction) => vo
   await client.invalidateQueries({ queryKey: ['hole', draft.now.hole.id] });
 }
 
-async function savePart(part: 'piece' | 'hole', { now, stored }: { now: Content; stored: Content }, dispatch: (action: DraftAction) => void): Promise<SaveState | null> {
+async function savePart(
+  part: 'piece' | 'hole',
+  { now, stored }: { now: Content; stored: Content },
+  dispatch: (action: DraftAction) => void,
+): Promise<SaveState | null> {
   try {
     if (part === 'piece') {
       const { id, jobId } = now.piece;
-      dispatch({ type: 'saved', part, stored: await putPiece(jobId, id, bodyOf(now.piece, stored.piece.version)) });
+      dispatch({
+        type: 'saved',
+        part,
+        stored: await putPiece(jobId, id, bodyOf(now.piece, stored.piece.version)),
+      });
     } else {
       const { id, pieceId } = now.hole;
-      dispatch({ type: 'saved', part, stored: await putHole(pieceId, id, bodyOf(now.hole, stored.hole.version)) });
+      dispatch({
+        type: 'saved',
+        part,
+        stored: await putHole(pieceId, id, bodyOf(now.hole, stored.hole.version)),
+      });
     }
     return null;
   } catch (error) {
@@ -86,8 +115,15 @@ async function savePart(part: 'piece' | 'hole', { now, stored }: { now: Content;
 
 function stateOf(error: unknown, part: 'piece' | 'hole'): SaveState {
   if (error instanceof ApiProblem && error.body.code === 'conflict') {
-    return { kind: 'conflict', part, current: (error.body.current ?? null) as Content['hole'] | Content['piece'] | null };
+    return {
+      kind: 'conflict',
+      part,
+      current: (error.body.current ?? null) as Content['hole'] | Content['piece'] | null,
+    };
   }
   if (error instanceof ApiProblem) return { kind: 'refused', message: error.body.detail };
-  return { kind: 'unreachable', message: error instanceof Unreachable ? error.message : 'The server cannot be reached.' };
+  return {
+    kind: 'unreachable',
+    message: error instanceof Unreachable ? error.message : 'The server cannot be reached.',
+  };
 }

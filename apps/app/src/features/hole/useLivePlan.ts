@@ -14,7 +14,12 @@ export interface LivePlan {
 }
 
 /** A job of the one hole as it stands on the screen, with the kit in use. */
-export function fileOf(job: HoleDetail['job'], { piece, hole }: Content, bits: readonly StoredBit[], machines: readonly StoredMachine[]): JobFile {
+export function fileOf(
+  job: HoleDetail['job'],
+  { piece, hole }: Content,
+  bits: readonly StoredBit[],
+  machines: readonly StoredMachine[],
+): JobFile {
   return {
     format: 'nucleon-job',
     version: 1,
@@ -26,17 +31,28 @@ export function fileOf(job: HoleDetail['job'], { piece, hole }: Content, bits: r
 }
 
 /** The plan as it follows the draft, made by the worker; late answers lose. */
-export function useLivePlan(detail: HoleDetail, content: Content, bits: readonly StoredBit[], machines: readonly StoredMachine[]): LivePlan {
+export function useLivePlan(
+  detail: HoleDetail,
+  content: Content,
+  bits: readonly StoredBit[],
+  machines: readonly StoredMachine[],
+): LivePlan {
   const planner = usePlanner();
   const units = useUnits();
   const [live, setLive] = useState<LivePlan>({ plan: null, faults: [] });
-  const file = useMemo(() => fileOf(detail.job, content, bits, machines), [detail.job, content, bits, machines]);
+  const file = useMemo(
+    () => fileOf(detail.job, content, bits, machines),
+    [detail.job, content, bits, machines],
+  );
   const holeId = content.hole.id;
   useEffect(
     () =>
       planner.ask({ file, holeId, units }, (reply) => {
         if (reply.kind === 'broken') {
-          setLive((last) => ({ ...last, faults: [{ pointer: '', message: 'The plan could not be made from these values.' }] }));
+          setLive((last) => ({
+            ...last,
+            faults: [{ pointer: '', message: 'The plan could not be made from these values.' }],
+          }));
         } else if (reply.outcome.kind === 'faulty') {
           const { faults } = reply.outcome;
           setLive((last) => ({ ...last, faults }));

@@ -17,7 +17,15 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
     return (
       <Row justifyContent="space-between" alignItems="flex-start" gap="$3">
         <Small flexShrink={1}>{job.notes ?? 'No notes.'}</Small>
-        <Button label="Edit" look="quiet" hint="Edit name and notes" onPress={() => { setTyped({ name: job.name, notes: job.notes ?? '' }); }} testID="edit-job" />
+        <Button
+          label="Edit"
+          look="quiet"
+          hint="Edit name and notes"
+          onPress={() => {
+            setTyped({ name: job.name, notes: job.notes ?? '' });
+          }}
+          testID="edit-job"
+        />
       </Row>
     );
   }
@@ -30,19 +38,51 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
       setTyped(null);
     } catch (error) {
       const conflict = error instanceof ApiProblem && error.body.code === 'conflict';
-      setTrouble(conflict ? 'Someone changed this meanwhile. Look again, then save.' : error instanceof Error ? error.message : 'It was not saved.');
+      setTrouble(
+        conflict
+          ? 'Someone changed this meanwhile. Look again, then save.'
+          : error instanceof Error
+            ? error.message
+            : 'It was not saved.',
+      );
       if (conflict) await client.invalidateQueries({ queryKey: ['job', id] });
     }
   };
   const nameless = typed.name.trim() === '';
   return (
     <Column gap="$3">
-      <TextBox label="Name of the job" value={typed.name} onChangeText={(name) => { setTyped({ ...typed, name }); }} fault={nameless ? 'Give it a name: 1 to 120 characters.' : undefined} testID="job-name" />
-      <TextBox label="Notes" value={typed.notes} multiline onChangeText={(notes) => { setTyped({ ...typed, notes }); }} testID="job-notes" />
-      {trouble ? <Small color="$stop" role="alert">{trouble}</Small> : null}
+      <TextBox
+        label="Name of the job"
+        value={typed.name}
+        onChangeText={(name) => {
+          setTyped({ ...typed, name });
+        }}
+        fault={nameless ? 'Give it a name: 1 to 120 characters.' : undefined}
+        testID="job-name"
+      />
+      <TextBox
+        label="Notes"
+        value={typed.notes}
+        multiline
+        onChangeText={(notes) => {
+          setTyped({ ...typed, notes });
+        }}
+        testID="job-notes"
+      />
+      {trouble ? (
+        <Small color="$stop" role="alert">
+          {trouble}
+        </Small>
+      ) : null}
       <Row gap="$2">
         <Button label="Save" look="main" disabled={nameless} onPress={() => void save()} />
-        <Button label="Leave as it was" onPress={() => { setTyped(null); setTrouble(''); }} />
+        <Button
+          label="Leave as it was"
+          onPress={() => {
+            setTyped(null);
+            setTrouble('');
+          }}
+        />
       </Row>
     </Column>
   );

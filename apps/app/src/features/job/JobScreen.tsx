@@ -18,23 +18,41 @@ import { PieceCard } from './PieceCard';
 
 /** A job with its pieces and what each hole's plan comes to. */
 export function JobScreen() {
-  const { jobId = '' } = useLocalSearchParams<{ jobId: string }>();
+  const { jobId } = useLocalSearchParams<{ jobId: string }>();
   const router = useRouter();
   const job = useQuery(jobQuery(jobId));
-  const addHole = (): void => { router.navigate(`/new?jobId=${jobId}`); };
+  const addHole = (): void => {
+    router.navigate(`/new?jobId=${jobId}`);
+  };
   useKeys([{ key: 'n', does: 'new hole', run: addHole }]);
   return (
     <Page
       title={job.data?.name ?? 'Job'}
       back={{ href: '/', label: 'all jobs' }}
-      footer={job.data ? <Button label="New piece" icon={Plus} look="main" grow onPress={addHole} testID="new-piece" /> : undefined}
+      footer={
+        job.data ? (
+          <Button
+            label="New piece"
+            icon={Plus}
+            look="main"
+            grow
+            onPress={addHole}
+            testID="new-piece"
+          />
+        ) : undefined
+      }
     >
       {job.isError ? <Failed error={job.error} onRetry={() => void job.refetch()} /> : null}
       {job.isPending ? <Loading what="the job" /> : null}
       {job.data ? (
         <Column padding="$4" gap="$4">
           <JobHeaderFields key={job.data.id} job={job.data} />
-          {job.data.pieces.length === 0 ? <Empty title="No pieces yet" text="Add the first piece: say what it is, how thick, and the hole it needs." /> : null}
+          {job.data.pieces.length === 0 ? (
+            <Empty
+              title="No pieces yet"
+              text="Add the first piece: say what it is, how thick, and the hole it needs."
+            />
+          ) : null}
           {job.data.pieces.map((piece) => (
             <PieceCard key={piece.id} piece={piece} custom={job.data.customMaterials} />
           ))}
@@ -51,13 +69,23 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
   const showUndo = useUndo((state) => state.show);
   const [said, setSaid] = useState('');
   const trying = (work: () => Promise<void>) => (): void => {
-    work().catch((error: unknown) => { setSaid(error instanceof Error ? error.message : 'It did not work.'); });
+    work().catch((error: unknown) => {
+      setSaid(error instanceof Error ? error.message : 'It did not work.');
+    });
   };
   const save = trying(async () => {
     const file = await exportJob(job.id);
     const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }));
-    link.download = `${job.name.replace(/[^\p{L}\p{N} -]/gu, '').trim().replace(/ +/g, '-').toLowerCase() || 'job'}.nucleon.json`;
+    link.href = URL.createObjectURL(
+      new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }),
+    );
+    link.download = `${
+      job.name
+        .replace(/[^\p{L}\p{N} -]/gu, '')
+        .trim()
+        .replace(/ +/g, '-')
+        .toLowerCase() || 'job'
+    }.nucleon.json`;
     link.click();
     URL.revokeObjectURL(link.href);
     setSaid('Saved as a job file.');
@@ -80,7 +108,9 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
         <Button label="Save as a file" icon={FileDown} onPress={save} testID="export" />
         <Button label="Delete job" icon={Trash} look="stop" onPress={remove} testID="delete-job" />
       </Row>
-      <Small role="status" aria-live="polite">{said}</Small>
+      <Small role="status" aria-live="polite">
+        {said}
+      </Small>
     </Column>
   );
 }

@@ -16,7 +16,9 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
     <Column render="nav" aria-label="Holes of this job" paddingVertical="$3">
       {job.data?.pieces.map((piece) => (
         <Column key={piece.id} paddingBottom="$3">
-          <Label paddingHorizontal="$3" paddingBottom="$1">{piece.name}</Label>
+          <Label paddingHorizontal="$3" paddingBottom="$1">
+            {piece.name}
+          </Label>
           {piece.holes.map((hole) => {
             const here = hole.id === holeId;
             const stopped = (hole.headline?.stops.length ?? 0) > 0;
@@ -25,7 +27,9 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
                 key={hole.id}
                 role="link"
                 aria-current={here ? 'page' : undefined}
-                onPress={() => { router.navigate(`/jobs/${jobId}/holes/${hole.id}`); }}
+                onPress={() => {
+                  router.navigate(`/jobs/${jobId}/holes/${hole.id}`);
+                }}
                 paddingHorizontal="$3"
                 borderLeftWidth={4}
                 borderColor={here ? '$water' : 'transparent'}
@@ -34,7 +38,9 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
               >
                 <Column alignItems="flex-start">
                   <Strong fontSize="$2">{hole.label || 'Hole'}</Strong>
-                  <Small color={stopped ? '$stop' : '$muted'}>{stopped ? 'Stop' : formatLengthShort(hole.diameterMm, units)}</Small>
+                  <Small color={stopped ? '$stop' : '$muted'}>
+                    {stopped ? 'Stop' : formatLengthShort(hole.diameterMm, units)}
+                  </Small>
                 </Column>
               </Press>
             );

@@ -39,27 +39,50 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
   const material = findMaterial(piece.layers?.[0]?.material ?? piece.material, custom);
   const refresh = () => client.invalidateQueries({ queryKey: ['job', piece.jobId] });
   const trying = (work: () => Promise<void>) => (): void => {
-    work().catch((error: unknown) => { setTrouble(error instanceof Error ? error.message : 'It did not work.'); });
+    work().catch((error: unknown) => {
+      setTrouble(error instanceof Error ? error.message : 'It did not work.');
+    });
   };
   const another = trying(async () => {
     const id = newId();
     const like = piece.holes.at(-1);
     const at = like ? { xMm: like.xMm, yMm: like.yMm } : outlineCentre(piece.outline);
-    await putHole(piece.id, id, { ...at, diameterMm: like?.diameterMm ?? 10, depth: like?.depth ?? { kind: 'through' }, ...(like?.face ? { face: like.face } : {}), ...(like?.setup ? { setup: like.setup } : {}), label: `Hole ${piece.holes.length + 1}`, version: 0 });
+    await putHole(piece.id, id, {
+      ...at,
+      diameterMm: like?.diameterMm ?? 10,
+      depth: like?.depth ?? { kind: 'through' },
+      ...(like?.face ? { face: like.face } : {}),
+      ...(like?.setup ? { setup: like.setup } : {}),
+      label: `Hole ${piece.holes.length + 1}`,
+      version: 0,
+    });
     await refresh();
     router.navigate(`/jobs/${piece.jobId}/holes/${id}`);
   });
   const remove = trying(async () => {
     await deletePiece(piece.id);
     await refresh();
-    showUndo({ message: `Deleted “${piece.name}”.`, undo: async () => { await restorePiece(piece.id); await refresh(); } });
+    showUndo({
+      message: `Deleted “${piece.name}”.`,
+      undo: async () => {
+        await restorePiece(piece.id);
+        await refresh();
+      },
+    });
   });
-  const body = piece.layers?.length ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ') : (material?.name ?? piece.material);
+  const body = piece.layers?.length
+    ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ')
+    : (material?.name ?? piece.material);
   return (
     <Panel wet testID={`piece-${piece.name}`}>
       <Row padding="$4" gap="$4" alignItems="center">
         <Column width={THUMB_PX} alignItems="center" flexShrink={0}>
-          <OutlineThumb outline={piece.outline} holes={piece.holes} bodyClass={material?.class ?? 'stone'} size={THUMB_PX} />
+          <OutlineThumb
+            outline={piece.outline}
+            holes={piece.holes}
+            bodyClass={material?.class ?? 'stone'}
+            size={THUMB_PX}
+          />
         </Column>
         <Column flex={1} gap={2}>
           <Heading aria-level={2}>{piece.name}</Heading>
@@ -71,11 +94,32 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
       {piece.holes.map((hole) => (
         <HoleRow key={hole.id} hole={hole} jobId={piece.jobId} />
       ))}
-      <Row borderTopWidth={1} borderColor="$line" justifyContent="space-between" paddingHorizontal="$2">
-        <Button label="Another hole" icon={Plus} look="quiet" hint={`Another hole in ${piece.name}`} onPress={another} />
-        <Button label="Delete piece" icon={Trash} look="quiet" hint={`Delete ${piece.name}`} onPress={remove} />
+      <Row
+        borderTopWidth={1}
+        borderColor="$line"
+        justifyContent="space-between"
+        paddingHorizontal="$2"
+      >
+        <Button
+          label="Another hole"
+          icon={Plus}
+          look="quiet"
+          hint={`Another hole in ${piece.name}`}
+          onPress={another}
+        />
+        <Button
+          label="Delete piece"
+          icon={Trash}
+          look="quiet"
+          hint={`Delete ${piece.name}`}
+          onPress={remove}
+        />
       </Row>
-      {trouble ? <Small padding="$3" color="$stop" role="alert">{trouble}</Small> : null}
+      {trouble ? (
+        <Small padding="$3" color="$stop" role="alert">
+          {trouble}
+        </Small>
+      ) : null}
     </Panel>
   );
 }
@@ -86,17 +130,34 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
   const { headline } = hole;
   const stopped = headline && headline.stops.length > 0;
   return (
-    <Press role="link" borderTopWidth={1} borderColor="$line" paddingHorizontal="$4" paddingVertical="$2" gap="$3" justifyContent="space-between" hoverStyle={{ backgroundColor: '$raised' }} onPress={() => { router.navigate(`/jobs/${jobId}/holes/${hole.id}`); }} testID={`hole-${hole.label ?? ''}`}>
+    <Press
+      role="link"
+      borderTopWidth={1}
+      borderColor="$line"
+      paddingHorizontal="$4"
+      paddingVertical="$2"
+      gap="$3"
+      justifyContent="space-between"
+      hoverStyle={{ backgroundColor: '$raised' }}
+      onPress={() => {
+        router.navigate(`/jobs/${jobId}/holes/${hole.id}`);
+      }}
+      testID={`hole-${hole.label ?? ''}`}
+    >
       <Column flex={1} alignItems="flex-start">
         <Strong textAlign="left">
           {hole.label || 'Hole'} · {formatLengthShort(hole.diameterMm, units)}
         </Strong>
         {headline ? (
           <Small textAlign="left" color={stopped ? '$stop' : '$muted'}>
-            {stopped ? `Stop: ${headline.stops.join(', ')}` : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
+            {stopped
+              ? `Stop: ${headline.stops.join(', ')}`
+              : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
           </Small>
         ) : null}
-        {headline && !headline.current ? <Small color="$caution">Planned with an older model: open it to see today’s.</Small> : null}
+        {headline && !headline.current ? (
+          <Small color="$caution">Planned with an older model: open it to see today’s.</Small>
+        ) : null}
       </Column>
       <Icon of={ChevronRight} tone="muted" />
     </Press>

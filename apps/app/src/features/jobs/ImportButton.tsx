@@ -23,8 +23,12 @@ function pickFile(): Promise<File | undefined> {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = '.json,application/json';
-    input.onchange = () => { resolve(input.files?.[0]); };
-    input.oncancel = () => { resolve(undefined); };
+    input.onchange = () => {
+      resolve(input.files?.[0]);
+    };
+    input.oncancel = () => {
+      resolve(undefined);
+    };
     input.click();
   });
 }
@@ -51,14 +55,24 @@ export function ImportButton() {
       router.navigate(`/jobs/${jobId}`);
     } catch (error) {
       setTrouble({
-        text: error instanceof ApiProblem && error.body.faults ? `“${file.name}” was not opened; nothing was changed.` : error instanceof Error ? error.message : 'It could not be opened.',
+        text:
+          error instanceof ApiProblem && error.body.faults
+            ? `“${file.name}” was not opened; nothing was changed.`
+            : error instanceof Error
+              ? error.message
+              : 'It could not be opened.',
         faults: error instanceof ApiProblem ? (error.body.faults ?? []) : [],
       });
     }
   };
   return (
     <Column gap="$2">
-      <Button label="Open a job file" icon={FolderInput} onPress={() => void open()} testID="import" />
+      <Button
+        label="Open a job file"
+        icon={FolderInput}
+        onPress={() => void open()}
+        testID="import"
+      />
       {trouble ? (
         <Notice level="caution" text={trouble.text} live testID="import-trouble">
           {trouble.faults.slice(0, MOST_SHOWN).map((fault) => (
@@ -66,7 +80,9 @@ export function ImportButton() {
               {fault.pointer || '/'}: {fault.message}
             </Small>
           ))}
-          {trouble.faults.length > MOST_SHOWN ? <Small>and {trouble.faults.length - MOST_SHOWN} more.</Small> : null}
+          {trouble.faults.length > MOST_SHOWN ? (
+            <Small>and {trouble.faults.length - MOST_SHOWN} more.</Small>
+          ) : null}
         </Notice>
       ) : null}
     </Column>

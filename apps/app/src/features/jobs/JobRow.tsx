@@ -9,18 +9,31 @@ import { Column, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Heading, Small } from '../../ui/text';
 
-export const counted = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
 
 export function JobRow({ job, first }: { readonly job: JobSummary; readonly first: boolean }) {
   const router = useRouter();
   const materials = job.materials.map((id) => findMaterial(id)?.name ?? id).join(', ');
   return (
     <Column render="li" borderTopWidth={first ? 0 : 1} borderColor="$line">
-      <Press role="link" onPress={() => { router.navigate(`/jobs/${job.id}`); }} padding="$4" gap="$3" justifyContent="space-between" hoverStyle={{ backgroundColor: '$raised' }}>
+      <Press
+        role="link"
+        onPress={() => {
+          router.navigate(`/jobs/${job.id}`);
+        }}
+        padding="$4"
+        gap="$3"
+        justifyContent="space-between"
+        hoverStyle={{ backgroundColor: '$raised' }}
+      >
         <Column flex={1} alignItems="flex-start" gap="$1">
-          <Heading textAlign="left" aria-level={2}>{job.name}</Heading>
+          <Heading textAlign="left" aria-level={2}>
+            {job.name}
+          </Heading>
           <Small textAlign="left">
-            {counted(job.pieceCount, 'piece')}, {counted(job.holeCount, 'hole')} · {formatDistanceToNow(new Date(job.updatedAt), { addSuffix: true })}
+            {counted(job.pieceCount, 'piece')}, {counted(job.holeCount, 'hole')} ·{' '}
+            {formatDistanceToNow(new Date(job.updatedAt), { addSuffix: true })}
           </Small>
           {materials ? <Small textAlign="left">{materials}</Small> : null}
           {job.stoppedCount > 0 ? (

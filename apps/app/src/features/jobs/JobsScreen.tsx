@@ -21,23 +21,47 @@ export function JobsScreen() {
   const asked = useDeferredValue(search.trim());
   const jobs = useInfiniteQuery(jobsQuery(asked));
   const box = useRef<TextInput>(null);
-  const newHole = (): void => { router.navigate('/new'); };
+  const newHole = (): void => {
+    router.navigate('/new');
+  };
   useKeys([
     { key: '/', does: 'search', run: () => box.current?.focus() },
     { key: 'n', does: 'new hole', run: newHole },
   ]);
   const items = jobs.data?.pages.flatMap((page) => page.items) ?? [];
   return (
-    <Page title="Nucleon" subtitle="Holes with diamond and water" actions={<TopLinks />} footer={<Button label="New hole" icon={Plus} look="main" onPress={newHole} grow testID="new-hole" />}>
+    <Page
+      title="Nucleon"
+      subtitle="Holes with diamond and water"
+      actions={<TopLinks />}
+      footer={
+        <Button label="New hole" icon={Plus} look="main" onPress={newHole} grow testID="new-hole" />
+      }
+    >
       <Column padding="$4" gap="$4">
-        <TextBox label="Search jobs and pieces" hideLabel placeholder="Search jobs and pieces" value={search} onChangeText={setSearch} inputRef={box} inputMode="search" testID="search" />
+        <TextBox
+          label="Search jobs and pieces"
+          hideLabel
+          placeholder="Search jobs and pieces"
+          value={search}
+          onChangeText={setSearch}
+          inputRef={box}
+          inputMode="search"
+          testID="search"
+        />
         {jobs.isError ? <Failed error={jobs.error} onRetry={() => void jobs.refetch()} /> : null}
         {jobs.isPending ? <Loading what="your jobs" /> : null}
         {jobs.data && items.length === 0 ? (
           asked ? (
-            <Empty title="Nothing by that name" text={`No job or piece has “${asked}” in its name.`} />
+            <Empty
+              title="Nothing by that name"
+              text={`No job or piece has “${asked}” in its name.`}
+            />
           ) : (
-            <Empty title="No jobs yet" text="Say what you have and what size of hole it needs. A plan takes under a minute." />
+            <Empty
+              title="No jobs yet"
+              text="Say what you have and what size of hole it needs. A plan takes under a minute."
+            />
           )
         ) : null}
         {items.length > 0 ? (
@@ -47,7 +71,12 @@ export function JobsScreen() {
             ))}
           </Panel>
         ) : null}
-        {jobs.hasNextPage ? <Button label={jobs.isFetchingNextPage ? 'Fetching…' : 'More jobs'} onPress={() => void jobs.fetchNextPage()} /> : null}
+        {jobs.hasNextPage ? (
+          <Button
+            label={jobs.isFetchingNextPage ? 'Fetching…' : 'More jobs'}
+            onPress={() => void jobs.fetchNextPage()}
+          />
+        ) : null}
         <ImportButton />
       </Column>
     </Page>

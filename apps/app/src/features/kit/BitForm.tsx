@@ -36,27 +36,102 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
   const name = draft.name.trim() || `${family.name} ${formatLengthShort(draft.diameterMm, units)}`;
   const save = (): Promise<StoredBit> => {
     const { id = newId(), updatedAt: _at, version = 0, ...fields } = draft;
-    const known = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as unknown as Draft;
+    const known = Object.fromEntries(
+      Object.entries<unknown>(fields).filter(([, value]) => value !== undefined),
+    ) as unknown as Draft;
     return putBit(id, { ...known, name, version });
   };
   return (
     <KitFormShell canSave save={save} onDone={onDone} onDelete={onDelete}>
-      <Chips label="Family" chips={BIT_FAMILY_IDS.map((id) => ({ value: id, label: BIT_FAMILIES[id].name }))} value={draft.family} onChange={(one) => { setValue('family', one); }} testID="bit-family" />
+      <Chips
+        label="Family"
+        chips={BIT_FAMILY_IDS.map((id) => ({ value: id, label: BIT_FAMILIES[id].name }))}
+        value={draft.family}
+        onChange={(one) => {
+          setValue('family', one);
+        }}
+        testID="bit-family"
+      />
       <Small>{family.note}</Small>
       <Row gap="$3" alignItems="flex-start">
-        <LengthBox label="Outside diameter" valueMm={draft.diameterMm} mostMm={LIMITS.diameterMm.most} onChangeMm={(mm) => { setValue('diameterMm', mm); }} testID="bit-diameter" />
-        {family.solid ? null : <LengthBox label="Rim width" valueMm={draft.rimWidthMm ?? usual.rimWidthMm} mostMm={draft.diameterMm / 2} onChangeMm={(mm) => { setValue('rimWidthMm', mm); }} />}
+        <LengthBox
+          label="Outside diameter"
+          valueMm={draft.diameterMm}
+          mostMm={LIMITS.diameterMm.most}
+          onChangeMm={(mm) => {
+            setValue('diameterMm', mm);
+          }}
+          testID="bit-diameter"
+        />
+        {family.solid ? null : (
+          <LengthBox
+            label="Rim width"
+            valueMm={draft.rimWidthMm ?? usual.rimWidthMm}
+            mostMm={draft.diameterMm / 2}
+            onChangeMm={(mm) => {
+              setValue('rimWidthMm', mm);
+            }}
+          />
+        )}
       </Row>
-      <TextBox label="Name" value={draft.name} placeholder={name} onChangeText={(text) => { setValue('name', text); }} testID="bit-name" />
+      <TextBox
+        label="Name"
+        value={draft.name}
+        placeholder={name}
+        onChangeText={(text) => {
+          setValue('name', text);
+        }}
+        testID="bit-name"
+      />
       <Row gap="$3" alignItems="flex-start">
-        <NumberBox label="Depth cut so far, mm" value={draft.depthCutMm} limit={LIMITS.depthCutMm} placeholder="0" onChange={(value) => { setValue('depthCutMm', value); }} />
-        <NumberBox label="Holes cut" value={draft.holesCut} limit={LIMITS.count} placeholder="0" onChange={(value) => { setValue('holesCut', value); }} />
+        <NumberBox
+          label="Depth cut so far, mm"
+          value={draft.depthCutMm}
+          limit={LIMITS.depthCutMm}
+          placeholder="0"
+          onChange={(value) => {
+            setValue('depthCutMm', value);
+          }}
+        />
+        <NumberBox
+          label="Holes cut"
+          value={draft.holesCut}
+          limit={LIMITS.count}
+          placeholder="0"
+          onChange={(value) => {
+            setValue('holesCut', value);
+          }}
+        />
       </Row>
       <Row gap="$3" alignItems="flex-start">
-        <NumberBox label="Sharpness, 0 to 1" value={draft.sharpness} limit={LIMITS.sharpness} placeholder="from wear" onChange={(value) => { setValue('sharpness', value); }} testID="bit-sharpness" />
-        <NumberBox label="Most rpm" value={draft.maxRpm} limit={{ above: 0, most: 100_000, unit: 'rpm' }} placeholder="not given" onChange={(value) => { setValue('maxRpm', value); }} />
+        <NumberBox
+          label="Sharpness, 0 to 1"
+          value={draft.sharpness}
+          limit={LIMITS.sharpness}
+          placeholder="from wear"
+          onChange={(value) => {
+            setValue('sharpness', value);
+          }}
+          testID="bit-sharpness"
+        />
+        <NumberBox
+          label="Most rpm"
+          value={draft.maxRpm}
+          limit={{ above: 0, most: 100_000, unit: 'rpm' }}
+          placeholder="not given"
+          onChange={(value) => {
+            setValue('maxRpm', value);
+          }}
+        />
       </Row>
-      <LengthBox label="Usable depth" valueMm={draft.usableDepthMm ?? usual.usableDepthMm} mostMm={LIMITS.thicknessMm.most} onChangeMm={(mm) => { setValue('usableDepthMm', mm); }} />
+      <LengthBox
+        label="Usable depth"
+        valueMm={draft.usableDepthMm ?? usual.usableDepthMm}
+        mostMm={LIMITS.thicknessMm.most}
+        onChangeMm={(mm) => {
+          setValue('usableDepthMm', mm);
+        }}
+      />
     </KitFormShell>
   );
 }

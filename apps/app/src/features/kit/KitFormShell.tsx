@@ -22,7 +22,13 @@ export function KitFormShell({ children, canSave, save, onDone, onDelete }: KitF
     setTrouble('');
     work().catch((error: unknown) => {
       const conflict = error instanceof ApiProblem && error.body.code === 'conflict';
-      setTrouble(conflict ? 'Someone changed this meanwhile: close it and look again.' : error instanceof Error ? error.message : 'It was not saved.');
+      setTrouble(
+        conflict
+          ? 'Someone changed this meanwhile: close it and look again.'
+          : error instanceof Error
+            ? error.message
+            : 'It was not saved.',
+      );
     });
   };
   const keep = trying(async () => {
@@ -33,11 +39,17 @@ export function KitFormShell({ children, canSave, save, onDone, onDelete }: KitF
   return (
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="kit-form">
       {children}
-      {trouble ? <Small color="$stop" role="alert">{trouble}</Small> : null}
+      {trouble ? (
+        <Small color="$stop" role="alert">
+          {trouble}
+        </Small>
+      ) : null}
       <Row gap="$2" flexWrap="wrap">
         <Button label="Save" look="main" onPress={keep} disabled={!canSave} testID="kit-save" />
         <Button label="Close" onPress={onDone} />
-        {onDelete ? <Button label="Put away" icon={Trash} look="stop" onPress={trying(onDelete)} /> : null}
+        {onDelete ? (
+          <Button label="Put away" icon={Trash} look="stop" onPress={trying(onDelete)} />
+        ) : null}
       </Row>
     </Column>
   );

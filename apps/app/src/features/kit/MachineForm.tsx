@@ -1,7 +1,11 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import type { StoredMachine } from '@nucleon/contract/wire';
 import type { Machine } from '@nucleon/core/job/job';
-import { MACHINE_KIND_IDS, MACHINE_KINDS, type MachineKind } from '@nucleon/core/machines/machineKinds';
+import {
+  MACHINE_KIND_IDS,
+  MACHINE_KINDS,
+  type MachineKind,
+} from '@nucleon/core/machines/machineKinds';
 import type { MachineSpeeds } from '@nucleon/core/machines/machineSpeeds';
 import { useForm, useWatch } from 'react-hook-form';
 import { useState } from 'react';
@@ -27,10 +31,18 @@ export function readSpeeds(text: string): MachineSpeeds | null {
   const range = /^\s*(\d+)\s*[-–]\s*(\d+)\s*$/.exec(text);
   if (range) {
     const [minRpm, maxRpm] = [Number(range[1]), Number(range[2])];
-    return minRpm <= maxRpm && maxRpm > 0 && maxRpm <= LIMITS.rpm.most ? { kind: 'range', minRpm, maxRpm } : null;
+    return minRpm <= maxRpm && maxRpm > 0 && maxRpm <= LIMITS.rpm.most
+      ? { kind: 'range', minRpm, maxRpm }
+      : null;
   }
-  const steps = text.split(/[,;\s]+/).filter(Boolean).map(Number);
-  const fine = steps.length > 0 && steps.length <= 50 && steps.every((rpm) => rpm > 0 && rpm <= LIMITS.rpm.most);
+  const steps = text
+    .split(/[,;\s]+/)
+    .filter(Boolean)
+    .map(Number);
+  const fine =
+    steps.length > 0 &&
+    steps.length <= 50 &&
+    steps.every((rpm) => rpm > 0 && rpm <= LIMITS.rpm.most);
   return fine ? { kind: 'steps', rpm: steps } : null;
 }
 
@@ -41,7 +53,11 @@ export function showSpeeds(speeds: MachineSpeeds): string {
     case 'steps':
       return speeds.rpm.join(', ');
     case 'gears':
-      return speeds.gears.map((gear) => (gear.minRpm === gear.maxRpm ? String(gear.maxRpm) : `${gear.minRpm}-${gear.maxRpm}`)).join(' / ');
+      return speeds.gears
+        .map((gear) =>
+          gear.minRpm === gear.maxRpm ? String(gear.maxRpm) : `${gear.minRpm}-${gear.maxRpm}`,
+        )
+        .join(' / ');
   }
 }
 
@@ -53,16 +69,47 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
   const kind: MachineKind = MACHINE_KINDS[draft.kind];
   const name = draft.name.trim() || kind.name;
   const usual = showSpeeds(draft.speeds ?? kind.speeds);
-  const speedsFault = typedSpeeds !== null && typedSpeeds.trim() !== '' && typedSpeeds !== usual && !readSpeeds(typedSpeeds) ? `“${typedSpeeds}” will not do: steps such as 280, 480, 750 or a range such as 600-8500.` : undefined;
+  const speedsFault =
+    typedSpeeds !== null &&
+    typedSpeeds.trim() !== '' &&
+    typedSpeeds !== usual &&
+    !readSpeeds(typedSpeeds)
+      ? `“${typedSpeeds}” will not do: steps such as 280, 480, 750 or a range such as 600-8500.`
+      : undefined;
   const save = (): Promise<StoredMachine> => {
     const { id = newId(), updatedAt: _at, version = 0, ...fields } = draft;
-    const known = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as unknown as Draft;
+    const known = Object.fromEntries(
+      Object.entries<unknown>(fields).filter(([, value]) => value !== undefined),
+    ) as unknown as Draft;
     return putMachine(id, { ...known, name, version });
   };
   return (
-    <KitFormShell canSave={speedsFault === undefined} save={save} onDone={onDone} onDelete={onDelete}>
-      <Chips label="Kind" chips={MACHINE_KIND_IDS.map((id) => ({ value: id, label: MACHINE_KINDS[id].name }))} value={draft.kind} onChange={(one) => { setValue('kind', one); setValue('speeds', undefined); setTypedSpeeds(null); }} testID="machine-kind" />
-      <TextBox label="Name" value={draft.name} placeholder={name} onChangeText={(text) => { setValue('name', text); }} testID="machine-name" />
+    <KitFormShell
+      canSave={speedsFault === undefined}
+      save={save}
+      onDone={onDone}
+      onDelete={onDelete}
+    >
+      <Chips
+        label="Kind"
+        chips={MACHINE_KIND_IDS.map((id) => ({ value: id, label: MACHINE_KINDS[id].name }))}
+        value={draft.kind}
+        onChange={(one) => {
+          setValue('kind', one);
+          setValue('speeds', undefined);
+          setTypedSpeeds(null);
+        }}
+        testID="machine-kind"
+      />
+      <TextBox
+        label="Name"
+        value={draft.name}
+        placeholder={name}
+        onChangeText={(text) => {
+          setValue('name', text);
+        }}
+        testID="machine-name"
+      />
       <TextBox
         label="Speeds, rpm"
         value={typedSpeeds ?? usual}
@@ -75,7 +122,15 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
         note="Steps with commas between, or lowest-highest."
         testID="machine-speeds"
       />
-      <NumberBox label="Torque that stalls it, N·m" value={draft.stallTorqueNm} placeholder={String(kind.stallTorqueNm)} limit={LIMITS.torqueNm} onChange={(value) => { setValue('stallTorqueNm', value); }} />
+      <NumberBox
+        label="Torque that stalls it, N·m"
+        value={draft.stallTorqueNm}
+        placeholder={String(kind.stallTorqueNm)}
+        limit={LIMITS.torqueNm}
+        onChange={(value) => {
+          setValue('stallTorqueNm', value);
+        }}
+      />
     </KitFormShell>
   );
 }

@@ -29,7 +29,9 @@ const TREATMENTS: readonly { value: GlassTreatment; label: string }[] = [
 ];
 
 const isGlass = (known: Known): boolean =>
-  known.materialId !== undefined && isMaterialId(known.materialId) && MATERIALS[known.materialId].class === 'glass';
+  known.materialId !== undefined &&
+  isMaterialId(known.materialId) &&
+  MATERIALS[known.materialId].class === 'glass';
 
 function nextQuestion(known: Known): Question | null {
   if (known.materialId === undefined) return 'material';
@@ -83,12 +85,29 @@ export function NewHoleScreen() {
   };
 
   return (
-    <Page title="New hole" back={{ href: jobId ? `/jobs/${jobId}` : '/', label: jobId ? 'the job' : 'all jobs' }} footer={question !== 'material' ? <Button label="Back a question" onPress={back} disabled={busy} grow /> : undefined}>
+    <Page
+      title="New hole"
+      back={{ href: jobId ? `/jobs/${jobId}` : '/', label: jobId ? 'the job' : 'all jobs' }}
+      footer={
+        question !== 'material' ? (
+          <Button label="Back a question" onPress={back} disabled={busy} grow />
+        ) : undefined
+      }
+    >
       <Column padding="$4" gap="$4" testID={`question-${question ?? 'done'}`}>
-        {question ? <Title aria-level={2}>{TITLES[question]}</Title> : <Title aria-level={2}>{busy ? 'Making the plan…' : 'Nearly there'}</Title>}
+        {question ? (
+          <Title aria-level={2}>{TITLES[question]}</Title>
+        ) : (
+          <Title aria-level={2}>{busy ? 'Making the plan…' : 'Nearly there'}</Title>
+        )}
         {question ? <Answers question={question} known={known} onAnswer={answer} /> : null}
         {trouble ? (
-          <Notice level="caution" title="Not saved yet" text={`${trouble} Your answers are still here.`} live>
+          <Notice
+            level="caution"
+            title="Not saved yet"
+            text={`${trouble} Your answers are still here.`}
+            live
+          >
             <Button label="Try again" look="main" onPress={() => void make(known as NewHole)} />
           </Notice>
         ) : null}
@@ -105,22 +124,63 @@ interface AnswersProps {
 
 function Answers({ question, known, onAnswer }: AnswersProps) {
   const units = useUnits();
-  const material = known.materialId !== undefined && isMaterialId(known.materialId) ? MATERIALS[known.materialId] : undefined;
+  const material =
+    known.materialId !== undefined && isMaterialId(known.materialId)
+      ? MATERIALS[known.materialId]
+      : undefined;
   const sizes = material ? usualSizes(usualForm(material), units) : null;
   switch (question) {
     case 'material':
-      return <MaterialPicker value={undefined} onPick={(picked) => { onAnswer({ materialId: picked.id }); }} />;
+      return (
+        <MaterialPicker
+          value={undefined}
+          onPick={(picked) => {
+            onAnswer({ materialId: picked.id });
+          }}
+        />
+      );
     case 'thickness':
-      return <SizeQuestion label="Thickness" sizesMm={sizes?.thicknessMm ?? []} mostMm={LIMITS.thicknessMm.most} note={`${material?.name ?? ''}. Measure in two or three places and take the thickest.`} onAnswer={(thicknessMm) => { onAnswer({ thicknessMm }); }} />;
+      return (
+        <SizeQuestion
+          label="Thickness"
+          sizesMm={sizes?.thicknessMm ?? []}
+          mostMm={LIMITS.thicknessMm.most}
+          note={`${material?.name ?? ''}. Measure in two or three places and take the thickest.`}
+          onAnswer={(thicknessMm) => {
+            onAnswer({ thicknessMm });
+          }}
+        />
+      );
     case 'treatment':
       return (
         <>
-          <Body>Tempered glass bursts when it is drilled. If nobody can say, the plan waits for a test.</Body>
-          <Chips label="Treatment" hideLabel chips={TREATMENTS} value={undefined} onChange={(treatment) => { onAnswer({ treatment }); }} testID="treatment" />
+          <Body>
+            Tempered glass bursts when it is drilled. If nobody can say, the plan waits for a test.
+          </Body>
+          <Chips
+            label="Treatment"
+            hideLabel
+            chips={TREATMENTS}
+            value={undefined}
+            onChange={(treatment) => {
+              onAnswer({ treatment });
+            }}
+            testID="treatment"
+          />
         </>
       );
     case 'diameter':
-      return <SizeQuestion label="Diameter" sizesMm={sizes?.diameterMm ?? []} mostMm={LIMITS.diameterMm.most} note="Where it goes, with what bit and how it is held come after: the plan starts from what is usual." onAnswer={(diameterMm) => { onAnswer({ diameterMm }); }} />;
+      return (
+        <SizeQuestion
+          label="Diameter"
+          sizesMm={sizes?.diameterMm ?? []}
+          mostMm={LIMITS.diameterMm.most}
+          note="Where it goes, with what bit and how it is held come after: the plan starts from what is usual."
+          onAnswer={(diameterMm) => {
+            onAnswer({ diameterMm });
+          }}
+        />
+      );
   }
 }
 
@@ -138,9 +198,30 @@ function SizeQuestion({ label, sizesMm, mostMm, note, onAnswer }: SizeQuestionPr
   return (
     <Column gap="$4" key={label}>
       <Small>{note}</Small>
-      <Chips label={label} hideLabel chips={sizesMm.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))} value={undefined} onChange={onAnswer} testID="sizes" />
-      <LengthBox label={`Another ${label.toLowerCase()}`} valueMm={otherMm ?? sizesMm[Math.floor(sizesMm.length / 2)] ?? 6} mostMm={mostMm} onChangeMm={setOtherMm} testID="other-size" />
-      <Button label="Use this" icon={ArrowRight} onPress={() => { if (otherMm !== null) onAnswer(otherMm); }} disabled={otherMm === null} testID="use-other" />
+      <Chips
+        label={label}
+        hideLabel
+        chips={sizesMm.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
+        value={undefined}
+        onChange={onAnswer}
+        testID="sizes"
+      />
+      <LengthBox
+        label={`Another ${label.toLowerCase()}`}
+        valueMm={otherMm ?? sizesMm[Math.floor(sizesMm.length / 2)] ?? 6}
+        mostMm={mostMm}
+        onChangeMm={setOtherMm}
+        testID="other-size"
+      />
+      <Button
+        label="Use this"
+        icon={ArrowRight}
+        onPress={() => {
+          if (otherMm !== null) onAnswer(otherMm);
+        }}
+        disabled={otherMm === null}
+        testID="use-other"
+      />
     </Column>
   );
 }

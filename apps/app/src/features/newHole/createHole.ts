@@ -20,7 +20,12 @@ export interface NewHole {
 export async function createHole(known: NewHole): Promise<{ jobId: string; holeId: string }> {
   const material = findMaterial(known.materialId);
   if (!material) throw new Error(`Material ${known.materialId} is not known.`);
-  const piece = presumePiece({ material, thicknessMm: known.thicknessMm, diameterMm: known.diameterMm, ...(known.treatment ? { glassTreatment: known.treatment } : {}) });
+  const piece = presumePiece({
+    material,
+    thicknessMm: known.thicknessMm,
+    diameterMm: known.diameterMm,
+    ...(known.treatment ? { glassTreatment: known.treatment } : {}),
+  });
   const [jobId, pieceId, holeId] = [known.jobId ?? newId(), newId(), newId()];
   const hole: Omit<Hole, 'id'> = {
     label: 'Hole 1',
