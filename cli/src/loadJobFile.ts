@@ -25,7 +25,7 @@ export async function loadJobFile(path: string): Promise<Validated<JobFile>> {
       );
     return readJobFile(await readFile(path, 'utf8'));
   } catch (error) {
-    const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+    const { code = '' } = (error ?? {}) as { code?: string };
     return fault(`Cannot read “${path}”: ${WHY[code] ?? code}.`);
   }
 }

@@ -13,13 +13,15 @@ import {
 } from 'react-native-svg';
 import { useThemeName } from '../features/display/displayStore';
 import { BODIES } from '../ui/palette';
-import { spreadLabels } from './spreadLabels';
+import { spreadLabels, wrapWords } from './spreadLabels';
 
 /** Room beside the drawing for its words, px. */
 const LEFT_PX = 58;
 const RIGHT_PX = 130;
 const PAD_PX = 10;
 const LABEL_PX = 17;
+/** A leaf's name beside the drawing breaks into lines of about this many letters. */
+const LAYER_CHARS = 17;
 
 interface SectionDrawingProps {
   readonly section: Section;
@@ -255,18 +257,20 @@ function Labels({ labels, place: { X, Z }, ink, halo, hairline, halfWidthMm }: L
           </SvgText>
         </G>
       ))}
-      {side('layer').map((label) => (
-        <SvgText
-          key={`${label.text}${label.z}`}
-          x={rightEdge + 13}
-          y={label.at + 5}
-          fontSize={13}
-          fontFamily="Hyperlegible"
-          fill={ink('muted')}
-        >
-          {label.text}
-        </SvgText>
-      ))}
+      {side('layer').map((label) =>
+        wrapWords(label.text, LAYER_CHARS).map((words, index) => (
+          <SvgText
+            key={`${label.text}${label.z}${index}`}
+            x={rightEdge + 13}
+            y={label.at + 5 + index * LABEL_PX}
+            fontSize={13}
+            fontFamily="Hyperlegible"
+            fill={ink('muted')}
+          >
+            {words}
+          </SvgText>
+        )),
+      )}
       {force ? (
         <G>
           <Line

@@ -10,3 +10,15 @@ export function spreadLabels<T extends { readonly y: number }>(
   }
   return placed;
 }
+
+/** Words set in lines of at most so many letters; a longer word has a line of its own. */
+export function wrapWords(text: string, most: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= most)
+      lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}

@@ -45,6 +45,8 @@ export function Button({
       gap="$2"
       justifyContent="center"
       paddingHorizontal={look === 'quiet' ? '$2' : '$4'}
+      paddingVertical="$2"
+      maxWidth="100%"
       flexGrow={grow ? 1 : 0}
       borderWidth={look === 'plain' || look === 'stop' ? 1 : 0}
       borderColor={look === 'stop' ? '$stop' : '$line'}
@@ -53,7 +55,9 @@ export function Button({
       pressStyle={{ opacity: 0.75 }}
     >
       {icon ? <Icon of={icon} tone={tone} /> : null}
-      <Strong color={`$${tone}`}>{label}</Strong>
+      <Strong color={`$${tone}`} flexShrink={1} textAlign={icon ? 'left' : 'center'}>
+        {label}
+      </Strong>
     </Press>
   );
 }

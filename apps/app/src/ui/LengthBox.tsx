@@ -6,7 +6,9 @@ import { TextBox } from './TextBox';
 interface LengthBoxProps {
   readonly label: string;
   readonly hideLabel?: boolean;
-  readonly valueMm: number;
+  /** null while nothing is known yet. */
+  readonly valueMm: number | null;
+  readonly placeholder?: string;
   readonly onChangeMm: (mm: number) => void;
   readonly mostMm: number;
   /** Places may be zero or negative; sizes may not. */
@@ -20,6 +22,7 @@ export function LengthBox({
   label,
   hideLabel,
   valueMm,
+  placeholder,
   onChangeMm,
   mostMm,
   anySign = false,
@@ -55,7 +58,8 @@ export function LengthBox({
     <TextBox
       label={label}
       hideLabel={hideLabel}
-      value={typed ?? formatLengthShort(valueMm, units)}
+      value={typed ?? (valueMm === null ? '' : formatLengthShort(valueMm, units))}
+      placeholder={placeholder}
       onChangeText={change}
       onDone={() => {
         if (read?.kind !== 'fault') setTyped(null);

@@ -2,7 +2,7 @@ import { jobWith, type JobParts } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import type { Plan } from '../plan/plan';
 import { METRIC } from '../units/unitSystem';
-import { sectionOf, stageAt } from './sectionOf';
+import { sectionOf, stageAt, tellingDepth } from './sectionOf';
 
 function planOf(parts: JobParts = {}): Plan {
   const outcome = makePlan(jobWith(parts), 'hole');
@@ -66,4 +66,23 @@ it('shows the rest of the piece under a blind hole, and says what it draws', () 
   expect(description).toMatch(
     /Cup saw 25, 25 mm across, in Float glass 6 mm thick.*Still bath, 6 mm over the face; Expanded foam behind/,
   );
+});
+
+it('opens on the leaf that the big numbers speak of', () => {
+  const plan = planOf({
+    piece: {
+      form: 'wall',
+      thicknessMm: 272,
+      layers: [
+        { material: 'lightweight-block', thicknessMm: 100 },
+        { material: 'cavity', thicknessMm: 70 },
+        { material: 'engineering-brick', thicknessMm: 102 },
+      ],
+    },
+    bits: [{ id: 'seg', name: 'Seg', family: 'segmented-core', diameterMm: 60 }],
+    hole: { diameterMm: 60 },
+  });
+  const depth = tellingDepth(plan);
+  expect(depth).toBeGreaterThan(170);
+  expect(stageAt(plan, depth)?.forceN).toBe(plan.feedForceN);
 });

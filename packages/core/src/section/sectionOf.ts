@@ -41,6 +41,17 @@ export function sectionOf(plan: Plan, view: SectionView): Section {
   };
 }
 
+/** A telling depth for the rim: well into the main cut that the big numbers speak of. */
+export function tellingDepth(plan: Plan): number {
+  const WELL_INTO = 0.42;
+  const main = plan.stages.find(
+    (stage) => stage.side === 1 && stage.kind === 'main' && stage.forceN === plan.feedForceN,
+  );
+  return main
+    ? main.fromMm + WELL_INTO * (main.toMm - main.fromMm)
+    : WELL_INTO * plan.depthPerSideMm;
+}
+
 /** The stage the rim is in at a depth on the first side. */
 export function stageAt(plan: Plan, depthMm: number): PlannedStage | undefined {
   const first = plan.stages.filter((stage) => stage.side === 1);

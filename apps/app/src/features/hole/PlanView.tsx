@@ -1,5 +1,6 @@
 import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
+import { tellingDepth } from '@nucleon/core/section/sectionOf';
 import { useState, type ReactNode } from 'react';
 import { Column, Panel } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -25,7 +26,7 @@ interface PlanViewProps {
 export function PlanView({ plan, edit, drawingHeight, columns, walk }: PlanViewProps) {
   const units = useUnits();
   const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
-  const atDepthMm = Math.min(shownDepthMm ?? plan.depthPerSideMm * 0.45, plan.depthPerSideMm);
+  const atDepthMm = Math.min(shownDepthMm ?? tellingDepth(plan), plan.depthPerSideMm);
   return (
     <Column>
       {plan.gates.length > 0 ? (

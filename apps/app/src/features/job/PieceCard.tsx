@@ -1,5 +1,5 @@
 import type { HoleInList, PieceInJob } from '@nucleon/contract/wire';
-import { outlineCentre } from '@nucleon/core/geometry/outline';
+import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
 import type { Material } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/formatQuantity';
@@ -46,7 +46,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
   const another = trying(async () => {
     const id = newId();
     const like = piece.holes.at(-1);
-    const at = like ? { xMm: like.xMm, yMm: like.yMm } : outlineCentre(piece.outline);
+    const at = nextHolePlace(piece.outline, piece.holes);
     await putHole(piece.id, id, {
       ...at,
       diameterMm: like?.diameterMm ?? 10,

@@ -6,7 +6,6 @@ import {
   MACHINE_KINDS,
   type MachineKind,
 } from '@nucleon/core/machines/machineKinds';
-import type { MachineSpeeds } from '@nucleon/core/machines/machineSpeeds';
 import { useForm, useWatch } from 'react-hook-form';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
@@ -15,6 +14,7 @@ import { Chips } from '../../ui/Chips';
 import { NumberBox } from '../../ui/NumberBox';
 import { TextBox } from '../../ui/TextBox';
 import { KitFormShell } from './KitFormShell';
+import { readSpeeds, showSpeeds } from './machineSpeeds';
 
 interface MachineFormProps {
   readonly machine?: StoredMachine;
@@ -25,41 +25,6 @@ interface MachineFormProps {
 type Draft = Omit<Machine, 'id'>;
 
 const NEW_MACHINE: Draft = { name: '', kind: 'cordless-drill' };
-
-/** `280, 480, 750` as steps, `600-8500` as a range; anything else is not speeds. */
-export function readSpeeds(text: string): MachineSpeeds | null {
-  const range = /^\s*(\d+)\s*[-–]\s*(\d+)\s*$/.exec(text);
-  if (range) {
-    const [minRpm, maxRpm] = [Number(range[1]), Number(range[2])];
-    return minRpm <= maxRpm && maxRpm > 0 && maxRpm <= LIMITS.rpm.most
-      ? { kind: 'range', minRpm, maxRpm }
-      : null;
-  }
-  const steps = text
-    .split(/[,;\s]+/)
-    .filter(Boolean)
-    .map(Number);
-  const fine =
-    steps.length > 0 &&
-    steps.length <= 50 &&
-    steps.every((rpm) => rpm > 0 && rpm <= LIMITS.rpm.most);
-  return fine ? { kind: 'steps', rpm: steps } : null;
-}
-
-export function showSpeeds(speeds: MachineSpeeds): string {
-  switch (speeds.kind) {
-    case 'range':
-      return `${speeds.minRpm}-${speeds.maxRpm}`;
-    case 'steps':
-      return speeds.rpm.join(', ');
-    case 'gears':
-      return speeds.gears
-        .map((gear) =>
-          gear.minRpm === gear.maxRpm ? String(gear.maxRpm) : `${gear.minRpm}-${gear.maxRpm}`,
-        )
-        .join(' / ');
-  }
-}
 
 /** The kind is enough; own speeds and torque where they are known. */
 export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {

@@ -208,7 +208,8 @@ function SizeQuestion({ label, sizesMm, mostMm, note, onAnswer }: SizeQuestionPr
       />
       <LengthBox
         label={`Another ${label.toLowerCase()}`}
-        valueMm={otherMm ?? sizesMm[Math.floor(sizesMm.length / 2)] ?? 6}
+        valueMm={otherMm}
+        placeholder={units.length === 'mm' ? 'such as 6.5 mm' : 'such as 5/16 in'}
         mostMm={mostMm}
         onChangeMm={setOtherMm}
         testID="other-size"

@@ -1,0 +1,36 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+
+/** A job of a test's own, made from the demo files, so that journeys do not meet. */
+export async function ownJob(
+  request: APIRequestContext,
+  demo: '1-dial-house' | '2-garden',
+  name: string,
+): Promise<string> {
+  const file = JSON.parse(
+    readFileSync(join(import.meta.dirname, '..', 'demo', `${demo}.json`), 'utf8'),
+  ) as { job: { id: string; name: string } };
+  file.job = { ...file.job, id: name, name };
+  const response = await request.post('/api/v1/import', { data: file });
+  expect(response.status()).toBe(201);
+  return ((await response.json()) as { jobId: string }).jobId;
+}
+
+/** A figure's number as shown. */
+export async function figure(page: Page, key: string): Promise<string> {
+  return page.getByTestId(`figure-${key}`).innerText();
+}
+
+export async function isSaved(page: Page): Promise<void> {
+  await expect(page.getByTestId('save-mark')).toContainText('Saved');
+}
+
+/** Opens a part of the walk unless it stands open already. */
+export async function openFold(
+  page: Page,
+  part: 'piece' | 'hole' | 'setup' | 'water',
+): Promise<void> {
+  const fold = page.getByTestId(`fold-${part}`);
+  if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
+}

@@ -1,0 +1,109 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { figure, isSaved, openFold, ownJob } from './demoJob';
+
+interface PrintedPlan {
+  readonly holeId: string;
+  readonly feedForceN: number;
+  readonly rpm: number;
+  readonly drillTimeS: { readonly p50: number };
+}
+
+/** What the command line makes of a file. */
+function printedPlan(file: string): PrintedPlan {
+  const out = execFileSync(
+    process.execPath,
+    [join(import.meta.dirname, '..', 'cli', 'bin', 'nucleon.mjs'), 'plan', file],
+    { encoding: 'utf8' },
+  );
+  const [first] = (JSON.parse(out) as { holes: PrintedPlan[] }).holes;
+  if (!first) throw new Error('no plan printed');
+  return first;
+}
+
+test('a person changes glass and bit, and screen, file and command line agree', async ({
+  page,
+  request,
+}, info) => {
+  const jobId = await ownJob(request, '1-dial-house', `Dial ${info.project.name}`);
+  await page.goto('/');
+  await page.getByText(`Dial ${info.project.name}`).click();
+  await page.getByText('Arbor').first().click();
+  await expect(page.getByTestId('section')).toBeVisible();
+  const before = [await figure(page, 'feedForceN'), await figure(page, 'drillTimeS')];
+
+  await openFold(page, 'piece');
+  await page.getByTestId('thickness').fill('10 mm');
+  await page.getByTestId('thickness').press('Enter');
+  await openFold(page, 'setup');
+  await page
+    .getByTestId('bit')
+    .getByRole('radio', { name: /Cup saw 8/ })
+    .click();
+  await expect(page.getByTestId('warnings')).toContainText('makes a hole of 8 mm, not 22 mm');
+  expect(await figure(page, 'feedForceN')).not.toBe(before[0]);
+  expect(await figure(page, 'drillTimeS')).not.toBe(before[1]);
+  await isSaved(page);
+
+  const exported = await (await request.get(`/api/v1/jobs/${jobId}/export`)).text();
+  const path = join(mkdtempSync(join(tmpdir(), 'nucleon-')), 'job.json');
+  writeFileSync(path, exported);
+  const printed = printedPlan(path);
+  const shownForce = (await figure(page, 'feedForceN')).split('\n')[1];
+  const shownTime = (await figure(page, 'drillTimeS')).split('\n')[1];
+  expect(Number(shownForce)).toBe(Number(printed.feedForceN.toPrecision(2)));
+  expect(Number(shownTime)).toBe(
+    Number((printed.drillTimeS.p50 / 60).toFixed(printed.drillTimeS.p50 < 600 ? 1 : 0)),
+  );
+  expect(await figure(page, 'rpm')).toContain(String(Math.round(printed.rpm)));
+
+  await page.reload();
+  await expect(page.getByTestId('figure-feedForceN')).toContainText(`${shownForce}`);
+  await expect(page.getByTestId('walk')).toContainText('10 mm');
+});
+
+test('undo takes a change back, and saves it so', async ({ page, request }, info) => {
+  const jobId = await ownJob(request, '1-dial-house', `Undo ${info.project.name}`);
+  await page.goto(`/jobs/${jobId}`);
+  await page.getByText('Arbor').first().click();
+  await openFold(page, 'water');
+  const poured = await figure(page, 'water');
+  await page.getByTestId('water').getByRole('radio', { name: 'Drip at the groove' }).click();
+  await expect(page.getByTestId('figure-water')).toContainText('Drip at the groove');
+  await isSaved(page);
+  await page.getByTestId('undo').click();
+  await expect.poll(() => figure(page, 'water')).toBe(poured);
+  await isSaved(page);
+  await page.reload();
+  await expect.poll(() => figure(page, 'water')).toBe(poured);
+});
+
+test('a number shows its working, and a step moves the rim', async ({ page, request }, info) => {
+  const jobId = await ownJob(request, '1-dial-house', `Why ${info.project.name}`);
+  await page.goto(`/jobs/${jobId}`);
+  await page.getByText('Arbor').first().click();
+  await page.getByTestId('figure-feedForceN').click();
+  await expect(page.getByTestId('working-feedForceN')).toContainText('F = p·A_c');
+  await expect(page.getByTestId('working-feedForceN')).toContainText('Spread');
+  const drawing = page.getByTestId('section').getByRole('img');
+  await expect(drawing).toHaveAttribute('aria-label', /press with 23 N/);
+  await page.getByRole('button', { name: /Seat with 6\.9 N/ }).click();
+  await expect(drawing).toHaveAttribute('aria-label', /press with 6\.9 N/);
+});
+
+test('clashing values are said at once and never sent', async ({ page, request }, info) => {
+  const jobId = await ownJob(request, '1-dial-house', `Clash ${info.project.name}`);
+  await page.goto(`/jobs/${jobId}`);
+  await page.getByText('Arbor').first().click();
+  await openFold(page, 'hole');
+  await page.getByTestId('place-x').fill('900');
+  await expect(page.getByTestId('fault')).toContainText('lies outside piece “Glass dial”');
+  await page.getByTestId('diameter').fill('wide');
+  await expect(page.getByText('“wide” is not a length.')).toBeVisible();
+  await page.getByTestId('place-x').fill('200');
+  await expect(page.getByTestId('fault')).toBeHidden();
+  await isSaved(page);
+});
