@@ -30,35 +30,36 @@ async function setUp(): Promise<{
   };
 }
 
-test('with the database gone, what is typed is kept and sent when it is back', async ({
-  page,
-}, info) => {
-  test.skip(info.project.name !== 'phone');
-  const { startDatabase, startServer } = await setUp();
-  let database = await startDatabase();
-  const server = await startServer(database.url);
-  try {
-    await page.goto(server.address);
-    await page.getByText('Clock court: dial house').click();
-    await page.getByText('Arbor').first().click();
-    await openFold(page, 'piece');
-    await database.stop();
+test(
+  'with the database gone, what is typed is kept and sent when it is back',
+  { tag: '@once' },
+  async ({ page }) => {
+    const { startDatabase, startServer } = await setUp();
+    let database = await startDatabase();
+    const server = await startServer(database.url);
+    try {
+      await page.goto(server.address);
+      await page.getByText('Clock court: dial house').click();
+      await page.getByText('Arbor').first().click();
+      await openFold(page, 'piece');
+      await database.stop();
 
-    await page.getByTestId('thickness').fill('9');
-    await expect(page.getByTestId('unreachable')).toContainText('kept on this device');
-    await expect(page.getByTestId('figure-feedForceN')).toBeVisible();
-    await page.reload();
-    await expect(page.getByTestId('failed')).toContainText('cannot reach its database');
+      await page.getByTestId('thickness').fill('9');
+      await expect(page.getByTestId('unreachable')).toContainText('kept on this device');
+      await expect(page.getByTestId('figure-feedForceN')).toBeVisible();
+      await page.reload();
+      await expect(page.getByTestId('failed')).toContainText('cannot reach its database');
 
-    database = await startDatabase(database.port);
-    await page.getByRole('button', { name: 'Try again' }).click();
-    await expect(page.getByTestId('walk')).toContainText('9 mm');
-    await expect(page.getByTestId('save-mark')).toContainText('Saved');
-    await page.evaluate(() => localStorage.clear());
-    await page.reload();
-    await expect(page.getByTestId('walk')).toContainText('9 mm');
-  } finally {
-    await server.stop();
-    await database.stop();
-  }
-});
+      database = await startDatabase(database.port);
+      await page.getByRole('button', { name: 'Try again' }).click();
+      await expect(page.getByTestId('walk')).toContainText('9 mm');
+      await expect(page.getByTestId('save-mark')).toContainText('Saved');
+      await page.evaluate(() => localStorage.clear());
+      await page.reload();
+      await expect(page.getByTestId('walk')).toContainText('9 mm');
+    } finally {
+      await server.stop();
+      await database.stop();
+    }
+  },
+);

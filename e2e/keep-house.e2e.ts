@@ -2,93 +2,102 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { ownJob } from './demoJob';
 
-test('a new bit joins the kit and the plans that may use it', async ({ page, request }, info) => {
-  test.skip(info.project.name !== 'phone');
-  const jobId = await ownJob(request, '1-dial-house', 'Kit');
-  await page.goto('/kit');
-  await page.getByRole('button', { name: 'Add a bit' }).click();
-  await page.getByTestId('bit-family').getByRole('radio', { name: 'Plated cup saw' }).click();
-  await page.getByTestId('bit-diameter').fill('24');
-  await page.getByTestId('bit-name').fill('Test cup 24');
-  await page.getByTestId('bit-sharpness').fill('2');
-  await expect(page.getByText('“2” will not do')).toBeVisible();
-  await page.getByTestId('bit-sharpness').fill('0,9');
-  await page.getByTestId('kit-save').click();
-  await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeVisible();
-  await page.goto(`/jobs/${jobId}`);
-  await page.getByText('Arbor').first().click();
-  await page.getByTestId('fold-setup').click();
-  await expect(page.getByTestId('bit').getByRole('radio', { name: /Test cup 24/ })).toBeVisible();
+test(
+  'a new bit joins the kit and the plans that may use it',
+  { tag: '@once' },
+  async ({ page, request }) => {
+    const jobId = await ownJob(request, '1-dial-house', 'Kit');
+    await page.goto('/kit');
+    await page.getByRole('button', { name: 'Add a bit' }).click();
+    await page.getByTestId('bit-family').getByRole('radio', { name: 'Plated cup saw' }).click();
+    await page.getByTestId('bit-diameter').fill('24');
+    await page.getByTestId('bit-name').fill('Test cup 24');
+    await page.getByTestId('bit-sharpness').fill('2');
+    await expect(page.getByText('“2” will not do')).toBeVisible();
+    await page.getByTestId('bit-sharpness').fill('0,9');
+    await page.getByTestId('kit-save').click();
+    await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeVisible();
+    await page.goto(`/jobs/${jobId}`);
+    await page.getByText('Arbor').first().click();
+    await page.getByTestId('fold-setup').click();
+    await expect(page.getByTestId('bit').getByRole('radio', { name: /Test cup 24/ })).toBeVisible();
 
-  await page.goto('/kit');
-  await page.getByRole('button', { name: /Test cup 24/ }).click();
-  await page.getByRole('button', { name: 'Put away' }).click();
-  await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeHidden();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeVisible();
-  await page.getByRole('button', { name: /Test cup 24/ }).click();
-  await page.getByRole('button', { name: 'Put away' }).click();
-});
+    await page.goto('/kit');
+    await page.getByRole('button', { name: /Test cup 24/ }).click();
+    await page.getByRole('button', { name: 'Put away' }).click();
+    await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeVisible();
+    await page.getByRole('button', { name: /Test cup 24/ }).click();
+    await page.getByRole('button', { name: 'Put away' }).click();
+  },
+);
 
-test('jobs are searched, renamed, deleted and brought back', async ({ page, request }, info) => {
-  test.skip(info.project.name !== 'phone');
-  await ownJob(request, '2-garden', 'Orchard wall');
-  await page.goto('/');
-  await page.keyboard.press('/');
-  await expect(page.getByTestId('search')).toBeFocused();
-  await page.getByTestId('search').fill('orch');
-  await expect(page.getByTestId('jobs').getByRole('listitem')).toHaveCount(1);
-  await page.getByText('Orchard wall').click();
-  await page.getByTestId('edit-job').click();
-  await page.getByTestId('job-name').fill('Orchard gate');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Orchard gate' })).toBeVisible();
-  await page.getByTestId('delete-job').click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByTestId('search').fill('orchard');
-  await expect(page.getByText('Orchard gate')).toBeVisible();
-  await page.getByTestId('search').fill('no such thing');
-  await expect(page.getByText('Nothing by that name')).toBeVisible();
-});
+test(
+  'jobs are searched, renamed, deleted and brought back',
+  { tag: '@once' },
+  async ({ page, request }) => {
+    await ownJob(request, '2-garden', 'Orchard wall');
+    await page.goto('/');
+    await expect(page.getByTestId('jobs')).toBeVisible();
+    await page.keyboard.press('/');
+    await expect(page.getByTestId('search')).toBeFocused();
+    await page.getByTestId('search').fill('orch');
+    await expect(page.getByTestId('jobs').getByRole('listitem')).toHaveCount(1);
+    await page.getByText('Orchard wall').click();
+    await page.getByTestId('edit-job').click();
+    await page.getByTestId('job-name').fill('Orchard gate');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Orchard gate' })).toBeVisible();
+    await page.getByTestId('delete-job').click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByTestId('search').fill('orchard');
+    await expect(page.getByText('Orchard gate')).toBeVisible();
+    await page.getByTestId('search').fill('no such thing');
+    await expect(page.getByText('Nothing by that name')).toBeVisible();
+  },
+);
 
-test('a faulty job file is refused whole, with what is wrong where', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone');
-  await page.goto('/');
-  const open = async (name: string, text: string): Promise<void> => {
-    const chooser = page.waitForEvent('filechooser');
-    await page.getByTestId('import').click();
-    await (
-      await chooser
-    ).setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
-  };
-  await open('broken.json', '{"format": NaN}');
-  await expect(page.getByTestId('import-trouble')).toContainText('“broken.json” is not JSON');
-  await open(
-    'wrong.json',
-    JSON.stringify({
-      format: 'nucleon-job',
-      version: 1,
-      job: { id: 'j', name: 'J' },
-      pieces: [
-        {
-          id: 'p',
-          name: 'P',
-          form: 'sheet',
-          material: 'slate',
-          thicknessMm: '6 mm',
-          outline: { kind: 'circle', diameterMm: 9 },
-          holes: [],
-        },
-      ],
-    }),
-  );
-  await expect(page.getByTestId('import-trouble')).toContainText(
-    '/pieces/0/thicknessMm: thicknessMm is “6 mm”',
-  );
-});
+test(
+  'a faulty job file is refused whole, with what is wrong where',
+  { tag: '@once' },
+  async ({ page }) => {
+    await page.goto('/');
+    const open = async (name: string, text: string): Promise<void> => {
+      const chooser = page.waitForEvent('filechooser');
+      await page.getByTestId('import').click();
+      await (
+        await chooser
+      ).setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+    };
+    await open('broken.json', '{"format": NaN}');
+    await expect(page.getByTestId('import-trouble')).toContainText('“broken.json” is not JSON');
+    await open(
+      'wrong.json',
+      JSON.stringify({
+        format: 'nucleon-job',
+        version: 1,
+        job: { id: 'j', name: 'J' },
+        pieces: [
+          {
+            id: 'p',
+            name: 'P',
+            form: 'sheet',
+            material: 'slate',
+            thicknessMm: '6 mm',
+            outline: { kind: 'circle', diameterMm: 9 },
+            holes: [],
+          },
+        ],
+      }),
+    );
+    await expect(page.getByTestId('import-trouble')).toContainText(
+      '/pieces/0/thicknessMm: thicknessMm is “6 mm”',
+    );
+  },
+);
 
-test('inches, pounds and the dark are remembered', async ({ page, request }, info) => {
-  test.skip(info.project.name !== 'phone');
+test('inches, pounds and the dark are remembered', { tag: '@once' }, async ({ page, request }) => {
   const jobId = await ownJob(request, '1-dial-house', 'Inches');
   await page.goto('/display');
   await page.getByTestId('length-units').getByRole('radio', { name: 'Inches' }).click();
@@ -99,8 +108,7 @@ test('inches, pounds and the dark are remembered', async ({ page, request }, inf
   await expect(page.getByTestId('figure-feedForceN')).toContainText('psi');
 });
 
-test('an address that leads nowhere says so', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone');
+test('an address that leads nowhere says so', { tag: '@once' }, async ({ page }) => {
   await page.goto('/nowhere/at/all');
   await expect(page.getByText('There is nothing at this address')).toBeVisible();
   await page.goto('/jobs/none/holes/none');

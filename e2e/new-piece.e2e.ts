@@ -14,9 +14,9 @@ test('a person goes from nothing to a plan in a few taps', async ({ page }) => {
   await tap(page.getByTestId('new-hole'));
   await tap(page.getByRole('radio', { name: 'Glass' }));
   await tap(page.getByRole('radio', { name: 'Float glass' }));
-  await tap(page.getByRole('radio', { name: '6 mm' }));
+  await tap(page.getByRole('radio', { name: '6 mm', exact: true }));
   await tap(page.getByRole('radio', { name: /^Annealed/ }));
-  await tap(page.getByRole('radio', { name: '10 mm' }));
+  await tap(page.getByRole('radio', { name: '10 mm', exact: true }));
   await expect(page.getByTestId('figure-feedForceN')).toBeVisible();
   await expect(page.getByTestId('steps')).toContainText('Mark the hole');
   expect(taps).toBeLessThanOrEqual(MOST_TAPS);
@@ -32,7 +32,7 @@ test('glass nobody vouches for stops the plan until a test is recorded; tempered
   await page.getByTestId('other-size').fill('5/32 in');
   await page.getByTestId('use-other').click();
   await page.getByRole('radio', { name: 'I do not know' }).click();
-  await page.getByRole('radio', { name: '8 mm' }).click();
+  await page.getByRole('radio', { name: '8 mm', exact: true }).click();
   await expect(page.getByTestId('gate-unknown-treatment')).toContainText(
     'Stop: Is this glass tempered?',
   );

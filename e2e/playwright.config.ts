@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
-import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE, WIDE } from './browser';
+import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE, WIDE } from '../scripts/setup/chromium.mjs';
 
 const PORT = Number(process.env.NUCLEON_E2E_PORT ?? 4191);
 process.env.NUCLEON_E2E_DATA ??= mkdtempSync(join(tmpdir(), 'nucleon-e2e-'));
@@ -25,7 +25,8 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: PHONE, hasTouch: true, isMobile: true } },
-    { name: 'wide', use: { viewport: WIDE } },
+    // What does not depend on the width is walked once.
+    { name: 'wide', use: { viewport: WIDE }, grepInvert: /@once/ },
   ],
   webServer: {
     command: `node ../scripts/start.mjs --port ${PORT} --data ${process.env.NUCLEON_E2E_DATA}`,

@@ -11,6 +11,7 @@ import { ended } from './run.mjs';
 export function startServer({ databaseUrl, port = 0, web, demo = 'none' }) {
   const env = {
     ...process.env,
+    NODE_ENV: 'production',
     NUCLEON_DB_URL: databaseUrl,
     NUCLEON_PORT: String(port),
     NUCLEON_DEMO: demo,

@@ -9,6 +9,7 @@ import type {
   StoredBit,
 } from '@nucleon/contract/wire';
 import { makePlan } from '@nucleon/core/plan/makePlan';
+import type { Plan } from '@nucleon/core/plan/plan';
 import type { JobFile } from '@nucleon/core/job/job';
 import request, { type Response } from 'supertest';
 import { v7 as newId } from 'uuid';
@@ -47,9 +48,10 @@ async function imported(name = '1-dial-house'): Promise<{ file: JobFile; jobId: 
   return { file, jobId: (response.body as { jobId: string }).jobId };
 }
 
-async function dialHole(jobId: string): Promise<HoleDetail> {
+async function dialHole(jobId: string): Promise<HoleDetail & { plan: Plan }> {
   const job = await get<JobDetail>(`/jobs/${jobId}`);
-  return get<HoleDetail>(`/holes/${job.pieces[0]?.holes[0]?.id ?? ''}`);
+  const path = `/holes/${job.pieces[0]?.holes[0]?.id ?? ''}`;
+  return { ...(await get<HoleDetail>(path)), plan: await get<Plan>(`${path}/plan`) };
 }
 
 const sheet = {
@@ -128,8 +130,8 @@ describe('jobs, pieces and holes', () => {
     await put(`/jobs/${jobId}`, { name: 'New', version: 0 }).expect(200);
     await put(`/jobs/${jobId}/pieces/${pieceId}`, { ...sheet, version: 0 }).expect(200);
     await put(`/pieces/${pieceId}/holes/${holeId}`, { ...hole, version: 0 }).expect(200);
-    const detail = await get<HoleDetail>(`/holes/${holeId}`);
-    expect(detail.plan?.setup.assumed).toContain('bit');
+    const plan = await get<Plan>(`/holes/${holeId}/plan`);
+    expect(plan.setup.assumed).toContain('bit');
     const [summary] = (await get<Page<JobSummary>>('/jobs')).items;
     expect(summary).toMatchObject({ name: 'New', pieceCount: 1, holeCount: 1, stoppedCount: 0 });
   });
@@ -144,8 +146,8 @@ describe('jobs, pieces and holes', () => {
       glassTreatment: 'tempered',
     }).expect(200);
     const after = await dialHole(jobId);
-    expect(after.plan?.depthMm).toBe(10);
-    expect(after.plan?.gates.map((gate) => gate.code)).toEqual(['strengthened-glass']);
+    expect(after.plan.depthMm).toBe(10);
+    expect(after.plan.gates.map((gate) => gate.code)).toEqual(['strengthened-glass']);
     expect((await get<Page<JobSummary>>('/jobs')).items[0]?.stoppedCount).toBe(3);
   });
 
@@ -158,11 +160,11 @@ describe('jobs, pieces and holes', () => {
     const { id, updatedAt: _at, ...fields } = bit ?? ({} as StoredBit);
     await put(`/bits/${id}`, { ...fields, sharpness: 0.4 }).expect(200);
     const duller = await dialHole(jobId);
-    expect(duller.plan?.rateMmPerS).toBeLessThan(before.plan?.rateMmPerS ?? 0);
+    expect(duller.plan.rateMmPerS).toBeLessThan(before.plan.rateMmPerS);
     await request(server.app)
       .delete(api(`/bits/${id}`))
       .expect(204);
-    expect((await dialHole(jobId)).plan?.setup.bitId).toBe(id);
+    expect((await dialHole(jobId)).plan.setup.bitId).toBe(id);
   });
 
   it('searches jobs by name and by piece, and pages', async () => {

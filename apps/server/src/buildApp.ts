@@ -18,7 +18,8 @@ const YEAR_MS = 365 * 24 * 3600 * 1000;
 export function buildApp(context: ServerContext, webFolder?: string): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(compression());
+  // The lightest level: a phone on the workshop's own network waits for the server, not for the wire.
+  app.use(compression({ level: 1 }));
   app.use(
     '/api',
     express.json({ limit: BODY_LIMIT_BYTES, type: 'application/json', strict: true }),

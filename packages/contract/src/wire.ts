@@ -56,7 +56,6 @@ export interface HoleDetail {
   readonly job: StoredJob & { readonly customMaterials: readonly Material[] };
   readonly piece: StoredPiece;
   readonly hole: StoredHole;
-  readonly plan: Plan | null;
 }
 
 export type StoredBit = Bit & Versioned;

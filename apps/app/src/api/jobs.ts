@@ -3,7 +3,7 @@ import type { JobFile } from '@nucleon/core/job/job';
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
 
-const PAGE_SIZE = 50;
+const PAGE_SIZE = 20;
 
 export const jobsQuery = (search: string) =>
   infiniteQueryOptions({

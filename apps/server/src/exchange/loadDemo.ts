@@ -2,13 +2,17 @@ import { readdir, readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { readJobFile } from '@nucleon/contract/readJobFile';
 import type { JobFile } from '@nucleon/core/job/job';
-import { In, type DataSource, type EntityManager } from 'typeorm';
+import { In, type DataSource, type EntityManager, type EntitySchema } from 'typeorm';
+import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
+import type { VersionedRow } from '../database/columns';
+import type { Content } from '../database/putVersioned';
 import { holeEntity } from '../holes/holeEntity';
 import { jobEntity } from '../jobs/jobEntity';
 import { bitEntity } from '../kit/bitEntity';
 import { bitContent, machineContent } from '../kit/kitMapping';
 import { machineEntity } from '../kit/machineEntity';
 import { pieceEntity } from '../pieces/pieceEntity';
+import { forgetPlansWithKit } from '../plans/storePlans';
 import { importJob } from './importJob';
 
 export const DEMO_MODES = ['load', 'reset', 'none'] as const;
@@ -54,11 +58,23 @@ async function removeDemo(manager: EntityManager, file: JobFile): Promise<void> 
   await manager.delete(jobEntity, { id: file.job.id });
   // Kit keeps its ids: other jobs may use it.
   for (const bit of file.kit?.bits ?? [])
-    await manager.update(bitEntity, { id: bit.id }, { ...bitContent(bit), deletedAt: null });
-  for (const machine of file.kit?.machines ?? [])
-    await manager.update(
-      machineEntity,
-      { id: machine.id },
-      { ...machineContent(machine), deletedAt: null },
-    );
+    await putBack(manager, bitEntity, bit.id, bitContent(bit));
+  for (const machine of file.kit?.machines ?? []) {
+    await putBack(manager, machineEntity, machine.id, machineContent(machine));
+  }
+}
+
+async function putBack<Row extends VersionedRow>(
+  manager: EntityManager,
+  entity: EntitySchema<Row>,
+  id: string,
+  content: Content<Row>,
+): Promise<void> {
+  await manager
+    .createQueryBuilder()
+    .update(entity)
+    .set({ ...content, deletedAt: null } as unknown as QueryDeepPartialEntity<Row>)
+    .where('id = :id', { id })
+    .execute();
+  await forgetPlansWithKit(manager, id);
 }

@@ -9,50 +9,62 @@ import { setDeleted } from '../database/softDelete';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { notFound } from '../http/problem';
+import type { JobRow } from '../jobs/jobEntity';
 import { storedJob } from '../jobs/jobMapping';
 import { touchJob } from '../jobs/touchJob';
-import { pieceEntity, type PieceRow } from '../pieces/pieceEntity';
+import type { PieceRow } from '../pieces/pieceEntity';
 import { storedPiece } from '../pieces/pieceMapping';
-import { loadJob } from '../plans/loadJob';
-import { plansOf, storePlans } from '../plans/storePlans';
+import { loadPiece } from '../plans/loadJob';
+import { planOf, storePlans } from '../plans/storePlans';
 import type { ServerContext } from '../serverContext';
-import { holeEntity } from './holeEntity';
+import { holeEntity, type HoleRow } from './holeEntity';
 import { holeContent, storedHole } from './holeMapping';
 
 const checkHoleBody = validator<Put<StoredHole>>(putSchema(holeFields, 'hole'));
 
-async function pieceRow(manager: EntityManager, id: string): Promise<PieceRow> {
-  const piece = await manager.findOneBy(pieceEntity, { id, deletedAt: IsNull() });
-  if (!piece) throw notFound('piece', id);
-  return piece;
-}
-
-async function holeDetail(manager: EntityManager, id: string, now: Date): Promise<HoleDetail> {
-  const hole = await manager.findOneBy(holeEntity, { id, deletedAt: IsNull() });
-  if (!hole) throw notFound('hole', id);
-  const piece = await pieceRow(manager, hole.pieceId);
-  const loaded = await loadJob(manager, piece.jobId);
-  const plans = await plansOf(manager, { ...loaded, holes: [hole] }, now);
+/** The hole with its piece and job, in one question to the database. */
+async function holeDetail(manager: EntityManager, id: string): Promise<HoleDetail> {
+  const found = await manager
+    .createQueryBuilder(holeEntity, 'hole')
+    .innerJoinAndMapOne(
+      'hole.piece',
+      'piece',
+      'piece',
+      'piece.id = hole.pieceId AND piece.deletedAt IS NULL',
+    )
+    .innerJoinAndMapOne(
+      'hole.job',
+      'job',
+      'job',
+      'job.id = piece.jobId AND job.deletedAt IS NULL',
+    )
+    .where('hole.id = :id AND hole.deletedAt IS NULL', { id })
+    .getOne();
+  if (!found) throw notFound('hole', id);
+  const { piece, job } = found as HoleRow & { piece: PieceRow; job: JobRow };
   return {
-    job: { ...storedJob(loaded.job), customMaterials: loaded.job.customMaterials ?? [] },
+    job: { ...storedJob(job), customMaterials: job.customMaterials ?? [] },
     piece: storedPiece(piece),
-    hole: storedHole(hole),
-    plan: plans.get(id)?.plan ?? null,
+    hole: storedHole(found),
   };
 }
 
 export function holeRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.get('/holes/:holeId', async (request, response) => {
-    response.json(
-      await transact(source, (manager) => holeDetail(manager, idParam(request, 'holeId'), now())),
-    );
+    response.json(await holeDetail(source.manager, idParam(request, 'holeId')));
+  });
+  router.get('/holes/:holeId/plan', async (request, response) => {
+    const id = idParam(request, 'holeId');
+    const hole = await source.manager.findOneBy(holeEntity, { id, deletedAt: IsNull() });
+    if (!hole) throw notFound('hole', id);
+    response.json(await planOf(source.manager, hole, now()));
   });
   router.put('/pieces/:pieceId/holes/:holeId', async (request, response) => {
     const [pieceId, id] = [idParam(request, 'pieceId'), idParam(request, 'holeId')];
     const body = checkedBody(request, checkHoleBody);
     const row = await transact(source, async (manager) => {
-      const { jobId } = await pieceRow(manager, pieceId);
+      const { job } = await loadPiece(manager, pieceId, id);
       const position = await nextPosition(manager, holeEntity, id, { pieceId });
       const put = {
         id,
@@ -62,8 +74,8 @@ export function holeRoutes({ source, now }: ServerContext): Router {
       };
       const written = await putVersioned(manager, holeEntity, put, storedHole);
       if (written.changed) {
-        await storePlans(manager, await loadJob(manager, jobId), now(), (holeId) => holeId === id);
-        await touchJob(manager, jobId, now());
+        await storePlans(manager, await loadPiece(manager, pieceId, id), now());
+        await touchJob(manager, job.id, now());
       }
       return written.row;
     });

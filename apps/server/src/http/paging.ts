@@ -1,5 +1,6 @@
 import { faultyProblem } from './problem';
 
+const DEFAULT_PAGE = 20;
 const LARGEST_PAGE = 200;
 const LONGEST_SEARCH = 100;
 
@@ -28,7 +29,7 @@ export function pageQuery(query: Readonly<Record<string, unknown>>): PageQuery {
   const search = typeof query.search === 'string' ? query.search.slice(0, LONGEST_SEARCH) : '';
   return {
     page: whole('page', 1, 1_000_000),
-    pageSize: whole('pageSize', 50, LARGEST_PAGE),
+    pageSize: whole('pageSize', DEFAULT_PAGE, LARGEST_PAGE),
     search,
   };
 }

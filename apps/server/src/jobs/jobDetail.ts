@@ -3,7 +3,7 @@ import type { EntityManager } from 'typeorm';
 import { storedHole } from '../holes/holeMapping';
 import { storedPiece } from '../pieces/pieceMapping';
 import { loadJob } from '../plans/loadJob';
-import { headlineOf, plansOf } from '../plans/storePlans';
+import { headlinesOf } from '../plans/storePlans';
 import { storedJob } from './jobMapping';
 
 /** A job with its pieces, their holes and what each plan comes to. */
@@ -13,7 +13,7 @@ export async function jobDetail(
   now: Date,
 ): Promise<JobDetail> {
   const loaded = await loadJob(manager, jobId);
-  const plans = await plansOf(manager, loaded, now);
+  const headlines = await headlinesOf(manager, loaded, now);
   return {
     ...storedJob(loaded.job),
     customMaterials: loaded.job.customMaterials ?? [],
@@ -21,10 +21,7 @@ export async function jobDetail(
       ...storedPiece(piece),
       holes: loaded.holes
         .filter((hole) => hole.pieceId === piece.id)
-        .map((hole) => {
-          const plan = plans.get(hole.id);
-          return { ...storedHole(hole), headline: plan ? headlineOf(plan) : null };
-        }),
+        .map((hole) => ({ ...storedHole(hole), headline: headlines.get(hole.id) ?? null })),
     })),
   };
 }

@@ -21,9 +21,7 @@ export function jobRoutes({ source, now }: ServerContext): Router {
     response.json(await listJobs(source.manager, request.query));
   });
   router.get('/jobs/:jobId', async (request, response) => {
-    response.json(
-      await transact(source, (manager) => jobDetail(manager, idParam(request, 'jobId'), now())),
-    );
+    response.json(await jobDetail(source.manager, idParam(request, 'jobId'), now()));
   });
   router.put('/jobs/:jobId', async (request, response) => {
     const id = idParam(request, 'jobId');

@@ -1,15 +1,18 @@
 import type { JobSummary, Page } from '@nucleon/contract/wire';
-import { In, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { containing, pageQuery } from '../http/paging';
 import { jobEntity } from './jobEntity';
 
-interface Counts {
+interface PieceCounts {
   readonly jobId: string;
-  readonly pieceCount: string;
-  readonly holeCount: string;
-  readonly stoppedCount: string;
+  readonly count: string;
   readonly materials: string | null;
+}
+
+interface Counted {
+  readonly jobId: string;
+  readonly count: string;
 }
 
 /** Jobs, last touched first; the search looks at job and piece names. */
@@ -30,54 +33,65 @@ export async function listJobs(
   const [rows, total] = await found
     .orderBy('job.updatedAt', 'DESC')
     .addOrderBy('job.id', 'ASC')
-    .skip((page - 1) * pageSize)
-    .take(pageSize)
+    .offset((page - 1) * pageSize)
+    .limit(pageSize)
     .getManyAndCount();
   const counts = await countsOf(
     manager,
     rows.map((row) => row.id),
   );
   return {
-    items: rows.map((row) => {
-      const count = counts.get(row.id);
-      return {
-        id: row.id,
-        name: row.name,
-        version: row.version,
-        updatedAt: row.updatedAt.toISOString(),
-        pieceCount: Number(count?.pieceCount ?? 0),
-        holeCount: Number(count?.holeCount ?? 0),
-        stoppedCount: Number(count?.stoppedCount ?? 0),
-        materials: count?.materials ? count.materials.split(',') : [],
-      };
-    }),
+    items: rows.map((row) => ({
+      id: row.id,
+      name: row.name,
+      version: row.version,
+      updatedAt: row.updatedAt.toISOString(),
+      ...counts(row.id),
+    })),
     page,
     pageSize,
     total,
   };
 }
 
+interface JobCounts {
+  readonly pieceCount: number;
+  readonly holeCount: number;
+  readonly stoppedCount: number;
+  readonly materials: readonly string[];
+}
+
+/** Counted from narrow indexes: the plans themselves are large and stay unread. */
 async function countsOf(
   manager: EntityManager,
   jobIds: readonly string[],
-): Promise<ReadonlyMap<string, Counts>> {
-  if (jobIds.length === 0) return new Map();
-  const rows: Counts[] = await manager
-    .createQueryBuilder()
-    .select('piece.job_id', 'jobId')
-    .addSelect('COUNT(DISTINCT piece.id)', 'pieceCount')
-    .addSelect('COUNT(DISTINCT hole.id)', 'holeCount')
-    .addSelect(
-      'COUNT(DISTINCT CASE WHEN hole_plan.stop_count > 0 THEN hole.id END)',
-      'stoppedCount',
-    )
-    .addSelect('GROUP_CONCAT(DISTINCT piece.material ORDER BY piece.position)', 'materials')
-    .from('piece', 'piece')
-    .leftJoin('hole', 'hole', 'hole.piece_id = piece.id AND hole.deleted_at IS NULL')
-    .leftJoin('hole_plan', 'hole_plan', 'hole_plan.hole_id = hole.id')
-    .where({ jobId: In([...jobIds]) })
-    .andWhere('piece.deleted_at IS NULL')
-    .groupBy('piece.job_id')
-    .getRawMany();
-  return new Map(rows.map((row) => [row.jobId, row]));
+): Promise<(jobId: string) => JobCounts> {
+  const within = 'piece.job_id IN (?) AND piece.deleted_at IS NULL GROUP BY piece.job_id';
+  const ask = async <Row extends { jobId: string }>(
+    sql: string,
+  ): Promise<ReadonlyMap<string, Row>> => {
+    const rows: Row[] = jobIds.length === 0 ? [] : await manager.query(sql, [jobIds]);
+    return new Map(rows.map((row) => [row.jobId, row]));
+  };
+  const [pieces, holes, stopped] = await Promise.all([
+    ask<PieceCounts>(
+      `SELECT job_id AS jobId, COUNT(*) AS count, GROUP_CONCAT(DISTINCT material ORDER BY position) AS materials
+     FROM piece WHERE ${within}`,
+    ),
+    ask<Counted>(
+      `SELECT piece.job_id AS jobId, COUNT(*) AS count
+     FROM piece JOIN hole ON hole.piece_id = piece.id AND hole.deleted_at IS NULL WHERE ${within}`,
+    ),
+    ask<Counted>(
+      `SELECT piece.job_id AS jobId, COUNT(*) AS count
+     FROM hole_plan JOIN hole ON hole.id = hole_plan.hole_id AND hole.deleted_at IS NULL
+     JOIN piece ON piece.id = hole.piece_id WHERE hole_plan.stop_count > 0 AND ${within}`,
+    ),
+  ]);
+  return (jobId) => ({
+    pieceCount: Number(pieces.get(jobId)?.count ?? 0),
+    holeCount: Number(holes.get(jobId)?.count ?? 0),
+    stoppedCount: Number(stopped.get(jobId)?.count ?? 0),
+    materials: pieces.get(jobId)?.materials?.split(',') ?? [],
+  });
 }

@@ -69,8 +69,8 @@ function addResource<Row extends VersionedRow, Body extends { version: number },
     const [rows, total] = await found
       .orderBy(resource.orderBy, 'ASC')
       .addOrderBy('row.id', 'ASC')
-      .skip((page - 1) * pageSize)
-      .take(pageSize)
+      .offset((page - 1) * pageSize)
+      .limit(pageSize)
       .getManyAndCount();
     const answer: Page<Stored> = { items: rows.map(show), page, pageSize, total };
     response.json(answer);

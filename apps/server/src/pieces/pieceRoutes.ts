@@ -2,14 +2,17 @@ import { pieceFields, putSchema } from '@nucleon/contract/jobFileSchema';
 import { validator } from '@nucleon/contract/validator';
 import type { Put, StoredPiece } from '@nucleon/contract/wire';
 import { Router } from 'express';
+import { IsNull } from 'typeorm';
 import { nextPosition } from '../database/position';
 import { putVersioned } from '../database/putVersioned';
 import { setDeleted } from '../database/softDelete';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
+import { notFound } from '../http/problem';
 import { checkPieceAlone } from './checkPieceAlone';
+import { jobEntity } from '../jobs/jobEntity';
 import { touchJob } from '../jobs/touchJob';
-import { loadJob } from '../plans/loadJob';
+import { loadPiece } from '../plans/loadJob';
 import { storePlans } from '../plans/storePlans';
 import type { ServerContext } from '../serverContext';
 import { pieceEntity } from './pieceEntity';
@@ -23,8 +26,9 @@ export function pieceRoutes({ source, now }: ServerContext): Router {
     const [jobId, id] = [idParam(request, 'jobId'), idParam(request, 'pieceId')];
     const body = checkedBody(request, checkPieceBody);
     const row = await transact(source, async (manager) => {
-      const before = await loadJob(manager, jobId);
-      checkPieceAlone(before.job, id, body);
+      const job = await manager.findOneBy(jobEntity, { id: jobId, deletedAt: IsNull() });
+      if (!job) throw notFound('job', jobId);
+      checkPieceAlone(job, id, body);
       const position = await nextPosition(manager, pieceEntity, id, { jobId });
       const put = {
         id,
@@ -34,12 +38,7 @@ export function pieceRoutes({ source, now }: ServerContext): Router {
       };
       const written = await putVersioned(manager, pieceEntity, put, storedPiece);
       if (written.changed) {
-        await storePlans(
-          manager,
-          await loadJob(manager, jobId),
-          now(),
-          (_hole, pieceId) => pieceId === id,
-        );
+        await storePlans(manager, await loadPiece(manager, id), now());
         await touchJob(manager, jobId, now());
       }
       return written.row;

@@ -34,6 +34,23 @@ export async function loadJob(manager: EntityManager, jobId: string): Promise<Lo
   return { job, pieces, holes };
 }
 
+/** A job with just one of its pieces and that piece's holes, or just one hole. */
+export async function loadPiece(
+  manager: EntityManager,
+  pieceId: string,
+  holeId?: string,
+): Promise<LoadedJob & { readonly piece: PieceRow }> {
+  const piece = await manager.findOneBy(pieceEntity, { id: pieceId, deletedAt: IsNull() });
+  if (!piece) throw notFound('piece', pieceId);
+  const job = await manager.findOneBy(jobEntity, { id: piece.jobId, deletedAt: IsNull() });
+  if (!job) throw notFound('job', piece.jobId);
+  const holes = await manager.find(holeEntity, {
+    where: { pieceId, deletedAt: IsNull(), ...(holeId === undefined ? {} : { id: holeId }) },
+    order: { position: 'ASC', id: 'ASC' },
+  });
+  return { job, piece, pieces: [piece], holes };
+}
+
 /** All of the workshop's kit, retired pieces too: a plan may still lean on one. */
 export interface LoadedKit {
   readonly bits: readonly BitRow[];

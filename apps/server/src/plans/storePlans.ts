@@ -3,24 +3,23 @@ import { MATERIAL_DATA_VERSION } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
 import { In, type EntityManager } from 'typeorm';
-import { faultyProblem } from '../http/problem';
+import type { HoleRow } from '../holes/holeEntity';
+import { faultyProblem, notFound } from '../http/problem';
 import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
-import { loadKit, planningFile, type LoadedJob, type LoadedKit } from './loadJob';
+import { loadKit, loadPiece, planningFile, type LoadedJob } from './loadJob';
 
 /** Plans these holes anew and stores them; a hole that cannot be planned refuses the whole change. */
 export async function storePlans(
   manager: EntityManager,
   loaded: LoadedJob,
   now: Date,
-  wants: (holeId: string, pieceId: string) => boolean = () => true,
-  kit?: LoadedKit,
 ): Promise<HolePlanRow[]> {
-  const usedKit = kit ?? (await loadKit(manager));
+  const kit = await loadKit(manager);
   const rows: HolePlanRow[] = [];
   for (const hole of loaded.holes) {
     const piece = loaded.pieces.find((candidate) => candidate.id === hole.pieceId);
-    if (!piece || !wants(hole.id, piece.id)) continue;
-    const outcome = makePlan(planningFile(loaded, usedKit, piece, hole), hole.id);
+    if (!piece) continue;
+    const outcome = makePlan(planningFile(loaded, kit, piece, hole), hole.id);
     if (outcome.kind === 'faulty') throw faultyProblem(outcome.faults);
     rows.push(planRow(outcome.plan, now));
   }
@@ -51,23 +50,41 @@ function planRow(plan: Plan, now: Date): HolePlanRow {
   };
 }
 
-/** Stored plans of a job's holes, those missing since a kit change made first. */
-export async function plansOf(
+/** What lists show of the stored plans; those missing since a kit change are made first. */
+export async function headlinesOf(
   manager: EntityManager,
   loaded: LoadedJob,
   now: Date,
-): Promise<ReadonlyMap<string, HolePlanRow>> {
+): Promise<ReadonlyMap<string, PlanHeadline>> {
   const ids = loaded.holes.map((hole) => hole.id);
   if (ids.length === 0) return new Map();
-  const stored = await manager.findBy(holePlanEntity, { holeId: In(ids) });
+  const stored = await manager.find(holePlanEntity, {
+    select: { holeId: true, headline: true, modelVersion: true, dataVersion: true },
+    where: { holeId: In(ids) },
+  });
   const have = new Set(stored.map((row) => row.holeId));
   const missing = ids.some((id) => !have.has(id))
-    ? await storePlans(manager, loaded, now, (holeId) => !have.has(holeId))
+    ? await storePlans(
+        manager,
+        { ...loaded, holes: loaded.holes.filter((hole) => !have.has(hole.id)) },
+        now,
+      )
     : [];
-  return new Map([...stored, ...missing].map((row) => [row.holeId, row]));
+  return new Map([...stored, ...missing].map((row) => [row.holeId, headlineOf(row)]));
 }
 
-export const headlineOf = (row: HolePlanRow): PlanHeadline => ({
+/** The stored plan of a hole, made first when a kit change has thrown it away. */
+export async function planOf(manager: EntityManager, hole: HoleRow, now: Date): Promise<Plan> {
+  const stored = await manager.findOneBy(holePlanEntity, { holeId: hole.id });
+  if (stored) return stored.plan;
+  const [made] = await storePlans(manager, await loadPiece(manager, hole.pieceId, hole.id), now);
+  if (!made) throw notFound('plan of hole', hole.id);
+  return made.plan;
+}
+
+const headlineOf = (
+  row: Pick<HolePlanRow, 'headline' | 'modelVersion' | 'dataVersion'>,
+): PlanHeadline => ({
   ...row.headline,
   current: row.modelVersion === MODEL_VERSION && row.dataVersion === MATERIAL_DATA_VERSION,
 });

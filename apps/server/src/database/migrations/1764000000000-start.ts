@@ -49,7 +49,7 @@ const TABLES = [
     purpose JSON NULL,
     checks JSON NULL,
     setup JSON NULL,
-    INDEX hole_piece (piece_id, position),
+    INDEX hole_piece (piece_id, deleted_at, position),
     CONSTRAINT hole_piece FOREIGN KEY (piece_id) REFERENCES piece (id)) ${ENGINE}`,
   `CREATE TABLE hole_plan (
     hole_id VARCHAR(80) NOT NULL PRIMARY KEY,
@@ -59,6 +59,7 @@ const TABLES = [
     model_version VARCHAR(20) NOT NULL,
     data_version VARCHAR(20) NOT NULL,
     computed_at DATETIME(3) NOT NULL,
+    INDEX hole_plan_stops (stop_count, hole_id),
     CONSTRAINT hole_plan_hole FOREIGN KEY (hole_id) REFERENCES hole (id) ON DELETE CASCADE) ${ENGINE}`,
   `CREATE TABLE bit (${VERSIONED},
     workshop_id VARCHAR(80) NOT NULL,

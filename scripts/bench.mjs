@@ -1,0 +1,155 @@
+#!/usr/bin/env node
+/** npm run bench: the figures of the budgets that exist so far, as a table and a JSON object. */
+import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { startMariadb } from './setup/mariadb.mjs';
+import {
+  checkNode,
+  CHROMIUM,
+  ensureDebianPackages,
+  ensureNpmPackages,
+  MARIADB,
+} from './setup/packages.mjs';
+import { ROOT } from './setup/root.mjs';
+import { capture, sleep } from './setup/run.mjs';
+import { startServer } from './setup/server.mjs';
+import { ensureWebBuild, WEB_FOLDER } from './setup/web.mjs';
+
+const HOLES = 5000;
+const HOLES_A_JOB = 100;
+const REQUESTS_PER_S = 50;
+const SECONDS = 12;
+const LOADS = 5;
+
+const percentile = (values, share) =>
+  [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))];
+
+async function benchPlans() {
+  const { code, out } = await capture('npx', ['--no-install', 'tsx', 'scripts/bench/plans.mts'], {
+    cwd: ROOT,
+  });
+  if (code !== 0) throw new Error(out);
+  return JSON.parse(out.trim().split('\n').at(-1));
+}
+
+/** All JavaScript that the first page asks for, gzipped. */
+async function benchBundle() {
+  const folder = join(WEB_FOLDER, '_expo', 'static', 'js', 'web');
+  let bytes = 0;
+  for (const name of await readdir(folder))
+    bytes += gzipSync(await readFile(join(folder, name))).length;
+  return bytes / 1000;
+}
+
+/** From the address to a button that answers, with nothing cached. */
+async function benchFirstLoad(address) {
+  const { chromium } = await import('@playwright/test');
+  const { CHROMIUM_ARGS, CHROMIUM_PATH } = await import('./setup/chromium.mjs');
+  const browser = await chromium.launch({ executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS });
+  const times = [];
+  for (let load = 0; load < LOADS; load++) {
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    const began = performance.now();
+    await page.goto(address);
+    await page.getByTestId('new-hole').waitFor();
+    times.push(performance.now() - began);
+    await page.close();
+  }
+  await browser.close();
+  return percentile(times, 0.5);
+}
+
+async function fillWithHoles(address) {
+  const demo = JSON.parse(await readFile(join(ROOT, 'demo', '1-dial-house.json'), 'utf8'));
+  const [piece] = demo.pieces;
+  const jobs = [];
+  for (let job = 0; job < HOLES / HOLES_A_JOB; job++) {
+    const holes = Array.from({ length: HOLES_A_JOB }, (_, index) => ({
+      ...piece.holes[0],
+      id: `h${index}`,
+      xMm: 60 + (index % 10) * 30,
+      yMm: 60 + Math.floor(index / 10) * 30,
+    }));
+    const outline = { kind: 'rectangle', widthMm: 420, heightMm: 420 };
+    const file = {
+      ...demo,
+      job: { id: `bench${job}`, name: `Bench ${job}` },
+      pieces: [{ ...piece, outline, id: 'p', holes }],
+    };
+    const response = await fetch(`${address}/api/v1/import`, {
+      method: 'POST',
+      body: JSON.stringify(file),
+      headers: { 'content-type': 'application/json' },
+    });
+    if (!response.ok) throw new Error(await response.text());
+    jobs.push((await response.json()).jobId);
+  }
+  return jobs;
+}
+
+async function benchApi(address) {
+  const jobs = await fillWithHoles(address);
+  const job = await (await fetch(`${address}/api/v1/jobs/${jobs[0]}`)).json();
+  const holes = job.pieces[0].holes.map((hole) => hole.id);
+  const paths = [
+    '/api/v1/jobs',
+    `/api/v1/jobs/${jobs[1]}`,
+    ...holes.slice(0, 6).map((id) => `/api/v1/holes/${id}`),
+    '/api/v1/bits',
+    '/api/v1/jobs?search=bench%204',
+  ];
+  /** One request every 20 ms, whether or not the last has answered; times from when it was due. */
+  const run = async (seconds) => {
+    const began = performance.now();
+    const answers = Array.from({ length: seconds * REQUESTS_PER_S }, async (_, index) => {
+      const due = (index * 1000) / REQUESTS_PER_S;
+      await sleep(due);
+      const response = await fetch(address + paths[index % paths.length]);
+      await response.arrayBuffer();
+      return response.ok ? performance.now() - began - due : Infinity;
+    });
+    return Promise.all(answers);
+  };
+  await run(3);
+  return percentile(await run(SECONDS), 0.95);
+}
+
+checkNode();
+await ensureNpmPackages();
+await ensureDebianPackages({ ...MARIADB, ...CHROMIUM });
+await ensureWebBuild();
+const work = await mkdtemp(join(tmpdir(), 'nucleon-bench-'));
+const database = await startMariadb(work);
+const server = await startServer({ databaseUrl: database.url, web: WEB_FOLDER, demo: 'load' });
+const rows = [];
+try {
+  const plans = await benchPlans();
+  rows.push(
+    ['plan of one hole, median', plans.medianMs, 2, 'ms'],
+    ['plan of one hole, p95', plans.p95Ms, 2, 'ms'],
+  );
+  rows.push(['JavaScript of the app, gzip', await benchBundle(), 900, 'kB']);
+  rows.push(['first load to interactive', await benchFirstLoad(server.address), 2500, 'ms']);
+  rows.push([
+    `API p95 at ${REQUESTS_PER_S}/s, ${HOLES} holes`,
+    await benchApi(server.address),
+    25,
+    'ms',
+  ]);
+} finally {
+  await server.stop();
+  await database.stop();
+  await rm(work, { recursive: true, force: true });
+}
+const shown = rows.map(([name, value, budget, unit]) => ({
+  figure: name,
+  value: Number(value.toFixed(value < 10 ? 3 : 0)),
+  budget,
+  unit,
+  within: value <= budget,
+}));
+console.table(shown);
+console.log(JSON.stringify(Object.fromEntries(shown.map(({ figure, ...rest }) => [figure, rest]))));
+process.exit(shown.every((row) => row.within) ? 0 : 1);

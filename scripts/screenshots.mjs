@@ -1,0 +1,77 @@
+#!/usr/bin/env node
+/** npm run screenshots: one current picture of each main view, from fresh demo data. */
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE, WIDE } from './setup/chromium.mjs';
+import { startMariadb } from './setup/mariadb.mjs';
+import {
+  checkNode,
+  CHROMIUM,
+  ensureDebianPackages,
+  ensureNpmPackages,
+  MARIADB,
+} from './setup/packages.mjs';
+import { ROOT } from './setup/root.mjs';
+import { startServer } from './setup/server.mjs';
+import { ensureWebBuild, WEB_FOLDER } from './setup/web.mjs';
+
+/** Demo ids are fixed, so that every view has an address. */
+const job = (n) => `/jobs/0192d0c0-0010-7000-8000-00000000000${n}`;
+const hole = (inJob, n) =>
+  `${job(inJob)}/holes/0192d0c0-0030-7000-8000-0000000000${String(n).padStart(2, '0')}`;
+const fold = (part) => (page) => page.getByTestId(`fold-${part}`).click();
+
+const VIEWS = [
+  { name: 'jobs-phone', path: '/' },
+  { name: 'job-phone', path: job(2) },
+  { name: 'plan-phone', path: hole(1, 1) },
+  { name: 'plan-phone-dark', path: hole(2, 8), dark: true },
+  { name: 'plan-setup-phone', path: hole(2, 5), act: fold('setup') },
+  { name: 'plan-stop-phone', path: hole(1, 4) },
+  { name: 'plan-wide', path: hole(1, 1), wide: true },
+  { name: 'plan-wide-dark', path: hole(2, 6), wide: true, dark: true },
+  {
+    name: 'new-hole-phone',
+    path: '/new',
+    act: (page) => page.getByRole('radio', { name: 'Stone' }).click(),
+  },
+  {
+    name: 'kit-phone',
+    path: '/kit',
+    act: (page) => page.getByRole('button', { name: /Cup saw 22/ }).click(),
+  },
+];
+
+checkNode();
+await ensureNpmPackages();
+await ensureDebianPackages({ ...MARIADB, ...CHROMIUM });
+await ensureWebBuild();
+const folder = join(ROOT, 'docs', 'screenshots');
+await mkdir(folder, { recursive: true });
+const work = await mkdtemp(join(tmpdir(), 'nucleon-shots-'));
+const database = await startMariadb(work);
+const server = await startServer({ databaseUrl: database.url, web: WEB_FOLDER, demo: 'load' });
+const { chromium } = await import('@playwright/test');
+const browser = await chromium.launch({ executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS });
+try {
+  for (const { name, path, wide = false, dark = false, act } of VIEWS) {
+    const page = await browser.newPage({
+      viewport: wide ? WIDE : PHONE,
+      colorScheme: dark ? 'dark' : 'light',
+    });
+    await page.goto(server.address + path);
+    await page.waitForLoadState('networkidle');
+    await act?.(page);
+    await page.mouse.move(0, 0);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await browser.close();
+  await server.stop();
+  await database.stop();
+  await rm(work, { recursive: true, force: true });
+}
