@@ -67,7 +67,7 @@ it('prints an open stop and still ends well', async () => {
     changed((file) => (file.pieces[0].glassTreatment = 'tempered')),
   );
   expect(code).toBe(0);
-  expect((JSON.parse(out)).holes[0].gates[0]).toMatchObject({
+  expect(JSON.parse(out).holes[0].gates[0]).toMatchObject({
     code: 'strengthened-glass',
     level: 'stop',
   });

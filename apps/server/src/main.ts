@@ -1,20 +1,30 @@
 import { v7 as newId } from 'uuid';
 import { buildApp } from './buildApp';
 import { readConfig } from './config';
-import { createDataSource, migrate } from './database/dataSource';
+import { createDataSource, migrate, oneAtATime } from './database/dataSource';
 import { loadDemo } from './exchange/loadDemo';
 
 /** Serves until told to stop; prints one line when it listens, for the start script to read. */
 const config = readConfig(process.env);
 const source = createDataSource(config.databaseUrl);
-await source.initialize();
-await migrate(source);
-await loadDemo(
-  source,
-  config.demo,
-  () => newId(),
-  () => new Date(),
-);
+try {
+  await source.initialize();
+  await oneAtATime(source, async () => {
+    await migrate(source);
+    await loadDemo(
+      source,
+      config.demo,
+      () => newId(),
+      () => new Date(),
+    );
+  });
+} catch (error) {
+  const { host, pathname } = new URL(config.databaseUrl);
+  process.stderr.write(
+    `The database ${host}${pathname} could not be used: ${error instanceof Error ? error.message || error.name : String(error)}.\n`,
+  );
+  process.exit(1);
+}
 
 const log = (text: string): void => {
   process.stderr.write(`${text}\n`);

@@ -24,15 +24,21 @@ export function createDataSource(url: string): DataSource {
 }
 
 /**
- * Runs what migrations are due, one server at a time: several may start against one database.
+ * Does work on the database that only one server may do at a time: several may start against one.
+ * The lock is the node's own, so in a cluster the work must bear being done twice at once too.
  */
-export async function migrate(source: DataSource): Promise<void> {
+export async function oneAtATime(source: DataSource, work: () => Promise<void>): Promise<void> {
   const runner = source.createQueryRunner();
   try {
-    await runner.query("SELECT GET_LOCK('nucleon-migrate', 60)");
-    await source.runMigrations({ transaction: 'each' });
-    await runner.query("SELECT RELEASE_LOCK('nucleon-migrate')");
+    await runner.query("SELECT GET_LOCK('nucleon-start', 60)");
+    await work();
+    await runner.query("SELECT RELEASE_LOCK('nucleon-start')");
   } finally {
     await runner.release();
   }
+}
+
+/** Runs what migrations are due. */
+export async function migrate(source: DataSource): Promise<void> {
+  await source.runMigrations({ transaction: 'each' });
 }

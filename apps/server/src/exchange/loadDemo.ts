@@ -5,6 +5,7 @@ import type { JobFile } from '@nucleon/core/job/job';
 import { In, type DataSource, type EntityManager, type EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import type { VersionedRow } from '../database/columns';
+import { isDuplicateKey } from '../database/databaseErrors';
 import type { Content } from '../database/putVersioned';
 import { holeEntity } from '../holes/holeEntity';
 import { jobEntity } from '../jobs/jobEntity';
@@ -30,12 +31,16 @@ export async function loadDemo(
   if (mode === 'none') return;
   if (mode === 'load' && (await source.manager.count(jobEntity)) > 0) return;
   const files = await demoFiles();
-  await source.transaction(async (manager) => {
+  const loading = source.transaction(async (manager) => {
     if (mode === 'reset') for (const file of files) await removeDemo(manager, file);
     // The first file is to stand at the top of the list, which shows the last touched first.
     for (const [index, file] of [...files].reverse().entries()) {
       await importJob(file, { manager, newId, now: new Date(now().getTime() + index) });
     }
+  });
+  await loading.catch((error: unknown) => {
+    // Another server of the same cluster was loading it at the same moment: its rows are there.
+    if (!isDuplicateKey(error)) throw error;
   });
 }
 

@@ -32,12 +32,7 @@ async function holeDetail(manager: EntityManager, id: string): Promise<HoleDetai
       'piece',
       'piece.id = hole.pieceId AND piece.deletedAt IS NULL',
     )
-    .innerJoinAndMapOne(
-      'hole.job',
-      'job',
-      'job',
-      'job.id = piece.jobId AND job.deletedAt IS NULL',
-    )
+    .innerJoinAndMapOne('hole.job', 'job', 'job', 'job.id = piece.jobId AND job.deletedAt IS NULL')
     .where('hole.id = :id AND hole.deletedAt IS NULL', { id })
     .getOne();
   if (!found) throw notFound('hole', id);
