@@ -42,7 +42,7 @@ test(
     await expect(page.getByTestId('jobs')).toBeVisible();
     await page.keyboard.press('/');
     await expect(page.getByTestId('search')).toBeFocused();
-    await page.getByTestId('search').fill('orch');
+    await page.getByTestId('search').fill('orchard w');
     await expect(page.getByTestId('jobs').getByRole('listitem')).toHaveCount(1);
     await page.getByText('Orchard wall').click();
     await page.getByTestId('edit-job').click();

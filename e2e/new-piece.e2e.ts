@@ -25,7 +25,7 @@ test('a person goes from nothing to a plan in a few taps', async ({ page }) => {
 
 test('glass nobody vouches for stops the plan until a test is recorded; tempered has no way round', async ({
   page,
-}) => {
+}, info) => {
   await page.goto('/new');
   await page.getByRole('radio', { name: 'Glass' }).click();
   await page.getByRole('radio', { name: 'Float glass' }).click();
@@ -36,10 +36,11 @@ test('glass nobody vouches for stops the plan until a test is recorded; tempered
   await expect(page.getByTestId('gate-unknown-treatment')).toContainText(
     'Stop: Is this glass tempered?',
   );
-  await expect(page.getByTestId('live-bar')).toContainText('Stop');
+  if (info.project.name === 'phone')
+    await expect(page.getByTestId('live-bar')).toContainText('Stop');
   await page.getByTestId('answer-polariser-clear').click();
   await expect(page.getByTestId('gate-unknown-treatment')).toBeHidden();
-  await expect(page.getByTestId('live-bar')).toContainText('Press with');
+  await expect(page.getByTestId('figure-feedForceN')).toContainText('Press with');
   await expect(page.getByTestId('save-mark')).toContainText('Saved');
 
   const fold = page.getByTestId('fold-piece');

@@ -18,7 +18,7 @@ import { LiveBar } from './LiveBar';
 import { PlanView } from './PlanView';
 import { SaveMark } from './SaveMark';
 import { SaveTrouble } from './SaveTrouble';
-import { useHoleDraft } from './useHoleDraft';
+import { useAutosave, useHoleDraft } from './useHoleDraft';
 import { useLivePlan } from './useLivePlan';
 import { Walk } from './Walk';
 
@@ -39,6 +39,7 @@ export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
   const { wide } = useMedia();
   const { draft, dispatch } = handle;
   const { plan, faults } = useLivePlan(detail, draft.now, bits, machines);
+  useAutosave(handle, faults.length === 0);
   const edit = editing(handle, clockMs);
   useKeys([
     {

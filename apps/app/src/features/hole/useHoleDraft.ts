@@ -24,14 +24,10 @@ export interface HoleDraftHandle {
   readonly dispatch: (action: DraftAction) => void;
 }
 
-/**
- * The draft of a hole and its piece: saved by itself when typing rests, kept
- * on the device meanwhile, tried again while the server is away.
- */
+/** The draft of a hole and its piece, kept on the device until the server has it. */
 export function useHoleDraft(detail: HoleDetail): HoleDraftHandle {
   const holeId = detail.hole.id;
   const [draft, dispatch] = useReducer(holeDraft, null, () => openDraft(detail, keptDraft(holeId)));
-  const client = useQueryClient();
 
   useEffect(() => {
     dispatch({ type: 'refetched', detail: { piece: detail.piece, hole: detail.hole } });
@@ -42,31 +38,37 @@ export function useHoleDraft(detail: HoleDetail): HoleDraftHandle {
     else dropDraft(holeId);
   }, [draft, holeId]);
 
-  useAutosave(draft, dispatch, client);
   return { draft, dispatch };
 }
 
-function useAutosave(
-  draft: HoleDraft,
-  dispatch: (action: DraftAction) => void,
-  client: QueryClient,
-): void {
+/**
+ * Saves the draft by itself when typing rests, and tries again while the server is away.
+ * @param sound false while its values clash: nothing half-made is sent
+ */
+export function useAutosave({ draft, dispatch }: HoleDraftHandle, sound: boolean): void {
+  const client = useQueryClient();
   const latest = useRef(draft);
   latest.current = draft;
+  // Two writes at once would meet each other as a conflict: the second waits for the first.
+  const writing = useRef(false);
   const { kind } = draft.save;
   useEffect(() => {
-    if (kind !== 'waiting' && kind !== 'unreachable') return;
+    if (!sound || (kind !== 'waiting' && kind !== 'unreachable')) return;
     const timer = setTimeout(
       () => {
+        if (writing.current) return;
+        writing.current = true;
         dispatch({ type: 'saving' });
-        void saveParts(latest.current, dispatch, client);
+        void saveParts(latest.current, dispatch, client).finally(() => {
+          writing.current = false;
+        });
       },
       kind === 'waiting' ? SAVE_AFTER_MS : RETRY_AFTER_MS,
     );
     return () => {
       clearTimeout(timer);
     };
-  }, [kind, draft.now, draft.save, dispatch, client]);
+  }, [sound, kind, draft.now, draft.save, dispatch, client]);
 }
 
 async function saveParts(
@@ -82,8 +84,8 @@ async function saveParts(
     }
   }
   dispatch({ type: 'settled' });
-  await client.invalidateQueries({ queryKey: ['job', draft.now.piece.jobId] });
-  await client.invalidateQueries({ queryKey: ['hole', draft.now.hole.id] });
+  void client.invalidateQueries({ queryKey: ['job', draft.now.piece.jobId] });
+  void client.invalidateQueries({ queryKey: ['hole', draft.now.hole.id] });
 }
 
 async function savePart(
