@@ -16,12 +16,14 @@ import { BODIES } from '../ui/palette';
 import { spreadLabels, wrapWords } from './spreadLabels';
 
 /** Room beside the drawing for its words, px. */
-const LEFT_PX = 58;
-const RIGHT_PX = 130;
+const LEFT_PX = 64;
+const RIGHT_PX = 128;
 const PAD_PX = 10;
 const LABEL_PX = 17;
 /** A leaf's name beside the drawing breaks into lines of about this many letters. */
 const LAYER_CHARS = 17;
+/** Height of force and speed beside the shank. */
+const FORCE_BLOCK_PX = 58;
 
 interface SectionDrawingProps {
   readonly section: Section;
@@ -216,16 +218,21 @@ interface LabelsProps {
 function Labels({ labels, place: { X, Z }, ink, halo, hairline, halfWidthMm }: LabelsProps) {
   const leftEdge = X(-halfWidthMm);
   const rightEdge = X(halfWidthMm);
-  const side = (name: SectionLabel['side']) =>
+  const spread = (sides: readonly SectionLabel['side'][], leastPx?: number) =>
     spreadLabels(
-      labels.filter((label) => label.side === name).map((label) => ({ ...label, y: Z(label.z) })),
-      LABEL_PX,
+      labels
+        .filter((label) => sides.includes(label.side))
+        .map((label) => {
+          const lines = label.side === 'layer' ? wrapWords(label.text, LAYER_CHARS) : [label.text];
+          return { ...label, lines, y: Z(label.z), heightPx: lines.length * LABEL_PX };
+        }),
+      leastPx,
     );
   const force = labels.find((label) => label.side === 'force');
   const speed = labels.find((label) => label.side === 'speed');
   return (
     <G>
-      {side('left').map((label) => (
+      {spread(['left']).map((label) => (
         <SvgText
           key={`${label.text}${label.z}`}
           x={leftEdge - 8}
@@ -238,39 +245,30 @@ function Labels({ labels, place: { X, Z }, ink, halo, hairline, halfWidthMm }: L
           {label.text}
         </SvgText>
       ))}
-      {side('right').map((label) => (
+      {spread(['right', 'layer'], force ? Z(force.z) + FORCE_BLOCK_PX : undefined).map((label) => (
         <G key={`${label.text}${label.z}`}>
-          <Path
-            d={`M ${rightEdge} ${label.y} L ${rightEdge + 6} ${label.y} L ${rightEdge + 10} ${label.at}`}
-            stroke={hairline}
-            strokeWidth={1}
-            fill="none"
-          />
-          <SvgText
-            x={rightEdge + 13}
-            y={label.at + 5}
-            fontSize={14}
-            fontFamily={label.strong ? 'Hyperlegible-700' : 'Hyperlegible'}
-            fill={ink(label.tone)}
-          >
-            {label.text}
-          </SvgText>
+          {label.side === 'right' ? (
+            <Path
+              d={`M ${rightEdge} ${label.y} L ${rightEdge + 6} ${label.y} L ${rightEdge + 10} ${label.at}`}
+              stroke={hairline}
+              strokeWidth={1}
+              fill="none"
+            />
+          ) : null}
+          {label.lines.map((words, index) => (
+            <SvgText
+              key={words}
+              x={rightEdge + 13}
+              y={label.at + 5 + index * LABEL_PX}
+              fontSize={label.side === 'layer' ? 13 : 14}
+              fontFamily={label.strong ? 'Hyperlegible-700' : 'Hyperlegible'}
+              fill={label.side === 'layer' ? ink('muted') : ink(label.tone)}
+            >
+              {words}
+            </SvgText>
+          ))}
         </G>
       ))}
-      {side('layer').map((label) =>
-        wrapWords(label.text, LAYER_CHARS).map((words, index) => (
-          <SvgText
-            key={`${label.text}${label.z}${index}`}
-            x={rightEdge + 13}
-            y={label.at + 5 + index * LABEL_PX}
-            fontSize={13}
-            fontFamily="Hyperlegible"
-            fill={ink('muted')}
-          >
-            {words}
-          </SvgText>
-        )),
-      )}
       {force ? (
         <G>
           <Line

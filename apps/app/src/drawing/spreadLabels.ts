@@ -1,12 +1,17 @@
-/** Labels of one side moved just far enough apart to be read, in their order down the side. */
-export function spreadLabels<T extends { readonly y: number }>(
+/**
+ * Labels of one side moved just far enough apart to be read, in their order down the side.
+ * @param leastPx nothing is placed above this
+ */
+export function spreadLabels<T extends { readonly y: number; readonly heightPx: number }>(
   labels: readonly T[],
-  leastGapPx: number,
+  leastPx = -Infinity,
 ): (T & { readonly at: number })[] {
   const placed: (T & { at: number })[] = [];
+  let freeFrom = leastPx;
   for (const label of [...labels].sort((a, b) => a.y - b.y)) {
-    const above = placed.at(-1);
-    placed.push({ ...label, at: above ? Math.max(label.y, above.at + leastGapPx) : label.y });
+    const at = Math.max(label.y, freeFrom);
+    placed.push({ ...label, at });
+    freeFrom = at + label.heightPx;
   }
   return placed;
 }

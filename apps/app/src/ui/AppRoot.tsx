@@ -11,6 +11,7 @@ import { ApiProblem } from '../api/problem';
 import { useThemeName } from '../features/display/displayStore';
 import { PlannerProvider } from '../workers/PlannerProvider';
 import { KeyHelp } from './KeyHelp';
+import { PrintStyle } from './PrintStyle';
 import { config } from './tamagui.config';
 import { UndoBar } from './UndoBar';
 
@@ -43,6 +44,7 @@ export function AppRoot() {
       <QueryClientProvider client={client}>
         <PlannerProvider>
           <StatusBar style={theme === 'dark' ? 'light' : 'dark'} />
+          {typeof document === 'undefined' ? null : <PrintStyle />}
           <Slot />
           <UndoBar />
           <KeyHelp />

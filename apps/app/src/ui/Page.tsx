@@ -84,12 +84,13 @@ export function Page({
               </Title>
             </Column>
           </Row>
-          <Row>{actions}</Row>
+          <Row id="print-hide-actions">{actions}</Row>
         </Row>
       </Row>
       {fixed ? body : <ScrollView contentContainerStyle={{ flexGrow: 1 }}>{body}</ScrollView>}
       {footer ? (
         <Row
+          id="print-hide-footer"
           borderTopWidth={1}
           borderColor="$line"
           backgroundColor="$surface"

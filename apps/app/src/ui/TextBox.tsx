@@ -40,7 +40,7 @@ export function TextBox({
   const [focused, setFocused] = useState(false);
   const edge = fault ? theme.stop.val : focused ? theme.water.val : theme.line.val;
   return (
-    <Column gap="$1" flexGrow={1}>
+    <Column gap="$1" flexGrow={1} flexShrink={1} minWidth={112}>
       {hideLabel ? null : <Label>{label}</Label>}
       <TextInput
         ref={inputRef}
@@ -64,6 +64,8 @@ export function TextBox({
         style={{
           minHeight: 48,
           minWidth: 0,
+          width: '100%',
+          flexShrink: 1,
           paddingHorizontal: 12,
           paddingVertical: multiline ? 10 : 0,
           borderWidth: 1,

@@ -1,5 +1,5 @@
 import { INCH_POUND, METRIC } from '../units/unitSystem';
-import { detailFigures, headlineFigures } from './figures';
+import { assumedLine, detailFigures, headlineFigures } from './figures';
 import { jobWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 import { planText } from './planText';
@@ -47,4 +47,21 @@ it('can be copied as text, stops first', () => {
   expect(text.split('\n')[2]).toMatch(/^STOP: Tempered glass/);
   expect(text).toContain('1. Mark the hole.');
   expect(text).toContain('Computed with model');
+});
+
+it('owns up to what it chose itself', () => {
+  expect(assumedLine(planOf())).toBe('Chosen for you as usual, until you say: start.');
+  expect(assumedLine(planOf({ setup: { start: 'guide' } }))).toBeNull();
+});
+
+it('does not promise small chips where no force can keep them', () => {
+  const bare = planOf({
+    setup: { hold: 'freehand', support: { kind: 'nothing' } },
+    piece: { thicknessMm: 2 },
+  });
+  expect(bare.exitChipMm?.p50).toBeGreaterThan(1);
+  expect(bare.reasons.exitForceN?.text).toMatch(/the least that still cuts; chips of about/);
+  expect(planOf({ setup: { sides: 'two' } }).reasons.exitForceN?.text).toMatch(
+    /meet in the middle/,
+  );
 });

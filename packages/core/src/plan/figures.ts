@@ -9,7 +9,7 @@ import {
   showVolume,
   type ShownQuantity,
 } from '../units/formatQuantity';
-import { formatLengthShort } from '../units/length';
+import { formatLengthAbout } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import type { Plan, Reason } from './plan';
 
@@ -83,11 +83,11 @@ export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
       'Contact pressure',
       split(formatPressure(plan.contactPressureMpa, units)),
     ],
-    ['rateMmPerS', 'Goes in, a minute', split(formatLengthShort(plan.rateMmPerS * 60, units))],
+    ['rateMmPerS', 'Goes in, a minute', split(formatLengthAbout(plan.rateMmPerS * 60, units))],
     [
       'exitChipMm',
       'Exit chip',
-      plan.exitChipMm === null ? null : split(formatLengthShort(plan.exitChipMm.p50, units)),
+      plan.exitChipMm === null ? null : split(formatLengthAbout(plan.exitChipMm.p50, units)),
     ],
     ['tempRiseK', 'Ring runs hotter by', split(formatTempRise(plan.tempRiseK, units))],
     ['thermalStressMpa', 'Heat stress', split(formatPressure(plan.thermalStressMpa, units))],
@@ -95,4 +95,21 @@ export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
     ['powerW', 'Power at the rim', plain(formatSignificant(plan.powerW, 2), 'W')],
     ['passes', 'Passes', plain(formatDecimals(plan.passes, 0))],
   ]);
+}
+
+const CHOICE_WORDS: Readonly<Record<string, string>> = {
+  bit: 'bit',
+  machine: 'machine',
+  support: 'backing',
+  water: 'water',
+  hold: 'hold',
+  start: 'start',
+};
+
+/** What the planner chose because nobody has said, in a line; null when all is the person's own. */
+export function assumedLine(plan: Plan): string | null {
+  const chosen = plan.setup.assumed.flatMap((name) => CHOICE_WORDS[name] ?? []);
+  return chosen.length === 0
+    ? null
+    : `Chosen for you as usual, until you say: ${chosen.join(', ')}.`;
 }

@@ -12,14 +12,19 @@ import {
   formatTempRise,
   formatVolume,
 } from '../units/formatQuantity';
-import { formatLength, formatLengthShort } from '../units/length';
+import { formatLength, formatLengthAbout, formatLengthShort } from '../units/length';
 import type { Reason, ReasonInput } from './plan';
 import type { PlanContext } from './planContext';
-import { ALLOWED_CHIP_MM } from './planStages';
+import type { UnitSystem } from '../units/unitSystem';
+import { ALLOWED_CHIP_MM, type ExitPlan } from './planStages';
 import { FORCE_SD } from './spread';
 
 const input = (name: string, value: string): ReasonInput => ({ name, value });
 const percent = (share: number): string => `${formatDecimals(share * 100, 0)} %`;
+
+/** `3 lifts`, `1 core break`; nothing for none. */
+const counted = (count: number, one: string): string =>
+  count === 0 ? '' : `${count} ${one}${count === 1 ? '' : 's'}`;
 
 type Explain = (context: PlanContext) => Reason | null;
 
@@ -27,7 +32,7 @@ const rpm: Explain = ({ headline, setup, units }) => {
   const { speed, window, bit, material } = headline;
   const v = formatRimSpeed(speed.rimSpeedMPerS, units);
   const window_ = window.rimSpeedMPerS;
-  const machineHeld = speed.limits.includes('machine') && speed.outsideWindow === null;
+  const machineHeld = speed.limits.includes('machine');
   const text = machineHeld
     ? `${setup.machine.name} has no ${formatRpm(speed.wantedRpm)}; this one runs the rim at ${v}.`
     : `Runs the rim at ${v}, ${setup.pace} for ${material.name.toLowerCase()}.`;
@@ -66,7 +71,7 @@ const feedForce: Explain = ({ headline, setup, units }) => {
 };
 
 const rate: Explain = ({ headline, units }) => ({
-  text: `Goes in ${formatLengthShort(headline.rateMmPerS * 60, units)} a minute in ${headline.material.name.toLowerCase()}.`,
+  text: `Goes in ${formatLengthAbout(headline.rateMmPerS * 60, units)} a minute in ${headline.material.name.toLowerCase()}.`,
   inputs: [
     input('Cutting friction μ', formatSignificant(headline.material.friction, 2)),
     input(
@@ -90,9 +95,9 @@ const time: Explain = ({ time: t, lifts, water, passes, units, depthMm }) => {
       source: 'Preston’s relation: no rate at or below half the glaze pressure.',
     };
   const extras = [
-    lifts.length > 0 ? `${lifts.length} lifts` : '',
-    water.changeAtDepthMm.length > 0 ? `${water.changeAtDepthMm.length} water changes` : '',
-    passes.coreBreaksAtMm.length > 0 ? `${passes.coreBreaksAtMm.length} core breaks` : '',
+    counted(lifts.length, 'lift'),
+    counted(water.changeAtDepthMm.length, 'water change'),
+    counted(passes.coreBreaksAtMm.length, 'core break'),
   ].filter(Boolean);
   return {
     text: `Most tries take ${formatDurationSpan(t.spread.p10, t.spread.p90)}${extras.length > 0 ? `, with ${extras.join(', ')}` : ''}.`,
@@ -178,7 +183,7 @@ const exitChip: Explain = ({ exit, chip, setup, headline, units }) =>
         text:
           setup.sides === 'two'
             ? 'None at the faces: the cuts meet in the middle, with a small step.'
-            : `Beyond the hole’s edge at the far face; one in ten is over ${formatLengthShort(chip.p90, units)}.`,
+            : `Beyond the hole’s edge at the far face; one in ten is over ${formatLengthAbout(chip.p90, units)}.`,
         inputs: [
           input('Ease-off force', formatForce(exit.exitForceN, units)),
           input(
@@ -196,14 +201,34 @@ const exitChip: Explain = ({ exit, chip, setup, headline, units }) =>
       }
     : null;
 
-const exitForce: Explain = ({ exit, headline, units, stages }) => {
+function exitForceText(
+  exit: ExitPlan,
+  mainN: number,
+  sides: 'one' | 'two',
+  from: string,
+  units: UnitSystem,
+): string {
+  const allowed = formatLengthShort(ALLOWED_CHIP_MM, units);
+  if (sides === 'two') return 'No face opens from behind: the cuts meet in the middle.';
+  if (exit.chipWidthMm > ALLOWED_CHIP_MM * 1.001) {
+    return `From ${from}, the least that still cuts; chips of about ${formatLengthAbout(exit.chipWidthMm, units)} all the same.`;
+  }
+  return exit.exitForceN < mainN * 0.999
+    ? `From ${from}, so that chips stay near ${allowed}.`
+    : `Same force to the end: chips stay under ${allowed} as it is.`;
+}
+
+const exitForce: Explain = ({ exit, headline, setup, units, stages }) => {
   const from = stages.find((stage) => stage.kind === 'exit')?.fromMm;
   if (!exit || from === undefined) return null;
-  const eased = exit.exitForceN < headline.force.feedForceN * 0.999;
   return {
-    text: eased
-      ? `From ${formatLengthShort(from, units)}, so that chips stay near ${formatLengthShort(ALLOWED_CHIP_MM, units)}.`
-      : `Same force to the end: chips stay under ${formatLengthShort(ALLOWED_CHIP_MM, units)} as it is.`,
+    text: exitForceText(
+      exit,
+      headline.force.feedForceN,
+      setup.sides,
+      formatLengthShort(from, units),
+      units,
+    ),
     inputs: [
       input('Allowed chip W', formatLength(ALLOWED_CHIP_MM, units)),
       input('Would need', formatForce(exit.idealN, units)),

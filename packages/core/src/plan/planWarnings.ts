@@ -1,6 +1,6 @@
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../units/formatQuantity';
-import { formatLength } from '../units/length';
+import { formatLength, formatLengthAbout } from '../units/length';
 import type { Warning } from './plan';
 import type { PlanContext } from './planContext';
 import { ALLOWED_CHIP_MM } from './planStages';
@@ -145,7 +145,7 @@ const exitChip: Check = ({ exit, chip, units }) =>
   exit && chip && !exit.belowGlaze && chip.p50 > ALLOWED_CHIP_MM * 1.001
     ? {
         code: 'chip-wider-than-allowed',
-        message: `Expect exit chips of about ${formatLength(chip.p50, units)}: easing off further would stop the cut. A firmer backing or two sides helps.`,
+        message: `Expect exit chips of about ${formatLengthAbout(chip.p50, units)}: easing off further would stop the cut. A firmer backing or two sides helps.`,
       }
     : null;
 

@@ -1,5 +1,5 @@
 import { MM_PER_INCH } from './constants';
-import { formatDecimals } from './roundNumber';
+import { formatDecimals, formatSignificant } from './roundNumber';
 import type { UnitSystem } from './unitSystem';
 
 /** Workshop rules for inch fractions: nothing finer than a sixty-fourth is marked on a rule. */
@@ -39,6 +39,13 @@ export function formatLength(lengthMm: number, units: UnitSystem): string {
 /** Short form for drawings and chips: one unit only. */
 export function formatLengthShort(lengthMm: number, units: UnitSystem): string {
   return units.length === 'mm' ? `${formatLengthNumber(lengthMm)} mm` : formatInches(lengthMm);
+}
+
+/** An estimate in short form: no more than two digits that mean something. */
+export function formatLengthAbout(lengthMm: number, units: UnitSystem): string {
+  return units.length === 'mm'
+    ? `${formatSignificant(lengthMm, 2)} mm`
+    : `${formatSignificant(lengthMm / MM_PER_INCH, 2)} in`;
 }
 
 function formatLengthNumber(lengthMm: number): string {

@@ -7,7 +7,7 @@ import {
   formatTempRise,
   formatVolume,
 } from './formatQuantity';
-import { formatLength, nearestInchFraction, parseLength } from './length';
+import { formatLength, formatLengthAbout, nearestInchFraction, parseLength } from './length';
 import { formatSignificant } from './roundNumber';
 import { INCH_POUND, METRIC } from './unitSystem';
 
@@ -71,4 +71,10 @@ it('converts force, pressure, heat, volume and flow', () => {
 it('shows time in the unit a person would say', () => {
   expect([45, 107, 1200, 7200].map(formatDuration)).toEqual(['45 s', '1.8 min', '20 min', '2 h']);
   expect(formatDurationSpan(96, 180)).toBe('1.6–3 min');
+});
+
+it('gives estimates two digits', () => {
+  expect(formatLengthAbout(3.987, METRIC)).toBe('4 mm');
+  expect(formatLengthAbout(0.5943, METRIC)).toBe('0.59 mm');
+  expect(formatLengthAbout(3.987, INCH_POUND)).toBe('0.16 in');
 });

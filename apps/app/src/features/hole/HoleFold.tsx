@@ -64,7 +64,7 @@ export function HoleFold({ edit }: { readonly edit: Editing }) {
           }}
         />
       ) : null}
-      <Row gap="$3" alignItems="flex-start">
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <LengthBox
           label={fromCentre ? 'Right of the centre' : 'From the left'}
           valueMm={hole.xMm}

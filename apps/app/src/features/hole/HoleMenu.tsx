@@ -59,7 +59,7 @@ export function HoleMenu({
   };
   return (
     <Column padding="$4" gap="$3">
-      <Row gap="$2" flexWrap="wrap">
+      <Row gap="$2" flexWrap="wrap" id="print-hide-menu">
         <Button label="Copy the plan" icon={Copy} onPress={copy} disabled={!plan} />
         <Button
           label="Print"

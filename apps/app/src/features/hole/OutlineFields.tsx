@@ -79,7 +79,7 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
       {outline.kind === 'polygon' ? (
         <Small>An outline of {outline.pointsMm.length} points, as it came in its file.</Small>
       ) : null}
-      <Row gap="$3" alignItems="flex-start">
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         {FIELDS[outline.kind].map(([key, label]) => (
           <LengthBox
             key={`${outline.kind}.${key}`}

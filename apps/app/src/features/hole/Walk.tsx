@@ -1,11 +1,13 @@
 import type { StoredBit, StoredMachine } from '@nucleon/contract/wire';
 import type { Material } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
+import { assumedLine } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useState } from 'react';
 import { Fold } from '../../ui/Fold';
 import { Panel } from '../../ui/layout';
+import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import { HOLD_CHIPS, PACE_CHIPS, TREATMENT_CHIPS, wordFor } from './choiceWords';
 import type { Editing } from './editing';
@@ -45,6 +47,7 @@ export function Walk({ edit, plan, bits, machines, custom, startsOpen }: WalkPro
     material?.class === 'glass'
       ? `, ${wordFor(TREATMENT_CHIPS, piece.glassTreatment ?? 'unknown').toLowerCase()}`
       : '';
+  const assumed = plan && assumedLine(plan);
   const body = piece.layers?.length
     ? `${piece.layers.length} layers`
     : (material?.name ?? piece.material);
@@ -90,6 +93,11 @@ export function Walk({ edit, plan, bits, machines, custom, startsOpen }: WalkPro
         >
           <WaterHoldFold edit={edit} plan={plan} />
         </Fold>
+      ) : null}
+      {assumed ? (
+        <Small padding="$4" paddingTop="$2">
+          {assumed}
+        </Small>
       ) : null}
     </Panel>
   );

@@ -35,7 +35,7 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
       />
       <Small>{COOLANTS[waterKind].note}</Small>
       {standing ? (
-        <Row gap="$3" alignItems="flex-start">
+        <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
           <LengthBox
             label="Over the face"
             valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm}

@@ -13,7 +13,7 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
   const router = useRouter();
   const job = useQuery(jobQuery(jobId));
   return (
-    <Column render="nav" aria-label="Holes of this job" paddingVertical="$3">
+    <Column id="print-hide-tree" render="nav" aria-label="Holes of this job" paddingVertical="$3">
       {job.data?.pieces.map((piece) => (
         <Column key={piece.id} paddingBottom="$3">
           <Label paddingHorizontal="$3" paddingBottom="$1">

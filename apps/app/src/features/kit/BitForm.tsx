@@ -53,7 +53,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
         testID="bit-family"
       />
       <Small>{family.note}</Small>
-      <Row gap="$3" alignItems="flex-start">
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <LengthBox
           label="Outside diameter"
           valueMm={draft.diameterMm}
@@ -83,7 +83,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
         }}
         testID="bit-name"
       />
-      <Row gap="$3" alignItems="flex-start">
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <NumberBox
           label="Depth cut so far, mm"
           value={draft.depthCutMm}
@@ -103,7 +103,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
           }}
         />
       </Row>
-      <Row gap="$3" alignItems="flex-start">
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <NumberBox
           label="Sharpness, 0 to 1"
           value={draft.sharpness}
