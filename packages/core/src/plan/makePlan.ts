@@ -5,7 +5,7 @@ import { rimTemperature } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
 import { checkJob, type Fault } from '../job/checkJob';
 import type { Hole, JobFile, Piece } from '../job/job';
-import { CAVITY, findMaterial, MATERIAL_DATA_VERSION } from '../materials/materials';
+import { CAVITY, findMaterial } from '../materials/materials';
 import type { Material } from '../materials/material';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
 import { bitSharpness, lifeDepth, wornSharpness } from '../wear/sharpness';
@@ -16,19 +16,11 @@ import {
   type LayerCut,
   type MaterialCut,
 } from './cutLayers';
-import {
-  MODEL_VERSION,
-  type Plan,
-  type PlannedLayer,
-  type PlannedSetup,
-  type PlannedStage,
-} from './plan';
+import type { Plan, PlannedStage } from './plan';
 import type { PlanContext } from './planContext';
-import { planReasons } from './planReasons';
+import { planOutput } from './planOutput';
 import { planExit, planSide, type ExitPlan } from './planStages';
-import { planSteps } from './planSteps';
 import { planTime } from './planTime';
-import { planWarnings } from './planWarnings';
 import { planWater } from './planWater';
 import { resolveSetup, type ResolvedSetup } from './resolveSetup';
 import { exitChipSd, logNormalP90 } from './spread';
@@ -50,7 +42,7 @@ export function makePlan(file: JobFile, holeId: string, units: UnitSystem = METR
   const faults = checkJob({ ...file, pieces: [{ ...piece, holes: [hole] }] });
   if (faults.length > 0) return { kind: 'faulty', faults };
   const context = workOut(file, piece, hole, units);
-  return { kind: 'planned', plan: planFrom(context) };
+  return { kind: 'planned', plan: planOutput(context) };
 }
 
 function findHole(file: JobFile, holeId: string): { piece: Piece; hole: Hole } {
@@ -196,89 +188,5 @@ function wearOf(cut: MaterialCut, setup: ResolvedSetup, depthMm: number): PlanCo
   return {
     lifeDepthMm,
     sharpnessAfter: wornSharpness(doneMm + (depthMm * calm) / lifeDepthMm, calm),
-  };
-}
-
-function planFrom(context: PlanContext): Plan {
-  const { headline, setup, exit, time, water } = context;
-  return {
-    holeId: context.hole.id,
-    pieceId: context.piece.id,
-    setup: plannedSetup(setup, headline),
-    depthMm: context.depthMm,
-    depthPerSideMm: context.depthPerSideMm,
-    rpm: headline.speed.rpm,
-    feedForceN: headline.force.feedForceN,
-    seatForceN:
-      context.stages.find((stage) => stage.kind === 'seat')?.forceN ?? headline.force.feedForceN,
-    contactPressureMpa: headline.force.contactPressureMpa,
-    rimSpeedMPerS: headline.speed.rimSpeedMPerS,
-    meanSpeedMPerS: headline.force.meanSpeedMPerS,
-    rateMmPerS: headline.rateMmPerS,
-    drillTimeS: time.spread,
-    torqueNm: headline.force.torqueNm,
-    powerW: headline.force.powerW,
-    tempRiseK: context.tempRiseK,
-    thermalStressMpa: context.thermalStressMpa,
-    exitChipMm: context.chip,
-    exitForceN: exit?.exitForceN ?? null,
-    easeOffAtMm: context.stages.find((stage) => stage.kind === 'exit')?.fromMm ?? null,
-    lifts: context.lifts,
-    passes: context.passes.count,
-    coreBreaksAtMm: context.passes.coreBreaksAtMm,
-    stages: context.stages,
-    layers: context.layers.map(plannedLayer),
-    water,
-    bitLife: context.bitLife,
-    gates: context.gates.open,
-    settledGates: context.gates.settled,
-    warnings: planWarnings(context),
-    steps: planSteps(context),
-    reasons: planReasons(context),
-    modelVersion: MODEL_VERSION,
-    dataVersion: MATERIAL_DATA_VERSION,
-  };
-}
-
-function plannedLayer({ layer, slowest, rateMmPerS }: LayerCut): PlannedLayer {
-  const seconds = (layer.toMm - layer.fromMm) / rateMmPerS;
-  return {
-    material: layer.id,
-    name: slowest?.material.name ?? 'Cavity',
-    class: slowest?.material.class ?? null,
-    fromMm: layer.fromMm,
-    toMm: layer.toMm,
-    cut: slowest && {
-      rpm: slowest.speed.rpm,
-      feedForceN: slowest.force.feedForceN,
-      rateMmPerS,
-      cuttingTimeS: Number.isFinite(seconds) ? seconds : null,
-    },
-  };
-}
-
-function plannedSetup(setup: ResolvedSetup, headline: MaterialCut): PlannedSetup {
-  const { bit, geometry, owned } = setup.finishing;
-  return {
-    bitId: owned ? bit.id : null,
-    bitName: bit.name,
-    bitFamily: bit.family,
-    bitDiameterMm: geometry.diameterMm,
-    rimWidthMm: geometry.rimWidthMm,
-    solid: geometry.solid,
-    sharpness: headline.sharpness,
-    usableDepthMm: geometry.usableDepthMm,
-    machineId: setup.machineOwned ? setup.machine.id : null,
-    machineName: setup.machine.name,
-    machineKind: setup.machine.kind,
-    supportKind: setup.support.id,
-    supportName: setup.support.name,
-    supportThicknessMm: setup.support.atThicknessMm,
-    waterKind: setup.coolant.id,
-    hold: setup.hold,
-    start: setup.start,
-    pace: setup.pace,
-    sides: setup.sides,
-    assumed: setup.assumed,
   };
 }

@@ -1,0 +1,47 @@
+import { bitGeometry } from '../bits/bitGeometry';
+import { MATERIAL_IDS, MATERIALS } from '../materials/materials';
+import { rimTemperature } from './rimTemperature';
+import { thermalStress } from './thermalStress';
+
+const glass = MATERIALS['float-glass'];
+const cup = bitGeometry({ family: 'plated-cup-saw', diameterMm: 25, rimWidthMm: 1 });
+const cut = {
+  pressureMpa: 0.35,
+  meanSpeedMPerS: 1.152,
+  cutTimeS: 107.5,
+  waterWPerM2K: 6000,
+  dry: false,
+};
+const rise = (parts: object = {}): number =>
+  rimTemperature(glass, cup, { ...cut, ...parts }).tempRiseK;
+
+it('heats in proportion to pressure and speed', () => {
+  expect(rise({ pressureMpa: 0.7 })).toBeCloseTo(2 * rise());
+  expect(rise({ meanSpeedMPerS: 0.576 })).toBeCloseTo(rise() / 2);
+});
+
+it('is cooler the better the water, hotter the longer it cuts, up to two minutes', () => {
+  const byWater = [15_000, 6000, 3000, 800, 50].map((waterWPerM2K) => rise({ waterWPerM2K }));
+  expect(byWater).toEqual([...byWater].sort((a, b) => a - b));
+  expect(rise({ cutTimeS: 60 })).toBeLessThan(rise());
+  expect(rise({ cutTimeS: 600 })).toBe(rise({ cutTimeS: 120 }));
+});
+
+it('conducts from a solid bit at once, whatever the time', () => {
+  const point = bitGeometry({ family: 'plated-point', diameterMm: 1.5 });
+  const at = (cutTimeS: number) => rimTemperature(glass, point, { ...cut, cutTimeS });
+  expect(at(1).tempRiseK).toBe(at(100).tempRiseK);
+  expect(at(1).conductionWPerM2K).toBeCloseTo((3 * Math.PI * 1) / (4 * 0.0015));
+});
+
+it.each(MATERIAL_IDS)('%s is never cooler dry', (id) => {
+  const at = (dry: boolean) =>
+    rimTemperature(MATERIALS[id], cup, { ...cut, dry, waterWPerM2K: dry ? 50 : 6000 }).tempRiseK;
+  expect(at(true)).toBeGreaterThan(at(false));
+});
+
+it('puts a wall under no heat stress, and glass under more than its steady neighbours', () => {
+  expect(thermalStress(MATERIALS.concrete, 100)).toBe(0);
+  expect(thermalStress(glass, 10)).toBeCloseTo((0.5 * 70_000 * 9e-6 * 10) / 0.78);
+  expect(thermalStress(MATERIALS['borosilicate-glass'], 10)).toBeLessThan(thermalStress(glass, 10));
+});

@@ -1,0 +1,93 @@
+import { MATERIAL_DATA_VERSION } from '../materials/materials';
+import type { LayerCut, MaterialCut } from './cutLayers';
+import { MODEL_VERSION, type Plan, type PlannedLayer, type PlannedSetup } from './plan';
+import type { PlanContext } from './planContext';
+import { planReasons } from './planReasons';
+import { planSteps } from './planSteps';
+import { planWarnings } from './planWarnings';
+import type { ResolvedSetup } from './resolveSetup';
+
+/** Everything worked out, as the plan that is shown, stored and printed. */
+export function planOutput(context: PlanContext): Plan {
+  const { headline, setup, exit, time, water } = context;
+  return {
+    holeId: context.hole.id,
+    pieceId: context.piece.id,
+    setup: plannedSetup(setup, headline),
+    depthMm: context.depthMm,
+    depthPerSideMm: context.depthPerSideMm,
+    rpm: headline.speed.rpm,
+    feedForceN: headline.force.feedForceN,
+    seatForceN:
+      context.stages.find((stage) => stage.kind === 'seat')?.forceN ?? headline.force.feedForceN,
+    contactPressureMpa: headline.force.contactPressureMpa,
+    rimSpeedMPerS: headline.speed.rimSpeedMPerS,
+    meanSpeedMPerS: headline.force.meanSpeedMPerS,
+    rateMmPerS: headline.rateMmPerS,
+    drillTimeS: time.spread,
+    torqueNm: headline.force.torqueNm,
+    powerW: headline.force.powerW,
+    tempRiseK: context.tempRiseK,
+    thermalStressMpa: context.thermalStressMpa,
+    exitChipMm: context.chip,
+    exitForceN: exit?.exitForceN ?? null,
+    easeOffAtMm: context.stages.find((stage) => stage.kind === 'exit')?.fromMm ?? null,
+    lifts: context.lifts,
+    passes: context.passes.count,
+    coreBreaksAtMm: context.passes.coreBreaksAtMm,
+    stages: context.stages,
+    layers: context.layers.map(plannedLayer),
+    water,
+    bitLife: context.bitLife,
+    gates: context.gates.open,
+    settledGates: context.gates.settled,
+    warnings: planWarnings(context),
+    steps: planSteps(context),
+    reasons: planReasons(context),
+    modelVersion: MODEL_VERSION,
+    dataVersion: MATERIAL_DATA_VERSION,
+  };
+}
+
+function plannedLayer({ layer, slowest, rateMmPerS }: LayerCut): PlannedLayer {
+  const seconds = (layer.toMm - layer.fromMm) / rateMmPerS;
+  return {
+    material: layer.id,
+    name: slowest?.material.name ?? 'Cavity',
+    class: slowest?.material.class ?? null,
+    fromMm: layer.fromMm,
+    toMm: layer.toMm,
+    cut: slowest && {
+      rpm: slowest.speed.rpm,
+      feedForceN: slowest.force.feedForceN,
+      rateMmPerS,
+      cuttingTimeS: Number.isFinite(seconds) ? seconds : null,
+    },
+  };
+}
+
+function plannedSetup(setup: ResolvedSetup, headline: MaterialCut): PlannedSetup {
+  const { bit, geometry, owned } = setup.finishing;
+  return {
+    bitId: owned ? bit.id : null,
+    bitName: bit.name,
+    bitFamily: bit.family,
+    bitDiameterMm: geometry.diameterMm,
+    rimWidthMm: geometry.rimWidthMm,
+    solid: geometry.solid,
+    sharpness: headline.sharpness,
+    usableDepthMm: geometry.usableDepthMm,
+    machineId: setup.machineOwned ? setup.machine.id : null,
+    machineName: setup.machine.name,
+    machineKind: setup.machine.kind,
+    supportKind: setup.support.id,
+    supportName: setup.support.name,
+    supportThicknessMm: setup.support.atThicknessMm,
+    waterKind: setup.coolant.id,
+    hold: setup.hold,
+    start: setup.start,
+    pace: setup.pace,
+    sides: setup.sides,
+    assumed: setup.assumed,
+  };
+}

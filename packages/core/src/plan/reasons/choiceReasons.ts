@@ -1,0 +1,32 @@
+import { BIT_FAMILIES } from '../../bits/bitFamilies';
+import { formatLength, formatLengthShort } from '../../units/length';
+import type { PlanContext } from '../planContext';
+import { input, type Explain } from './explain';
+
+export const bit: Explain = ({ setup, hole, units }) => {
+  const { owned, geometry, bit: chosen } = setup.finishing;
+  const family = BIT_FAMILIES[geometry.family];
+  const assumed = setup.assumed.includes('bit');
+  return {
+    text: !assumed
+      ? family.note
+      : owned
+        ? `The nearest you own to ${formatLengthShort(hole.diameterMm, units)}.`
+        : `Assumed: a new ${family.name.toLowerCase()} of ${formatLengthShort(hole.diameterMm, units)}, usual for this piece.`,
+    inputs: [
+      input('Rim width w', formatLength(geometry.rimWidthMm, units)),
+      input('Depth cut so far', formatLength(chosen.depthCutMm ?? 0, units)),
+    ],
+    source: assumed ? 'Usual family of bit for this material and size.' : 'Your choice.',
+  };
+};
+
+export const choice =
+  (name: string, value: (context: PlanContext) => string, why: string): Explain =>
+  (context) => ({
+    text: context.setup.assumed.includes(name) ? `Assumed: ${why}` : 'Your choice.',
+    inputs: [input('Chosen', value(context))],
+    source: context.setup.assumed.includes(name)
+      ? 'Usual practice for this piece; change it and the plan follows.'
+      : 'Your choice.',
+  });

@@ -1,0 +1,70 @@
+import { provenance } from '../../materials/provenance';
+import { formatSignificant } from '../../units/roundNumber';
+import { formatForce } from '../../units/formatQuantity';
+import { formatLength, formatLengthAbout, formatLengthShort } from '../../units/length';
+import type { UnitSystem } from '../../units/unitSystem';
+import { ALLOWED_CHIP_MM, type ExitPlan } from '../planStages';
+import { FORCE_SD } from '../spread';
+import { input, percent, type Explain } from './explain';
+
+function exitForceText(
+  exit: ExitPlan,
+  mainN: number,
+  sides: 'one' | 'two',
+  from: string,
+  units: UnitSystem,
+): string {
+  const allowed = formatLengthShort(ALLOWED_CHIP_MM, units);
+  if (sides === 'two') return 'No face opens from behind: the cuts meet in the middle.';
+  if (exit.chipWidthMm > ALLOWED_CHIP_MM * 1.001) {
+    return `From ${from}, the least that still cuts; chips of about ${formatLengthAbout(exit.chipWidthMm, units)} all the same.`;
+  }
+  return exit.exitForceN < mainN * 0.999
+    ? `From ${from}, so that chips stay near ${allowed}.`
+    : `Same force to the end: chips stay under ${allowed} as it is.`;
+}
+
+export const exitChip: Explain = ({ exit, chip, setup, headline, units }) =>
+  exit && chip
+    ? {
+        text:
+          setup.sides === 'two'
+            ? 'None at the faces: the cuts meet in the middle, with a small step.'
+            : `Beyond the hole’s edge at the far face; one in ten is over ${formatLengthAbout(chip.p90, units)}.`,
+        inputs: [
+          input('Ease-off force', formatForce(exit.exitForceN, units)),
+          input(
+            'Behind it',
+            `${setup.support.name} (κ_b ${formatSignificant(exit.conditions.exitFactor, 2)})`,
+          ),
+          input('Hold', setup.hold),
+          input(
+            'Toughness K',
+            `${formatSignificant(headline.material.toughnessMpaSqrtM, 2)} MPa√m`,
+          ),
+        ],
+        source: 'Edge-chipping law P = 9.3·K·h^1.5; width about 5h, × (1 + (3/t)²) for sheets.',
+        spread: `K ± ${percent(provenance(headline.material, 'toughnessMpaSqrtM').relativeSd)}, force ± ${percent(FORCE_SD[setup.hold])}.`,
+      }
+    : null;
+
+export const exitForce: Explain = ({ exit, headline, setup, units, stages }) => {
+  const from = stages.find((stage) => stage.kind === 'exit')?.fromMm;
+  if (!exit || from === undefined) return null;
+  return {
+    text: exitForceText(
+      exit,
+      headline.force.feedForceN,
+      setup.sides,
+      formatLengthShort(from, units),
+      units,
+    ),
+    inputs: [
+      input('Allowed chip W', formatLength(ALLOWED_CHIP_MM, units)),
+      input('Would need', formatForce(exit.idealN, units)),
+      input('Ease off from', formatLength(from, units)),
+    ],
+    source:
+      'F_exit = 9.3·K·(W/5)^1.5/(κ·κ_b·(2 − s)), held between the least force that cuts well and F.',
+  };
+};

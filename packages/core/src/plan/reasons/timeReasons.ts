@@ -1,0 +1,65 @@
+import { formatSignificant } from '../../units/roundNumber';
+import { formatDuration, formatDurationSpan } from '../../units/formatQuantity';
+import { formatLength, formatLengthShort } from '../../units/length';
+import { input, percent, type Explain } from './explain';
+
+const counted = (count: number, one: string): string =>
+  count === 0 ? '' : `${count} ${one}${count === 1 ? '' : 's'}`;
+
+export const time: Explain = ({ time: t, lifts, water, passes, units, depthMm }) => {
+  if (t.spread === null)
+    return {
+      text: 'It does not cut at this pressure.',
+      inputs: [],
+      source: 'Preston’s relation: no rate at or below half the glaze pressure.',
+    };
+  const extras = [
+    counted(lifts.length, 'lift'),
+    counted(water.changeAtDepthMm.length, 'water change'),
+    counted(passes.coreBreaksAtMm.length, 'core break'),
+  ].filter(Boolean);
+  return {
+    text: `Most tries take ${formatDurationSpan(t.spread.p10, t.spread.p90)}${extras.length > 0 ? `, with ${extras.join(', ')}` : ''}.`,
+    inputs: [
+      input('Depth', formatLength(depthMm, units)),
+      input('Cutting', formatDuration(t.cuttingS)),
+      input('Lifts', formatDuration(t.liftsS)),
+      ...(t.waterChangesS > 0 ? [input('Water changes', formatDuration(t.waterChangesS))] : []),
+      ...(t.coreBreaksS > 0 ? [input('Core breaks', formatDuration(t.coreBreaksS))] : []),
+      ...(t.seatCentreS > 0
+        ? [input('Seating the solid centre', formatDuration(t.seatCentreS))]
+        : []),
+      ...(t.bitSwapsS > 0 ? [input('Changing bits', formatDuration(t.bitSwapsS))] : []),
+    ],
+    source: 'Sum over seat, main and exit of depth over rate, and the halts between.',
+    spread: `Eight tries in ten fall in the span: cutting time ± ${percent(t.sd)}, from force, speed, sharpness and the material’s own spread (first-order propagation).`,
+  };
+};
+
+export const lifts: Explain = ({ lifts: depths, headline, setup, units }) => ({
+  text:
+    depths.length === 0
+      ? setup.coolant.flushesGroove
+        ? 'None: the water comes up through the groove.'
+        : 'None: it is through before the groove fills.'
+      : `Fines fill a quarter of the groove; first at ${formatLengthShort(depths[0] ?? 0, units)}.`,
+  inputs: [
+    input(
+      'Gap beside the rim c',
+      `${formatLengthShort(headline.bit.clearancePerSideMm, units)} a side`,
+    ),
+    input('Kerf area A_k', `${formatSignificant(headline.contact.kerfAreaMm2, 3)} mm²`),
+    input('Depths', depths.map((depth) => formatLengthShort(depth, units)).join(', ') || 'none'),
+  ],
+  source:
+    'A lift is due each time the fines fill a quarter of the groove’s gap, from 1 mm, at least 0.5 mm and 8 s apart.',
+});
+
+export const passes: Explain = ({ passes: p, setup, units }) => ({
+  text:
+    p.count === 1
+      ? `The bit reaches ${formatLengthShort(setup.finishing.geometry.usableDepthMm, units)}: one go.`
+      : `The core is broken out ${p.count - 1} times.`,
+  inputs: [input('Usable depth', formatLength(setup.finishing.geometry.usableDepthMm, units))],
+  source: 'A core fills the barrel: it is broken out every usable depth less 5 mm.',
+});
