@@ -16,6 +16,8 @@ module.exports = {
   displayName: 'app',
   rootDir: __dirname,
   roots: ['<rootDir>/src'],
+  // The icons come as .mjs, which the preset leaves alone.
+  transform: { ...preset.transform, '\\.mjs$': preset.transform['\\.[jt]sx?$'] },
   moduleNameMapper: {
     ...preset.moduleNameMapper,
     '^expo-modules-core$': modulesCore,

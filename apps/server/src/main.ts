@@ -1,8 +1,11 @@
+import { fileURLToPath } from 'node:url';
 import { v7 as newId } from 'uuid';
 import { buildApp } from './buildApp';
 import { readConfig } from './config';
 import { createDataSource, migrate, oneAtATime } from './database/dataSource';
 import { loadDemo } from './exchange/loadDemo';
+
+const DEMO_FOLDER = fileURLToPath(new URL('../../../demo/', import.meta.url));
 
 /** Serves until told to stop; prints one line when it listens, for the start script to read. */
 const config = readConfig(process.env);
@@ -14,6 +17,7 @@ try {
     await loadDemo(
       source,
       config.demo,
+      DEMO_FOLDER,
       () => newId(),
       () => new Date(),
     );

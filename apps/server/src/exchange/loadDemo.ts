@@ -1,5 +1,5 @@
 import { readdir, readFile } from 'node:fs/promises';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { readJobFile } from '@nucleon/contract/readJobFile';
 import type { JobFile } from '@nucleon/core/job/job';
 import { In, type DataSource, type EntityManager, type EntitySchema } from 'typeorm';
@@ -19,18 +19,17 @@ import { importJob } from './importJob';
 export const DEMO_MODES = ['load', 'reset', 'none'] as const;
 export type DemoMode = (typeof DEMO_MODES)[number];
 
-const DEMO_FOLDER = fileURLToPath(new URL('../../../../demo/', import.meta.url));
-
 /** load: into a database that has never had a job. reset: demo jobs and kit as they were, own ones left. */
 export async function loadDemo(
   source: DataSource,
   mode: DemoMode,
+  folder: string,
   newId: () => string,
   now: () => Date,
 ): Promise<void> {
   if (mode === 'none') return;
   if (mode === 'load' && (await source.manager.count(jobEntity)) > 0) return;
-  const files = await demoFiles();
+  const files = await demoFiles(folder);
   const loading = source.transaction(async (manager) => {
     if (mode === 'reset') for (const file of files) await removeDemo(manager, file);
     // The first file is to stand at the top of the list, which shows the last touched first.
@@ -44,11 +43,11 @@ export async function loadDemo(
   });
 }
 
-async function demoFiles(): Promise<JobFile[]> {
-  const names = (await readdir(DEMO_FOLDER)).filter((name) => name.endsWith('.json')).sort();
+async function demoFiles(folder: string): Promise<JobFile[]> {
+  const names = (await readdir(folder)).filter((name) => name.endsWith('.json')).sort();
   return Promise.all(
     names.map(async (name) => {
-      const read = readJobFile(await readFile(`${DEMO_FOLDER}${name}`, 'utf8'));
+      const read = readJobFile(await readFile(join(folder, name), 'utf8'));
       if (read.kind === 'faulty') throw new Error(`demo/${name}: ${JSON.stringify(read.faults)}`);
       return read.value;
     }),

@@ -1,0 +1,99 @@
+import { headlineFigures } from '@nucleon/core/plan/figures';
+import type { JobFile } from '@nucleon/core/job/job';
+import { makePlan } from '@nucleon/core/plan/makePlan';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { METRIC } from '@nucleon/core/units/unitSystem';
+import { fireEvent, screen } from '@testing-library/react-native';
+import { show } from '../../testing';
+import type { Editing } from './editing';
+import { FigureGrid } from './FigureGrid';
+import { GatePanel } from './GatePanel';
+import { SaveMark } from './SaveMark';
+import { StepList } from './StepList';
+
+jest.mock('../display/displayStore', () => ({
+  useUnits: () => ({ length: 'mm', force: 'N' }),
+  useThemeName: () => 'light',
+}));
+
+function planOf(glassTreatment: 'annealed' | 'unknown' | 'tempered'): Plan {
+  const file: JobFile = {
+    format: 'nucleon-job',
+    version: 1,
+    job: { id: 'j', name: 'J' },
+    pieces: [
+      {
+        id: 'p',
+        name: 'Pane',
+        form: 'sheet',
+        material: 'float-glass',
+        thicknessMm: 6,
+        glassTreatment,
+        outline: { kind: 'rectangle', widthMm: 300, heightMm: 200 },
+        holes: [{ id: 'h', xMm: 150, yMm: 100, diameterMm: 10, depth: { kind: 'through' } }],
+      },
+    ],
+  };
+  const outcome = makePlan(file, 'h');
+  if (outcome.kind !== 'planned') throw new Error('faulty');
+  return outcome.plan;
+}
+
+it('opens one figure’s working at a time', () => {
+  show(<FigureGrid figures={headlineFigures(planOf('annealed'), METRIC)} columns={2} />);
+  fireEvent.press(screen.getByTestId('figure-feedForceN'));
+  expect(screen.getByText(/F = p·A_c/)).toBeTruthy();
+  fireEvent.press(screen.getByTestId('figure-rpm'));
+  expect(screen.queryByText(/F = p·A_c/)).toBeNull();
+  fireEvent.press(screen.getByTestId('figure-rpm'));
+  expect(screen.queryByTestId('working-rpm')).toBeNull();
+});
+
+it('records the answer to a gate with the time it was given', () => {
+  const changePiece = jest.fn();
+  const edit = { piece: { checks: [] }, changePiece } as unknown as Editing;
+  show(
+    <GatePanel plan={planOf('unknown')} edit={edit} now={() => new Date('2026-05-02T09:00:00Z')} />,
+  );
+  fireEvent.press(screen.getByTestId('answer-polariser-clear'));
+  expect(changePiece).toHaveBeenCalledWith(
+    {
+      checks: [
+        { hazard: 'unknown-treatment', answer: 'polariser-clear', at: '2026-05-02T09:00:00.000Z' },
+      ],
+    },
+    'gate-unknown-treatment',
+  );
+});
+
+it('offers no answer to a stop that has no way round', () => {
+  show(
+    <GatePanel
+      plan={planOf('tempered')}
+      edit={{ piece: {} } as unknown as Editing}
+      now={() => new Date()}
+    />,
+  );
+  expect(screen.getByText('There is no way round this one.')).toBeTruthy();
+  expect(screen.queryByText(/Polariser/)).toBeNull();
+});
+
+it('shows the depth of a step in the drawing', () => {
+  const showDepth = jest.fn();
+  const plan = planOf('annealed');
+  show(<StepList steps={plan.steps} onShowDepth={showDepth} />);
+  fireEvent.press(screen.getByText(/^Seat with/));
+  expect(showDepth).toHaveBeenCalledWith(0.25);
+  expect(screen.getByText('Mark the hole')).toBeTruthy();
+});
+
+it.each([
+  [{ kind: 'saved' }, 'Saved'],
+  [{ kind: 'saving' }, 'Saving…'],
+  [{ kind: 'unreachable', message: '' }, 'Kept here'],
+  [{ kind: 'refused', message: '' }, 'Not saved'],
+  [{ kind: 'conflict', part: 'hole', current: null }, 'Changed elsewhere'],
+] as const)('says %o in a word', (save, word) => {
+  show(<SaveMark save={save} />);
+  expect(screen.getByText(word)).toBeTruthy();
+});

@@ -1,0 +1,74 @@
+import type { JobSummary } from '@nucleon/contract/wire';
+import { fireEvent, screen } from '@testing-library/react-native';
+import { show } from '../../testing';
+import { JobsScreen } from './JobsScreen';
+
+const mockNavigate = jest.fn();
+jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
+jest.mock('../display/displayStore', () => ({
+  useUnits: () => ({ length: 'mm', force: 'N' }),
+  useThemeName: () => 'light',
+}));
+
+const job: JobSummary = {
+  id: 'j1',
+  name: 'Clock court',
+  version: 1,
+  updatedAt: new Date().toISOString(),
+  pieceCount: 1,
+  holeCount: 2,
+  stoppedCount: 1,
+  materials: ['float-glass'],
+};
+
+function answer(items: readonly JobSummary[], status = 200): jest.Mock {
+  const fetched = jest.fn((path: string) =>
+    Promise.resolve({
+      status,
+      ok: status < 400,
+      json: () =>
+        Promise.resolve(
+          status < 400
+            ? {
+                items: path.includes('search=none') ? [] : items,
+                page: 1,
+                pageSize: 20,
+                total: items.length,
+              }
+            : { code: 'faulty', detail: 'Not so.', status },
+        ),
+    }),
+  );
+  globalThis.fetch = fetched as unknown as typeof fetch;
+  globalThis.document = { title: '' } as unknown as Document;
+  return fetched;
+}
+
+it('lists jobs in plain words and opens one', async () => {
+  answer([job]);
+  show(<JobsScreen />);
+  expect(screen.getByText('Fetching your jobs…')).toBeTruthy();
+  expect(await screen.findByText('Clock court')).toBeTruthy();
+  expect(screen.getByText(/1 piece, 2 holes/)).toBeTruthy();
+  expect(screen.getByText('Float glass')).toBeTruthy();
+  expect(screen.getByText('1 hole stopped')).toBeTruthy();
+  fireEvent.press(screen.getByText('Clock court'));
+  expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1');
+});
+
+it('invites a first hole when there is nothing, and says when a search finds nothing', async () => {
+  answer([]);
+  show(<JobsScreen />);
+  expect(await screen.findByText('No jobs yet')).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('search'), 'none');
+  expect(await screen.findByText('Nothing by that name')).toBeTruthy();
+});
+
+it('says what went wrong and offers to try again', async () => {
+  const fetched = answer([], 422);
+  show(<JobsScreen />);
+  expect(await screen.findByText('Not so.')).toBeTruthy();
+  const asked = fetched.mock.calls.length;
+  fireEvent.press(screen.getByText('Try again'));
+  expect(fetched.mock.calls.length).toBe(asked + 1);
+});

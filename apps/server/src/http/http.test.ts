@@ -1,0 +1,68 @@
+import { readConfig } from '../config';
+import { isDatabaseDown, isDuplicateKey, isWorthRetrying } from '../database/databaseErrors';
+import { fieldsBeside, present } from '../database/present';
+import { containing, pageQuery } from './paging';
+import { Problem } from './problem';
+
+it('pages with sane defaults and refuses the rest by name', () => {
+  expect(pageQuery({})).toEqual({ page: 1, pageSize: 20, search: '' });
+  expect(pageQuery({ page: '3', pageSize: '200', search: 'dial' })).toEqual({
+    page: 3,
+    pageSize: 200,
+    search: 'dial',
+  });
+  for (const query of [
+    { page: '0' },
+    { page: '1.5' },
+    { pageSize: '201' },
+    { page: ['1', '2'] },
+    { pageSize: 'all' },
+  ]) {
+    expect(() => pageQuery(query)).toThrow(/must be a whole number from 1 to/);
+  }
+  expect(pageQuery({ search: 'x'.repeat(500) }).search).toHaveLength(100);
+});
+
+it('takes a person’s wildcards as letters', () => {
+  expect(containing('50%_\\')).toBe('%50\\%\\_\\\\%');
+});
+
+it('keeps what is there and what it does not know', () => {
+  expect(present({ a: 1, b: null, c: 0, d: false })).toEqual({ a: 1, c: 0, d: false });
+  expect(fieldsBeside({ a: 1, b: 2 }, ['a'])).toEqual({ b: 2 });
+});
+
+it('tells a database that is away from one that refuses', () => {
+  expect(isDatabaseDown({ code: 'ECONNREFUSED' })).toBe(true);
+  expect(isDatabaseDown({ driverError: { code: 'PROTOCOL_CONNECTION_LOST' } })).toBe(true);
+  expect(
+    isDatabaseDown(new Error("Can't add new command when connection is in closed state")),
+  ).toBe(true);
+  expect(isDatabaseDown({ code: 'ER_DUP_ENTRY' })).toBe(false);
+  expect(isDuplicateKey({ driverError: { code: 'ER_DUP_ENTRY' } })).toBe(true);
+  expect(isWorthRetrying({ code: 'ER_LOCK_DEADLOCK' })).toBe(true);
+  expect([null, undefined, 'text'].map(isDatabaseDown)).toEqual([false, false, false]);
+});
+
+it('speaks problem+json with a stable code', () => {
+  expect(new Problem('conflict', 'Changed.', { current: { version: 2 } }).body()).toEqual({
+    type: 'urn:nucleon:problem:conflict',
+    code: 'conflict',
+    title: 'Changed elsewhere',
+    status: 409,
+    detail: 'Changed.',
+    current: { version: 2 },
+  });
+});
+
+it('reads its environment at the door', () => {
+  expect(() => readConfig({})).toThrow('NUCLEON_DB_URL is missing');
+  expect(readConfig({ NUCLEON_DB_URL: 'mysql://x' })).toMatchObject({
+    port: 0,
+    host: '127.0.0.1',
+    demo: 'none',
+  });
+  expect(
+    readConfig({ NUCLEON_DB_URL: 'mysql://x', NUCLEON_DEMO: 'load', NUCLEON_PORT: '81' }),
+  ).toMatchObject({ port: 81, demo: 'load' });
+});
