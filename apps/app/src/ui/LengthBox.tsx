@@ -5,6 +5,7 @@ import { TextBox } from './TextBox';
 
 interface LengthBoxProps {
   readonly label: string;
+  readonly inRow?: boolean;
   readonly hideLabel?: boolean;
   /** null while nothing is known yet. */
   readonly valueMm: number | null;
@@ -20,6 +21,7 @@ interface LengthBoxProps {
 /** A length in the person's own unit; takes `1/4"` or `6 mm` whichever that is. Follows as they type. */
 export function LengthBox({
   label,
+  inRow,
   hideLabel,
   valueMm,
   placeholder,
@@ -57,6 +59,7 @@ export function LengthBox({
   return (
     <TextBox
       label={label}
+      inRow={inRow}
       hideLabel={hideLabel}
       value={typed ?? (valueMm === null ? '' : formatLengthShort(valueMm, units))}
       placeholder={placeholder}

@@ -4,6 +4,7 @@ import { TextBox } from './TextBox';
 
 interface NumberBoxProps {
   readonly label: string;
+  readonly inRow?: boolean;
   readonly value: number | undefined;
   readonly onChange: (value: number | undefined) => void;
   readonly limit: NumberLimit;
@@ -15,6 +16,7 @@ interface NumberBoxProps {
 /** A plain number within its limits; empty means not known. */
 export function NumberBox({
   label,
+  inRow,
   value,
   onChange,
   limit,
@@ -27,6 +29,7 @@ export function NumberBox({
   return (
     <TextBox
       label={label}
+      inRow={inRow}
       value={typed ?? (value === undefined ? '' : String(value))}
       onChangeText={(text) => {
         setTyped(text);

@@ -4,8 +4,13 @@ import { TextInput, type TextInputProps } from 'react-native';
 import { Column } from './layout';
 import { Label, Small } from './text';
 
+/** Least width of a box that shares its line, px. */
+const IN_ROW_PX = 116;
+
 interface TextBoxProps {
   readonly label: string;
+  /** Shares its line with others. */
+  readonly inRow?: boolean;
   readonly hideLabel?: boolean;
   readonly value: string;
   readonly onChangeText: (text: string) => void;
@@ -23,6 +28,7 @@ interface TextBoxProps {
 /** A labelled line to type in; a fault is said beneath it and to the screen reader. */
 export function TextBox({
   label,
+  inRow = false,
   hideLabel = false,
   value,
   onChangeText,
@@ -40,7 +46,7 @@ export function TextBox({
   const [focused, setFocused] = useState(false);
   const edge = fault ? theme.stop.val : focused ? theme.water.val : theme.line.val;
   return (
-    <Column gap="$1" flexGrow={1} flexShrink={1} minWidth={112}>
+    <Column gap="$1" flexGrow={1} flexShrink={1} flexBasis={inRow ? IN_ROW_PX : 'auto'}>
       {hideLabel ? null : <Label>{label}</Label>}
       <TextInput
         ref={inputRef}

@@ -87,3 +87,10 @@ it('beds a new bit in', () => {
   expect(text(fresh)).toMatch(/A new bit beds in/);
   expect(text()).not.toMatch(/A new bit beds in/);
 });
+
+it('says ease off only where the force falls', () => {
+  expect(text()).toMatch(/Keep to 26 N, no more From 5.5 mm: nearly through/);
+  expect(text({ setup: { hold: 'freehand', support: { kind: 'nothing' } } })).toMatch(
+    /Ease off to \d+ N From/,
+  );
+});

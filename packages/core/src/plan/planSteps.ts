@@ -8,7 +8,7 @@ import {
   formatVolume,
 } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
-import type { Step } from './plan';
+import type { PlannedStage, Step } from './plan';
 import type { PlanContext } from './planContext';
 
 const START_DETAIL: Record<Start, string> = {
@@ -122,17 +122,24 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
   if (lifts.length > 0) steps.push(liftStep(context));
   if (side === 1)
     steps.push(...waterChanges(water.changeAtDepthMm, context), ...coreBreaks(context));
-  if (exit) {
-    const meets = context.setup.sides === 'two';
-    steps.push({
-      kind: 'ease-off',
-      title: `Ease off to ${formatForce(exit.forceN, units)}`,
-      detail: `From ${formatLengthShort(exit.fromMm, units)}: less force, same speed. ${meets ? 'The two cuts meet in the middle.' : 'Listen for a hollow tone; hold the plug.'}`,
-      fromDepthMm: exit.fromMm,
-      toDepthMm: exit.toMm,
-    });
-  }
+  if (exit) steps.push(easeOff(context, exit, mains.at(-1)?.forceN ?? exit.forceN));
   return steps;
+}
+
+function easeOff({ setup, units }: PlanContext, exit: PlannedStage, mainN: number): Step {
+  const meets = setup.sides === 'two';
+  const watch = meets
+    ? 'The two cuts meet in the middle.'
+    : 'Listen for a hollow tone; hold the plug.';
+  const eased = exit.forceN < mainN * 0.999;
+  const force = formatForce(exit.forceN, units);
+  return {
+    kind: 'ease-off',
+    title: eased ? `Ease off to ${force}` : `Keep to ${force}, no more`,
+    detail: `From ${formatLengthShort(exit.fromMm, units)}: ${eased ? 'less force, same speed' : 'nearly through, and this is gentle enough'}. ${watch}`,
+    fromDepthMm: exit.fromMm,
+    toDepthMm: exit.toMm,
+  };
 }
 
 const swapDetail = ({ setup }: PlanContext): string =>

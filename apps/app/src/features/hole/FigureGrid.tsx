@@ -94,7 +94,7 @@ function FigureCell({
     >
       <Label>{label}</Label>
       <Row alignItems="baseline" gap={6} flexWrap="wrap">
-        <Numeral fontSize={size} lineHeight={size}>
+        <Numeral fontSize={size} lineHeight={size} textAlign="left">
           {shown.value}
         </Numeral>
         {shown.unit ? <Strong color="$muted">{shown.unit}</Strong> : null}

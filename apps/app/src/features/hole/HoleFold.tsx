@@ -66,6 +66,7 @@ export function HoleFold({ edit }: { readonly edit: Editing }) {
       ) : null}
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <LengthBox
+          inRow
           label={fromCentre ? 'Right of the centre' : 'From the left'}
           valueMm={hole.xMm}
           anySign
@@ -76,6 +77,7 @@ export function HoleFold({ edit }: { readonly edit: Editing }) {
           testID="place-x"
         />
         <LengthBox
+          inRow
           label={fromCentre ? 'Above the centre' : 'From the bottom'}
           valueMm={hole.yMm}
           anySign

@@ -82,6 +82,7 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         {FIELDS[outline.kind].map(([key, label]) => (
           <LengthBox
+            inRow
             key={`${outline.kind}.${key}`}
             label={label}
             valueMm={values[key] ?? 0}

@@ -16,7 +16,7 @@ export function StepList({ steps, onShowDepth }: StepListProps) {
       {steps.map((step, index) => {
         const { toDepthMm, fromDepthMm } = step;
         const content = (
-          <Row gap="$3" alignItems="flex-start" paddingVertical="$2">
+          <Row gap="$3" alignItems="flex-start" paddingVertical="$2" width="100%">
             <Label width={26} textAlign="right" fontVariant={['tabular-nums']}>
               {index + 1}
             </Label>

@@ -37,6 +37,7 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
       {standing ? (
         <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
           <LengthBox
+            inRow
             label="Over the face"
             valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm}
             mostMm={500}
@@ -48,6 +49,7 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
           {waterKind !== 'pool' && water?.trayLengthMm && water.trayWidthMm ? (
             <>
               <LengthBox
+                inRow
                 label="Tray length"
                 valueMm={water.trayLengthMm}
                 mostMm={LIMITS.lengthMm.most}
@@ -56,6 +58,7 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
                 }}
               />
               <LengthBox
+                inRow
                 label="Tray width"
                 valueMm={water.trayWidthMm}
                 mostMm={LIMITS.lengthMm.most}

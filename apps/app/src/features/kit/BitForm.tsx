@@ -55,6 +55,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
       <Small>{family.note}</Small>
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <LengthBox
+          inRow
           label="Outside diameter"
           valueMm={draft.diameterMm}
           mostMm={LIMITS.diameterMm.most}
@@ -65,6 +66,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
         />
         {family.solid ? null : (
           <LengthBox
+            inRow
             label="Rim width"
             valueMm={draft.rimWidthMm ?? usual.rimWidthMm}
             mostMm={draft.diameterMm / 2}
@@ -85,6 +87,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
       />
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <NumberBox
+          inRow
           label="Depth cut so far, mm"
           value={draft.depthCutMm}
           limit={LIMITS.depthCutMm}
@@ -94,6 +97,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
           }}
         />
         <NumberBox
+          inRow
           label="Holes cut"
           value={draft.holesCut}
           limit={LIMITS.count}
@@ -105,6 +109,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
       </Row>
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <NumberBox
+          inRow
           label="Sharpness, 0 to 1"
           value={draft.sharpness}
           limit={LIMITS.sharpness}
@@ -115,6 +120,7 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
           testID="bit-sharpness"
         />
         <NumberBox
+          inRow
           label="Most rpm"
           value={draft.maxRpm}
           limit={{ above: 0, most: 100_000, unit: 'rpm' }}
