@@ -69,6 +69,7 @@ export default defineConfig([
         globalThis: 'readonly',
         Buffer: 'readonly',
         performance: 'readonly',
+        jest: 'readonly',
       },
     },
   },

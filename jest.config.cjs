@@ -5,6 +5,7 @@ const node = (displayName, root) => ({
   rootDir: __dirname,
   roots: [`<rootDir>/${root}`],
   testMatch: ['**/*.test.ts'],
+  setupFilesAfterEnv: ['<rootDir>/jest.timeout.cjs'],
   transform: { '^.+\\.[cm]?[jt]s$': ['babel-jest', { configFile: './babel.jest.cjs' }] },
   transformIgnorePatterns: ['node_modules/(?!(uuid)/)'],
 });

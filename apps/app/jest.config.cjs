@@ -16,6 +16,7 @@ module.exports = {
   displayName: 'app',
   rootDir: __dirname,
   roots: ['<rootDir>/src'],
+  setupFilesAfterEnv: [...(preset.setupFilesAfterEnv ?? []), '<rootDir>/jest.setup.cjs'],
   // The icons come as .mjs, which the preset leaves alone.
   transform: { ...preset.transform, '\\.mjs$': preset.transform['\\.[jt]sx?$'] },
   moduleNameMapper: {

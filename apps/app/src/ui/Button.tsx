@@ -37,7 +37,9 @@ export function Button({
   const tone = INK[look];
   return (
     <Press
-      onPress={disabled ? undefined : onPress}
+      onPress={() => {
+        if (!disabled) onPress();
+      }}
       disabled={disabled}
       aria-disabled={disabled}
       aria-label={hint}

@@ -64,6 +64,7 @@ it('is saved once the server has it, and not when more was typed meanwhile', () 
   const saved: DraftAction = {
     type: 'saved',
     part: 'piece',
+    sent: { ...piece, thicknessMm: 8 },
     stored: { ...piece, thicknessMm: 8, version: 4 },
   };
   expect(
@@ -120,4 +121,16 @@ it('sends own fields and the version, nothing the server keeps', () => {
     depth: { kind: 'through' },
     version: 5,
   });
+});
+
+it('takes what the server made of it, so that it is not sent for ever', () => {
+  const typed = run(start(), thickness(8, 0), { type: 'saving' });
+  const stored = { ...typed.now.piece, name: 'Dial, tidied', version: 4 };
+  const done = run(
+    typed,
+    { type: 'saved', part: 'piece', sent: typed.now.piece, stored },
+    { type: 'settled' },
+  );
+  expect(done.now.piece.name).toBe('Dial, tidied');
+  expect(done.save.kind).toBe('saved');
 });

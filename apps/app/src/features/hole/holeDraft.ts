@@ -39,8 +39,18 @@ export type DraftAction =
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
   | { readonly type: 'saving' }
-  | { readonly type: 'saved'; readonly part: 'piece'; readonly stored: StoredPiece }
-  | { readonly type: 'saved'; readonly part: 'hole'; readonly stored: StoredHole }
+  | {
+      readonly type: 'saved';
+      readonly part: 'piece';
+      readonly sent: StoredPiece;
+      readonly stored: StoredPiece;
+    }
+  | {
+      readonly type: 'saved';
+      readonly part: 'hole';
+      readonly sent: StoredHole;
+      readonly stored: StoredHole;
+    }
   | { readonly type: 'settled' }
   | { readonly type: 'failed'; readonly save: SaveState }
   | { readonly type: 'keep-mine' }
@@ -117,7 +127,7 @@ export function holeDraft(draft: HoleDraft, action: DraftAction): HoleDraft {
     case 'saving':
       return { ...draft, save: { kind: 'saving' } };
     case 'saved':
-      return { ...draft, stored: { ...draft.stored, [action.part]: action.stored } };
+      return written(draft, action);
     case 'settled':
       return { ...draft, save: { kind: dirtyParts(draft).length > 0 ? 'waiting' : 'saved' } };
     case 'failed':
@@ -149,6 +159,16 @@ function edited(draft: HoleDraft, action: Extract<DraftAction, { type: 'edit' }>
     future: [],
     lastEdit: { group: action.group, atMs: action.atMs },
     save: draft.save.kind === 'conflict' ? draft.save : { kind: 'waiting' },
+  };
+}
+
+/** What the server made of it stands here too, unless more was typed meanwhile. */
+function written(draft: HoleDraft, action: Extract<DraftAction, { type: 'saved' }>): HoleDraft {
+  const untouched = draft.now[action.part] === action.sent;
+  return {
+    ...draft,
+    stored: { ...draft.stored, [action.part]: action.stored },
+    now: untouched ? { ...draft.now, [action.part]: action.stored } : draft.now,
   };
 }
 

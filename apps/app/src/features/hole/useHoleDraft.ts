@@ -99,6 +99,7 @@ async function savePart(
       dispatch({
         type: 'saved',
         part,
+        sent: now.piece,
         stored: await putPiece(jobId, id, bodyOf(now.piece, stored.piece.version)),
       });
     } else {
@@ -106,6 +107,7 @@ async function savePart(
       dispatch({
         type: 'saved',
         part,
+        sent: now.hole,
         stored: await putHole(pieceId, id, bodyOf(now.hole, stored.hole.version)),
       });
     }
