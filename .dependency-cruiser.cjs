@@ -1,8 +1,8 @@
 /** Imports run one way: core <- contract <- apps, cli; inside core from quantities up to files. */
 const room = (names) => `^packages/core/src/(${names})/`;
-const BASE = 'units|numeric|random|geometry';
+const BASE = 'units|numeric|random|geometry|drawing|reason';
 const PHYSICS =
-  'materials|bits|machines|supports|coolants|job|cutting|heat|water|breakthrough|wear|hazards';
+  'materials|bits|machines|supports|coolants|job|cutting|heat|water|breakthrough|wear|risk|purposes|identify|hazards';
 const PLAN = 'plan|choice|run';
 const OUT = 'section|files';
 

@@ -1,4 +1,5 @@
-import { checkJob, type Fault } from '@nucleon/core/job/checkJob';
+import { checkJob } from '@nucleon/core/job/checkJob';
+import type { Fault } from '@nucleon/core/job/fault';
 import type { JobFile } from '@nucleon/core/job/job';
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import { JOB_FILE_SCHEMA } from './jobFileSchema';

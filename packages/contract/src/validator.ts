@@ -1,4 +1,4 @@
-import type { Fault } from '@nucleon/core/job/checkJob';
+import type { Fault } from '@nucleon/core/job/fault';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import type { JsonSchema } from './jobFileSchema';
 import { schemaFaults } from './schemaFaults';

@@ -1,4 +1,4 @@
-import type { Fault } from '@nucleon/core/job/checkJob';
+import type { Fault } from '@nucleon/core/job/fault';
 import type { Bit, Hole, JobHeader, Machine, Piece } from '@nucleon/core/job/job';
 import type { Material } from '@nucleon/core/materials/material';
 import type { Plan } from '@nucleon/core/plan/plan';

@@ -1,5 +1,5 @@
 import { useTheme } from '@tamagui/core';
-import type { Section } from '@nucleon/core/section/primitives';
+import type { Section } from '@nucleon/core/drawing/primitives';
 import { Defs, Line, Pattern, Svg } from 'react-native-svg';
 import { useThemeName } from '../features/display/displayStore';
 import { BODIES } from '../ui/palette';

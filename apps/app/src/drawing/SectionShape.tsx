@@ -1,4 +1,4 @@
-import type { Primitive, Tone } from '@nucleon/core/section/primitives';
+import type { Primitive, Tone } from '@nucleon/core/drawing/primitives';
 import { G, Line, Path, Polygon, Rect } from 'react-native-svg';
 import type { Ink, Place } from './place';
 

@@ -1,4 +1,4 @@
-import type { Tone } from '@nucleon/core/section/primitives';
+import type { Tone } from '@nucleon/core/drawing/primitives';
 
 /** From the section's mm to the picture's px. */
 export interface Place {

@@ -1,5 +1,5 @@
 import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
-import type { Fault } from '@nucleon/core/job/checkJob';
+import type { Fault } from '@nucleon/core/job/fault';
 
 const STATUS = {
   'bad-json': [400, 'Not JSON'],

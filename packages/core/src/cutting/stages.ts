@@ -29,6 +29,8 @@ export interface StageInputs {
   /** h, mm, at the exit force. */
   readonly exitChipDepthMm: number;
   readonly opensFarFace: boolean;
+  /** How much sooner the far face may come, mm: the piece is not of one thickness. */
+  readonly exitEarlyMm?: number;
 }
 
 /**
@@ -41,7 +43,8 @@ export function stagesOf(inputs: StageInputs): Stage[] {
   const seatEndMm = Math.min(SEAT_DEPTH_MM, SEAT_SHARE_OF_THICKNESS * depthMm);
   const exitMm = inputs.opensFarFace
     ? Math.min(
-        Math.max(EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm, LEAST_EXIT_MM),
+        Math.max(EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm, LEAST_EXIT_MM) +
+          (inputs.exitEarlyMm ?? 0),
         depthMm - seatEndMm,
       )
     : 0;

@@ -3,6 +3,8 @@ import type { Hazard } from './gate';
 export const laminatedGlass: Hazard<'laminated-glass'> = {
   code: 'laminated-glass',
   title: 'Laminated glass',
+  scope: 'piece',
+  facts: ({ piece, material }) => [material.id, piece.glassTreatment],
   judge: ({ piece, material }) =>
     material.class === 'glass' && piece.glassTreatment === 'laminated'
       ? {

@@ -14,6 +14,8 @@ const WHY: Partial<Record<GlassTreatment, string>> = {
 export const strengthenedGlass: Hazard<'strengthened-glass'> = {
   code: 'strengthened-glass',
   title: 'Strengthened glass',
+  scope: 'piece',
+  facts: ({ piece }) => [piece.glassTreatment],
   judge: ({ piece, material }) => {
     const why = material.class === 'glass' ? WHY[piece.glassTreatment ?? 'unknown'] : undefined;
     if (why === undefined) return null;

@@ -1,13 +1,17 @@
 import type { Hazard } from './gate';
+import { glassFacts } from './glassFacts';
 
 /** Flat glass nobody has vouched for. */
 export const unknownTreatment: Hazard<'unknown-treatment'> = {
   code: 'unknown-treatment',
   title: 'Is this glass tempered?',
+  scope: 'piece',
+  facts: glassFacts,
   judge: ({ piece, material }) => {
     const isFlat = piece.form === 'sheet' || piece.form === 'slab';
     const isUnknown = (piece.glassTreatment ?? 'unknown') === 'unknown';
-    if (material.class !== 'glass' || !isFlat || !isUnknown) return null;
+    if (material.class !== 'glass' || material.id === 'fused-glass' || !isFlat || !isUnknown)
+      return null;
     return {
       level: 'stop',
       message:

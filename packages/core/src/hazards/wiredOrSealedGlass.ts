@@ -4,6 +4,8 @@ import type { Hazard } from './gate';
 export const wiredOrSealedGlass: Hazard<'wired-or-sealed-glass'> = {
   code: 'wired-or-sealed-glass',
   title: 'Wired glass or sealed unit',
+  scope: 'piece',
+  facts: ({ piece }) => [piece.glassTreatment],
   judge: ({ piece, material }) => {
     if (material.class !== 'glass') return null;
     const wired = piece.glassTreatment === 'wired';

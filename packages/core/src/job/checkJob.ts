@@ -1,13 +1,9 @@
 import { boundingBox, distanceToEdge, faceOutline, type Outline } from '../geometry/outline';
+import type { Material } from '../materials/material';
 import { CAVITY, findMaterial, MATERIAL_IDS } from '../materials/materials';
 import { formatDecimals } from '../units/roundNumber';
+import type { Fault } from './fault';
 import type { Bit, Hole, JobFile, Layer, Piece } from './job';
-
-/** Something wrong with a job: where (JSON pointer) and what would be right. */
-export interface Fault {
-  readonly pointer: string;
-  readonly message: string;
-}
 
 /** Rounding room in stored lengths, mm. */
 const LENGTH_TOLERANCE_MM = 0.01;
@@ -37,6 +33,10 @@ export function checkJob(file: JobFile): Fault[] {
         `minRpm ${speeds.minRpm} is above maxRpm ${speeds.maxRpm}.`,
       );
     }
+  });
+  checkIds(file.customMaterials ?? [], '/customMaterials', 'material', add);
+  file.customMaterials?.forEach((material, index) => {
+    checkCustomMaterial(material, `/customMaterials/${index}`, add);
   });
   file.pieces.forEach((piece, index) => {
     checkPiece(file, piece, `/pieces/${index}`, add);
@@ -69,6 +69,10 @@ function checkBit(bit: Bit, at: string, add: Add): void {
 
 function checkPiece(file: JobFile, piece: Piece, at: string, add: Add): void {
   checkMaterial(file, piece.material, `${at}/material`, add);
+  piece.couldBe?.forEach((one, index) => {
+    checkMaterial(file, one.material, `${at}/couldBe/${index}/material`, add);
+  });
+  checkReadings(piece, at, add);
   if (piece.outline.kind === 'polygon' && new Set(piece.outline.pointsMm.map(String)).size < 3) {
     add(`${at}/outline/pointsMm`, 'A polygon needs at least three different points.');
   }
@@ -85,6 +89,44 @@ function checkMaterial(file: JobFile, id: string, at: string, add: Add): void {
     at,
     `Material “${id}” is not known. Use one of ${MATERIAL_IDS.join(', ')}, or describe it under customMaterials.`,
   );
+}
+
+/** The windows must rise from the first word to the last. */
+function checkCustomMaterial(material: Material, at: string, add: Add): void {
+  const rising = (window: object, where: string, unit: string): void => {
+    const steps = Object.entries(window) as [string, number][];
+    steps.slice(1).forEach(([name, value], index) => {
+      const [lower, least] = steps[index] ?? ['', -Infinity];
+      if (value < least) {
+        add(
+          `${at}/${where}/${name}`,
+          `${material.name}: ${name} ${formatDecimals(value, 3)} ${unit} is under ${lower} ${formatDecimals(least, 3)} ${unit}; they must rise.`,
+        );
+      }
+    });
+  };
+  const { glaze, low, best, high } = material.pressureMpa;
+  rising({ glaze, low, best, high }, 'pressureMpa', 'MPa');
+  const v = material.rimSpeedMPerS;
+  rising({ low: v.low, best: v.best, high: v.high }, 'rimSpeedMPerS', 'm/s');
+}
+
+function checkReadings(
+  { thicknessReadingsMm: readings = [], thicknessMm }: Piece,
+  at: string,
+  add: Add,
+): void {
+  if (readings.length === 0) return;
+  const [thinnest, thickest] = [Math.min(...readings), Math.max(...readings)];
+  if (
+    thicknessMm < thinnest - LENGTH_TOLERANCE_MM ||
+    thicknessMm > thickest + LENGTH_TOLERANCE_MM
+  ) {
+    add(
+      `${at}/thicknessMm`,
+      `thicknessMm ${mm(thicknessMm)} lies outside its own readings, ${mm(thinnest)} to ${mm(thickest)}.`,
+    );
+  }
 }
 
 function checkLayers(file: JobFile, piece: Piece, at: string, add: Add): void {

@@ -46,6 +46,25 @@ export interface HazardCheck {
   readonly hazard: string;
   readonly answer: string;
   readonly at: string;
+  /** What was written with it: who scanned, with what, which survey. */
+  readonly note?: string;
+  /** What it was answered for; when the piece or the work changes, it no longer holds. */
+  readonly of?: string;
+}
+
+export const DAMAGES = ['none', 'edge-chip', 'crack', 'mended'] as const;
+export type Damage = (typeof DAMAGES)[number];
+
+/** One thing the piece may turn out to be, and how likely. */
+export interface Possibility {
+  readonly material: string;
+  readonly share: number;
+}
+
+/** What was answered on the way to knowing the piece, to go on from where it was left. */
+export interface Knowing {
+  readonly kind: string;
+  readonly answers: Readonly<Record<string, string>>;
 }
 
 export interface LayerMix {
@@ -73,6 +92,17 @@ export interface Piece {
   readonly valueMoney?: number;
   readonly layers?: readonly Layer[];
   readonly checks?: readonly HazardCheck[];
+  /** Each measured place; thicknessMm lies among them. */
+  readonly thicknessReadingsMm?: readonly number[];
+  readonly damage?: Damage;
+  readonly spareAvailable?: boolean;
+  /** When it was made or put up. */
+  readonly yearMade?: number;
+  /** A spare to try on first. */
+  readonly practice?: boolean;
+  /** Where nobody is sure of the material: what it may be; the plan's ranges widen. */
+  readonly couldBe?: readonly Possibility[];
+  readonly knowing?: Knowing;
   readonly holes: readonly Hole[];
 }
 
@@ -90,7 +120,8 @@ export interface Hole {
   readonly diameterMm: number;
   readonly depth: HoleDepth;
   readonly fall?: { readonly oneIn: number; readonly lowSide: 'near' | 'far' };
-  readonly purpose?: { readonly kind: string };
+  /** What it is for: the purpose's kind and what is known of the part. */
+  readonly purpose?: { readonly kind: string; readonly [field: string]: unknown };
   readonly checks?: readonly HazardCheck[];
   readonly setup?: Setup;
 }
@@ -128,6 +159,8 @@ export interface Setup {
   readonly water?: WaterSetup;
   readonly rimSpeedMPerS?: number;
   readonly contactPressureMpa?: number;
+  /** What holds a drill stand. */
+  readonly standFixing?: 'anchor' | 'vacuum' | 'prop';
 }
 
 export interface Kit {

@@ -90,7 +90,11 @@ export function cutMaterial(
   const bit = resolved.geometry;
   const contact = contactOf(bit, pilotMm);
   const window = cuttingWindow(material, bit);
-  const target = paceTarget(window, setup.pace);
+  const pace = paceTarget(window, setup.pace);
+  const target = {
+    rimSpeedMPerS: Math.min(pace.rimSpeedMPerS, setup.caps?.rimSpeedMPerS ?? Infinity),
+    pressureMpa: Math.min(pace.pressureMpa, setup.caps?.pressureMpa ?? Infinity),
+  };
   const speed = chooseSpeed({
     diameterMm: bit.diameterMm,
     wantedRimSpeedMPerS: setup.wanted.rimSpeedMPerS ?? target.rimSpeedMPerS,

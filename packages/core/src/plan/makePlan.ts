@@ -3,12 +3,13 @@ import { liftDepths } from '../cutting/lifts';
 import { judgeHazards } from '../hazards/judgeHazards';
 import { rimTemperature } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
-import { checkJob, type Fault } from '../job/checkJob';
+import { checkJob } from '../job/checkJob';
+import type { Fault } from '../job/fault';
 import type { Hole, JobFile, Piece } from '../job/job';
+import { thicknessSpread } from '../job/thickness';
 import { CAVITY, findMaterial } from '../materials/materials';
 import type { Material } from '../materials/material';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
-import { bitSharpness, lifeDepth, wornSharpness } from '../wear/sharpness';
 import {
   cutLayer,
   layersFromFarFace,
@@ -17,13 +18,18 @@ import {
   type MaterialCut,
 } from './cutLayers';
 import type { Plan, PlannedStage } from './plan';
+import { hazardScene } from './hazardScene';
 import type { PlanContext } from './planContext';
+import { capsOf, possibleMaterials } from './possibilities';
 import { planOutput } from './planOutput';
-import { planExit, planSide, type ExitPlan } from './planStages';
+import { allowedChip, planExit, planSide, type ExitPlan } from './planStages';
+import { planChip } from './planChip';
+import { planCrack } from './planCrack';
+import { planPurpose } from './planPurpose';
+import { planWear } from './planWear';
 import { planTime } from './planTime';
 import { planWater } from './planWater';
 import { resolveSetup, type ResolvedSetup } from './resolveSetup';
-import { exitChipSd, logNormalP90 } from './spread';
 
 export type PlanOutcome =
   | { readonly kind: 'planned'; readonly plan: Plan }
@@ -55,7 +61,11 @@ function findHole(file: JobFile, holeId: string): { piece: Piece; hole: Hole } {
 
 function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): PlanContext {
   const face = faceMaterial(file, piece);
-  const setup = resolveSetup(file, piece, hole, face);
+  const possible = possibleMaterials(file, piece);
+  const resolved = resolveSetup(file, piece, hole, face);
+  const setup = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
+  const thickness = thicknessSpread(piece);
+  const purpose = planPurpose(piece, hole, face, units);
   const opensFarFace = hole.depth.kind === 'through';
   const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const twoSided = opensFarFace && setup.sides === 'two';
@@ -66,7 +76,9 @@ function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): Pl
   const layers = depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, pilotMm));
   const headline = slowestOf(layers);
   const lastCut = layers.findLast((layer) => layer.slowest !== null)?.slowest ?? headline;
-  const exit = opensFarFace ? planExit(lastCut, piece, setup) : null;
+  const exit = opensFarFace
+    ? planExit(lastCut, piece, setup, allowedChip(purpose.fit?.coverMm))
+    : null;
 
   const nearSide = clipTo(layers, depthPerSideMm);
   const farSide = twoSided
@@ -75,9 +87,10 @@ function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): Pl
       )
     : [];
   const stageExit = exit ?? blindExit(headline);
+  const early = piece.thicknessMm - thickness.thinnestMm;
   const stages: PlannedStage[] = [
-    ...planSide(1, nearSide, depthPerSideMm, opensFarFace && !twoSided, stageExit),
-    ...planSide(2, farSide, depthPerSideMm, twoSided, stageExit),
+    ...planSide(1, nearSide, depthPerSideMm, opensFarFace && !twoSided, stageExit, early),
+    ...planSide(2, farSide, depthPerSideMm, twoSided, stageExit, early),
   ];
 
   const lifts = setup.coolant.flushesGroove
@@ -85,10 +98,14 @@ function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): Pl
     : liftDepths(setup.finishing.geometry, headline.contact.kerfAreaMm2, depthPerSideMm, (z) =>
         rateAtDepth(nearSide, z),
       );
-  const passes = planPasses(setup, depthPerSideMm);
+  // A bit must reach through where the piece is thickest.
+  const reachMm = depthPerSideMm + (opensFarFace ? thickness.thickestMm - piece.thicknessMm : 0);
+  const passes = planPasses(setup, reachMm);
   const water = planWater({ piece, hole, setup, layers, headline, depthMm });
   const sides = twoSided ? 2 : 1;
   const time = planTime({
+    thicknessSd: thickness.relativeSd,
+    possible,
     setup,
     layers,
     stages,
@@ -104,6 +121,15 @@ function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): Pl
     waterWPerM2K: setup.coolant.rimWPerM2K,
     dry: headline.dry,
   });
+  const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
+  const scene = hazardScene(
+    file.job,
+    { piece, hole, setup, depthMm, time },
+    face,
+    layers,
+    possible,
+    headline,
+  );
   return {
     piece,
     hole,
@@ -120,15 +146,16 @@ function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): Pl
     passes,
     water,
     time,
-    chip: exit && {
-      p50: exit.chipWidthMm,
-      p90: logNormalP90(exit.chipWidthMm, exitChipSd(setup.hold, headline.sharpness)),
-    },
+    chip: exit && planChip(exit, setup, headline, possible),
     tempRiseK: heat.tempRiseK,
     conductionWPerM2K: heat.conductionWPerM2K,
-    thermalStressMpa: thermalStress(headline.material, heat.tempRiseK),
-    bitLife: wearOf(headline, setup, depthMm),
-    gates: judgeHazards({ job: file.job, piece, hole, material: face }),
+    thermalStressMpa,
+    bitLife: planWear(headline, setup, depthMm),
+    gates: judgeHazards(scene),
+    thickness,
+    possible,
+    ...purpose,
+    crack: planCrack(headline, piece, setup, thermalStressMpa),
   };
 }
 
@@ -158,6 +185,7 @@ const blindExit = (cut: MaterialCut): ExitPlan => ({
   exitForceN: cut.force.feedForceN,
   idealN: cut.force.feedForceN,
   belowGlaze: false,
+  allowedChipMm: Infinity,
   chipDepthMm: 0,
   chipWidthMm: 0,
   conditions: { hold: 'rig', exitFactor: 0, sharpness: cut.sharpness, sheetThicknessMm: null },
@@ -172,21 +200,4 @@ function planPasses(setup: ResolvedSetup, depthMm: number): Passes {
   const { solid, usableDepthMm } = setup.finishing.geometry;
   if (!solid) return corePasses(depthMm, usableDepthMm);
   return { count: 1, coreBreaksAtMm: [], extensionMm: Math.max(0, depthMm - usableDepthMm) };
-}
-
-function wearOf(cut: MaterialCut, setup: ResolvedSetup, depthMm: number): PlanContext['bitLife'] {
-  const { bit } = setup.finishing;
-  const calm = lifeDepth(bit.family, cut.material, { dry: false, tooFast: false, tooHard: false });
-  const lifeDepthMm = lifeDepth(bit.family, cut.material, {
-    dry: cut.dry,
-    tooFast: cut.speed.rimSpeedMPerS > cut.window.rimSpeedMPerS.high,
-    tooHard: cut.force.contactPressureMpa > cut.window.pressureMpa.high,
-  });
-  // A sharpness set by hand stands for the depth that would have worn it so far.
-  const s = bitSharpness(bit, calm);
-  const doneMm = calm * Math.sqrt(1 / Math.max(s, 0.01) - 1);
-  return {
-    lifeDepthMm,
-    sharpnessAfter: wornSharpness(doneMm + (depthMm * calm) / lifeDepthMm, calm),
-  };
 }

@@ -2,22 +2,11 @@ import type { Stage } from '../cutting/stages';
 import type { Gate } from '../hazards/gate';
 import type { Hold, Pace, Start } from '../job/choices';
 import type { MaterialClass } from '../materials/material';
+import type { Fit } from '../purposes/fit';
+import type { Reason } from '../reason/reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '1.0.0';
-
-export interface ReasonInput {
-  readonly name: string;
-  readonly value: string;
-}
-
-/** Why a number is what it is: the sentence shown, what went in, the relation and how sure. */
-export interface Reason {
-  readonly text: string;
-  readonly inputs: readonly ReasonInput[];
-  readonly source: string;
-  readonly spread?: string;
-}
+export const MODEL_VERSION = '1.1.0';
 
 /** Run states a step belongs to. */
 export const STEP_KINDS = [
@@ -49,6 +38,7 @@ export interface Step {
 
 export const WARNING_CODES = [
   'bit-off-size',
+  'bit-outside-fit',
   'bit-too-short',
   'bit-worn',
   'chip-wider-than-allowed',
@@ -56,9 +46,11 @@ export const WARNING_CODES = [
   'exit-force-below-glaze',
   'extension-needed',
   'force-beyond-arms',
+  'material-not-sure',
   'overheats',
   'polishes',
   'presses-too-hard',
+  'purpose-clash',
   'speed-above-window',
   'speed-below-window',
   'speed-limited',
@@ -171,6 +163,19 @@ export interface Plan {
   readonly stages: readonly PlannedStage[];
   readonly layers: readonly PlannedLayer[];
   readonly water: WaterPlan;
+  /**
+   * Odds that it cracks, from heat, built-in stress and handling: at least this, since the piece's
+   * bending on its support is not in it.
+   */
+  readonly crackAtLeast: number;
+  /** What the chosen purpose asks of the hole; null where none is chosen or filled in. */
+  readonly fit: Fit | null;
+  /** What the piece may be, likeliest first; empty where the material is known. */
+  readonly couldBe: readonly {
+    readonly material: string;
+    readonly name: string;
+    readonly share: number;
+  }[];
   readonly bitLife: { readonly lifeDepthMm: number; readonly sharpnessAfter: number };
   readonly gates: readonly Gate[];
   readonly settledGates: readonly Gate[];

@@ -1,6 +1,10 @@
 import type { Passes } from '../cutting/passes';
 import type { JudgedGates } from '../hazards/judgeHazards';
 import type { Hole, Piece } from '../job/job';
+import type { ThicknessSpread } from '../job/thickness';
+import type { CrackOdds } from '../risk/crackOdds';
+import type { PlannedPurpose } from './planPurpose';
+import type { PossibleMaterial } from './possibilities';
 import type { UnitSystem } from '../units/unitSystem';
 import type { LayerCut, MaterialCut } from './cutLayers';
 import type { ChipSpread, PlannedStage, TimeSpread, WaterPlan } from './plan';
@@ -8,7 +12,7 @@ import type { ExitPlan } from './planStages';
 import type { ResolvedSetup } from './resolveSetup';
 
 /** Everything worked out before it is put into words. */
-export interface PlanContext {
+export interface PlanContext extends PlannedPurpose {
   readonly piece: Piece;
   readonly hole: Hole;
   readonly units: UnitSystem;
@@ -31,6 +35,10 @@ export interface PlanContext {
   readonly thermalStressMpa: number;
   readonly bitLife: { readonly lifeDepthMm: number; readonly sharpnessAfter: number };
   readonly gates: JudgedGates;
+  readonly thickness: ThicknessSpread;
+  /** What the piece may be, where nobody is sure. */
+  readonly possible: readonly PossibleMaterial[];
+  readonly crack: CrackOdds;
 }
 
 export interface TimeBreakdown {

@@ -38,6 +38,13 @@ export function planOutput(context: PlanContext): Plan {
     stages: context.stages,
     layers: context.layers.map(plannedLayer),
     water,
+    crackAtLeast: context.crack.total,
+    fit: context.fit,
+    couldBe: context.possible.map(({ material, share }) => ({
+      material: material.id,
+      name: material.name,
+      share,
+    })),
     bitLife: context.bitLife,
     gates: context.gates.open,
     settledGates: context.gates.settled,

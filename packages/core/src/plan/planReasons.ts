@@ -1,10 +1,11 @@
-import type { Reason } from './plan';
+import type { Reason } from '../reason/reason';
 import type { PlanContext } from './planContext';
 import type { Explain } from './reasons/explain';
 import { rpm, feedForce, rate, torque, power, rimSpeed, pressure } from './reasons/cuttingReasons';
 import { time, lifts, passes } from './reasons/timeReasons';
 import { tempRise, thermal } from './reasons/heatReasons';
 import { exitChip, exitForce } from './reasons/exitReasons';
+import { crack } from './reasons/crackReasons';
 import { water } from './reasons/waterReasons';
 import { bit, choice } from './reasons/choiceReasons';
 
@@ -21,6 +22,7 @@ const EXPLAIN = {
   exitChipMm: exitChip,
   exitForceN: exitForce,
   passes,
+  crackAtLeast: crack,
   water,
   rimSpeedMPerS: rimSpeed,
   contactPressureMpa: pressure,

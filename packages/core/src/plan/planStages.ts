@@ -8,15 +8,28 @@ import type { ResolvedSetup } from './resolveSetup';
 
 /** Chips wider than this show where no cover hides them, mm. */
 export const ALLOWED_CHIP_MM = 1;
+/** A cover that hides nothing still allows what no eye sees, mm. */
+const LEAST_ALLOWED_CHIP_MM = 0.05;
+
+/** W: what the purpose's cover hides, else what shows at arm's length. */
+export const allowedChip = (coverMm: number | null | undefined): number =>
+  typeof coverMm === 'number' ? Math.max(coverMm, LEAST_ALLOWED_CHIP_MM) : ALLOWED_CHIP_MM;
 
 export interface ExitPlan extends ExitForce {
+  /** W, mm. */
+  readonly allowedChipMm: number;
   readonly chipDepthMm: number;
   readonly chipWidthMm: number;
   readonly conditions: ExitConditions;
 }
 
 /** How the last web lets go at the far face, and the force that keeps its chips small. */
-export function planExit(cut: MaterialCut, piece: Piece, setup: ResolvedSetup): ExitPlan {
+export function planExit(
+  cut: MaterialCut,
+  piece: Piece,
+  setup: ResolvedSetup,
+  allowedChipMm: number,
+): ExitPlan {
   const isSheet = piece.form === 'sheet' || piece.form === 'vessel';
   const conditions: ExitConditions = {
     hold: setup.hold,
@@ -25,13 +38,14 @@ export function planExit(cut: MaterialCut, piece: Piece, setup: ResolvedSetup): 
     sheetThicknessMm: isSheet ? piece.thicknessMm : null,
   };
   const area = cut.contact.contactAreaMm2;
-  const force = exitForceFor(cut.material, ALLOWED_CHIP_MM, conditions, {
+  const force = exitForceFor(cut.material, allowedChipMm, conditions, {
     mainN: cut.force.feedForceN,
     lowN: cut.window.pressureMpa.low * area,
     glazeN: cut.window.pressureMpa.glaze * area,
   });
   return {
     ...force,
+    allowedChipMm,
     chipDepthMm: exitChipDepth(cut.material, force.exitForceN, conditions),
     chipWidthMm: exitChipWidth(cut.material, force.exitForceN, conditions),
     conditions,
@@ -45,6 +59,7 @@ export function planSide(
   depthMm: number,
   opensFarFace: boolean,
   exit: ExitPlan,
+  exitEarlyMm: number,
 ): PlannedStage[] {
   const solid = layers.filter((layer) => layer.slowest !== null);
   const first = solid[0]?.slowest;
@@ -59,6 +74,7 @@ export function planSide(
     glazeForceN: first.window.pressureMpa.glaze * first.contact.contactAreaMm2,
     exitChipDepthMm: exit.chipDepthMm,
     opensFarFace,
+    exitEarlyMm,
   });
   return outline.flatMap((stage) =>
     solid

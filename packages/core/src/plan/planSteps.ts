@@ -8,6 +8,7 @@ import {
   formatVolume,
 } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
+import type { FollowUp } from '../purposes/fit';
 import type { PlannedStage, Step } from './plan';
 import type { PlanContext } from './planContext';
 
@@ -41,6 +42,7 @@ function prepare(context: PlanContext): Step[] {
   const { setup, piece, hole, units } = context;
   const { bit, geometry } = setup.finishing;
   return [
+    ...partSteps(context, 'before'),
     { kind: 'prepare', title: 'Mark the hole', detail: markDetail(context) },
     {
       kind: 'prepare',
@@ -56,7 +58,7 @@ function prepare(context: PlanContext): Step[] {
           : `${setup.support.name}, ${formatLength(setup.support.atThicknessMm, units)}. ${setup.support.note} ${HOLD_DETAIL[setup.hold]}.`,
     },
     { kind: 'prepare', title: 'Water', detail: waterDetail(context) },
-    ...(hole.fall
+    ...(hole.fall && !context.fit?.fall
       ? [
           {
             kind: 'prepare' as const,
@@ -67,6 +69,12 @@ function prepare(context: PlanContext): Step[] {
       : []),
   ];
 }
+
+/** What the part itself asks for, before the drilling and after it. */
+const partSteps = ({ fit }: PlanContext, when: FollowUp['when']): Step[] =>
+  (fit?.followUps ?? [])
+    .filter((one) => one.when === when)
+    .map(({ title, detail }) => ({ kind: when === 'before' ? 'prepare' : 'done', title, detail }));
 
 function markDetail({ hole, units, setup }: PlanContext): string {
   const at = `${formatLength(hole.xMm, units)} from the left, ${formatLength(hole.yMm, units)} from the bottom`;
@@ -188,7 +196,8 @@ const flip = ({ depthPerSideMm, units }: PlanContext): Step => ({
   detail: `At ${formatLength(depthPerSideMm, units)}. Carry the centre to the other face and finish from there.`,
 });
 
-function finish({ opensFarFace, setup, hole, units }: PlanContext): Step[] {
+function finish(context: PlanContext): Step[] {
+  const { opensFarFace, setup, hole, units } = context;
   const stopFirst =
     setup.hold === 'rig'
       ? 'Keep it turning until nearly out, then stop.'
@@ -221,6 +230,7 @@ function finish({ opensFarFace, setup, hole, units }: PlanContext): Step[] {
       title: 'Rinse and look',
       detail: `Rinse the fines before they dry. Check ${formatLength(hole.diameterMm, units)}, chips on both faces, hidden cracks; ease the sharp edge, wet.`,
     },
+    ...partSteps(context, 'after'),
     { kind: 'done', title: 'Done', detail: 'Note how it went: the next plan leans on it.' },
   ];
 }

@@ -1,7 +1,9 @@
 import { solidCentreSeatTime } from '../cutting/stages';
 import { cuttingTimeSd, logNormalP10, logNormalP90 } from './spread';
 import { cutLayer, type DepthLayer, type LayerCut } from './cutLayers';
-import type { PlannedStage } from './plan';
+import type { PlannedStage, TimeSpread } from './plan';
+import { cutIfOther, type PossibleMaterial } from './possibilities';
+import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture';
 import type { TimeBreakdown } from './planContext';
 import type { ResolvedSetup } from './resolveSetup';
 
@@ -11,6 +13,10 @@ export const CORE_BREAK_S = 120;
 export const BIT_SWAP_S = 40;
 
 export interface TimeInputs {
+  /** sd of ln(thickness). */
+  readonly thicknessSd: number;
+  /** What the piece may be, where nobody is sure. */
+  readonly possible: readonly PossibleMaterial[];
   readonly setup: ResolvedSetup;
   readonly layers: readonly LayerCut[];
   readonly stages: readonly PlannedStage[];
@@ -38,14 +44,35 @@ export function planTime(inputs: TimeInputs): TimeBreakdown {
   const sd = timeSd(inputs);
   const fixedS =
     parts.liftsS + parts.waterChangesS + parts.coreBreaksS + parts.seatCentreS + parts.bitSwapsS;
-  const spread = Number.isFinite(cuttingS)
-    ? {
-        p10: fixedS + logNormalP10(cuttingS, sd),
-        p50: fixedS + cuttingS,
-        p90: fixedS + logNormalP90(cuttingS, sd),
-      }
-    : null;
+  const spread = Number.isFinite(cuttingS) ? timeSpread(inputs, cuttingS, fixedS, sd) : null;
   return { ...parts, sd, spread };
+}
+
+/** One log-normal where the material is known, else a mixture of what it may be. */
+function timeSpread(
+  { possible, layers, setup, thicknessSd }: TimeInputs,
+  cuttingS: number,
+  fixedS: number,
+  sd: number,
+): TimeSpread {
+  const cut = layers[0]?.slowest;
+  if (possible.length === 0 || !cut) {
+    return {
+      p10: fixedS + logNormalP10(cuttingS, sd),
+      p50: fixedS + cuttingS,
+      p90: fixedS + logNormalP90(cuttingS, sd),
+    };
+  }
+  const parts = possible.map(({ material, share }): LogNormalPart => {
+    const other = cutIfOther(cut, material);
+    return {
+      median: (cuttingS * cut.rateMmPerS) / other.rateMmPerS,
+      sd: Math.hypot(cuttingTimeSd(other, setup.hold), thicknessSd),
+      share,
+    };
+  });
+  const at = (q: number): number => fixedS + mixtureQuantile(parts, q);
+  return { p10: at(0.1), p50: at(0.5), p90: at(0.9) };
 }
 
 /** The smaller bits before the finishing one: each opens the hole for the next, whole depth. */
@@ -66,7 +93,7 @@ function pilotCuts({ setup, depthLayers }: TimeInputs): { cuttingS: number; seat
 }
 
 /** Spread of the whole cut: the layers' own, weighted by time, and the spread within a mix. */
-function timeSd({ layers, setup }: TimeInputs): number {
+function timeSd({ layers, setup, thicknessSd }: TimeInputs): number {
   let totalS = 0;
   let weighted = 0;
   for (const { layer, slowest, parts, rateMmPerS } of layers) {
@@ -76,7 +103,7 @@ function timeSd({ layers, setup }: TimeInputs): number {
     // Fastest to slowest body of a mix taken as the span from the 10th to the 90th of a hundred.
     const mixSd = parts.length > 1 ? Math.log(Math.max(...rates) / Math.min(...rates)) / 2.5632 : 0;
     totalS += seconds;
-    weighted += seconds * Math.hypot(cuttingTimeSd(slowest, setup.hold), mixSd);
+    weighted += seconds * Math.hypot(cuttingTimeSd(slowest, setup.hold), mixSd, thicknessSd);
   }
   return totalS > 0 && Number.isFinite(totalS) ? weighted / totalS : 0;
 }

@@ -1,15 +1,19 @@
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../units/formatQuantity';
 import { formatLength, formatLengthAbout } from '../units/length';
+import { formatDecimals, formatSignificant } from '../units/roundNumber';
 import type { Warning } from './plan';
 import type { PlanContext } from './planContext';
-import { ALLOWED_CHIP_MM } from './planStages';
+import { cutIfOther } from './possibilities';
 import { SIZE_TOLERANCE_MM, suits } from './resolveSetup';
 
 /** What a person can lean with steadily by hand, N: about a third of body weight. */
 const ARMS_N = 250;
 /** Below half, a bit takes twice as long and chips half as wide again. */
 const WORN_SHARPNESS = 0.5;
+
+/** A bit that only just fits still fits. */
+const FIT_ROUNDING_MM = 0.005;
 
 type Check = (context: PlanContext) => Warning | null;
 
@@ -33,6 +37,38 @@ const wrongBit: Check = ({ setup, layers }) => {
         message: `A ${BIT_FAMILIES[family].name.toLowerCase()} is not made for ${bad.material.name.toLowerCase()}. ${BIT_FAMILIES[family].note}`,
       }
     : null;
+};
+
+const outsideFit: Check = ({ setup, fit, units }) => {
+  if (!fit) return null;
+  const { geometry, bit } = setup.finishing;
+  const cuts = geometry.diameterMm + (bit.runOutMm ?? 0);
+  const { leastMm, mostMm } = fit.diameter;
+  if (cuts >= leastMm - FIT_ROUNDING_MM && cuts <= mostMm + FIT_ROUNDING_MM) return null;
+  return {
+    code: 'bit-outside-fit',
+    message: `${bit.name} cuts ${formatLength(cuts, units)}${bit.runOutMm ? ' with its run-out' : ''}; the part wants ${formatLength(leastMm, units)} to ${formatLength(mostMm, units)}.`,
+  };
+};
+
+const clashingPurpose: Check = ({ purposeClash }) =>
+  purposeClash === null ? null : { code: 'purpose-clash', message: purposeClash };
+
+const notSure: Check = ({ possible, headline, units }) => {
+  const [first, ...others] = possible;
+  if (!first || others.length === 0) return null;
+  const hardest = others
+    .map(({ material }) => cutIfOther(headline, material))
+    .reduce((slow, cut) => (cut.rateMmPerS < slow.rateMmPerS ? cut : slow));
+  const ratio = headline.rateMmPerS / hardest.rateMmPerS;
+  const slower =
+    ratio > 1.2
+      ? ` If it is ${hardest.material.name.toLowerCase()} it takes ${formatSignificant(ratio, 2)} times as long${hardest.force.feedForceN > headline.force.feedForceN * 1.05 ? ` and wants ${formatForce(hardest.force.feedForceN, units)}` : ''}.`
+      : '';
+  return {
+    code: 'material-not-sure',
+    message: `Planned for ${first.material.name.toLowerCase()} (about ${formatDecimals(first.share * 100, 0)} in 100), with no more force or speed than any of ${possible.length} stands.${slower} Try on a scrap or an edge that is cut away.`,
+  };
 };
 
 const reach: Check = ({ passes, setup, units }) => {
@@ -132,22 +168,29 @@ const overheats: Check = ({ headline, thermalStressMpa, units }) => {
     : null;
 };
 
-const exitForce: Check = ({ exit }) =>
-  exit?.belowGlaze
+/** What the part hides, where a purpose says so. */
+const hides = ({ fit, units }: PlanContext): string =>
+  typeof fit?.coverMm === 'number'
+    ? `The part hides ${formatLengthAbout(fit.coverMm, units)} of chip. `
+    : '';
+
+const exitForce: Check = (context) =>
+  context.exit?.belowGlaze
     ? {
         code: 'exit-force-below-glaze',
-        message:
-          'No force that still cuts keeps the exit chips this small. Put something hard behind it, or finish from the other side.',
+        message: `${hides(context)}No force that still cuts keeps the exit chips this small. Put something hard behind it, or finish from the other side.`,
       }
     : null;
 
-const exitChip: Check = ({ exit, chip, units }) =>
-  exit && chip && !exit.belowGlaze && chip.p50 > ALLOWED_CHIP_MM * 1.001
+const exitChip: Check = (context) => {
+  const { exit, chip, units } = context;
+  return exit && chip && !exit.belowGlaze && chip.p50 > exit.allowedChipMm * 1.001
     ? {
         code: 'chip-wider-than-allowed',
-        message: `Expect exit chips of about ${formatLengthAbout(chip.p50, units)}: easing off further would stop the cut. A firmer backing or two sides helps.`,
+        message: `${hides(context)}Expect exit chips of about ${formatLengthAbout(chip.p50, units)}: easing off further would stop the cut. A firmer backing or two sides helps.`,
       }
     : null;
+};
 
 const worn: Check = ({ headline }) =>
   headline.sharpness < WORN_SHARPNESS
@@ -160,7 +203,10 @@ const worn: Check = ({ headline }) =>
 
 const CHECKS = [
   wrongBit,
+  clashingPurpose,
+  outsideFit,
   bitOffSize,
+  notSure,
   reach,
   speed,
   pressure,

@@ -32,8 +32,15 @@ export interface ResolvedBit {
   readonly geometry: BitGeometry;
 }
 
+/** Bounds on what the pace asks for, where the material is not sure. */
+export interface SetupCaps {
+  readonly pressureMpa: number;
+  readonly rimSpeedMPerS: number;
+}
+
 /** The setup with nothing left open; `assumed` names what the planner chose. */
 export interface ResolvedSetup {
+  readonly caps?: SetupCaps | undefined;
   readonly bits: readonly ResolvedBit[];
   readonly finishing: ResolvedBit;
   readonly machine: Machine;
@@ -49,7 +56,7 @@ export interface ResolvedSetup {
   readonly start: Start;
   readonly pace: Pace;
   readonly sides: 'one' | 'two';
-  readonly wanted: Pick<Setup, 'rimSpeedMPerS' | 'contactPressureMpa' | 'water'>;
+  readonly wanted: Pick<Setup, 'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing'>;
   readonly assumed: readonly string[];
 }
 

@@ -1,5 +1,5 @@
 import type { Plan } from '../plan/plan';
-import type { Primitive } from './primitives';
+import type { Primitive } from '../drawing/primitives';
 
 /** Above the face a barrel is shown this many diameters, then its shank. */
 const BARREL_HEIGHTS = 0.55;

@@ -1,6 +1,6 @@
 import type { Plan, PlannedLayer } from '../plan/plan';
 import { SUPPORTS, type SupportId } from '../supports/supports';
-import type { Primitive, Tone } from './primitives';
+import type { Primitive, Tone } from '../drawing/primitives';
 
 /** A dam is drawn this wide and this much above its water. */
 const DAM_WIDTH_OF_HALF = 0.1;

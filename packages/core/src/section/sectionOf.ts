@@ -4,7 +4,7 @@ import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import { drawBit } from './drawBit';
 import { drawPiece, drawWater } from './drawSurroundings';
-import type { Primitive, Section, SectionLabel } from './primitives';
+import type { Primitive, Section, SectionLabel } from '../drawing/primitives';
 
 export interface SectionView {
   readonly pieceThicknessMm: number;

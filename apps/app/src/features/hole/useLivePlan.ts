@@ -1,5 +1,5 @@
 import type { HoleDetail, StoredBit, StoredMachine } from '@nucleon/contract/wire';
-import type { Fault } from '@nucleon/core/job/checkJob';
+import type { Fault } from '@nucleon/core/job/fault';
 import type { JobFile } from '@nucleon/core/job/job';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { useEffect, useMemo, useState } from 'react';

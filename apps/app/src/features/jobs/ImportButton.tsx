@@ -1,4 +1,4 @@
-import type { Fault } from '@nucleon/core/job/checkJob';
+import type { Fault } from '@nucleon/core/job/fault';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import FolderInput from 'lucide-react-native/icons/folder-input';

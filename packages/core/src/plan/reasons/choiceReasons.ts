@@ -1,7 +1,8 @@
 import { BIT_FAMILIES } from '../../bits/bitFamilies';
 import { formatLength, formatLengthShort } from '../../units/length';
 import type { PlanContext } from '../planContext';
-import { input, type Explain } from './explain';
+import { type Explain } from './explain';
+import { input } from '../../reason/reason';
 
 export const bit: Explain = ({ setup, hole, units }) => {
   const { owned, geometry, bit: chosen } = setup.finishing;

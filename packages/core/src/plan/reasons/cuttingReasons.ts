@@ -3,7 +3,8 @@ import { formatDecimals, formatSignificant } from '../../units/roundNumber';
 import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../../units/formatQuantity';
 import { formatLength, formatLengthAbout } from '../../units/length';
 import { FORCE_SD } from '../spread';
-import { input, percent, type Explain } from './explain';
+import { percent, type Explain } from './explain';
+import { input } from '../../reason/reason';
 
 export const rpm: Explain = ({ headline, setup, units }) => {
   const { speed, window, bit, material } = headline;

@@ -3,9 +3,10 @@ import { formatSignificant } from '../../units/roundNumber';
 import { formatForce } from '../../units/formatQuantity';
 import { formatLength, formatLengthAbout, formatLengthShort } from '../../units/length';
 import type { UnitSystem } from '../../units/unitSystem';
-import { ALLOWED_CHIP_MM, type ExitPlan } from '../planStages';
+import type { ExitPlan } from '../planStages';
 import { FORCE_SD } from '../spread';
-import { input, percent, type Explain } from './explain';
+import { percent, type Explain } from './explain';
+import { input } from '../../reason/reason';
 
 function exitForceText(
   exit: ExitPlan,
@@ -14,9 +15,9 @@ function exitForceText(
   from: string,
   units: UnitSystem,
 ): string {
-  const allowed = formatLengthShort(ALLOWED_CHIP_MM, units);
+  const allowed = formatLengthShort(exit.allowedChipMm, units);
   if (sides === 'two') return 'No face opens from behind: the cuts meet in the middle.';
-  if (exit.chipWidthMm > ALLOWED_CHIP_MM * 1.001) {
+  if (exit.chipWidthMm > exit.allowedChipMm * 1.001) {
     return `From ${from}, the least that still cuts; chips of about ${formatLengthAbout(exit.chipWidthMm, units)} all the same.`;
   }
   return exit.exitForceN < mainN * 0.999
@@ -60,7 +61,7 @@ export const exitForce: Explain = ({ exit, headline, setup, units, stages }) => 
       units,
     ),
     inputs: [
-      input('Allowed chip W', formatLength(ALLOWED_CHIP_MM, units)),
+      input('Allowed chip W', formatLength(exit.allowedChipMm, units)),
       input('Would need', formatForce(exit.idealN, units)),
       input('Ease off from', formatLength(from, units)),
     ],

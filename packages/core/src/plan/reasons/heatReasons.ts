@@ -1,7 +1,8 @@
 import { provenance } from '../../materials/provenance';
 import { formatSignificant } from '../../units/roundNumber';
 import { formatPressure, formatTempRise } from '../../units/formatQuantity';
-import { input, percent, type Explain } from './explain';
+import { percent, type Explain } from './explain';
+import { input } from '../../reason/reason';
 
 export const tempRise: Explain = ({ tempRiseK, conductionWPerM2K, setup, headline, units }) => ({
   text: `The ring runs about ${formatTempRise(tempRiseK, units)} above the ${headline.dry ? 'air' : 'water'}.`,

@@ -1,7 +1,8 @@
 import { formatSignificant } from '../../units/roundNumber';
 import { formatDuration, formatDurationSpan } from '../../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../../units/length';
-import { input, percent, type Explain } from './explain';
+import { percent, type Explain } from './explain';
+import { input } from '../../reason/reason';
 
 const counted = (count: number, one: string): string =>
   count === 0 ? '' : `${count} ${one}${count === 1 ? '' : 's'}`;

@@ -1,7 +1,8 @@
 import { formatSignificant } from '../../units/roundNumber';
 import { formatDuration, formatFlow, formatVolume } from '../../units/formatQuantity';
 import { formatLength } from '../../units/length';
-import { input, type Explain } from './explain';
+import { type Explain } from './explain';
+import { input } from '../../reason/reason';
 
 export const water: Explain = ({ water: w, setup, units, headline }) => {
   const { coolant } = setup;

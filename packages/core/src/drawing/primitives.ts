@@ -1,6 +1,7 @@
 /**
- * Drawing primitives of the section, in mm: x across from the bit's axis, z down from the entry
- * face (negative above it). Whoever draws them chooses the scale, colours and type.
+ * Drawing primitives in mm. In a section x runs across from the hole's axis and z down from the
+ * entry face (negative above it); seen from above z runs down the page. Whoever draws them chooses
+ * the scale, colours and type.
  */
 export type Tone =
   | 'glass'
@@ -17,6 +18,8 @@ export type Tone =
   | 'rim'
   | 'barrel'
   | 'core'
+  | 'part'
+  | 'gasket'
   | 'ink'
   | 'muted'
   | 'caution';
@@ -61,7 +64,35 @@ export type Primitive =
       readonly radiusMm: number;
       readonly tone: Tone;
     }
-  | { readonly kind: 'water-line'; readonly x0: number; readonly x1: number; readonly z: number };
+  | { readonly kind: 'water-line'; readonly x0: number; readonly x1: number; readonly z: number }
+  | {
+      readonly kind: 'disc';
+      readonly x: number;
+      readonly z: number;
+      readonly radiusMm: number;
+      readonly tone: Tone;
+      /** Only its edge, dashed. */
+      readonly hollow?: boolean;
+    }
+  | {
+      /** A measured length with end ticks and its words; level or upright. */
+      readonly kind: 'dimension';
+      readonly x0: number;
+      readonly z0: number;
+      readonly x1: number;
+      readonly z1: number;
+      readonly text: string;
+    };
+
+/** A drawing on its own: what stands in it, how far it reaches, and what it shows in words. */
+export interface Drawing {
+  readonly primitives: readonly Primitive[];
+  readonly x0: number;
+  readonly x1: number;
+  readonly z0: number;
+  readonly z1: number;
+  readonly description: string;
+}
 
 /** A word or number beside the drawing; the drawer keeps labels of one side apart. */
 export interface SectionLabel {

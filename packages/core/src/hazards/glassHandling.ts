@@ -1,0 +1,17 @@
+import type { Hazard, Judged } from './gate';
+
+/** Always with glass. */
+export const glassHandling: Hazard<'glass-handling'> = {
+  code: 'glass-handling',
+  title: 'Handling glass',
+  scope: 'piece',
+  facts: () => [],
+  judge: ({ materials }): Judged | null =>
+    materials.some((one) => one.class === 'glass')
+      ? {
+          level: 'note',
+          message: 'Cut-resistant gloves to carry it; none near the spinning bit.',
+          answers: [],
+        }
+      : null,
+};

@@ -1,0 +1,45 @@
+import type { Material, MaterialColumn } from './material';
+
+/** How one column of a material is shown and typed. */
+export interface ColumnWords {
+  readonly label: string;
+  readonly unit: string;
+  readonly symbol?: string;
+  /** Typed value = stored value × this: E is typed in GPa, α in 10⁻⁶/K. */
+  readonly scale?: number;
+}
+
+export const COLUMN_WORDS = {
+  pressureMpa: { label: 'Contact pressure', unit: 'MPa', symbol: 'p' },
+  rimSpeedMPerS: { label: 'Rim speed', unit: 'm/s', symbol: 'v' },
+  specificEnergyJPerMm3: { label: 'Work to grind it away', unit: 'J/mm³', symbol: 'e' },
+  friction: { label: 'Cutting friction', unit: '', symbol: 'μ' },
+  heatShare: { label: 'Share of heat into the piece', unit: '', symbol: 'β' },
+  youngModulusMpa: { label: 'Stiffness', unit: 'GPa', symbol: 'E', scale: 1e-3 },
+  poisson: { label: 'Poisson’s ratio', unit: '', symbol: 'ν' },
+  edgeStrengthMpa: { label: 'Strength at a drilled edge', unit: 'MPa', symbol: 'σ' },
+  weibullModulus: { label: 'Weibull modulus', unit: '', symbol: 'm' },
+  toughnessMpaSqrtM: { label: 'Toughness', unit: 'MPa√m', symbol: 'K' },
+  conductivityWPerMK: { label: 'Heat conduction', unit: 'W/(m·K)', symbol: 'k' },
+  specificHeatJPerKgK: { label: 'Heat capacity', unit: 'J/(kg·K)', symbol: 'c' },
+  densityKgPerM3: { label: 'Density', unit: 'kg/m³', symbol: 'ρ' },
+  expansionPerK: { label: 'Expansion', unit: '10⁻⁶/K', symbol: 'α', scale: 1e6 },
+  mohs: { label: 'Hardness', unit: 'Mohs', symbol: 'H' },
+  heatConstraint: {
+    label: 'How far the cold piece holds the hot ring',
+    unit: '0 to 1',
+    symbol: 'C_T',
+  },
+  exitChipFactor: { label: 'Exit chips wider by', unit: '×' },
+  finesColour: { label: 'Colour of the fines', unit: '' },
+  grainSizeUm: { label: 'Grain of the fines', unit: 'µm' },
+  dust: { label: 'Dust', unit: '' },
+  abrasiveness: { label: 'How it wears the bond', unit: '' },
+} as const satisfies Record<MaterialColumn, ColumnWords>;
+
+/** A material of the person's own, every column as the one it was made from. */
+export const copyMaterial = (from: Material, id: string, name: string): Material => ({
+  ...from,
+  id,
+  name,
+});

@@ -1,0 +1,53 @@
+import type { HazardScene } from '../hazards/gate';
+import type { JobHeader } from '../job/job';
+import type { Material } from '../materials/material';
+import { MACHINE_KINDS } from '../machines/machineKinds';
+import type { LayerCut, MaterialCut } from './cutLayers';
+import type { PlanContext } from './planContext';
+import type { PossibleMaterial } from './possibilities';
+
+type Known = Pick<PlanContext, 'piece' | 'hole' | 'setup' | 'depthMm' | 'time'>;
+
+/** What the hazards look at, from the plan as it stands. */
+export function hazardScene(
+  job: JobHeader,
+  known: Known,
+  face: Material,
+  layers: readonly LayerCut[],
+  possible: readonly PossibleMaterial[],
+  headline: MaterialCut,
+): HazardScene {
+  const { piece, hole, setup, depthMm, time } = known;
+  const { machine, finishing, coolant } = setup;
+  const kind = MACHINE_KINDS[machine.kind];
+  const clutchNm =
+    machine.clutchTorqueNm === undefined ? kind.clutchTorqueNm : machine.clutchTorqueNm;
+  const { geometry } = finishing;
+  const coreMm = geometry.solid ? 0 : Math.max(0, geometry.diameterMm - 2 * geometry.rimWidthMm);
+  return {
+    job,
+    piece,
+    hole,
+    material: face,
+    materials: [
+      ...layers.flatMap((layer) => layer.parts.map((part) => part.cut.material)),
+      ...possible.map((one) => one.material),
+    ],
+    work: {
+      machineKind: machine.kind,
+      power: machine.power ?? kind.power,
+      hold: setup.hold,
+      standFixing: setup.wanted.standFixing,
+      coolantId: coolant.id,
+      coolantKind: coolant.kind,
+      bitFamily: geometry.family,
+      bitDiameterMm: geometry.diameterMm,
+      solidBit: geometry.solid,
+      jamTorqueNm: Math.min(headline.speed.setting.stallTorqueNm, clutchNm ?? Infinity),
+      hasClutch: clutchNm !== null,
+      feedForceN: headline.force.feedForceN,
+      cuttingMinutes: Number.isFinite(time.cuttingS) ? time.cuttingS / 60 : 0,
+      coreMassKg: ((Math.PI * coreMm ** 2) / 4) * depthMm * headline.material.densityKgPerM3 * 1e-9,
+    },
+  };
+}

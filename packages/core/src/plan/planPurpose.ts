@@ -1,0 +1,26 @@
+import type { Hole, Piece } from '../job/job';
+import type { Material } from '../materials/material';
+import type { Fit } from '../purposes/fit';
+import { fitOf, sceneOf } from '../purposes/purposes';
+import type { UnitSystem } from '../units/unitSystem';
+
+export interface PlannedPurpose {
+  /** null where no purpose is chosen, or its part is not known yet. */
+  readonly fit: Fit | null;
+  /** What clashes in the part that was entered. */
+  readonly purposeClash: string | null;
+}
+
+/** What the hole's purpose asks of it. */
+export function planPurpose(
+  piece: Piece,
+  hole: Hole,
+  material: Material,
+  units: UnitSystem,
+): PlannedPurpose {
+  const outcome = hole.purpose ? fitOf(hole.purpose, sceneOf(piece, material, units)) : null;
+  if (outcome === null) return { fit: null, purposeClash: null };
+  if (outcome.kind === 'fits') return { fit: outcome.fit, purposeClash: null };
+  const clash = outcome.faults.find((fault) => !fault.missing);
+  return { fit: null, purposeClash: clash?.message ?? null };
+}

@@ -1,0 +1,66 @@
+import type { Possibility } from '../job/job';
+import type { JobFile, Piece } from '../job/job';
+import type { Material } from '../materials/material';
+import { findMaterial } from '../materials/materials';
+import type { BitGeometry } from '../bits/bitGeometry';
+import { cuttingWindow } from '../cutting/pace';
+import { penetrationRate } from '../cutting/penetrationRate';
+import type { MaterialCut } from './cutLayers';
+import type { SetupCaps } from './resolveSetup';
+
+/** Less likely than this a thing is not planned for. */
+const LEAST_SHARE = 0.05;
+
+export interface PossibleMaterial {
+  readonly material: Material;
+  readonly share: number;
+}
+
+/** What the piece may be, the likeliest first, shares adding up to one; none where it is known. */
+export function possibleMaterials(file: JobFile, piece: Piece): readonly PossibleMaterial[] {
+  if (piece.layers?.length) return [];
+  const known = (piece.couldBe ?? []).flatMap(({ material: id, share }: Possibility) => {
+    const material = findMaterial(id, file.customMaterials);
+    return material && share >= LEAST_SHARE ? [{ material, share }] : [];
+  });
+  if (known.length < 2) return [];
+  const total = known.reduce((sum, one) => sum + one.share, 0);
+  return known
+    .map(({ material, share }) => ({ material, share: share / total }))
+    .sort((a, b) => b.share - a.share);
+}
+
+/** No more force or speed than the tenderest of them stands. */
+export function capsOf(
+  possible: readonly PossibleMaterial[],
+  bit: BitGeometry,
+): SetupCaps | undefined {
+  if (possible.length === 0) return undefined;
+  const windows = possible.map(({ material }) => cuttingWindow(material, bit));
+  return {
+    pressureMpa: Math.min(...windows.map((window) => window.pressureMpa.high)),
+    rimSpeedMPerS: Math.min(...windows.map((window) => window.rimSpeedMPerS.high)),
+  };
+}
+
+/**
+ * The same cut if the piece turns out to be something else: at the planned force and speed, or at
+ * that material's own least pressure where the planned one would only polish it.
+ */
+export function cutIfOther(cut: MaterialCut, other: Material): MaterialCut {
+  const window = cuttingWindow(other, cut.bit);
+  const p = Math.max(cut.force.contactPressureMpa, window.pressureMpa.low);
+  const rateMmPerS = penetrationRate(other, cut.bit, {
+    p,
+    v_m: cut.force.meanSpeedMPerS,
+    s: cut.sharpness,
+    dry: cut.dry,
+  });
+  return {
+    ...cut,
+    material: other,
+    window,
+    force: { ...cut.force, contactPressureMpa: p, feedForceN: p * cut.contact.contactAreaMm2 },
+    rateMmPerS,
+  };
+}

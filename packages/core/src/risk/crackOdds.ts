@@ -1,0 +1,55 @@
+import type { Damage } from '../job/job';
+import type { Material } from '../materials/material';
+import { failureProbability } from './weibull';
+
+/** Water at a crack's tip: wet glass bears this much of its strength. */
+const WET_GLASS = 0.7;
+/** A chipped or mended piece bears about this much of a sound one. */
+const DAMAGED = 0.7;
+
+const BUILT_IN_MPA: Readonly<Record<string, number>> = {
+  'container-glass': 4,
+  'fused-glass': 6,
+  'porcelain-tile': 2,
+  'glazed-wall-tile': 2,
+};
+const BUILT_IN_BY_CLASS = { glass: 1, ceramic: 0, stone: 0, masonry: 0 } as const;
+
+/** Stress a sound piece of this material carries of itself, MPa. */
+export const builtInStress = (material: Pick<Material, 'id' | 'class'>): number =>
+  BUILT_IN_MPA[material.id] ?? BUILT_IN_BY_CLASS[material.class];
+
+/** What a drilled edge of this piece bears, MPa: the 5 % fractile, wet and as damaged as it is. */
+export const bearableStress = (
+  material: Pick<Material, 'class' | 'edgeStrengthMpa'>,
+  wet: boolean,
+  damage: Damage = 'none',
+): number =>
+  material.edgeStrengthMpa *
+  (material.class === 'glass' && wet ? WET_GLASS : 1) *
+  (damage === 'edge-chip' || damage === 'mended' ? DAMAGED : 1);
+
+export interface CrackOdds {
+  /** P of the stresses alone. */
+  readonly byStress: number;
+  readonly byHand: number;
+  /** 1 − (1 − P)(1 − P_hand). */
+  readonly total: number;
+  readonly stressMpa: number;
+  readonly bearableMpa: number;
+}
+
+/**
+ * P_total = 1 − (1 − P)(1 − P_hand), P from Weibull on the stresses that are known so far: heat and
+ * what is built in. Without the bending of the piece on its support it is a lower bound.
+ */
+export function crackOdds(
+  material: Material,
+  thermalStressMpa: number,
+  byHand: number,
+  bearableMpa: number,
+): CrackOdds {
+  const stressMpa = thermalStressMpa + builtInStress(material);
+  const byStress = failureProbability(stressMpa, bearableMpa, material.weibullModulus);
+  return { byStress, byHand, total: 1 - (1 - byStress) * (1 - byHand), stressMpa, bearableMpa };
+}
