@@ -34,7 +34,7 @@ it('prints the plan of every hole with its reasons', async () => {
     holes: Record<string, unknown>[];
   };
   expect(printed.nucleon).toBe(NUCLEON_VERSION);
-  expect(printed.holes).toHaveLength(4);
+  expect(printed.holes).toHaveLength(6);
   for (const key of [
     'holeId',
     'rpm',
@@ -64,10 +64,12 @@ it('prints the plan of every hole with its reasons', async () => {
 it('prints an open stop and still ends well', async () => {
   const { code, out } = await run(
     'plan',
-    changed((file) => (file.pieces[0].glassTreatment = 'tempered')),
+    changed((file) => (file.pieces[1].glassTreatment = 'tempered')),
   );
   expect(code).toBe(0);
-  expect(JSON.parse(out).holes[0].gates[0]).toMatchObject({
+  expect(
+    JSON.parse(out).holes.find((hole: any) => hole.holeId.endsWith('01')).gates[0],
+  ).toMatchObject({
     code: 'strengthened-glass',
     level: 'stop',
   });
@@ -76,7 +78,7 @@ it('prints an open stop and still ends well', async () => {
 it('says a sound file is sound', async () => {
   expect(await run('check', DEMO)).toEqual({
     code: 0,
-    out: '“Clock court: dial house” is sound: 3 pieces, 4 holes.',
+    out: '“Clock court: dial house” is sound: 5 pieces, 6 holes.',
     err: '',
   });
 });
@@ -136,9 +138,92 @@ it('explains itself when asked wrongly', async () => {
   expect((await run()).code).toBe(2);
   expect(await run('drill', 'x')).toMatchObject({
     code: 2,
-    err: '“drill” is not a command; use plan or check.',
+    err: '“drill” is not a command; use plan or check or fit or identify.',
   });
-  expect((await run('plan')).err).toContain('takes one FILE');
+  expect((await run('plan')).err).toContain('Use: nucleon plan FILE; got 0 words.');
+});
+
+it.each([
+  [['plan', 'a', 'b'], /got 2 words/],
+  [['fit', 'pipe'], /Use: nucleon fit PURPOSE/],
+  [['check', 'x', '--json', '{}'], /and --json/],
+  [['identify', '--colour', 'red'], /Unknown option '--colour'/],
+])('says how to use %o', async (words, message) => {
+  const { code, err } = await run(...words);
+  expect(code).toBe(2);
+  expect(err).toMatch(message);
+});
+
+describe('fit', () => {
+  const fit = (purpose: string, part: unknown, ...more: string[]) =>
+    run('fit', purpose, '--json', typeof part === 'string' ? part : JSON.stringify(part), ...more);
+
+  it('prints what a part asks of its hole', async () => {
+    const { code, out } = await fit('tank-fitting', { threadDiameterMm: 40, flangeDiameterMm: 60 });
+    expect(code).toBe(0);
+    expect(JSON.parse(out)).toMatchObject({
+      purpose: 'tank-fitting',
+      diameter: { leastMm: 41, targetMm: 41.5, mostMm: 42 },
+      coverMm: 5.5,
+      results: { coverMm: 5.5, worstShiftMm: 0.75 },
+    });
+  });
+  it('takes the piece’s thickness and lengths in inches', async () => {
+    const { out } = await fit(
+      'pipe',
+      { outerDiameterMm: '4 in', thicknessMm: 300, fallOneIn: 60 },
+      '--inch',
+    );
+    expect(JSON.parse(out)).toMatchObject({
+      diameter: { targetMm: 105.6 },
+      results: { heightDifferenceMm: 5 },
+    });
+    expect(JSON.parse(out).reason.text).toMatch(/^4 in and/);
+  });
+  it.each([
+    ['tube', {}, /“tube” is not a purpose; use one of pipe, tank-fitting/],
+    ['pipe', { outerDiameterMm: 40 }, /^\/wallThicknessMm: Wall thickness is missing/],
+    ['pipe', { outerDiameterMm: 40, thicknessMm: '9' }, /^\/thicknessMm: thicknessMm is "9"/],
+    [
+      'post-socket',
+      { postWidthMm: 60, embedmentMm: 200, slabThicknessMm: 150 },
+      /200 mm in does not fit a slab of 150 mm/,
+    ],
+    ['pipe', '{oops', /--json is not JSON/],
+    ['pipe', '[1]', /must be an object/],
+  ])('refuses %s of %o in one line', async (purpose, part, message) => {
+    const { code, out, err } = await fit(purpose, part);
+    expect([code, out]).toEqual([1, '']);
+    expect(err.split('\n')).toHaveLength(1);
+    expect(err).toMatch(message);
+  });
+});
+
+describe('identify', () => {
+  const identify = (given: unknown) => run('identify', '--json', JSON.stringify(given));
+
+  it('ranks what a piece may be, nested answers or flat', async () => {
+    const answers = { scratch: 'copper', acid: 'fizzes', look: 'sugar-veins' };
+    const { code, out } = await identify({ kind: 'stone', answers });
+    expect(code).toBe(0);
+    const found = JSON.parse(out);
+    expect(found.ranked[0]).toMatchObject({ id: 'marble', material: 'marble' });
+    expect(found.hardnessBand).toEqual([2.4, 3.4]);
+    expect(JSON.parse((await identify({ kind: 'stone', ...answers })).out)).toEqual(found);
+  });
+  it.each([
+    [{ kind: 'wood' }, /^\/kind: kind is "wood"; use one of glass, ceramic, stone, masonry/],
+    [{}, /^\/kind: kind is missing/],
+    [
+      { kind: 'stone', answers: { scratch: 'tooth' } },
+      /^\/answers\/scratch: “tooth” is not an answer/,
+    ],
+    [{ kind: 'stone', answers: 3 }, /^\/answers: answers must be an object/],
+  ])('refuses %o in one line', async (given, message) => {
+    const { code, err } = await identify(given);
+    expect(code).toBe(1);
+    expect(err).toMatch(message);
+  });
 });
 
 it('carries the version of its package', () => {

@@ -8,6 +8,7 @@ import type {
   ProblemBody,
   StoredBit,
 } from '@nucleon/contract/wire';
+import { MATERIALS } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
 import type { JobFile } from '@nucleon/core/job/job';
@@ -50,7 +51,8 @@ async function imported(name = '1-dial-house'): Promise<{ file: JobFile; jobId: 
 
 async function dialHole(jobId: string): Promise<HoleDetail & { plan: Plan }> {
   const job = await get<JobDetail>(`/jobs/${jobId}`);
-  const path = `/holes/${job.pieces[0]?.holes[0]?.id ?? ''}`;
+  const dial = job.pieces.find((piece) => piece.name === 'Glass dial');
+  const path = `/holes/${dial?.holes[0]?.id ?? ''}`;
   return { ...(await get<HoleDetail>(path)), plan: await get<Plan>(`${path}/plan`) };
 }
 
@@ -133,7 +135,8 @@ describe('jobs, pieces and holes', () => {
     const plan = await get<Plan>(`/holes/${holeId}/plan`);
     expect(plan.setup.assumed).toContain('bit');
     const [summary] = (await get<Page<JobSummary>>('/jobs')).items;
-    expect(summary).toMatchObject({ name: 'New', pieceCount: 1, holeCount: 1, stoppedCount: 0 });
+    expect(summary).toMatchObject({ name: 'New', pieceCount: 1, holeCount: 1, stoppedCount: 1 });
+    expect(plan.gates[0]?.code).toBe('hammer');
   });
 
   it('plans a hole anew when its piece changes, and counts its stops', async () => {
@@ -143,11 +146,12 @@ describe('jobs, pieces and holes', () => {
     await put(`/jobs/${jobId}/pieces/${id}`, {
       ...piece,
       thicknessMm: 10,
+      thicknessReadingsMm: undefined,
       glassTreatment: 'tempered',
     }).expect(200);
     const after = await dialHole(jobId);
     expect(after.plan.depthMm).toBe(10);
-    expect(after.plan.gates.map((gate) => gate.code)).toEqual(['strengthened-glass']);
+    expect(after.plan.gates[0]?.code).toBe('strengthened-glass');
     expect((await get<Page<JobSummary>>('/jobs')).items[0]?.stoppedCount).toBe(3);
   });
 
@@ -312,6 +316,91 @@ describe('bad input changes nothing', () => {
     const response = await request(server.app).get(api('/jobs')).expect(503);
     expect(problem(response).code).toBe('database-unavailable');
     await server.source.initialize();
+  });
+});
+
+describe('knowing the piece', () => {
+  it('keeps readings, damage, what it may be and the answers, through a file and back', async () => {
+    const { jobId, file } = await imported();
+    const out = await get<JobFile>(`/jobs/${jobId}/export`);
+    expect(out.pieces).toEqual(file.pieces);
+    const pebble = (await get<JobDetail>(`/jobs/${jobId}`)).pieces.find((one) => one.knowing);
+    expect(pebble?.knowing?.answers.scratch).toBe('steel-file');
+    expect(pebble?.couldBe?.length).toBeGreaterThan(2);
+  });
+
+  it('puts a practice piece first', async () => {
+    const { jobId } = await imported();
+    await put(`/jobs/${jobId}/pieces/${newId()}`, {
+      ...sheet,
+      name: 'Try-out',
+      practice: true,
+      version: 0,
+    }).expect(200);
+    const names = (await get<JobDetail>(`/jobs/${jobId}`)).pieces.map((piece) => piece.name);
+    expect(names[0]).toBe('Try-out');
+  });
+
+  it('settles a gate of every hole by an answer on the job', async () => {
+    const { jobId } = await imported('3-porch');
+    const before = await get<JobDetail>(`/jobs/${jobId}`);
+    const count = (job: JobDetail): number =>
+      job.pieces
+        .flatMap((piece) => piece.holes)
+        .reduce((n, one) => n + (one.headline?.toConfirm ?? 0), 0);
+    await put(`/jobs/${jobId}`, {
+      name: before.name,
+      version: before.version,
+      checks: [{ hazard: 'eyes', answer: 'eyes-covered', at: '2026-05-02T09:00:00Z' }],
+    }).expect(200);
+    expect(count(await get<JobDetail>(`/jobs/${jobId}`))).toBe(count(before) - 4);
+  });
+});
+
+describe('own materials', () => {
+  const slate = { ...MATERIALS.slate, id: 'own-slate', name: 'Own slate' };
+  it('are stored with the job, planned with, exported, and guarded by version', async () => {
+    const { jobId } = await imported('2-garden');
+    const job = await get<JobDetail>(`/jobs/${jobId}`);
+    const path = `/jobs/${jobId}/materials`;
+    const body = {
+      version: job.version,
+      customMaterials: [{ ...slate, specificEnergyJPerMm3: 3.6 }],
+    };
+    await put(path, body).expect(200);
+    expect(problem(await put(path, { ...body, customMaterials: [] }).expect(409)).code).toBe(
+      'conflict',
+    );
+    const plate = job.pieces[0];
+    const hole = plate?.holes[0];
+    const before = await get<Plan>(`/holes/${hole?.id ?? ''}/plan`);
+    const { id, jobId: _job, updatedAt: _at, holes: _holes, ...fields } = plate ?? ({} as never);
+    await put(`/jobs/${jobId}/pieces/${id}`, { ...fields, material: 'own-slate' }).expect(200);
+    const after = await get<Plan>(`/holes/${hole?.id ?? ''}/plan`);
+    expect(after.rateMmPerS / before.rateMmPerS).toBeCloseTo(0.5);
+    expect((await get<JobFile>(`/jobs/${jobId}/export`)).customMaterials).toHaveLength(1);
+    const now = await get<JobDetail>(`/jobs/${jobId}`);
+    const gone = problem(
+      await put(path, { version: now.version, customMaterials: [] }).expect(422),
+    );
+    expect(gone.detail).toMatch(/“own-slate” is not known/);
+    expect((await get<JobDetail>(`/jobs/${jobId}`)).customMaterials).toHaveLength(1);
+  });
+
+  it('are refused when their windows do not rise', async () => {
+    const { jobId } = await imported('2-garden');
+    const { version } = await get<JobDetail>(`/jobs/${jobId}`);
+    const pressureMpa = { ...slate.pressureMpa, best: 0.1 };
+    const refused = problem(
+      await put(`/jobs/${jobId}/materials`, {
+        version,
+        customMaterials: [{ ...slate, pressureMpa }],
+      }).expect(422),
+    );
+    expect(refused.detail).toMatch(/best 0\.1 MPa is under low 0\.2 MPa; they must rise/);
+    problem(
+      await put(`/jobs/${newId()}/materials`, { version: 1, customMaterials: [] }).expect(404),
+    );
   });
 });
 

@@ -2,9 +2,10 @@ import { BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
 import { COOLANT_IDS } from '@nucleon/core/coolants/coolants';
 import { HAZARDS } from '@nucleon/core/hazards/judgeHazards';
 import { HOLDS, PACES, STARTS } from '@nucleon/core/job/choices';
-import { GLASS_TREATMENTS, PIECE_FORMS } from '@nucleon/core/job/job';
+import { DAMAGES, GLASS_TREATMENTS, PIECE_FORMS } from '@nucleon/core/job/job';
 import { MACHINE_KIND_IDS } from '@nucleon/core/machines/machineKinds';
 import { MATERIAL_CLASSES } from '@nucleon/core/materials/material';
+import { PURPOSE_KINDS } from '@nucleon/core/purposes/purposes';
 import { SUPPORT_IDS } from '@nucleon/core/supports/supports';
 import { describeLimit, LIMITS, type NumberLimit } from './limits';
 
@@ -75,19 +76,22 @@ const kinds = (
   ),
 });
 
-const check = object({
-  hazard: {
-    type: 'string',
-    maxLength: 80,
-    description: `a hazard code such as ${Object.keys(HAZARDS).join(', ')}`,
+const check = object(
+  {
+    hazard: {
+      type: 'string',
+      maxLength: 80,
+      description: `a hazard code such as ${Object.keys(HAZARDS).join(', ')}`,
+    },
+    answer: text(200),
+    at: {
+      type: 'string',
+      pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}(:\\d{2}(\\.\\d+)?)?(Z|[+-]\\d{2}:\\d{2})$',
+      description: 'a time such as 2026-05-02T09:00:00Z',
+    },
   },
-  answer: text(200),
-  at: {
-    type: 'string',
-    pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}(:\\d{2}(\\.\\d+)?)?(Z|[+-]\\d{2}:\\d{2})$',
-    description: 'a time such as 2026-05-02T09:00:00Z',
-  },
-});
+  { note: text(500), of: text(500) },
+);
 
 export const outlineSchema = kinds({
   rectangle: [{ widthMm: number(LIMITS.lengthMm), heightMm: number(LIMITS.lengthMm) }],
@@ -152,6 +156,7 @@ const setup = object(
     ),
     rimSpeedMPerS: number(LIMITS.rimSpeedMPerS),
     contactPressureMpa: number(LIMITS.contactPressureMpa),
+    standFixing: oneOf(['anchor', 'vacuum', 'prop']),
   },
 );
 
@@ -171,7 +176,11 @@ export const holeFields = {
     label: text(120),
     face: oneOf(['top', 'side', 'base']),
     fall: object({ oneIn: number(LIMITS.oneIn), lowSide: oneOf(['near', 'far']) }),
-    purpose: object({ kind: text(60) }),
+    purpose: {
+      ...object({ kind: text(60) }),
+      maxProperties: 40,
+      description: `an object whose kind is one of ${PURPOSE_KINDS.join(', ')}, with the part’s own fields`,
+    },
     checks: list(check, 200),
     setup,
   },
@@ -197,6 +206,21 @@ export const pieceFields = {
       50,
     ),
     checks: list(check, 200),
+    thicknessReadingsMm: list(number(LIMITS.thicknessMm), 50),
+    damage: oneOf(DAMAGES),
+    spareAvailable: yesNo,
+    yearMade: number({ least: 0, most: 2200, unit: 'as a year' }),
+    practice: yesNo,
+    couldBe: list(object({ material: id, share: number(LIMITS.share) }), 30),
+    knowing: object({
+      kind: text(40),
+      answers: {
+        type: 'object',
+        maxProperties: 100,
+        additionalProperties: text(80),
+        description: 'answers by question',
+      },
+    }),
   },
 } as const;
 
@@ -345,6 +369,12 @@ export type FieldSet = {
   readonly required: Record<string, JsonSchema>;
   readonly optional: Record<string, JsonSchema>;
 };
+
+/** A job's own materials as they are written together, with the job's version. */
+export const materialFields = {
+  required: { customMaterials: list(customMaterial, 200) },
+  optional: {},
+} as const;
 
 /** Body of a PUT: the fields of a resource and the version it was read at (0 when new). */
 export function putSchema(fields: FieldSet, name_: string): JsonSchema {

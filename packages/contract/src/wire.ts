@@ -34,6 +34,9 @@ export interface PlanHeadline {
   readonly bitName: string;
   readonly bitDiameterMm: number;
   readonly stops: readonly string[];
+  /** Checks still to be ticked, and those that were. */
+  readonly toConfirm: number;
+  readonly settled: number;
   readonly warningCount: number;
   readonly modelVersion: string;
   readonly dataVersion: string;
@@ -46,14 +49,14 @@ export type HoleInList = StoredHole & { readonly headline: PlanHeadline | null }
 export type StoredPiece = Omit<Piece, 'holes'> & Versioned & { readonly jobId: string };
 export type PieceInJob = StoredPiece & { readonly holes: readonly HoleInList[] };
 export type StoredJob = JobHeader & Versioned;
-export type JobDetail = StoredJob & {
-  readonly customMaterials: readonly Material[];
+export type JobWithMaterials = StoredJob & { readonly customMaterials: readonly Material[] };
+export type JobDetail = JobWithMaterials & {
   readonly pieces: readonly PieceInJob[];
 };
 
 /** Everything needed to plan one hole on the device. */
 export interface HoleDetail {
-  readonly job: StoredJob & { readonly customMaterials: readonly Material[] };
+  readonly job: JobWithMaterials;
   readonly piece: StoredPiece;
   readonly hole: StoredHole;
 }

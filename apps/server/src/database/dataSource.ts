@@ -6,6 +6,7 @@ import { machineEntity } from '../kit/machineEntity';
 import { pieceEntity } from '../pieces/pieceEntity';
 import { holePlanEntity } from '../plans/holePlanEntity';
 import { Start1764000000000 } from './migrations/1764000000000-start';
+import { KnowThePiece1764100000000 } from './migrations/1764100000000-know-the-piece';
 
 /** MariaDB with migrations only; times are UTC. */
 export function createDataSource(url: string): DataSource {
@@ -17,7 +18,7 @@ export function createDataSource(url: string): DataSource {
     synchronize: false,
     logging: false,
     entities: [jobEntity, pieceEntity, holeEntity, holePlanEntity, bitEntity, machineEntity],
-    migrations: [Start1764000000000],
+    migrations: [Start1764000000000, KnowThePiece1764100000000],
     connectTimeout: 4000,
     poolSize: 10,
   });

@@ -74,5 +74,5 @@ it('puts the demo back as it was and leaves own jobs alone', async () => {
   ]);
   const back = await manager.findOneByOrFail(bitEntity, { id: bit?.id ?? '' });
   expect([back.sharpness, back.deletedAt]).toEqual([null, null]);
-  expect(await manager.count(holeEntity)).toBe(11);
+  expect(await manager.count(holeEntity)).toBe(14);
 });

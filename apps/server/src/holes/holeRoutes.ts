@@ -10,7 +10,7 @@ import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { notFound } from '../http/problem';
 import type { JobRow } from '../jobs/jobEntity';
-import { storedJob } from '../jobs/jobMapping';
+import { jobWithMaterials } from '../jobs/jobMapping';
 import { touchJob } from '../jobs/touchJob';
 import type { PieceRow } from '../pieces/pieceEntity';
 import { storedPiece } from '../pieces/pieceMapping';
@@ -38,7 +38,7 @@ async function holeDetail(manager: EntityManager, id: string): Promise<HoleDetai
   if (!found) throw notFound('hole', id);
   const { piece, job } = found as HoleRow & { piece: PieceRow; job: JobRow };
   return {
-    job: { ...storedJob(job), customMaterials: job.customMaterials ?? [] },
+    job: jobWithMaterials(job),
     piece: storedPiece(piece),
     hole: storedHole(found),
   };

@@ -4,7 +4,7 @@ import { storedHole } from '../holes/holeMapping';
 import { storedPiece } from '../pieces/pieceMapping';
 import { loadJob } from '../plans/loadJob';
 import { headlinesOf } from '../plans/storePlans';
-import { storedJob } from './jobMapping';
+import { jobWithMaterials } from './jobMapping';
 
 /** A job with its pieces, their holes and what each plan comes to. */
 export async function jobDetail(
@@ -15,8 +15,7 @@ export async function jobDetail(
   const loaded = await loadJob(manager, jobId);
   const headlines = await headlinesOf(manager, loaded, now);
   return {
-    ...storedJob(loaded.job),
-    customMaterials: loaded.job.customMaterials ?? [],
+    ...jobWithMaterials(loaded.job),
     pieces: loaded.pieces.map((piece) => ({
       ...storedPiece(piece),
       holes: loaded.holes

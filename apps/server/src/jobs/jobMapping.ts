@@ -1,5 +1,5 @@
 import { jobFields } from '@nucleon/contract/jobFileSchema';
-import type { StoredJob } from '@nucleon/contract/wire';
+import type { JobWithMaterials, StoredJob } from '@nucleon/contract/wire';
 import type { JobHeader } from '@nucleon/core/job/job';
 import { fieldsBeside, present } from '../database/present';
 import { KEPT_BY_SERVER } from '../database/wireFields';
@@ -25,6 +25,11 @@ export const storedJob = (row: JobRow): StoredJob => ({
   ...jobHeader(row),
   version: row.version,
   updatedAt: row.updatedAt.toISOString(),
+});
+
+export const jobWithMaterials = (row: JobRow): JobWithMaterials => ({
+  ...storedJob(row),
+  customMaterials: row.customMaterials ?? [],
 });
 
 type JobBody = Omit<JobHeader, 'id'>;

@@ -1,9 +1,13 @@
-import { jobFields, putSchema } from '@nucleon/contract/jobFileSchema';
+import { jobFields, materialFields, putSchema } from '@nucleon/contract/jobFileSchema';
 import { validator } from '@nucleon/contract/validator';
-import type { Put, StoredJob } from '@nucleon/contract/wire';
+import type { JobWithMaterials, Put, StoredJob } from '@nucleon/contract/wire';
 import { Router } from 'express';
 import { IsNull } from 'typeorm';
 import { putVersioned } from '../database/putVersioned';
+import { notFound } from '../http/problem';
+import { loadJob } from '../plans/loadJob';
+import { storePlans } from '../plans/storePlans';
+import { checkMaterials } from './checkMaterials';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import type { ServerContext } from '../serverContext';
@@ -11,8 +15,11 @@ import { setDeleted } from '../database/softDelete';
 import { jobDetail } from './jobDetail';
 import { jobEntity } from './jobEntity';
 import { listJobs } from './listJobs';
-import { jobContent, storedJob } from './jobMapping';
+import { jobContent, jobHeader, jobWithMaterials, storedJob } from './jobMapping';
 
+const checkMaterialsBody = validator<Pick<JobWithMaterials, 'customMaterials' | 'version'>>(
+  putSchema(materialFields, 'materials'),
+);
 const checkJobBody = validator<Put<StoredJob>>(putSchema(jobFields, 'job'));
 
 export function jobRoutes({ source, now }: ServerContext): Router {
@@ -29,9 +36,34 @@ export function jobRoutes({ source, now }: ServerContext): Router {
     const { row } = await transact(source, async (manager) => {
       const standing = await manager.findOneBy(jobEntity, { id, deletedAt: IsNull() });
       const put = { id, version: body.version, content: jobContent(body, standing), now: now() };
-      return putVersioned(manager, jobEntity, put, storedJob);
+      const written = await putVersioned(manager, jobEntity, put, storedJob);
+      // A job's own answers settle gates of every hole in it.
+      if (written.changed && standing) await storePlans(manager, await loadJob(manager, id), now());
+      return written;
     });
     response.json(storedJob(row));
+  });
+  router.put('/jobs/:jobId/materials', async (request, response) => {
+    const id = idParam(request, 'jobId');
+    const body = checkedBody(request, checkMaterialsBody);
+    const { row } = await transact(source, async (manager) => {
+      const standing = await manager.findOneBy(jobEntity, { id, deletedAt: IsNull() });
+      if (!standing) throw notFound('job', id);
+      const content = {
+        ...jobContent(jobHeader(standing), standing),
+        customMaterials: [...body.customMaterials],
+      };
+      const put = { id, version: body.version, content, now: now() };
+      const written = await putVersioned(manager, jobEntity, put, jobWithMaterials);
+      // Pieces that name a material which is gone, or one that cannot be, refuse the whole change.
+      if (written.changed) {
+        const loaded = await loadJob(manager, id);
+        checkMaterials(loaded);
+        await storePlans(manager, loaded, now());
+      }
+      return written;
+    });
+    response.json(jobWithMaterials(row));
   });
   router.delete('/jobs/:jobId', async (request, response) => {
     await setDeleted(source.manager, jobEntity, idParam(request, 'jobId'), now());

@@ -1,5 +1,5 @@
 import type { Outline } from '@nucleon/core/geometry/outline';
-import type { HazardCheck, Layer, Piece } from '@nucleon/core/job/job';
+import type { HazardCheck, Knowing, Layer, Piece, Possibility } from '@nucleon/core/job/job';
 import { EntitySchema } from 'typeorm';
 import {
   double,
@@ -27,6 +27,13 @@ export interface PieceRow extends VersionedRow {
   valueMoney: number | null;
   layers: Layer[] | null;
   checks: HazardCheck[] | null;
+  thicknessReadingsMm: number[] | null;
+  damage: NonNullable<Piece['damage']> | null;
+  spareAvailable: boolean | null;
+  yearMade: number | null;
+  practice: boolean | null;
+  couldBe: Possibility[] | null;
+  knowing: Knowing | null;
 }
 
 export const pieceEntity = new EntitySchema<PieceRow>({
@@ -45,5 +52,12 @@ export const pieceEntity = new EntitySchema<PieceRow>({
     valueMoney: maybeDouble('value_money'),
     layers: maybeJson('layers'),
     checks: maybeJson('checks'),
+    thicknessReadingsMm: maybeJson('thickness_readings_mm'),
+    damage: maybeText('damage', 20),
+    spareAvailable: { type: 'boolean', name: 'spare_available', nullable: true },
+    yearMade: maybeDouble('year_made'),
+    practice: { type: 'boolean', nullable: true },
+    couldBe: maybeJson('could_be'),
+    knowing: maybeJson('knowing'),
   },
 });

@@ -11,36 +11,30 @@ const KNOWN = [
   ...Object.keys({ ...pieceFields.required, ...pieceFields.optional }),
 ];
 
+/** Fields that are stored as they come, each in its own column. */
+const PLAIN = [
+  'name',
+  'form',
+  'material',
+  'thicknessMm',
+  'outline',
+  'glassTreatment',
+  'assembled',
+  'valueMoney',
+  'layers',
+  'checks',
+  'thicknessReadingsMm',
+  'damage',
+  'spareAvailable',
+  'yearMade',
+  'practice',
+  'couldBe',
+  'knowing',
+] as const satisfies readonly (keyof PieceRow & keyof Piece)[];
+
 export function pieceOf(row: PieceRow): Omit<Piece, 'holes'> {
-  const {
-    id,
-    name,
-    form,
-    material,
-    thicknessMm,
-    outline,
-    glassTreatment,
-    assembled,
-    valueMoney,
-    layers,
-    checks,
-  } = row;
-  return {
-    ...row.extra,
-    ...present({
-      id,
-      name,
-      form,
-      material,
-      thicknessMm,
-      outline,
-      glassTreatment,
-      assembled,
-      valueMoney,
-      layers,
-      checks,
-    }),
-  };
+  const fields = Object.fromEntries(PLAIN.map((name) => [name, row[name]]));
+  return { ...row.extra, ...present({ id: row.id, ...fields }) } as Omit<Piece, 'holes'>;
 }
 
 export const storedPiece = (row: PieceRow): StoredPiece => ({
@@ -68,6 +62,13 @@ export function pieceContent(
     valueMoney: body.valueMoney ?? null,
     layers: body.layers ? [...body.layers] : null,
     checks: body.checks ? [...body.checks] : null,
+    thicknessReadingsMm: body.thicknessReadingsMm ? [...body.thicknessReadingsMm] : null,
+    damage: body.damage ?? null,
+    spareAvailable: body.spareAvailable ?? null,
+    yearMade: body.yearMade ?? null,
+    practice: body.practice ?? null,
+    couldBe: body.couldBe ? [...body.couldBe] : null,
+    knowing: body.knowing ?? null,
     extra: fieldsBeside(body, KNOWN),
   };
 }

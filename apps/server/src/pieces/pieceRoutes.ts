@@ -29,7 +29,9 @@ export function pieceRoutes({ source, now }: ServerContext): Router {
       const job = await manager.findOneBy(jobEntity, { id: jobId, deletedAt: IsNull() });
       if (!job) throw notFound('job', jobId);
       checkPieceAlone(job, id, body);
-      const position = await nextPosition(manager, pieceEntity, id, { jobId });
+      // A piece to practise on comes first in the job.
+      const where = body.practice ? 'front' : 'end';
+      const position = await nextPosition(manager, pieceEntity, id, { jobId }, where);
       const put = {
         id,
         version: body.version,

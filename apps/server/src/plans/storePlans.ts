@@ -39,6 +39,8 @@ function planRow(plan: Plan, now: Date): HolePlanRow {
       bitName: plan.setup.bitName,
       bitDiameterMm: plan.setup.bitDiameterMm,
       stops,
+      toConfirm: plan.gates.filter((gate) => gate.level === 'confirm').length,
+      settled: plan.settledGates.length,
       warningCount: plan.warnings.length,
       modelVersion: plan.modelVersion,
       dataVersion: plan.dataVersion,

@@ -14,6 +14,12 @@ export const anchor = definePurpose({
   fields: {
     makerHoleMm: { kind: 'length', label: 'Maker’s hole', most: 100 },
     makerDepthMm: { kind: 'length', label: 'Maker’s depth', most: 1000 },
+    pieceThicknessMm: {
+      kind: 'length',
+      label: 'Thickness there',
+      usual: 'piece-thickness',
+      most: 5000,
+    },
     makerEdgeMm: {
       kind: 'length',
       label: 'Maker’s least edge distance',
@@ -24,7 +30,8 @@ export const anchor = definePurpose({
     makerSpacingMm: { kind: 'length', label: 'Maker’s least spacing', optional: true, most: 2000 },
     spacingMm: { kind: 'length', label: 'Spacing here', optional: true, most: 10_000 },
   },
-  calculate: (v, { thicknessMm, units }) => {
+  calculate: (v, { units }) => {
+    const thicknessMm = v.pieceThicknessMm;
     const L = (mm: number): string => formatLengthShort(mm, units);
     if (v.makerDepthMm >= thicknessMm) {
       return clash(
@@ -71,7 +78,8 @@ export const anchor = definePurpose({
       ],
     };
   },
-  draw: (v, { diameter }, { thicknessMm: t, units }) => {
+  draw: (v, { diameter }, { units }) => {
+    const t = v.pieceThicknessMm;
     const hole = diameter.targetMm;
     const half = Math.max(2 * hole, 0.5 * v.makerDepthMm);
     const end = v.makerDepthMm;

@@ -14,6 +14,12 @@ export const blindRing = definePurpose({
   fields: {
     outerDiameterMm: { kind: 'length', label: 'Ring, outside', most: 500 },
     ringDepthMm: { kind: 'length', label: 'Depth', most: 300 },
+    pieceThicknessMm: {
+      kind: 'length',
+      label: 'Thickness there',
+      usual: 'piece-thickness',
+      most: 5000,
+    },
     core: {
       kind: 'choice',
       label: 'Inside it',
@@ -21,7 +27,8 @@ export const blindRing = definePurpose({
       usual: 'standing',
     },
   },
-  calculate: (v, { thicknessMm, units }) => {
+  calculate: (v, { units }) => {
+    const thicknessMm = v.pieceThicknessMm;
     const L = (mm: number): string => formatLengthShort(mm, units);
     const left = thicknessMm - v.ringDepthMm;
     if (left <= 0) {
@@ -66,7 +73,8 @@ export const blindRing = definePurpose({
       ],
     };
   },
-  draw: (v, { diameter, depth }, { thicknessMm: t, units }) => {
+  draw: (v, { diameter, depth }, { units }) => {
+    const t = v.pieceThicknessMm;
     const R = diameter.targetMm / 2;
     const w = Math.min(2, R / 3);
     const d = v.ringDepthMm;

@@ -52,7 +52,8 @@ export type ValuesOf<Fs extends Fields> = { readonly [K in keyof Fs]: ValueOf<Fs
 
 /** The value taken for a field nobody has filled; undefined where it must be asked. */
 export function usualValue(field: Field, thicknessMm: number): number | string | undefined {
-  return field.kind === 'length' && field.usual === 'piece-thickness' ? thicknessMm : field.usual;
+  if (field.kind !== 'length' || field.usual !== 'piece-thickness') return field.usual;
+  return Number.isFinite(thicknessMm) ? thicknessMm : undefined;
 }
 
 type Read =

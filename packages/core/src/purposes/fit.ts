@@ -6,6 +6,7 @@ import type { UnitSystem } from '../units/unitSystem';
 
 /** What a calculator knows beside its own fields. */
 export interface FitScene {
+  /** Infinity where no piece is known. */
   readonly thicknessMm: number;
   /** Mass of the whole piece, kg; null where its size is not known. */
   readonly pieceMassKg: number | null;
