@@ -27,11 +27,11 @@ export function identifyPiece(json: string, console: Console): number {
   if (!isKind(kind)) {
     return refuse({
       pointer: '/kind',
-      message: `kind is ${JSON.stringify(kind) ?? 'missing'}; use one of ${IDENTIFIER_KINDS.join(', ')}.`,
+      message: `kind is ${kind === undefined ? 'missing' : JSON.stringify(kind)}; use one of ${IDENTIFIER_KINDS.join(', ')}.`,
     });
   }
   const said = nested ?? flat;
-  if (typeof said !== 'object' || said === null || Array.isArray(said))
+  if (typeof said !== 'object' || Array.isArray(said))
     return refuse({ pointer: '/answers', message: 'answers must be an object in braces.' });
   const answers = Object.fromEntries(
     Object.entries(said).map(([question, answer]) => [question, String(answer)]),

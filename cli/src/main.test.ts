@@ -165,7 +165,7 @@ describe('fit', () => {
       purpose: 'tank-fitting',
       diameter: { leastMm: 41, targetMm: 41.5, mostMm: 42 },
       coverMm: 5.5,
-      results: { coverMm: 5.5, worstShiftMm: 0.75 },
+      results: { worstShiftMm: 0.75 },
     });
   });
   it('takes the piece’s thickness and lengths in inches', async () => {

@@ -101,6 +101,6 @@ function optionsOf(words: readonly string[]): Given | string {
     });
     return { words: positionals, json: values.json, inch: values.inch ?? false };
   } catch (error) {
-    return error instanceof Error ? `${error.message.split('\n')[0] ?? ''}` : String(error);
+    return error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
   }
 }

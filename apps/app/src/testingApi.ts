@@ -78,6 +78,8 @@ export const JOB: JobDetail = {
             bitName: 'Cup saw 22',
             bitDiameterMm: 22,
             stops: [],
+            toConfirm: 1,
+            settled: 0,
             warningCount: 0,
             modelVersion: '1',
             dataVersion: '1',

@@ -1,4 +1,11 @@
-import type { JobDetail, JobSummary, Page, Put, StoredJob } from '@nucleon/contract/wire';
+import type {
+  JobDetail,
+  JobSummary,
+  JobWithMaterials,
+  Page,
+  Put,
+  StoredJob,
+} from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/job/job';
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
@@ -26,6 +33,10 @@ export const jobQuery = (jobId: string) =>
 
 export const putJob = (id: string, body: Put<StoredJob>): Promise<StoredJob> =>
   fetchJson(`/jobs/${id}`, { method: 'PUT', body });
+export const putMaterials = (
+  id: string,
+  body: Pick<JobWithMaterials, 'version' | 'customMaterials'>,
+): Promise<JobWithMaterials> => fetchJson(`/jobs/${id}/materials`, { method: 'PUT', body });
 export const deleteJob = (id: string): Promise<void> =>
   fetchJson(`/jobs/${id}`, { method: 'DELETE' });
 export const restoreJob = (id: string): Promise<void> =>

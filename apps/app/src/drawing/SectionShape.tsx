@@ -1,5 +1,5 @@
 import type { Primitive, Tone } from '@nucleon/core/drawing/primitives';
-import { G, Line, Path, Polygon, Rect } from 'react-native-svg';
+import { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import type { Ink, Place } from './place';
 
 const PIECE_TONES = new Set<Tone>(['ceramic', 'stone', 'masonry', 'wood', 'hard', 'grain']);
@@ -11,12 +11,15 @@ export function SectionShape({
   ink,
   edge,
   wet,
+  halo,
 }: {
   readonly primitive: Primitive;
   readonly place: Place;
   readonly ink: Ink;
   readonly edge: string;
   readonly wet: string;
+  /** Behind words, so that they read on any ground. */
+  readonly halo: string;
 }) {
   switch (p.kind) {
     case 'area': {
@@ -103,5 +106,83 @@ export function SectionShape({
       ).join(' ');
       return <Path d={`M ${from} ${y} ${d}`} stroke={wet} strokeWidth={1.6} fill="none" />;
     }
+    case 'disc':
+      return (
+        <Circle
+          cx={X(p.x)}
+          cy={Z(p.z)}
+          r={p.radiusMm * scale}
+          fill={p.hollow ? 'none' : ink(p.tone)}
+          stroke={p.hollow ? ink(p.tone) : edge}
+          strokeOpacity={p.hollow ? 1 : 0.35}
+          strokeWidth={p.hollow ? 1.5 : 1}
+          strokeDasharray={p.hollow ? '5 4' : undefined}
+        />
+      );
+    case 'dimension':
+      return (
+        <Dimension
+          from={[X(p.x0), Z(p.z0)]}
+          to={[X(p.x1), Z(p.z1)]}
+          text={p.text}
+          side={p.words ?? 'right'}
+          ink={edge}
+          halo={halo}
+        />
+      );
   }
+}
+
+const TICK_PX = 5;
+const WORDS_PX = 14;
+
+interface DimensionProps {
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+  readonly text: string;
+  readonly side: 'left' | 'right';
+  readonly ink: string;
+  readonly halo: string;
+}
+
+/** A measured length: a thin line with ticks across its ends and its words beside it. */
+function Dimension({ from: [x0, y0], to: [x1, y1], text, side, ink, halo }: DimensionProps) {
+  const level = y0 === y1;
+  const [dx, dy] = level ? [0, TICK_PX] : [TICK_PX, 0];
+  const words = {
+    x: level ? (x0 + x1) / 2 : x0 + (side === 'left' ? -8 : 8),
+    y: level ? y0 - 6 : (y0 + y1) / 2 + 5,
+    textAnchor: level
+      ? ('middle' as const)
+      : side === 'left'
+        ? ('end' as const)
+        : ('start' as const),
+    fontSize: WORDS_PX,
+    fontFamily: 'Hyperlegible-700',
+  };
+  return (
+    <G>
+      <Line x1={x0} y1={y0} x2={x1} y2={y1} stroke={ink} strokeWidth={1} />
+      {[
+        [x0, y0],
+        [x1, y1],
+      ].map(([x = 0, y = 0], index) => (
+        <Line
+          key={index}
+          x1={x - dx}
+          y1={y - dy}
+          x2={x + dx}
+          y2={y + dy}
+          stroke={ink}
+          strokeWidth={1}
+        />
+      ))}
+      <SvgText {...words} stroke={halo} strokeWidth={4} fill={halo}>
+        {text}
+      </SvgText>
+      <SvgText {...words} fill={ink}>
+        {text}
+      </SvgText>
+    </G>
+  );
 }

@@ -11,6 +11,8 @@ interface LengthBoxProps {
   readonly valueMm: number | null;
   readonly placeholder?: string;
   readonly onChangeMm: (mm: number) => void;
+  /** Where the length may be left unknown: called when the box is emptied. */
+  readonly onClear?: () => void;
   readonly mostMm: number;
   /** Places may be zero or negative; sizes may not. */
   readonly anySign?: boolean;
@@ -26,6 +28,7 @@ export function LengthBox({
   valueMm,
   placeholder,
   onChangeMm,
+  onClear,
   mostMm,
   anySign = false,
   testID,
@@ -33,10 +36,15 @@ export function LengthBox({
 }: LengthBoxProps) {
   const units = useUnits();
   const [typed, setTyped] = useState<string | null>(null);
-  const read = typed === null ? null : readLength(typed, anySign, mostMm);
+  const emptied = onClear !== undefined && typed?.trim() === '';
+  const read = typed === null || emptied ? null : readLength(typed, anySign, mostMm);
 
   const change = (text: string): void => {
     setTyped(text);
+    if (onClear && text.trim() === '') {
+      onClear();
+      return;
+    }
     const next = readLength(text, anySign, mostMm);
     if (next.kind === 'parsed') onChangeMm(next.mm);
   };

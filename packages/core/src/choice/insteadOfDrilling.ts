@@ -5,6 +5,7 @@ import { oddsInWords } from '../plan/reasons/crackReasons';
 import type { PurposeKind } from '../purposes/purposes';
 
 export const WAYS = [
+  'find-out',
   'practise',
   'order-drilled',
   'glue',
@@ -39,6 +40,16 @@ const GRAVE: ReadonlySet<WarningCode> = new Set([
   'wrong-bit-for-material',
 ]);
 
+/** Stops that a turn of a knob settles speak for nothing here. */
+const SETTINGS: ReadonlySet<string> = new Set(['hammer']);
+
+const FIND_OUT: Alternative = {
+  way: 'find-out',
+  title: 'Find out first',
+  detail:
+    'A mark in a corner, its maker’s word, or two polarising filters: a few minutes, step by step.',
+};
+
 type Known = {
   readonly piece: Pick<
     Piece,
@@ -50,11 +61,11 @@ type Known = {
 
 /** An honest page: what speaks against drilling this, and the other ways. */
 export function insteadOfDrilling(plan: Plan, known: Known): Instead {
-  const stops = plan.gates.filter((gate) => gate.level === 'stop');
+  const stops = plan.gates.filter((gate) => gate.level === 'stop' && !SETTINGS.has(gate.code));
   const grave = plan.warnings.filter((warning) => GRAVE.has(warning.code));
   const poor = plan.crackAtLeast >= POOR_ODDS;
   const why = [
-    ...stops.map((gate) => `${gate.title}: ${gate.message}`),
+    ...stops.map(({ title, message }) => `${title}${title.endsWith('?') ? '' : ':'} ${message}`),
     ...(poor
       ? [
           `At least ${oddsInWords(plan.crackAtLeast)} crack, before bending on the support is counted.`,
@@ -67,6 +78,7 @@ export function insteadOfDrilling(plan: Plan, known: Known): Instead {
     verdict: stops.length > 0 ? 'must' : poor || grave.length > 0 ? 'consider' : 'fine',
     why,
     alternatives: [
+      ...(stops.some((gate) => gate.helpedByKnowing) ? [FIND_OUT] : []),
       ...(never || known.piece.practice ? [] : [practise(known)]),
       ...orderDrilled(known, never),
       ...byPurpose(known.hole.purpose?.kind),

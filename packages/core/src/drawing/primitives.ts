@@ -82,6 +82,8 @@ export type Primitive =
       readonly x1: number;
       readonly z1: number;
       readonly text: string;
+      /** On which side of an upright one its words stand. */
+      readonly words?: 'left' | 'right';
     };
 
 /** A drawing on its own: what stands in it, how far it reaches, and what it shows in words. */

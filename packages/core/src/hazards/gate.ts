@@ -52,6 +52,8 @@ export interface Judged {
   readonly message: string;
   /** Answers that settle it; a stop with none has no way round. */
   readonly answers: readonly GateAnswer[];
+  /** Getting to know the piece step by step leads to an answer. */
+  readonly helpedByKnowing?: true;
 }
 
 /** Whether an answer holds for the whole job, this piece with all its holes, or this hole alone. */

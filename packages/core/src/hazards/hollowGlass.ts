@@ -34,6 +34,7 @@ export const hollowGlass: Hazard<'hollow-glass'> = {
     }
     return {
       level: 'stop',
+      helpedByKnowing: true,
       message:
         'Tableware and oven ware may be toughened all over: it then bursts when its skin is cut. No home test tells for certain.',
       answers: [

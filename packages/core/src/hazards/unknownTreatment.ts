@@ -14,6 +14,7 @@ export const unknownTreatment: Hazard<'unknown-treatment'> = {
       return null;
     return {
       level: 'stop',
+      helpedByKnowing: true,
       message:
         'Nobody has said how this pane was treated. Tempered glass bursts when drilled. Presume it is tempered if it came from a car, a shower, a door, an oven or a table top, or has a stamp in a corner.',
       answers: [

@@ -1,4 +1,4 @@
-import { likelihood, type Candidate, type Identifier } from './evidence';
+import { likelihood, type Candidate, type Identifier, type Question } from './evidence';
 
 export type Answers = Readonly<Record<string, string>>;
 
@@ -67,28 +67,43 @@ export function isAsked(identifier: Identifier, questionId: string, answers: Ans
   return after === undefined || answers[after.question] === after.answer;
 }
 
+/** Σ P(answer)·Σ P(c | answer)·log₂(P(c | answer)/P(c)): the expected fall of entropy, bits. */
+function informationOf(now: readonly Ranked[], question: Question): number {
+  let bits = 0;
+  for (const answer of Object.keys(question.answers)) {
+    const joint = now.map((one) => one.likelihood * likelihood(question, answer, one.id));
+    const P_answer = joint.reduce((sum, p) => sum + p, 0);
+    now.forEach((one, index) => {
+      const p = joint[index] ?? 0;
+      if (p > 0 && one.likelihood > 0) bits += p * Math.log2(p / P_answer / one.likelihood);
+    });
+  }
+  return Math.max(0, bits);
+}
+
 /**
- * What each question still open would tell, in bits: the expected fall of entropy,
- * Σ P(answer)·Σ P(c | answer)·log₂(P(c | answer)/P(c)). Most telling first.
+ * What each question still open would tell, in bits, most telling first. One that only opens the
+ * way to another, such as the control of a test, is worth its share of what that other tells.
  */
 export function tellingQuestions(
   identifier: Identifier,
   answers: Answers,
 ): readonly { readonly question: string; readonly bits: number }[] {
   const now = rankCandidates(identifier, answers);
-  return Object.entries(identifier.questions)
+  const all = Object.entries(identifier.questions);
+  const opens = (id: string, question: Question): number =>
+    all
+      .filter(([other, { after }]) => after?.question === id && answers[other] === undefined)
+      .reduce(
+        (sum, [, dependent]) =>
+          sum + informationOf(now, dependent) / Object.keys(question.answers).length,
+        0,
+      );
+  return all
     .filter(([id]) => answers[id] === undefined && isAsked(identifier, id, answers))
-    .map(([id, question]) => {
-      let bits = 0;
-      for (const answer of Object.keys(question.answers)) {
-        const joint = now.map((one) => one.likelihood * likelihood(question, answer, one.id));
-        const P_answer = joint.reduce((sum, p) => sum + p, 0);
-        now.forEach((one, index) => {
-          const p = joint[index] ?? 0;
-          if (p > 0 && one.likelihood > 0) bits += p * Math.log2(p / P_answer / one.likelihood);
-        });
-      }
-      return { question: id, bits: Math.max(0, bits) };
-    })
+    .map(([id, question]) => ({
+      question: id,
+      bits: informationOf(now, question) + opens(id, question),
+    }))
     .sort((a, b) => b.bits - a.bits);
 }

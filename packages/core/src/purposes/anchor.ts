@@ -92,7 +92,7 @@ export const anchor = definePurpose({
         across(hole, -0.32 * end, formatLengthShort(hole, units)),
         upright(half * 1.06, 0, end, formatLengthShort(end, units)),
       ],
-      [-half, half * 1.35],
+      [-half, half * 1.08],
       [-0.4 * end, floor],
       `Section: anchor in a hole of ${formatLengthShort(hole, units)}, ${formatLengthShort(end, units)} deep.`,
     );

@@ -151,7 +151,7 @@ export const beadBore = definePurpose({
         across(2 * R, L / 2 - 1.3 * half, formatLengthShort(2 * R, units)),
         upright(half * 1.08, L / 2 - half, L / 2 + half, formatLengthShort(L, units)),
       ],
-      [-half, half * 1.4],
+      [-half, half * 1.08],
       [L / 2 - 1.45 * half, L / 2 + 1.2 * half],
       `Bead ${formatLengthShort(L, units)} long with a bore of ${formatLengthShort(2 * R, units)} and its cord.`,
     );

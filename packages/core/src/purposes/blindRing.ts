@@ -88,7 +88,7 @@ export const blindRing = definePurpose({
         across(2 * R, -0.25 * t, formatLengthShort(2 * R, units)),
         upright(half * 1.05, 0, d, formatLengthShort(d, units)),
       ],
-      [-half, half * 1.35],
+      [-half, half * 1.08],
       [-0.45 * t, t],
       `Section: a ring of ${formatLengthShort(2 * R, units)}, ${formatLengthShort(d, units)} deep in ${formatLengthShort(t, units)}.`,
     );

@@ -110,7 +110,7 @@ export const drainFlow = definePurpose({
         across(hole, t * 1.9, formatLengthShort(hole, units)),
         upright(half * 1.04, -head, 0, formatLengthShort(v.headMm, units)),
       ],
-      [-half, half * 1.35],
+      [-half, half * 1.08],
       [-head, t * 2.2],
       `Water ${formatLengthShort(v.headMm, units)} above a hole of ${formatLengthShort(hole, units)}.`,
     );

@@ -155,7 +155,7 @@ export const hangingRing = definePurpose({
         across(hole, -R * 0.9, formatLengthShort(hole, units)),
         upright(body * 1.04, 0, t, formatLengthShort(t, units)),
       ],
-      [middle - R, body * 1.25],
+      [middle - R, body * 1.06],
       [Math.min(-R * 1.1 + t / 2, -R), Math.max(R + t / 2, t * 1.4)],
       `Section near the edge: a ring of ${formatLengthShort(v.ringInsideMm, units)} inside through a hole of ${formatLengthShort(hole, units)}, ${formatLengthShort(e, units)} from the edge.`,
     );

@@ -2,7 +2,7 @@ import { formatLengthShort } from '../units/length';
 import { input } from '../reason/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
-import { across, drawing, leaf, upright } from './sketch';
+import { drawing, upright } from './sketch';
 
 /** Ring of sealant or air round a small pipe and round a duct, mm a side. */
 const CLEARANCE_MM = { pipe: 2, duct: 5, cable: 2 } as const;
@@ -172,73 +172,52 @@ export const pipe = definePurpose({
       ],
     };
   },
+  // Drawn as it lies in the wall: near face to the left, height upwards, so that the fall is seen.
   draw: (v, { diameter, fall }, { units }) => {
-    const hole = diameter.targetMm;
+    const L = (mm: number): string => formatLengthShort(mm, units);
     const t = v.wallThicknessMm;
-    const half = Math.max(hole, 0.35 * t);
-    const drop = v.fallOneIn === undefined ? 0 : t / v.fallOneIn;
-    const along = v.lowSide === 'far' ? drop : -drop;
-    const cover = v.coverDiameterMm;
+    const H = diameter.targetMm / 2;
     const R = v.outerDiameterMm / 2;
-    const over = Math.max(0.08 * t, 0.2 * hole);
-    // Seen from the side the wall stands on edge; here it lies flat, the fall leaning to the right.
-    const lean = fall ? along : 0;
+    const drop = v.fallOneIn === undefined ? 0 : t / v.fallOneIn;
+    const down = v.lowSide === 'far' ? drop : -drop;
+    const lean = fall ? down : 0;
+    const wall = Math.max(2 * H, 0.35 * t);
+    const over = Math.max(0.12 * t, 0.35 * H);
+    const plate = Math.max(0.03 * t, 3);
+    const cover = v.coverDiameterMm;
+    const band = (half: number, x0: number, x1: number, slope: number) =>
+      [
+        [x0, -half + (x0 / t) * slope],
+        [x1, -half + (x1 / t) * slope],
+        [x1, half + (x1 / t) * slope],
+        [x0, half + (x0 / t) * slope],
+      ] as const;
     return drawing(
       [
-        {
-          kind: 'path',
-          closed: true,
-          tone: 'masonry',
-          points: [
-            [-half, 0],
-            [-hole / 2, 0],
-            [-hole / 2 + lean, t],
-            [-half, t],
-          ],
-        },
-        {
-          kind: 'path',
-          closed: true,
-          tone: 'masonry',
-          points: [
-            [hole / 2, 0],
-            [half, 0],
-            [half, t],
-            [hole / 2 + lean, t],
-          ],
-        },
-        {
-          kind: 'path',
-          closed: true,
-          tone: 'part',
-          points: [
-            [-R - (over / t) * along, -over],
-            [R - (over / t) * along, -over],
-            [R + along * (1 + over / t), t + over],
-            [-R + along * (1 + over / t), t + over],
-          ],
-        },
+        { kind: 'area', x0: 0, x1: t, z0: -wall, z1: wall, tone: 'masonry', outlined: true },
+        { kind: 'path', closed: true, tone: 'void', points: band(H, 0, t, lean) },
+        { kind: 'path', closed: true, tone: 'part', points: band(R, -over, t + over, down) },
         ...(cover === undefined
           ? []
-          : leaf(v.outerDiameterMm, cover / 2, [-0.02 * t - 1.5, 0], 'barrel')),
-        across(hole, -over * 1.2, formatLengthShort(hole, units)),
+          : [-1, 1].map((side) => ({
+              kind: 'area' as const,
+              x0: -plate,
+              x1: 0,
+              z0: side < 0 ? -cover / 2 : R,
+              z1: side < 0 ? -R : cover / 2,
+              tone: 'barrel' as const,
+              outlined: true,
+            }))),
+        { kind: 'line', x0: -over, x1: t + 1.6 * over, z0: 0, z1: 0, tone: 'ink', dashed: true },
+        upright(-over * 1.2, -H, H, L(diameter.targetMm), 'left'),
+        { kind: 'dimension', x0: 0, x1: t, z0: -wall * 1.12, z1: -wall * 1.12, text: L(t) },
         ...(drop > 0
-          ? [
-              {
-                kind: 'dimension' as const,
-                x0: Math.min(0, along),
-                x1: Math.max(0, along),
-                z0: t + over * 1.25,
-                z1: t + over * 1.25,
-                text: `falls ${formatLengthShort(drop, units)}`,
-              },
-            ]
+          ? [upright(t + 1.5 * over, Math.min(0, down), Math.max(0, down), `falls ${L(drop)}`)]
           : []),
-        upright(half * 1.05, 0, t, formatLengthShort(t, units)),
       ],
-      [-half, half * 1.3],
-      [-over * 1.6, t + over * 1.7],
-      `Section through a wall of ${formatLengthShort(t, units)} with the ${v.service} in a hole of ${formatLengthShort(hole, units)}${drop > 0 ? `, ${formatLengthShort(drop, units)} of fall` : ''}.`,
+      [-over * 1.3, t + over * 1.6],
+      [-wall * 1.35, wall],
+      `Cut through a wall of ${L(t)}, near face to the left: the ${v.service} in a hole of ${L(diameter.targetMm)}${drop > 0 ? `, ${L(drop)} of fall` : ''}.`,
     );
   },
   reverse: (diameterMm, units) => {

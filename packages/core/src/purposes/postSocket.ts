@@ -129,7 +129,7 @@ export const postSocket = definePurpose({
         across(hole, -stand * 0.35, formatLengthShort(hole, units)),
         upright(half * 1.06, 0, end, formatLengthShort(end, units)),
       ],
-      [-half, half * 1.35],
+      [-half, half * 1.08],
       [-stand * 1.1, t * 1.04],
       `Section: post of ${formatLengthShort(v.postWidthMm, units)} in a core of ${formatLengthShort(hole, units)}, ${formatLengthShort(end, units)} deep in a slab of ${formatLengthShort(t, units)}.`,
     );

@@ -109,7 +109,7 @@ export const shaft = definePurpose({
         across(hole, -0.75 * hole, formatLengthShort(hole, units)),
         upright(half * 1.05, 0, t, formatLengthShort(t, units)),
       ],
-      [-half, half * 1.3],
+      [-half, half * 1.08],
       [-0.9 * hole, t + 0.45 * hole],
       `Section: shaft of ${formatLengthShort(v.shaftDiameterMm, units)} in a hole of ${formatLengthShort(hole, units)}.`,
     );

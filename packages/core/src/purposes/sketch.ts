@@ -34,14 +34,13 @@ export const across = (lengthMm: number, z: number, text: string): Primitive => 
 });
 
 /** An upright dimension. */
-export const upright = (x: number, z0: number, z1: number, text: string): Primitive => ({
-  kind: 'dimension',
-  x0: x,
-  x1: x,
-  z0,
-  z1,
-  text,
-});
+export const upright = (
+  x: number,
+  z0: number,
+  z1: number,
+  text: string,
+  words: 'left' | 'right' = 'right',
+): Primitive => ({ kind: 'dimension', x0: x, x1: x, z0, z1, text, words });
 
 /** A drawing with room round what it shows. */
 export function drawing(

@@ -97,7 +97,6 @@ export const tankFitting = definePurpose({
       source:
         'Thread plus 1 to 2 mm, or the maker’s own range, never wider than leaves the seal on sound face.',
       results: [
-        { key: 'coverMm', label: 'Gasket hides chips of', value: coverMm, text: L(coverMm) },
         { key: 'worstShiftMm', label: 'Thread can shift by', value: shift, text: L(shift) },
       ],
       followUps: [
@@ -153,13 +152,13 @@ export const tankFitting = definePurpose({
           tone: 'rim' as const,
           dashed: true,
         })),
-        across(hole, t + 3.2 * h, formatLengthShort(hole, units)),
+        across(hole, t + 4 * h, formatLengthShort(hole, units)),
         across(v.flangeDiameterMm, -gasket - h * 2, formatLengthShort(v.flangeDiameterMm, units)),
         box([-R * 0.72, R * 0.72], [-gasket - h, t + 2.2 * h], 'void'),
         upright(half, 0, t, formatLengthShort(t, units)),
       ],
-      [-half, half * 1.25],
-      [-gasket - h * 3, t + 4 * h],
+      [-half, half * 1.08],
+      [-gasket - h * 3, t + 4.6 * h],
       `Section: thread of ${formatLengthShort(v.threadDiameterMm, units)} in a hole of ${formatLengthShort(hole, units)}, gasket of ${formatLengthShort(v.flangeDiameterMm, units)} ${v.sealSide}, hiding chips up to ${formatLengthShort(coverMm ?? 0, units)} from the edge.`,
     );
   },

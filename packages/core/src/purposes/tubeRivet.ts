@@ -111,7 +111,7 @@ export const tubeRivet = definePurpose({
         across(hole, -Math.max(2 * w, 0.3 * R), formatLengthShort(hole, units)),
         upright(half, 0, t, formatLengthShort(t, units)),
       ],
-      [-half, half * 1.25],
+      [-half, half * 1.08],
       [-Math.max(0.25 * t, R), t + Math.max(0.2 * t, 0.6 * R)],
       `Section: tube of ${formatLengthShort(v.tubeDiameterMm, units)} in a hole of ${formatLengthShort(hole, units)}, flared over both faces.`,
     );

@@ -118,9 +118,9 @@ export const wallPlug = definePurpose({
           : [box([-v.coverDiameterMm / 2, v.coverDiameterMm / 2], [-v.fixtureMm, 0], 'barrel')]),
         across(hole, -v.fixtureMm - 0.08 * end, formatLengthShort(hole, units)),
         upright(half * 1.05, 0, recess, formatLengthShort(recess, units)),
-        upright(-half * 1.05, 0, end, formatLengthShort(end, units)),
+        upright(-half * 1.05, 0, end, formatLengthShort(end, units), 'left'),
       ],
-      [-half * 1.35, half * 1.35],
+      [-half * 1.08, half * 1.08],
       [-v.fixtureMm - 0.16 * end, end * 1.12],
       `Section: tile, adhesive and wall; the plug starts ${formatLengthShort(recess, units)} below the face.`,
     );

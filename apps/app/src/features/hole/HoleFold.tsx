@@ -2,6 +2,9 @@ import { LIMITS } from '@nucleon/contract/limits';
 import type { HoleDepth } from '@nucleon/core/job/job';
 import { usualSizes } from '@nucleon/core/job/presumePiece';
 import { formatLengthShort } from '@nucleon/core/units/length';
+import { isPurposeKind, PURPOSES } from '@nucleon/core/purposes/purposes';
+import Ruler from 'lucide-react-native/icons/ruler';
+import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
@@ -12,7 +15,13 @@ import { DEPTH_CHIPS, FACE_CHIPS } from './choiceWords';
 import type { Editing } from './editing';
 
 /** Diameter, depth and place of the hole. */
-export function HoleFold({ edit }: { readonly edit: Editing }) {
+export function HoleFold({
+  edit,
+  onPurpose,
+}: {
+  readonly edit: Editing;
+  readonly onPurpose: () => void;
+}) {
   const units = useUnits();
   const { piece, hole, changeHole } = edit;
   const sizes = usualSizes(piece.form, units).diameterMm;
@@ -22,8 +31,17 @@ export function HoleFold({ edit }: { readonly edit: Editing }) {
   };
   const { depth } = hole;
   const fromCentre = hole.face === 'base';
+  const kind = hole.purpose?.kind;
+  const purpose = kind !== undefined && isPurposeKind(kind) ? PURPOSES[kind].title : null;
   return (
     <>
+      <Button
+        label={purpose ?? 'Size it from the part'}
+        icon={Ruler}
+        hint={purpose ? `Sized from the part: ${purpose}` : 'Size the hole from the part'}
+        onPress={onPurpose}
+        testID="purpose"
+      />
       <Chips
         label="Diameter"
         chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}

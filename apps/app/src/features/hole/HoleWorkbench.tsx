@@ -1,46 +1,37 @@
-import type { HoleDetail, StoredBit, StoredMachine } from '@nucleon/contract/wire';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import Undo2 from 'lucide-react-native/icons/undo-2';
 import { ScrollView } from 'react-native';
 import { Icon } from '../../ui/Icon';
-import { Column, Row } from '../../ui/layout';
-import { Notice } from '../../ui/Notice';
+import { Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Press } from '../../ui/Press';
 import { Loading } from '../../ui/StateView';
 import { useKeys } from '../../ui/useKeys';
 import { JobTree } from '../job/JobTree';
-import { editing } from './editing';
+import { useGateAnswers } from '../gates/useGateAnswers';
+import type { LoadedHole } from './HoleLoader';
+import { HoleTrouble } from './HoleTrouble';
 import { HoleMenu } from './HoleMenu';
 import { LiveBar } from './LiveBar';
 import { PlanView } from './PlanView';
 import { SaveMark } from './SaveMark';
-import { SaveTrouble } from './SaveTrouble';
-import { useAutosave, useHoleDraft } from './useHoleDraft';
-import { useLivePlan } from './useLivePlan';
+import { useHoleRoom } from './useHoleRoom';
 import { Walk } from './Walk';
 
-interface HoleWorkbenchProps {
-  readonly detail: HoleDetail;
-  readonly bits: readonly StoredBit[];
-  readonly machines: readonly StoredMachine[];
-}
-
-const clockMs = (): number => Date.now();
+const clock = (): Date => new Date();
 const TREE_WIDTH = 250;
 const WALK_WIDTH = 400;
 
 /** The plan and what it is made from: one column on a phone, side by side on a wide screen. */
-export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
-  const handle = useHoleDraft(detail);
+export function HoleWorkbench(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const { detail, bits, machines, handle, edit, plan, faults } = room;
   const router = useRouter();
   const { wide } = useMedia();
   const { draft, dispatch } = handle;
-  const { plan, faults } = useLivePlan(detail, draft.now, bits, machines);
-  useAutosave(handle, faults.length === 0);
-  const edit = editing(handle, clockMs);
+  const answers = useGateAnswers(edit, detail.job, clock);
   useKeys([
     {
       key: 'ctrl+z',
@@ -65,22 +56,10 @@ export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
     },
   ]);
 
-  const trouble = (
-    <Column>
-      {draft.save.kind === 'unreachable' ||
-      draft.save.kind === 'refused' ||
-      draft.save.kind === 'conflict' ? (
-        <Column padding="$3">
-          <SaveTrouble {...handle} />
-        </Column>
-      ) : null}
-      {faults.map((fault) => (
-        <Column key={fault.pointer + fault.message} padding="$3">
-          <Notice level="stop" title="These values clash" text={fault.message} testID="fault" />
-        </Column>
-      ))}
-    </Column>
-  );
+  const openRoom = (name: 'know' | 'purpose' | 'instead'): void => {
+    router.navigate(`/jobs/${detail.job.id}/holes/${detail.hole.id}/${name}`);
+  };
+  const trouble = <HoleTrouble {...room} />;
   const walk = (
     <Walk
       edit={edit}
@@ -89,12 +68,20 @@ export function HoleWorkbench({ detail, bits, machines }: HoleWorkbenchProps) {
       machines={machines}
       custom={detail.job.customMaterials}
       startsOpen={wide ? 'piece' : null}
+      onOpen={openRoom}
     />
   );
   const view = plan ? (
     <PlanView
       plan={plan}
       edit={edit}
+      answers={answers}
+      onKnow={() => {
+        openRoom('know');
+      }}
+      onInstead={() => {
+        openRoom('instead');
+      }}
       drawingHeight={wide ? 340 : 260}
       columns={wide ? 3 : 2}
       walk={wide ? null : walk}

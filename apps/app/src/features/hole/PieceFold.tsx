@@ -3,6 +3,9 @@ import { usualSizes } from '@nucleon/core/job/presumePiece';
 import type { Material } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { formatLengthShort } from '@nucleon/core/units/length';
+import { thicknessText } from '@nucleon/core/job/thickness';
+import Search from 'lucide-react-native/icons/search';
+import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { LengthBox } from '../../ui/LengthBox';
 import { Small } from '../../ui/text';
@@ -16,10 +19,11 @@ import { OutlineFields } from './OutlineFields';
 interface PieceFoldProps {
   readonly edit: Editing;
   readonly custom: readonly Material[];
+  readonly onKnow: () => void;
 }
 
 /** Material, thickness, treatment, form and size of the piece. */
-export function PieceFold({ edit, custom }: PieceFoldProps) {
+export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
   const units = useUnits();
   const { piece, changePiece } = edit;
   const material = findMaterial(piece.material, custom);
@@ -27,6 +31,21 @@ export function PieceFold({ edit, custom }: PieceFoldProps) {
   const sizes = usualSizes(piece.form, units).thicknessMm;
   return (
     <>
+      <Button
+        label={piece.knowing ? 'Go on knowing the piece' : 'Know the piece: help me find out'}
+        icon={Search}
+        onPress={onKnow}
+        testID="know-piece"
+      />
+      {(piece.couldBe?.length ?? 0) > 1 ? (
+        <Small>
+          Not sure: planned for{' '}
+          {piece.couldBe
+            ?.map((one) => findMaterial(one.material, custom)?.name.toLowerCase() ?? one.material)
+            .join(', ')}
+          . Pick one when you know.
+        </Small>
+      ) : null}
       {layered ? (
         <Small>
           Built up from the outside in:{' '}
@@ -47,6 +66,7 @@ export function PieceFold({ edit, custom }: PieceFoldProps) {
               changePiece(
                 {
                   material: picked.id,
+                  couldBe: [],
                   ...(picked.class === 'glass' && !piece.glassTreatment
                     ? { glassTreatment: 'unknown' as const }
                     : {}),
@@ -60,7 +80,7 @@ export function PieceFold({ edit, custom }: PieceFoldProps) {
             chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
             value={piece.thicknessMm}
             onChange={(thicknessMm) => {
-              changePiece({ thicknessMm }, 'thickness');
+              changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
             }}
             testID="thickness-chips"
           />
@@ -69,10 +89,13 @@ export function PieceFold({ edit, custom }: PieceFoldProps) {
             valueMm={piece.thicknessMm}
             mostMm={LIMITS.thicknessMm.most}
             onChangeMm={(thicknessMm) => {
-              changePiece({ thicknessMm }, 'thickness');
+              changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
             }}
             testID="thickness"
           />
+          {(piece.thicknessReadingsMm?.length ?? 0) > 1 ? (
+            <Small>{thicknessText(piece, units)}</Small>
+          ) : null}
         </>
       )}
       {material?.class === 'glass' ? (

@@ -2,12 +2,15 @@ import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { tellingDepth } from '@nucleon/core/section/sectionOf';
 import { useState, type ReactNode } from 'react';
-import { Column, Panel } from '../../ui/layout';
+import { Button } from '../../ui/Button';
+import { Column, Panel, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { useUnits } from '../display/displayStore';
+import { CheckList } from '../gates/CheckList';
+import { StopPanel } from '../gates/StopPanel';
+import type { GateAnswers } from '../gates/useGateAnswers';
 import type { Editing } from './editing';
 import { FigureGrid } from './FigureGrid';
-import { GatePanel } from './GatePanel';
 import { PlanDrawing } from './PlanDrawing';
 import { StepList } from './StepList';
 import { Heading } from '../../ui/text';
@@ -15,6 +18,11 @@ import { Heading } from '../../ui/text';
 interface PlanViewProps {
   readonly plan: Plan;
   readonly edit: Editing;
+  readonly answers: GateAnswers;
+  /** Opens the path that gets to know the piece. */
+  readonly onKnow: () => void;
+  /** Opens the page of other ways. */
+  readonly onInstead: () => void;
   readonly drawingHeight: number;
   /** Numbers side by side. */
   readonly columns: 2 | 3;
@@ -23,17 +31,22 @@ interface PlanViewProps {
 }
 
 /** What the plan says: stops first, the drawing, the numbers, what to mind, the steps. */
-export function PlanView({ plan, edit, drawingHeight, columns, walk }: PlanViewProps) {
+export function PlanView({
+  plan,
+  edit,
+  answers,
+  onKnow,
+  onInstead,
+  drawingHeight,
+  columns,
+  walk,
+}: PlanViewProps) {
   const units = useUnits();
   const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
   const atDepthMm = Math.min(shownDepthMm ?? tellingDepth(plan), plan.depthPerSideMm);
   return (
     <Column>
-      {plan.gates.length > 0 ? (
-        <Column padding="$3">
-          <GatePanel plan={plan} edit={edit} now={() => new Date()} />
-        </Column>
-      ) : null}
+      <StopPanel plan={plan} answers={answers} onKnow={onKnow} onInstead={onInstead} />
       <PlanDrawing
         plan={plan}
         thicknessMm={edit.piece.thicknessMm}
@@ -51,11 +64,15 @@ export function PlanView({ plan, edit, drawingHeight, columns, walk }: PlanViewP
           ))}
         </Column>
       ) : null}
-      {plan.gates.length === 0 && plan.settledGates.length > 0 ? (
-        <Column padding="$3">
-          <GatePanel plan={plan} edit={edit} now={() => new Date()} />
-        </Column>
-      ) : null}
+      <CheckList plan={plan} answers={answers} />
+      <Row paddingHorizontal="$3">
+        <Button
+          label="Should it be drilled at all?"
+          look="quiet"
+          onPress={onInstead}
+          testID="instead"
+        />
+      </Row>
       <Column padding="$4" gap="$2">
         <Heading aria-level={2}>Step by step</Heading>
         <StepList steps={plan.steps} onShowDepth={setShownDepthMm} />

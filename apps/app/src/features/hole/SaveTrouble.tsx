@@ -70,6 +70,17 @@ const WORDS: Record<string, string> = {
   label: 'Name',
   setup: 'Setup',
   face: 'Face',
+  fall: 'Fall',
+  purpose: 'Purpose',
+  assembled: 'Built in',
+  damage: 'Damage',
+  layers: 'Leaves',
+  thicknessReadingsMm: 'Readings',
+  yearMade: 'Year',
+  valueMoney: 'Value',
+  spareAvailable: 'Spare',
+  couldBe: 'It may be',
+  knowing: 'Answers about the piece',
 };
 const QUIET = new Set(['version', 'updatedAt']);
 

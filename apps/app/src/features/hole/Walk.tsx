@@ -23,12 +23,14 @@ interface WalkProps {
   readonly machines: readonly StoredMachine[];
   readonly custom: readonly Material[];
   readonly startsOpen: Part | null;
+  /** Opens a room of its own beside the plan. */
+  readonly onOpen: (room: 'know' | 'purpose') => void;
 }
 
 type Part = 'piece' | 'hole' | 'setup' | 'water';
 
 /** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
-export function Walk({ edit, plan, bits, machines, custom, startsOpen }: WalkProps) {
+export function Walk({ edit, plan, bits, machines, custom, startsOpen, onOpen }: WalkProps) {
   const units = useUnits();
   const [open, setOpen] = useState<Part | null>(startsOpen);
   const { piece, hole } = edit;
@@ -50,7 +52,7 @@ export function Walk({ edit, plan, bits, machines, custom, startsOpen }: WalkPro
   const assumed = plan && assumedLine(plan);
   const body = piece.layers?.length
     ? `${piece.layers.length} layers`
-    : (material?.name ?? piece.material);
+    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? ' or another' : ''}`;
   const deep = hole.depth.kind === 'through' ? 'through' : `${length(hole.depth.depthMm)} deep`;
   return (
     <Panel borderLeftWidth={0} borderRightWidth={0} borderTopWidth={0} testID="walk">
@@ -61,7 +63,13 @@ export function Walk({ edit, plan, bits, machines, custom, startsOpen }: WalkPro
           `${piece.name}: ${body}, ${length(piece.thicknessMm)}${treatment}`,
         )}
       >
-        <PieceFold edit={edit} custom={custom} />
+        <PieceFold
+          edit={edit}
+          custom={custom}
+          onKnow={() => {
+            onOpen('know');
+          }}
+        />
       </Fold>
       <Fold
         {...fold(
@@ -70,7 +78,12 @@ export function Walk({ edit, plan, bits, machines, custom, startsOpen }: WalkPro
           `${length(hole.diameterMm)} ${deep}, at ${length(hole.xMm)} × ${length(hole.yMm)}`,
         )}
       >
-        <HoleFold edit={edit} />
+        <HoleFold
+          edit={edit}
+          onPurpose={() => {
+            onOpen('purpose');
+          }}
+        />
       </Fold>
       <Fold
         {...fold(

@@ -5,9 +5,7 @@ import type { Plan } from '@nucleon/core/plan/plan';
 import { METRIC } from '@nucleon/core/units/unitSystem';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '../../testing';
-import type { Editing } from './editing';
 import { FigureGrid } from './FigureGrid';
-import { GatePanel } from './GatePanel';
 import { SaveMark } from './SaveMark';
 import { StepList } from './StepList';
 
@@ -47,35 +45,6 @@ it('opens one figure’s working at a time', () => {
   expect(screen.queryByText(/F = p·A_c/)).toBeNull();
   fireEvent.press(screen.getByTestId('figure-rpm'));
   expect(screen.queryByTestId('working-rpm')).toBeNull();
-});
-
-it('records the answer to a gate with the time it was given', () => {
-  const changePiece = jest.fn();
-  const edit = { piece: { checks: [] }, changePiece } as unknown as Editing;
-  show(
-    <GatePanel plan={planOf('unknown')} edit={edit} now={() => new Date('2026-05-02T09:00:00Z')} />,
-  );
-  fireEvent.press(screen.getByTestId('answer-polariser-clear'));
-  expect(changePiece).toHaveBeenCalledWith(
-    {
-      checks: [
-        { hazard: 'unknown-treatment', answer: 'polariser-clear', at: '2026-05-02T09:00:00.000Z' },
-      ],
-    },
-    'gate-unknown-treatment',
-  );
-});
-
-it('offers no answer to a stop that has no way round', () => {
-  show(
-    <GatePanel
-      plan={planOf('tempered')}
-      edit={{ piece: {} } as unknown as Editing}
-      now={() => new Date()}
-    />,
-  );
-  expect(screen.getByText('There is no way round this one.')).toBeTruthy();
-  expect(screen.queryByText(/Polariser/)).toBeNull();
 });
 
 it('shows the depth of a step in the drawing', () => {

@@ -2,6 +2,7 @@ import type { JobDetail } from '@nucleon/contract/wire';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import FileDown from 'lucide-react-native/icons/file-down';
+import Layers from 'lucide-react-native/icons/layers';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
@@ -105,6 +106,14 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
   return (
     <Column gap="$2">
       <Row gap="$2" flexWrap="wrap">
+        <Button
+          label="Own materials"
+          icon={Layers}
+          onPress={() => {
+            router.navigate(`/jobs/${job.id}/materials`);
+          }}
+          testID="own-materials-link"
+        />
         <Button label="Save as a file" icon={FileDown} onPress={save} testID="export" />
         <Button label="Delete job" icon={Trash} look="stop" onPress={remove} testID="delete-job" />
       </Row>

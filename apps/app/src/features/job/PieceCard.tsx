@@ -18,7 +18,7 @@ import { Button } from '../../ui/Button';
 import { Icon } from '../../ui/Icon';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
-import { Heading, Small, Strong } from '../../ui/text';
+import { Heading, Label, Small, Strong } from '../../ui/text';
 import { useUndo } from '../../ui/undoStore';
 import { useUnits } from '../display/displayStore';
 
@@ -72,7 +72,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
   });
   const body = piece.layers?.length
     ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ')
-    : (material?.name ?? piece.material);
+    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? ' or another' : ''}`;
   return (
     <Panel wet testID={`piece-${piece.name}`}>
       <Row padding="$4" gap="$4" alignItems="center">
@@ -86,6 +86,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         </Column>
         <Column flex={1} gap={2}>
           <Heading aria-level={2}>{piece.name}</Heading>
+          {piece.practice ? <Label color="$water">To practise on first</Label> : null}
           <Small>
             {body}, {formatLengthShort(piece.thicknessMm, units)}
           </Small>
@@ -153,6 +154,13 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
             {stopped
               ? `Stop: ${headline.stops.join(', ')}`
               : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
+          </Small>
+        ) : null}
+        {headline && !stopped ? (
+          <Small textAlign="left">
+            {headline.toConfirm > 0
+              ? `${headline.toConfirm} to confirm${headline.settled > 0 ? `, ${headline.settled} settled` : ''}`
+              : 'All confirmed'}
           </Small>
         ) : null}
         {headline && !headline.current ? (

@@ -1,3 +1,0 @@
-import { HoleScreen } from '../../../../src/features/hole/HoleScreen';
-
-export default HoleScreen;

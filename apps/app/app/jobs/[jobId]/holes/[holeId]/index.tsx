@@ -1,0 +1,3 @@
+import { HoleScreen } from '../../../../../src/features/hole/HoleScreen';
+
+export default HoleScreen;

@@ -1,0 +1,3 @@
+import { InsteadScreen } from '../../../../../src/features/instead/InsteadScreen';
+
+export default InsteadScreen;

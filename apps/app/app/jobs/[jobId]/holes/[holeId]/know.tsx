@@ -1,0 +1,3 @@
+import { KnowScreen } from '../../../../../src/features/know/KnowScreen';
+
+export default KnowScreen;

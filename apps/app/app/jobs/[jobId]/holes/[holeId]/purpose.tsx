@@ -1,0 +1,3 @@
+import { PurposeScreen } from '../../../../../src/features/purpose/PurposeScreen';
+
+export default PurposeScreen;

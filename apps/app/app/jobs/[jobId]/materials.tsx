@@ -1,0 +1,3 @@
+import { MaterialsScreen } from '../../../src/features/materials/MaterialsScreen';
+
+export default MaterialsScreen;

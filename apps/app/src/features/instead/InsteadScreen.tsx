@@ -1,0 +1,134 @@
+import { insteadOfDrilling, type Instead } from '@nucleon/core/choice/insteadOfDrilling';
+import { findMaterial } from '@nucleon/core/materials/materials';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Page } from '../../ui/Page';
+import { Loading } from '../../ui/StateView';
+import { Heading, Small } from '../../ui/text';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { HoleTrouble } from '../hole/HoleTrouble';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { addPracticePiece } from './addPracticePiece';
+
+/** Whether to drill this at all, and what can be done instead. */
+export function InsteadScreen() {
+  return (
+    <HoleLoader title="Should it be drilled?">
+      {(loaded) => <InsteadRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+const VERDICTS: Record<
+  Instead['verdict'],
+  { level: 'stop' | 'caution' | 'fine'; title: string; text: string }
+> = {
+  must: {
+    level: 'stop',
+    title: 'Not as it stands',
+    text: 'Something must be settled first, or it is not to be drilled at all.',
+  },
+  consider: {
+    level: 'caution',
+    title: 'The odds are poor',
+    text: 'It can be drilled, but look at these first.',
+  },
+  fine: {
+    level: 'fine',
+    title: 'Nothing speaks against it',
+    text: 'It can be drilled as planned. These are for those who would still rather not.',
+  },
+};
+
+function InsteadRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const { plan, edit, detail } = room;
+  const home = `/jobs/${detail.job.id}/holes/${detail.hole.id}`;
+  const material = findMaterial(edit.piece.material, detail.job.customMaterials);
+  const instead =
+    plan && material
+      ? insteadOfDrilling(plan, { piece: edit.piece, hole: edit.hole, material })
+      : null;
+  return (
+    <Page
+      title="Should it be drilled?"
+      subtitle={`${edit.hole.label?.trim() || 'Hole'} · ${edit.piece.name}`}
+      back={{ href: home, label: 'the plan' }}
+    >
+      <HoleTrouble {...room} />
+      {instead === null ? <Loading what="the odds" /> : <Ways loaded={loaded} instead={instead} />}
+    </Page>
+  );
+}
+
+function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly instead: Instead }) {
+  const router = useRouter();
+  const client = useQueryClient();
+  const [trouble, setTrouble] = useState('');
+  const verdict = VERDICTS[instead.verdict];
+  const { job, hole } = loaded.detail;
+  const onFindOut = (): void => {
+    router.navigate(`/jobs/${job.id}/holes/${hole.id}/know`);
+  };
+  const practise = (): void => {
+    setTrouble('');
+    addPracticePiece(loaded.detail)
+      .then(async ({ jobId, holeId }) => {
+        await client.invalidateQueries();
+        router.navigate(`/jobs/${jobId}/holes/${holeId}`);
+      })
+      .catch((error: unknown) => {
+        setTrouble(error instanceof Error ? error.message : 'It could not be added.');
+      });
+  };
+  return (
+    <Column padding="$4" gap="$4" testID={`instead-${instead.verdict}`}>
+      <Notice level={verdict.level} title={verdict.title} text={verdict.text} />
+      {instead.why.map((line) => (
+        <Small key={line} color="$ink">
+          {line}
+        </Small>
+      ))}
+      <Heading aria-level={2}>Other ways</Heading>
+      {instead.alternatives.map(({ way, title, detail }) => (
+        <Column
+          key={way + title}
+          gap="$2"
+          borderTopWidth={1}
+          borderColor="$line"
+          paddingTop="$3"
+          testID={`way-${way}`}
+        >
+          <Heading aria-level={3} fontSize="$3" lineHeight="$3">
+            {title}
+          </Heading>
+          <Small>{detail}</Small>
+          {way === 'find-out' ? (
+            <Row>
+              <Button label="Help me find out" look="main" onPress={onFindOut} testID="find-out" />
+            </Row>
+          ) : null}
+          {way === 'practise' ? (
+            <Row>
+              <Button
+                label="Add a practice piece first in the job"
+                look="main"
+                onPress={practise}
+                testID="add-practice"
+              />
+            </Row>
+          ) : null}
+        </Column>
+      ))}
+      {trouble ? (
+        <Small color="$stop" role="alert">
+          {trouble}
+        </Small>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,59 @@
+import type { KnowStep } from '@nucleon/core/identify/knowPath';
+import type { ReactNode } from 'react';
+import { Title } from '../../ui/text';
+import type { HoleRoom } from '../hole/useHoleRoom';
+import { AgeStep, DamageStep, FormStep, LooseStep, WorthStep } from './FactSteps';
+import { FoundStep } from './FoundStep';
+import type { Knowing } from './knowing';
+import { KnownSummary } from './KnownSummary';
+import { LayersStep } from './LayersStep';
+import { KindStep, WhichStep } from './MaterialSteps';
+import { QuestionStep } from './QuestionStep';
+import { ThicknessStep } from './ThicknessStep';
+
+export interface StepProps {
+  readonly room: HoleRoom;
+  readonly knowing: Knowing;
+}
+
+const TITLES: Record<KnowStep, string> = {
+  kind: 'What kind of thing is it?',
+  which: 'Do you know which?',
+  found: 'What it may be',
+  form: 'What form has it?',
+  layers: 'What is it built of, from the outside in?',
+  thickness: 'How thick is it, there?',
+  loose: 'Loose, or built in already?',
+  damage: 'Is it damaged?',
+  age: 'When was it made or put up?',
+  worth: 'What would breaking it cost?',
+  done: 'What is known now',
+};
+
+const STEPS: Record<KnowStep, (props: StepProps) => ReactNode> = {
+  kind: KindStep,
+  which: WhichStep,
+  found: FoundStep,
+  form: FormStep,
+  layers: LayersStep,
+  thickness: ThicknessStep,
+  loose: LooseStep,
+  damage: DamageStep,
+  age: AgeStep,
+  worth: WorthStep,
+  done: KnownSummary,
+};
+
+/** The question of the screen at hand, with its help and its answers. */
+export function KnowStepView(props: StepProps) {
+  const { screen } = props.knowing;
+  if (screen.startsWith('q:')) return <QuestionStep {...props} id={screen.slice(2)} key={screen} />;
+  const step = screen as KnowStep;
+  const Step = STEPS[step];
+  return (
+    <>
+      <Title aria-level={2}>{TITLES[step]}</Title>
+      <Step {...props} key={step} />
+    </>
+  );
+}

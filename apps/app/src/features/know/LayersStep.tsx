@@ -1,0 +1,185 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { Layer } from '@nucleon/core/job/job';
+import { CAVITY, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
+import { wallDrawing } from '@nucleon/core/section/wallDrawing';
+import ArrowRight from 'lucide-react-native/icons/arrow-right';
+import Plus from 'lucide-react-native/icons/plus';
+import Trash from 'lucide-react-native/icons/trash';
+import { useState } from 'react';
+import { Measured } from '../../drawing/Measured';
+import { ScaleDrawing } from '../../drawing/ScaleDrawing';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Panel, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Body, Heading, Small } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import type { StepProps } from './KnowStepView';
+import { LeafHelp } from './LeafHelp';
+
+const LEAF_IDS = MATERIAL_IDS.filter(
+  (id) =>
+    MATERIALS[id].class === 'masonry' ||
+    ['sandstone', 'limestone', 'granite', 'glazed-wall-tile', 'porcelain-tile'].includes(id),
+);
+const LEAF_CHIPS = [
+  ...LEAF_IDS.map((id) => ({ value: id, label: MATERIALS[id].name })),
+  { value: CAVITY, label: 'Cavity' },
+];
+const NEW_LEAF_MM = 100;
+
+/** A wall or floor leaf by leaf, with its cut to scale. */
+export function LayersStep({ room, knowing }: StepProps) {
+  const units = useUnits();
+  const { piece, changePiece } = room.edit;
+  const { customMaterials } = room.detail.job;
+  const layers: readonly Layer[] = piece.layers?.length
+    ? piece.layers
+    : [{ material: piece.material, thicknessMm: piece.thicknessMm }];
+  const [open, setOpen] = useState(0);
+  const write = (next: readonly Layer[]): void => {
+    const total = next.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+    const solid = next.find((layer) => layer.material !== CAVITY);
+    changePiece(
+      {
+        layers: next,
+        thicknessMm: Math.round(total * 100) / 100,
+        thicknessReadingsMm: [],
+        ...(solid ? { material: solid.material } : {}),
+      },
+      'layers',
+    );
+  };
+  const change = (index: number, layer: Layer): void => {
+    write(layers.map((one, at) => (at === index ? layer : one)));
+  };
+  return (
+    <>
+      <Body>
+        Your side first. Cavities count. If you cannot know, say what is likely: dust and speed will
+        tell as you go.
+      </Body>
+      <Panel wet testID="wall-drawing">
+        <Measured>
+          {(width) => (
+            <ScaleDrawing
+              drawing={wallDrawing(layers, customMaterials, units)}
+              width={width}
+              maxHeight={190}
+            />
+          )}
+        </Measured>
+      </Panel>
+      {layers.map((layer, index) => (
+        <Column
+          key={index}
+          gap="$3"
+          borderTopWidth={1}
+          borderColor="$line"
+          paddingTop="$3"
+          testID={`leaf-${index + 1}`}
+        >
+          <Row justifyContent="space-between">
+            <Heading aria-level={3}>Leaf {index + 1}</Heading>
+            <Button
+              label={open === index ? 'Close' : 'Change'}
+              look="quiet"
+              hint={`${open === index ? 'Close' : 'Change'} leaf ${index + 1}`}
+              onPress={() => {
+                setOpen(open === index ? -1 : index);
+              }}
+            />
+          </Row>
+          {open === index ? (
+            <>
+              <Chips
+                label="Made of"
+                chips={LEAF_CHIPS}
+                value={layer.mix?.length ? undefined : layer.material}
+                onChange={(material) => {
+                  change(index, { material, thicknessMm: layer.thicknessMm });
+                }}
+              />
+              {layer.material === CAVITY ? null : (
+                <LeafHelp
+                  onFound={({ material, mix }) => {
+                    change(index, {
+                      material,
+                      thicknessMm: layer.thicknessMm,
+                      ...(mix ? { mix } : {}),
+                    });
+                  }}
+                />
+              )}
+            </>
+          ) : null}
+          <Row gap="$3" alignItems="flex-end">
+            <LengthBox
+              inRow
+              label={`${nameOf(layer)}, thick`}
+              valueMm={layer.thicknessMm}
+              mostMm={LIMITS.thicknessMm.most}
+              onChangeMm={(thicknessMm) => {
+                change(index, { ...layer, thicknessMm });
+              }}
+              testID={`leaf-thickness-${index + 1}`}
+            />
+            {layers.length > 1 ? (
+              <Button
+                label="Remove"
+                icon={Trash}
+                look="quiet"
+                hint={`Remove leaf ${index + 1}`}
+                onPress={() => {
+                  write(layers.filter((_, at) => at !== index));
+                }}
+              />
+            ) : null}
+          </Row>
+        </Column>
+      ))}
+      <Row flexWrap="wrap" gap="$2">
+        <Button
+          label="Add a leaf behind"
+          icon={Plus}
+          onPress={() => {
+            write([...layers, { material: 'clay-brick', thicknessMm: NEW_LEAF_MM }]);
+            setOpen(layers.length);
+          }}
+          testID="add-leaf"
+        />
+        <Button
+          label="Add cavity and leaf"
+          icon={Plus}
+          onPress={() => {
+            write([
+              ...layers,
+              { material: CAVITY, thicknessMm: 50 },
+              { material: 'lightweight-block', thicknessMm: NEW_LEAF_MM },
+            ]);
+            setOpen(layers.length + 1);
+          }}
+          testID="add-cavity"
+        />
+      </Row>
+      <Small>
+        Timber, plasterboard and insulation are no work for a diamond: cut those by hand first.
+      </Small>
+      <Button
+        label="Go on"
+        icon={ArrowRight}
+        look="main"
+        onPress={() => {
+          knowing.settle('layers', 'built');
+        }}
+        testID="know-layers-done"
+      />
+    </>
+  );
+}
+
+function nameOf(layer: Layer): string {
+  const known = LEAF_CHIPS.find((chip) => chip.value === layer.material);
+  const name = known?.label ?? layer.material;
+  return layer.mix?.length ? `${name} or the like` : name;
+}

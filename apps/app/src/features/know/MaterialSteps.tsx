@@ -1,0 +1,99 @@
+import type { IdentifierKind } from '@nucleon/core/identify/identify';
+import { usualForm } from '@nucleon/core/job/presumePiece';
+import type { MaterialClass } from '@nucleon/core/materials/material';
+import { findMaterial, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Body, Small } from '../../ui/text';
+import type { StepProps } from './KnowStepView';
+
+const KINDS: readonly { value: MaterialClass; label: string }[] = [
+  { value: 'glass', label: 'Glass' },
+  { value: 'ceramic', label: 'Pot, cup or tile' },
+  { value: 'stone', label: 'Stone, shell, gem' },
+  { value: 'masonry', label: 'Wall or floor' },
+];
+
+/** The commonest of a kind, to plan with until more is known. */
+const PRESUMED: Record<MaterialClass, keyof typeof MATERIALS> = {
+  glass: 'float-glass',
+  ceramic: 'stoneware',
+  stone: 'granite',
+  masonry: 'clay-brick',
+};
+
+/** Glass, ceramic, stone or masonry. */
+export function KindStep({ room, knowing }: StepProps) {
+  const { piece } = room.edit;
+  return (
+    <>
+      <Chips
+        label="Kind"
+        hideLabel
+        chips={KINDS}
+        value={knowing.materialClass}
+        onChange={(kind) => {
+          const same = kind === knowing.materialClass;
+          const material = MATERIALS[PRESUMED[kind]];
+          const answers = piece.knowing?.kind === kind ? piece.knowing.answers : {};
+          knowing.settle('kind', kind, {
+            knowing: { kind, answers },
+            ...(same
+              ? {}
+              : {
+                  material: material.id,
+                  form: usualForm(material),
+                  couldBe: [],
+                  layers: [],
+                  ...(kind === 'glass' ? { glassTreatment: 'unknown' as const } : {}),
+                }),
+          });
+        }}
+        testID="know-kind"
+      />
+      <Small>
+        Wood, plastic and plain metal are not for diamond and water: an ordinary twist or wood bit
+        does those better.
+      </Small>
+    </>
+  );
+}
+
+/** Those who know pick it; those who do not are helped. */
+export function WhichStep({ room, knowing }: StepProps) {
+  const { piece } = room.edit;
+  const { customMaterials } = room.detail.job;
+  const kind = (piece.knowing?.kind ?? knowing.materialClass) as IdentifierKind;
+  const known = [...customMaterials, ...MATERIAL_IDS.map((id) => MATERIALS[id])].filter(
+    (material) => material.class === kind,
+  );
+  const shown = findMaterial(piece.material, customMaterials);
+  return (
+    <>
+      <Button
+        label="Not sure: help me find out"
+        look="main"
+        onPress={() => {
+          knowing.settle('which', 'help');
+        }}
+        testID="know-help"
+      />
+      <Body>Or, if you know:</Body>
+      <Chips
+        label="Material"
+        hideLabel
+        chips={known.map((material) => ({ value: material.id, label: material.name }))}
+        value={piece.couldBe?.length ? undefined : shown?.id}
+        onChange={(material) => {
+          knowing.settle('which', 'known', { material, couldBe: [] });
+        }}
+        testID="know-material"
+      />
+      {kind === 'glass' ? (
+        <Small>
+          How a pane was treated matters more than what it is: the help leads there too.
+        </Small>
+      ) : null}
+    </>
+  );
+}

@@ -1,0 +1,21 @@
+import type { Identification } from '@nucleon/core/identify/identify';
+import { sharesInWords } from '@nucleon/core/identify/words';
+import { Column } from '../../ui/layout';
+import { ShareBar } from '../../ui/ShareBar';
+
+/** The likeliest candidates with how likely each is. */
+export function Shares({ found, most }: { readonly found: Identification; readonly most: number }) {
+  return (
+    <Column gap="$3" testID="shares">
+      {found.ranked.slice(0, most).map((one, index) => (
+        <ShareBar
+          key={one.id}
+          label={one.candidate.name}
+          share={one.likelihood}
+          text={sharesInWords(one.likelihood)}
+          strong={index === 0}
+        />
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,166 @@
+import type { JobDetail } from '@nucleon/contract/wire';
+import { COLUMN_WORDS } from '@nucleon/core/materials/columns';
+import type { Material, MaterialColumn } from '@nucleon/core/materials/material';
+import { provenance } from '@nucleon/core/materials/provenance';
+import { useState } from 'react';
+import { putMaterials } from '../../api/jobs';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { NumberBox } from '../../ui/NumberBox';
+import { Label, Small } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { KitFormShell } from '../kit/KitFormShell';
+
+interface MaterialFormProps {
+  readonly job: JobDetail;
+  readonly material: Material;
+  readonly onDone: () => void;
+}
+
+const COLUMNS = Object.keys(COLUMN_WORDS) as readonly MaterialColumn[];
+const HIGHEST = 1e6;
+
+const DUST = [
+  { value: 'silica', label: 'Holds silica' },
+  { value: 'nuisance', label: 'Plain' },
+  { value: 'shell', label: 'Shell' },
+] as const;
+const WEAR = [
+  { value: 'soft-abrasive', label: 'Soft and gritty' },
+  { value: 'medium', label: 'In between' },
+  { value: 'hard', label: 'Hard and close' },
+] as const;
+
+/** Every column of a material, with its unit and where the starting value comes from. */
+export function MaterialForm({ job, material, onDone }: MaterialFormProps) {
+  const [draft, setDraft] = useState(material);
+  const change = (more: Partial<Material>): void => {
+    setDraft((last) => ({ ...last, ...more }));
+  };
+  const others = job.customMaterials.filter((one) => one.id !== material.id);
+  const isNew = others.length === job.customMaterials.length;
+  const store = (customMaterials: readonly Material[]) =>
+    putMaterials(job.id, { version: job.version, customMaterials });
+  return (
+    <KitFormShell
+      canSave={draft.name.trim() !== ''}
+      save={() => store([...others, { ...draft, name: draft.name.trim() }])}
+      onDone={onDone}
+      onDelete={
+        isNew
+          ? undefined
+          : async () => {
+              await store(others);
+              onDone();
+            }
+      }
+    >
+      <TextBox
+        label="Name"
+        value={draft.name}
+        onChangeText={(name) => {
+          change({ name });
+        }}
+        testID="material-name"
+      />
+      {COLUMNS.map((column) => (
+        <Column key={column} gap="$1">
+          <ColumnBox column={column} draft={draft} onChange={change} />
+          <Small>{provenance(draft, column).source}.</Small>
+        </Column>
+      ))}
+    </KitFormShell>
+  );
+}
+
+interface ColumnBoxProps {
+  readonly column: MaterialColumn;
+  readonly draft: Material;
+  readonly onChange: (more: Partial<Material>) => void;
+}
+
+function ColumnBox({ column, draft, onChange }: ColumnBoxProps) {
+  const words: { label: string; unit: string; symbol?: string; scale?: number } =
+    COLUMN_WORDS[column];
+  const label = `${words.label}${words.symbol ? ` ${words.symbol}` : ''}${words.unit ? `, ${words.unit}` : ''}`;
+  switch (column) {
+    case 'pressureMpa':
+    case 'rimSpeedMPerS':
+      return (
+        <Column gap="$1">
+          <Label>{label}</Label>
+          <Row gap="$2" flexWrap="wrap" alignItems="flex-start">
+            {Object.entries(draft[column]).map(([step, value]) => (
+              <NumberBox
+                key={step}
+                inRow
+                label={step}
+                value={value as number}
+                limit={{ above: 0, most: 20, unit: words.unit }}
+                onChange={(next) => {
+                  if (next !== undefined)
+                    onChange({ [column]: { ...draft[column], [step]: next } });
+                }}
+                testID={`column-${column}-${step}`}
+              />
+            ))}
+          </Row>
+        </Column>
+      );
+    case 'dust':
+      return (
+        <Chips
+          label={label}
+          chips={DUST}
+          value={draft.dust}
+          onChange={(dust) => {
+            onChange({ dust });
+          }}
+        />
+      );
+    case 'abrasiveness':
+      return (
+        <Chips
+          label={label}
+          chips={WEAR}
+          value={draft.abrasiveness}
+          onChange={(abrasiveness) => {
+            onChange({ abrasiveness });
+          }}
+        />
+      );
+    case 'finesColour':
+      return (
+        <TextBox
+          label={label}
+          value={draft.finesColour}
+          onChangeText={(finesColour) => {
+            onChange({ finesColour });
+          }}
+          fault={
+            /^#[0-9A-Fa-f]{6}$/.test(draft.finesColour)
+              ? undefined
+              : `“${draft.finesColour}” is not a colour; write one such as #A1B2C3.`
+          }
+        />
+      );
+    default: {
+      const scale = words.scale ?? 1;
+      return (
+        <NumberBox
+          label={label}
+          value={Number((draft[column] * scale).toPrecision(6))}
+          limit={
+            column === 'heatConstraint'
+              ? { least: 0, most: 1, unit: '' }
+              : { above: 0, most: HIGHEST, unit: words.unit }
+          }
+          onChange={(next) => {
+            if (next !== undefined) onChange({ [column]: next / scale });
+          }}
+          testID={`column-${column}`}
+        />
+      );
+    }
+  }
+}

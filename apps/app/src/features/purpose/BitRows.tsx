@@ -1,0 +1,83 @@
+import type { BitForPurpose, BitsForPurpose } from '@nucleon/core/choice/bitsForPurpose';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import CircleCheck from 'lucide-react-native/icons/circle-check';
+import OctagonX from 'lucide-react-native/icons/octagon-x';
+import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { Icon } from '../../ui/Icon';
+import { Column, Row } from '../../ui/layout';
+import { Press } from '../../ui/Press';
+import { Heading, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import type { PurposeDraft } from './usePurpose';
+
+const LOOKS = {
+  covered: { icon: CircleCheck, tone: 'fine', word: 'Fits' },
+  'no-exit': { icon: CircleCheck, tone: 'fine', word: 'Fits' },
+  'nothing-covers': { icon: CircleCheck, tone: 'fine', word: 'Fits' },
+  tight: { icon: TriangleAlert, tone: 'caution', word: 'Only just' },
+  'not-covered': { icon: OctagonX, tone: 'stop', word: 'Rejected' },
+} as const satisfies Record<BitForPurpose['verdict'], object>;
+
+/** Owned bits within the range, with what their chips come to, and the nearest misses. */
+export function BitRows({
+  bits,
+  purpose,
+}: {
+  readonly bits: BitsForPurpose;
+  readonly purpose: PurposeDraft;
+}) {
+  const units = useUnits();
+  const size = (mm: number): string => formatLengthShort(mm, units);
+  return (
+    <Column padding="$4" gap="$2" testID="fit-bits">
+      <Heading aria-level={2}>Your bits</Heading>
+      {bits.fitting.length === 0 ? (
+        <Small>None you own cuts this. The plan would be for a new bit of the size above.</Small>
+      ) : null}
+      {bits.fitting.map(({ bit, verdict, text, holeMm }) => {
+        const { icon, tone, word } = LOOKS[verdict];
+        const picked = purpose.pickedBit === bit.id;
+        return (
+          <Press
+            key={bit.id}
+            role="radio"
+            aria-checked={picked}
+            aria-label={`${bit.name}: ${word}. ${text}`}
+            onPress={() => {
+              purpose.pickBit(picked ? null : bit.id);
+            }}
+            borderWidth={1}
+            borderBottomWidth={picked ? 3 : 1}
+            borderColor={picked ? '$water' : '$line'}
+            backgroundColor={picked ? '$waterWash' : '$surface'}
+            padding="$3"
+            gap="$3"
+            alignItems="flex-start"
+            testID={`fit-bit-${bit.name}`}
+          >
+            <Icon of={icon} tone={tone} />
+            <Column flex={1} alignItems="flex-start">
+              <Strong textAlign="left">
+                {bit.name} · {size(holeMm)}
+              </Strong>
+              <Small textAlign="left" color={`$${tone}`}>
+                {word}
+              </Small>
+              <Small textAlign="left">{text}</Small>
+            </Column>
+          </Press>
+        );
+      })}
+      {bits.misses.map(({ bit, holeMm, text }) => (
+        <Row key={bit.id} justifyContent="space-between" gap="$3">
+          <Small flexShrink={1}>
+            {bit.name} · {size(holeMm)}
+          </Small>
+          <Small color="$ink" textAlign="right">
+            {text}
+          </Small>
+        </Row>
+      ))}
+    </Column>
+  );
+}

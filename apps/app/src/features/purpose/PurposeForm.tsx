@@ -1,0 +1,108 @@
+import { usualValue, type Field } from '@nucleon/core/purposes/field';
+import type { PurposeKind } from '@nucleon/core/purposes/purposes';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { NumberBox } from '../../ui/NumberBox';
+import { Small } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import type { PurposeDraft } from './usePurpose';
+
+interface PurposeFormProps {
+  readonly kind: PurposeKind;
+  readonly purpose: PurposeDraft;
+  readonly thicknessMm: number;
+  readonly onOther: () => void;
+}
+
+/** What must be known of the part, each with what is taken when nothing is said. */
+export function PurposeForm({ kind, purpose, thicknessMm, onOther }: PurposeFormProps) {
+  const { tool, given, change, outcome } = purpose;
+  const faults = outcome.kind === 'faulty' ? outcome.faults : [];
+  return (
+    <Column gap="$4" testID={`purpose-${kind}`}>
+      <Small>{tool.about}</Small>
+      {Object.entries(tool.fields).map(([name, field]) => (
+        <FieldBox
+          key={name}
+          name={name}
+          field={field}
+          value={given[name]}
+          thicknessMm={thicknessMm}
+          fault={faults.find((one) => one.pointer === `/${name}` && !one.missing)?.message}
+          onChange={(value) => {
+            change(name, value);
+          }}
+        />
+      ))}
+      <Row>
+        <Button label="Another purpose" look="quiet" onPress={onOther} testID="other-purpose" />
+      </Row>
+    </Column>
+  );
+}
+
+interface FieldBoxProps {
+  readonly name: string;
+  readonly field: Field;
+  readonly value: unknown;
+  readonly thicknessMm: number;
+  readonly fault: string | undefined;
+  readonly onChange: (value: number | string | undefined) => void;
+}
+
+function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBoxProps) {
+  const units = useUnits();
+  const usual = usualValue(field, thicknessMm);
+  const testID = `field-${name}`;
+  if (field.kind === 'choice') {
+    return (
+      <Chips
+        label={field.label}
+        chips={Object.entries(field.options).map(([id, label]) => ({ value: id, label }))}
+        value={typeof value === 'string' ? value : field.usual}
+        onChange={onChange}
+        testID={testID}
+      />
+    );
+  }
+  const known = typeof value === 'number' ? value : null;
+  if (field.kind === 'number') {
+    return (
+      <NumberBox
+        label={field.unit ? `${field.label}, ${field.unit}` : field.label}
+        value={known ?? undefined}
+        limit={{
+          ...(field.above !== undefined ? { above: field.above } : { least: field.atLeast ?? 0 }),
+          most: field.most,
+          unit: field.unit,
+        }}
+        placeholder={usual === undefined ? (field.optional ? 'none' : '') : String(usual)}
+        note={fault ?? field.note}
+        onChange={onChange}
+        testID={testID}
+      />
+    );
+  }
+  const taken = typeof usual === 'number' ? formatLengthShort(usual, units) : undefined;
+  return (
+    <Column gap="$1">
+      <LengthBox
+        label={field.label}
+        valueMm={known}
+        placeholder={taken ?? (field.optional ? 'as usual' : 'needed')}
+        mostMm={field.most}
+        anySign={field.least === 0}
+        onChangeMm={onChange}
+        onClear={() => {
+          onChange(undefined);
+        }}
+        fault={fault}
+        testID={testID}
+      />
+      {field.note ? <Small>{field.note}</Small> : null}
+    </Column>
+  );
+}

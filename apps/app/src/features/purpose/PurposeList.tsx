@@ -1,0 +1,104 @@
+import type { StoredBit } from '@nucleon/contract/wire';
+import { PURPOSE_KINDS, PURPOSES, type PurposeKind } from '@nucleon/core/purposes/purposes';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import ArrowLeftRight from 'lucide-react-native/icons/arrow-left-right';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Icon } from '../../ui/Icon';
+import { Column, Panel } from '../../ui/layout';
+import { Press } from '../../ui/Press';
+import { Heading, Small, Strong } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { useUnits } from '../display/displayStore';
+
+interface PurposeListProps {
+  readonly bits: readonly StoredBit[];
+  readonly onChoose: (kind: PurposeKind) => void;
+}
+
+/** Every purpose, or turned round: what the bit one has would serve. */
+export function PurposeList({ bits, onChoose }: PurposeListProps) {
+  const units = useUnits();
+  const [search, setSearch] = useState('');
+  const [bitId, setBitId] = useState<string | undefined>(undefined);
+  const [reversed, setReversed] = useState(false);
+  const bit = bits.find((one) => one.id === bitId);
+  const holeMm = bit ? bit.diameterMm + (bit.runOutMm ?? 0) : null;
+  const wanted = search.trim().toLowerCase();
+  const rows = PURPOSE_KINDS.flatMap((kind) => {
+    const { title, about, reverse } = PURPOSES[kind];
+    const line = holeMm === null ? about : reverse(holeMm, units);
+    const matches = `${title} ${about}`.toLowerCase().includes(wanted);
+    return line !== null && matches ? [{ kind, title, line }] : [];
+  });
+  return (
+    <Column padding="$4" gap="$4">
+      <TextBox
+        label="Search"
+        value={search}
+        onChangeText={setSearch}
+        placeholder="pipe, ring, post"
+      />
+      {bits.length > 0 && !reversed ? (
+        <Button
+          label="Start from a bit you have"
+          icon={ArrowLeftRight}
+          onPress={() => {
+            setReversed(true);
+          }}
+          testID="reverse"
+        />
+      ) : null}
+      {reversed ? (
+        <Chips
+          label="Your bits"
+          chips={[
+            { value: '', label: 'Any' },
+            ...bits.map((one) => ({
+              value: one.id,
+              label: `${one.name} · ${formatLengthShort(one.diameterMm, units)}`,
+            })),
+          ]}
+          value={bitId ?? ''}
+          onChange={(id) => {
+            setBitId(id === '' ? undefined : id);
+          }}
+          testID="reverse-bit"
+        />
+      ) : null}
+      <Heading aria-level={2}>
+        {bit && holeMm !== null
+          ? `What ${formatLengthShort(holeMm, units)} takes`
+          : 'What goes in it or through it?'}
+      </Heading>
+      <Panel wet testID="purposes">
+        {rows.map(({ kind, title, line }) => (
+          <Press
+            key={kind}
+            role="link"
+            borderTopWidth={1}
+            borderColor="$line"
+            paddingHorizontal="$4"
+            paddingVertical="$2"
+            gap="$3"
+            justifyContent="space-between"
+            hoverStyle={{ backgroundColor: '$raised' }}
+            onPress={() => {
+              onChoose(kind);
+            }}
+            testID={`choose-${kind}`}
+          >
+            <Column flex={1} alignItems="flex-start">
+              <Strong textAlign="left">{title}</Strong>
+              <Small textAlign="left">{line}</Small>
+            </Column>
+            <Icon of={ChevronRight} tone="muted" />
+          </Press>
+        ))}
+        {rows.length === 0 ? <Small padding="$4">Nothing of that name.</Small> : null}
+      </Panel>
+    </Column>
+  );
+}

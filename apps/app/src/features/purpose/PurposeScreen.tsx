@@ -1,0 +1,99 @@
+import { useMedia } from '@tamagui/core';
+import { isPurposeKind, type PurposeKind } from '@nucleon/core/purposes/purposes';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { Column, Row } from '../../ui/layout';
+import { Page } from '../../ui/Page';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { HoleTrouble } from '../hole/HoleTrouble';
+import { SaveMark } from '../hole/SaveMark';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { FitView } from './FitView';
+import { PurposeForm } from './PurposeForm';
+import { PurposeList } from './PurposeList';
+import { UseFitButton } from './UseFitButton';
+import { usePurpose } from './usePurpose';
+
+/** From the part to the hole. */
+export function PurposeScreen() {
+  return (
+    <HoleLoader title="What is it for?">
+      {(loaded) => <PurposeRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function PurposeRoom(loaded: LoadedHole) {
+  const { kind } = useLocalSearchParams<{ kind?: string }>();
+  const router = useRouter();
+  const { detail } = loaded;
+  const stored = detail.hole.purpose?.kind;
+  const home = `/jobs/${detail.job.id}/holes/${detail.hole.id}`;
+  const chosen = kind ?? stored;
+  const choose = (next: PurposeKind | 'list'): void => {
+    router.setParams({ jobId: detail.job.id, holeId: detail.hole.id, kind: next });
+  };
+  if (chosen !== undefined && isPurposeKind(chosen)) {
+    return <OnePurpose key={chosen} loaded={loaded} kind={chosen} home={home} onChoose={choose} />;
+  }
+  return (
+    <Page
+      title="What is it for?"
+      subtitle={detail.piece.name}
+      back={{ href: home, label: 'the plan' }}
+    >
+      <PurposeList bits={loaded.bits} onChoose={choose} />
+    </Page>
+  );
+}
+
+interface OnePurposeProps {
+  readonly loaded: LoadedHole;
+  readonly kind: PurposeKind;
+  readonly home: string;
+  readonly onChoose: (next: PurposeKind | 'list') => void;
+}
+
+/** The part's fields, and the hole that follows from them, as they are typed. */
+function OnePurpose({ loaded, kind, home, onChoose }: OnePurposeProps) {
+  const room = useHoleRoom(loaded);
+  const { wide } = useMedia();
+  const purpose = usePurpose(room, kind);
+  const form = (
+    <PurposeForm
+      kind={kind}
+      purpose={purpose}
+      thicknessMm={room.edit.piece.thicknessMm}
+      onOther={() => {
+        onChoose('list');
+      }}
+    />
+  );
+  const result = <FitView purpose={purpose} />;
+  return (
+    <Page
+      title={purpose.tool.title}
+      subtitle={`${room.edit.hole.label?.trim() || 'Hole'} · ${room.edit.piece.name}`}
+      back={{ href: home, label: 'the plan' }}
+      maxWidth={wide ? 1100 : 760}
+      actions={<SaveMark save={room.handle.draft.save} />}
+      footer={<UseFitButton room={room} kind={kind} purpose={purpose} home={home} />}
+    >
+      <HoleTrouble {...room} />
+      {wide ? (
+        <Row alignItems="flex-start">
+          <Column width={380} flexShrink={0} padding="$4" gap="$4">
+            {form}
+          </Column>
+          <Column flex={1}>{result}</Column>
+        </Row>
+      ) : (
+        <Column>
+          <Column padding="$4" gap="$4">
+            {form}
+          </Column>
+          {result}
+        </Column>
+      )}
+    </Page>
+  );
+}

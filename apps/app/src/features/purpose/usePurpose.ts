@@ -1,0 +1,68 @@
+import { bitsForPurpose, type BitsForPurpose } from '@nucleon/core/choice/bitsForPurpose';
+import type { JobFile } from '@nucleon/core/job/job';
+import { findMaterial } from '@nucleon/core/materials/materials';
+import type { Purpose } from '@nucleon/core/purposes/definePurpose';
+import type { FitOutcome } from '@nucleon/core/purposes/fit';
+import { PURPOSES, sceneOf, type PurposeKind } from '@nucleon/core/purposes/purposes';
+import { useMemo, useState } from 'react';
+import { useUnits } from '../display/displayStore';
+import { fileOf } from '../hole/useLivePlan';
+import type { HoleRoom } from '../hole/useHoleRoom';
+
+type Given = Readonly<Record<string, unknown>>;
+
+/** A part being described and the hole that follows from it. */
+export interface PurposeDraft {
+  readonly tool: Purpose;
+  readonly given: Given;
+  readonly change: (name: string, value: unknown) => void;
+  readonly outcome: FitOutcome;
+  /** Owned bits for it; null until the part is known. */
+  readonly bits: BitsForPurpose | null;
+  readonly pickedBit: string | null;
+  readonly pickBit: (id: string | null) => void;
+}
+
+export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
+  const units = useUnits();
+  const { detail, edit, bits: owned, machines } = room;
+  const { piece, hole } = edit;
+  const stored = hole.purpose?.kind === kind ? hole.purpose : { kind };
+  const [given, setGiven] = useState<Given>(() => {
+    const { kind: _kind, ...fields } = stored;
+    return fields;
+  });
+  const [picked, pickBit] = useState<string | null | undefined>(undefined);
+  const tool = PURPOSES[kind];
+  const material = findMaterial(piece.material, detail.job.customMaterials);
+  const outcome = useMemo(
+    () => tool.fit(given, sceneOf(piece, material, units)),
+    [tool, given, piece, material, units],
+  );
+  const bits = useMemo(() => {
+    if (outcome.kind !== 'fits') return null;
+    const withPurpose = { ...hole, purpose: { ...given, kind } };
+    const file: JobFile = fileOf(detail.job, { piece, hole: withPurpose }, owned, machines);
+    return bitsForPurpose(file, { ...piece, holes: [] }, withPurpose, outcome.fit, units);
+  }, [outcome, given, kind, hole, piece, detail.job, owned, machines, units]);
+  return {
+    tool,
+    given,
+    change: (name, value) => {
+      setGiven((last) => {
+        const { [name]: _old, ...others } = last;
+        return value === undefined ? others : { ...others, [name]: value };
+      });
+    },
+    outcome,
+    bits,
+    // The best one that does not spoil the edge, until the person chooses otherwise.
+    pickedBit: picked === undefined ? bestBit(bits) : picked,
+    pickBit,
+  };
+}
+
+const bestBit = (bits: BitsForPurpose | null): string | null => {
+  const first = bits?.fitting[0];
+  return first && first.verdict !== 'not-covered' ? first.bit.id : null;
+};
