@@ -5,7 +5,7 @@ import { expect, type APIRequestContext, type Page } from '@playwright/test';
 /** A job of a test's own, made from the demo files, so that journeys do not meet. */
 export async function ownJob(
   request: APIRequestContext,
-  demo: '1-dial-house' | '2-garden',
+  demo: '1-dial-house' | '2-garden' | '3-porch',
   name: string,
 ): Promise<string> {
   const file = JSON.parse(
@@ -33,4 +33,9 @@ export async function openFold(
 ): Promise<void> {
   const fold = page.getByTestId(`fold-${part}`);
   if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
+}
+
+/** Presses one of the choices of a group. */
+export async function answerOf(page: Page, group: string, name: string | RegExp): Promise<void> {
+  await page.getByTestId(group).getByRole('radio', { name }).first().click();
 }

@@ -39,7 +39,8 @@ test('glass nobody vouches for stops the plan until a test is recorded; tempered
   if (info.project.name === 'phone')
     await expect(page.getByTestId('live-bar')).toContainText('Stop');
   await page.getByTestId('answer-polariser-clear').click();
-  await expect(page.getByTestId('gate-unknown-treatment')).toBeHidden();
+  await expect(page.getByTestId('checks')).toContainText('Polariser test clear');
+  await expect(page.getByTestId('stops').getByTestId('gate-unknown-treatment')).toHaveCount(0);
   await expect(page.getByTestId('figure-feedForceN')).toContainText('Press with');
   await expect(page.getByTestId('save-mark')).toContainText('Saved');
 
@@ -47,4 +48,17 @@ test('glass nobody vouches for stops the plan until a test is recorded; tempered
   if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
   await page.getByTestId('treatment').getByRole('radio', { name: 'Tempered' }).click();
   await expect(page.getByTestId('gate-strengthened-glass')).toContainText('no way round');
+});
+
+test('one who is not sure of the stone is led from the new hole to finding out @once', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await page.getByRole('radio', { name: 'Stone' }).click();
+  await page.getByTestId('not-sure').click();
+  await page.getByRole('radio', { name: '20 mm', exact: true }).click();
+  await page.getByRole('radio', { name: '10 mm', exact: true }).click();
+  await expect(page.locator('[data-testid^="know-at-q:"]')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the plan' }).click();
+  await expect(page.getByTestId('figure-feedForceN')).toBeVisible();
 });

@@ -6,22 +6,23 @@ import { expect, test } from '@playwright/test';
 import { figure, isSaved, openFold, ownJob } from './demoJob';
 
 interface PrintedPlan {
-  readonly holeId: string;
+  readonly depthMm: number;
   readonly feedForceN: number;
   readonly rpm: number;
   readonly drillTimeS: { readonly p50: number };
 }
 
-/** What the command line makes of a file. */
-function printedPlan(file: string): PrintedPlan {
+/** What the command line makes of the hole of this depth in a file. */
+function printedPlan(file: string, depthMm: number): PrintedPlan {
   const out = execFileSync(
     process.execPath,
     [join(import.meta.dirname, '..', 'cli', 'bin', 'nucleon.mjs'), 'plan', file],
     { encoding: 'utf8' },
   );
-  const [first] = (JSON.parse(out) as { holes: PrintedPlan[] }).holes;
-  if (!first) throw new Error('no plan printed');
-  return first;
+  const { holes } = JSON.parse(out) as { holes: PrintedPlan[] };
+  const found = holes.find((hole) => hole.depthMm === depthMm);
+  if (!found) throw new Error('no plan printed');
+  return found;
 }
 
 test('a person changes glass and bit, and screen, file and command line agree', async ({
@@ -51,7 +52,7 @@ test('a person changes glass and bit, and screen, file and command line agree', 
   const exported = await (await request.get(`/api/v1/jobs/${jobId}/export`)).text();
   const path = join(mkdtempSync(join(tmpdir(), 'nucleon-')), 'job.json');
   writeFileSync(path, exported);
-  const printed = printedPlan(path);
+  const printed = printedPlan(path, 10);
   const shownForce = (await figure(page, 'feedForceN')).split('\n')[1];
   const shownTime = (await figure(page, 'drillTimeS')).split('\n')[1];
   expect(Number(shownForce)).toBe(Number(printed.feedForceN.toPrecision(2)));

@@ -1,5 +1,6 @@
 import type { Piece } from '../job/job';
-import { isBehind, knowPath, markOf, resumeAt } from './knowPath';
+import { isBehind, knowPath, resumeAt } from './knowPath';
+import { markOf } from '../job/knowMarks';
 
 const piece = (more: Partial<Piece> = {}): Piece => ({
   id: 'p',
@@ -37,6 +38,17 @@ it('comes to the polariser, its control first, and stops asking once that vouche
   expect(resumeAt(knowPath(shown, 'glass'), shown)).toBe('q:pattern');
   const clear = piece(help('glass', { ...known, control: 'shows', pattern: 'clear' }));
   expect(resumeAt(knowPath(clear, 'glass'), clear)).toBe('found');
+});
+
+it('asks for proof to the end, however likely a plain pane is', () => {
+  const likely = { thing: 'picture-or-window', label: 'none', edge: 'cut-edge' };
+  const path = (answers: Record<string, string>) => {
+    const asked = piece(help('glass', answers));
+    return resumeAt(knowPath(asked, 'glass'), asked);
+  };
+  expect(path(likely)).toBe('q:maker');
+  expect(path({ ...likely, maker: 'skipped' })).toBe('q:control');
+  expect(path({ ...likely, maker: 'skipped', control: 'no-filters' })).toBe('found');
 });
 
 it('takes a skip for an answer and never asks it again', () => {

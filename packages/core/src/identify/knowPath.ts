@@ -1,30 +1,12 @@
 import type { Piece } from '../job/job';
+import { markOf, type KnowStep } from '../job/knowMarks';
 import type { MaterialClass } from '../materials/material';
 import { isSettled } from './conclude';
 import { identify, IDENTIFIERS, type IdentifierKind } from './identify';
-import type { Answers } from './posterior';
-
-/** Steps that are not questions of a test, in their order. */
-export const KNOW_STEPS = [
-  'kind',
-  'which',
-  'found',
-  'form',
-  'layers',
-  'thickness',
-  'loose',
-  'damage',
-  'age',
-  'worth',
-  'done',
-] as const;
-export type KnowStep = (typeof KNOW_STEPS)[number];
+import { isAsked, type Answers } from './posterior';
 
 /** A screen of the path: one of its own steps, or a question of the test, `q:` and its name. */
 export type KnowScreen = KnowStep | `q:${string}`;
-
-/** How a step is marked among the answers once it is behind. */
-export const markOf = (step: KnowStep): string => `step:${step}`;
 
 export const SKIPPED = 'skipped';
 
@@ -62,11 +44,20 @@ export function knowPath(
   ];
 }
 
+/** What can vouch for a pane: asked to the end even where likelihood has nothing left to learn. */
+const PROOFS = ['label', 'maker', 'control', 'pattern'] as const;
+
 function questionScreens(kind: IdentifierKind, answers: Answers): readonly KnowScreen[] {
   const { questions } = IDENTIFIERS[kind];
   const behind = Object.keys(answers).filter((id) => Object.hasOwn(questions, id));
-  const next = isSettled(kind, answers) ? undefined : identify(kind, answers).next[0];
-  return [...behind, ...(next ? [next.question] : [])].map((id) => `q:${id}` as const);
+  const next = isSettled(kind, answers) ? undefined : nextQuestion(kind, answers);
+  return [...behind, ...(next ? [next] : [])].map((id) => `q:${id}` as const);
+}
+
+function nextQuestion(kind: IdentifierKind, answers: Answers): string | undefined {
+  const telling = identify(kind, answers).next[0]?.question;
+  if (telling !== undefined || kind !== 'glass') return telling;
+  return PROOFS.find((id) => answers[id] === undefined && isAsked(IDENTIFIERS.glass, id, answers));
 }
 
 /** Whether a screen has been answered or skipped. */

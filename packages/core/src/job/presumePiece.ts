@@ -1,6 +1,8 @@
 import type { Outline } from '../geometry/outline';
-import type { Material } from '../materials/material';
+import type { Material, MaterialClass } from '../materials/material';
+import { MATERIALS, type MaterialId } from '../materials/materials';
 import { MM_PER_INCH } from '../units/constants';
+import { markOf } from './knowMarks';
 import type { UnitSystem } from '../units/unitSystem';
 import type { GlassTreatment, Piece, PieceForm } from './job';
 
@@ -21,6 +23,16 @@ export function usualForm(material: Pick<Material, 'id' | 'class'>): PieceForm {
   if (material.class === 'glass') return 'sheet';
   return material.class === 'masonry' ? 'wall' : 'slab';
 }
+
+const USUAL_MATERIAL: Record<MaterialClass, MaterialId> = {
+  glass: 'float-glass',
+  ceramic: 'stoneware',
+  stone: 'granite',
+  masonry: 'clay-brick',
+};
+
+/** The commonest of a kind, to plan with until more is known. */
+export const usualMaterial = (kind: MaterialClass): Material => MATERIALS[USUAL_MATERIAL[kind]];
 
 const WALL_SIDE_MM = 1000;
 const SHEET_MM = [300, 200] as const;
@@ -112,6 +124,8 @@ export interface KnownSoFar {
   readonly thicknessMm: number;
   readonly diameterMm: number;
   readonly glassTreatment?: GlassTreatment;
+  /** Nobody knows which of its kind it is: the next thing is to find out. */
+  readonly notSure?: boolean;
 }
 
 /** A piece of which only material, thickness and hole are known. */
@@ -125,6 +139,14 @@ export function presumePiece(known: KnownSoFar): Omit<Piece, 'id' | 'holes'> {
     outline: presumeOutline(form, known.diameterMm),
     ...(known.material.class === 'glass'
       ? { glassTreatment: known.glassTreatment ?? 'unknown' }
+      : {}),
+    ...(known.notSure
+      ? {
+          knowing: {
+            kind: known.material.class,
+            answers: { [markOf('kind')]: known.material.class, [markOf('which')]: 'help' },
+          },
+        }
       : {}),
   };
 }

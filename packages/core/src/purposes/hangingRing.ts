@@ -129,8 +129,8 @@ export const hangingRing = definePurpose({
     const hole = diameter.targetMm;
     const R = v.ringInsideMm / 2 + wireMm;
     const body = 1.6 * Math.max(hole + e, v.ringInsideMm);
-    // Cut along the hole's axis: the piece's edge to the left, the ring's circle through both.
-    const middle = -(e + hole / 2) / 2 - hole / 2;
+    // Cut along the hole's axis, the piece's edge to the left: the wire lies against the hole's far side.
+    const middle = hole / 2 - R;
     return drawing(
       [
         {
@@ -143,10 +143,10 @@ export const hangingRing = definePurpose({
           outlined: true,
         },
         { kind: 'area', x0: hole / 2, x1: body, z0: 0, z1: t, tone: 'stone', outlined: true },
-        { kind: 'disc', x: middle + hole / 4, z: t / 2, radiusMm: R, tone: 'rim', hollow: true },
+        { kind: 'disc', x: middle, z: t / 2, radiusMm: R, tone: 'rim', hollow: true },
         {
           kind: 'disc',
-          x: middle + hole / 4,
+          x: middle,
           z: t / 2,
           radiusMm: v.ringInsideMm / 2,
           tone: 'rim',

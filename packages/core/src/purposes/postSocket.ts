@@ -126,11 +126,11 @@ export const postSocket = definePurpose({
         ...(end < t ? [box([-half, half], [end, t], 'masonry')] : []),
         box([-hole / 2, hole / 2], [0, end], 'grain'),
         box([-post, post], [-stand, Math.min(v.embedmentMm, t)], 'part'),
-        across(hole, -stand * 0.35, formatLengthShort(hole, units)),
+        across(hole, -stand * 1.12, formatLengthShort(hole, units)),
         upright(half * 1.06, 0, end, formatLengthShort(end, units)),
       ],
       [-half, half * 1.08],
-      [-stand * 1.1, t * 1.04],
+      [-stand * 1.4, t * 1.04],
       `Section: post of ${formatLengthShort(v.postWidthMm, units)} in a core of ${formatLengthShort(hole, units)}, ${formatLengthShort(end, units)} deep in a slab of ${formatLengthShort(t, units)}.`,
     );
   },

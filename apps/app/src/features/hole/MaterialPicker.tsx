@@ -5,6 +5,7 @@ import {
 } from '@nucleon/core/materials/material';
 import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
 
@@ -19,10 +20,12 @@ interface MaterialPickerProps {
   readonly value: string | undefined;
   readonly custom?: readonly Material[];
   readonly onPick: (material: Material) => void;
+  /** Offered where one may go on without knowing which. */
+  readonly onNotSure?: (kind: MaterialClass) => void;
 }
 
 /** Four kinds, then the materials of that kind. */
-export function MaterialPicker({ value, custom = [], onPick }: MaterialPickerProps) {
+export function MaterialPicker({ value, custom = [], onPick, onNotSure }: MaterialPickerProps) {
   const all = [...custom, ...MATERIAL_IDS.map((id) => MATERIALS[id])];
   const current = all.find((material) => material.id === value);
   const [kind, setKind] = useState<MaterialClass | undefined>(current?.class);
@@ -35,6 +38,15 @@ export function MaterialPicker({ value, custom = [], onPick }: MaterialPickerPro
         onChange={setKind}
         testID="material-kind"
       />
+      {kind && onNotSure ? (
+        <Button
+          label="Not sure which: help me find out after"
+          onPress={() => {
+            onNotSure(kind);
+          }}
+          testID="not-sure"
+        />
+      ) : null}
       {kind ? (
         <Chips
           label="Material"

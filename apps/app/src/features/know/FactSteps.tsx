@@ -7,7 +7,7 @@ import { Chips } from '../../ui/Chips';
 import { NumberBox } from '../../ui/NumberBox';
 import { Small } from '../../ui/text';
 import { FORM_CHIPS } from '../hole/choiceWords';
-import type { StepProps } from './KnowStepView';
+import type { StepProps } from './stepProps';
 
 /** Sheet, slab, vessel and so on. */
 export function FormStep({ room, knowing }: StepProps) {

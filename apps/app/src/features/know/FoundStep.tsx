@@ -11,7 +11,7 @@ import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Small } from '../../ui/text';
-import type { StepProps } from './KnowStepView';
+import type { StepProps } from './stepProps';
 import { Shares } from './Shares';
 
 const isoNow = (): string => new Date().toISOString();

@@ -45,7 +45,7 @@ export function KnowPath(loaded: LoadedHole) {
       }
     >
       <HoleTrouble {...room} />
-      <Column padding="$4" gap="$4" testID={`know-${screen}`}>
+      <Column padding="$4" gap="$4" testID={`know-at-${screen}`}>
         <Small>
           Step {path.indexOf(screen) + 1} of {path.length}
         </Small>

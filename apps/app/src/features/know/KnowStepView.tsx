@@ -1,20 +1,14 @@
-import type { KnowStep } from '@nucleon/core/identify/knowPath';
+import type { KnowStep } from '@nucleon/core/job/knowMarks';
 import type { ReactNode } from 'react';
 import { Title } from '../../ui/text';
-import type { HoleRoom } from '../hole/useHoleRoom';
 import { AgeStep, DamageStep, FormStep, LooseStep, WorthStep } from './FactSteps';
 import { FoundStep } from './FoundStep';
-import type { Knowing } from './knowing';
 import { KnownSummary } from './KnownSummary';
 import { LayersStep } from './LayersStep';
 import { KindStep, WhichStep } from './MaterialSteps';
 import { QuestionStep } from './QuestionStep';
+import type { StepProps } from './stepProps';
 import { ThicknessStep } from './ThicknessStep';
-
-export interface StepProps {
-  readonly room: HoleRoom;
-  readonly knowing: Knowing;
-}
 
 const TITLES: Record<KnowStep, string> = {
   kind: 'What kind of thing is it?',

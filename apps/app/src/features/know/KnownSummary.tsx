@@ -4,7 +4,7 @@ import { Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Body, Label, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
-import type { StepProps } from './KnowStepView';
+import type { StepProps } from './stepProps';
 
 /** What the path has come to, and what it means for this hole. */
 export function KnownSummary({ room }: StepProps) {

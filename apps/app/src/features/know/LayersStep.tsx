@@ -14,7 +14,7 @@ import { Column, Panel, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
 import { Body, Heading, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
-import type { StepProps } from './KnowStepView';
+import type { StepProps } from './stepProps';
 import { LeafHelp } from './LeafHelp';
 
 const LEAF_IDS = MATERIAL_IDS.filter(

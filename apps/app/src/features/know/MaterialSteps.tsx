@@ -1,11 +1,11 @@
 import type { IdentifierKind } from '@nucleon/core/identify/identify';
-import { usualForm } from '@nucleon/core/job/presumePiece';
+import { usualForm, usualMaterial } from '@nucleon/core/job/presumePiece';
 import type { MaterialClass } from '@nucleon/core/materials/material';
 import { findMaterial, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Body, Small } from '../../ui/text';
-import type { StepProps } from './KnowStepView';
+import type { StepProps } from './stepProps';
 
 const KINDS: readonly { value: MaterialClass; label: string }[] = [
   { value: 'glass', label: 'Glass' },
@@ -13,14 +13,6 @@ const KINDS: readonly { value: MaterialClass; label: string }[] = [
   { value: 'stone', label: 'Stone, shell, gem' },
   { value: 'masonry', label: 'Wall or floor' },
 ];
-
-/** The commonest of a kind, to plan with until more is known. */
-const PRESUMED: Record<MaterialClass, keyof typeof MATERIALS> = {
-  glass: 'float-glass',
-  ceramic: 'stoneware',
-  stone: 'granite',
-  masonry: 'clay-brick',
-};
 
 /** Glass, ceramic, stone or masonry. */
 export function KindStep({ room, knowing }: StepProps) {
@@ -34,7 +26,7 @@ export function KindStep({ room, knowing }: StepProps) {
         value={knowing.materialClass}
         onChange={(kind) => {
           const same = kind === knowing.materialClass;
-          const material = MATERIALS[PRESUMED[kind]];
+          const material = usualMaterial(kind);
           const answers = piece.knowing?.kind === kind ? piece.knowing.answers : {};
           knowing.settle('kind', kind, {
             knowing: { kind, answers },

@@ -3,7 +3,7 @@ import { isIdentifierKind } from '@nucleon/core/identify/knowPath';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { Body, Label, Small, Strong, Title } from '../../ui/text';
-import type { StepProps } from './KnowStepView';
+import type { StepProps } from './stepProps';
 import { Shares } from './Shares';
 
 /** One thing to look at or try, what it takes, and what it has come to so far. */

@@ -14,7 +14,7 @@ import { LengthBox } from '../../ui/LengthBox';
 import { Press } from '../../ui/Press';
 import { Body, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
-import type { StepProps } from './KnowStepView';
+import type { StepProps } from './stepProps';
 
 /** Several readings: the plan reaches for the thickest and eases off for the thinnest. */
 export function ThicknessStep({ room, knowing }: StepProps) {

@@ -1,12 +1,11 @@
 import {
   isBehind,
   knowPath,
-  markOf,
   resumeAt,
   SKIPPED,
   type KnowScreen,
-  type KnowStep,
 } from '@nucleon/core/identify/knowPath';
+import { markOf, type KnowStep } from '@nucleon/core/job/knowMarks';
 import type { Piece } from '@nucleon/core/job/job';
 import type { Material, MaterialClass } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';

@@ -1,7 +1,7 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import { MATERIALS, isMaterialId } from '@nucleon/core/materials/materials';
 import type { GlassTreatment } from '@nucleon/core/job/job';
-import { usualForm, usualSizes } from '@nucleon/core/job/presumePiece';
+import { usualForm, usualMaterial, usualSizes } from '@nucleon/core/job/presumePiece';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -18,7 +18,9 @@ import { useUnits } from '../display/displayStore';
 import { MaterialPicker } from '../hole/MaterialPicker';
 import { createHole, type NewHole } from './createHole';
 
-type Known = Partial<Pick<NewHole, 'materialId' | 'thicknessMm' | 'treatment' | 'diameterMm'>>;
+type Known = Partial<
+  Pick<NewHole, 'materialId' | 'notSure' | 'thicknessMm' | 'treatment' | 'diameterMm'>
+>;
 type Question = 'material' | 'thickness' | 'treatment' | 'diameter';
 
 const TREATMENTS: readonly { value: GlassTreatment; label: string }[] = [
@@ -68,7 +70,7 @@ export function NewHoleScreen() {
     try {
       const made = await createHole({ ...hole, jobId });
       await client.invalidateQueries();
-      router.replace(`/jobs/${made.jobId}/holes/${made.holeId}`);
+      router.replace(`/jobs/${made.jobId}/holes/${made.holeId}${hole.notSure ? '/know' : ''}`);
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : 'It could not be saved.');
     } finally {
@@ -136,6 +138,13 @@ function Answers({ question, known, onAnswer }: AnswersProps) {
           value={undefined}
           onPick={(picked) => {
             onAnswer({ materialId: picked.id });
+          }}
+          onNotSure={(kind) => {
+            onAnswer({
+              materialId: usualMaterial(kind).id,
+              notSure: true,
+              ...(kind === 'glass' ? { treatment: 'unknown' as const } : {}),
+            });
           }}
         />
       );

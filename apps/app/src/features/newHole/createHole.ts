@@ -12,6 +12,8 @@ export interface NewHole {
   readonly thicknessMm: number;
   readonly diameterMm: number;
   readonly treatment?: GlassTreatment;
+  /** It is not known which of its kind it is. */
+  readonly notSure?: boolean;
   /** The job it joins; a new one when absent. */
   readonly jobId?: string | undefined;
 }
@@ -24,6 +26,7 @@ export async function createHole(known: NewHole): Promise<{ jobId: string; holeI
     material,
     thicknessMm: known.thicknessMm,
     diameterMm: known.diameterMm,
+    ...(known.notSure ? { notSure: true } : {}),
     ...(known.treatment ? { glassTreatment: known.treatment } : {}),
   });
   const [jobId, pieceId, holeId] = [known.jobId ?? newId(), newId(), newId()];
