@@ -37,6 +37,37 @@ const VIEWS = [
     act: (page) => page.getByRole('radio', { name: 'Stone' }).click(),
   },
   {
+    name: 'know-phone',
+    path: `${hole(1, 4)}/know`,
+    act: async (page) => {
+      await page.getByTestId('know-kind').getByRole('radio', { name: 'Glass' }).click();
+      await page.getByTestId('know-help').click();
+      for (let asked = 0; asked < 8; asked++) {
+        await page.waitForTimeout(300);
+        if (await page.getByTestId('know-at-q:control').isVisible()) return;
+        await page.getByTestId('know-skip').click();
+      }
+    },
+  },
+  { name: 'found-phone', path: `${hole(1, 13)}/know?step=found` },
+  { name: 'layers-phone', path: `${hole(2, 8)}/know?step=layers` },
+  {
+    name: 'purpose-phone',
+    path: `${hole(3, 11)}/purpose`,
+    act: (page) => page.getByTestId('fit-range').scrollIntoViewIfNeeded(),
+  },
+  { name: 'purpose-wide-dark', path: `${hole(2, 8)}/purpose`, wide: true, dark: true },
+  { name: 'instead-phone', path: `${hole(1, 4)}/instead` },
+  {
+    name: 'materials-phone',
+    path: `${job(2)}/materials`,
+    act: async (page) => {
+      await page.getByTestId('copy-material').click();
+      await page.getByTestId('material-kind').getByRole('radio', { name: 'Stone' }).click();
+      await page.getByTestId('material').getByRole('radio', { name: 'Slate' }).click();
+    },
+  },
+  {
     name: 'kit-phone',
     path: '/kit',
     act: (page) => page.getByRole('button', { name: /Cup saw 22/ }).click(),
@@ -62,6 +93,7 @@ try {
     });
     await page.goto(server.address + path);
     await page.waitForLoadState('networkidle');
+    await page.getByText('Fetching').first().waitFor({ state: 'hidden' });
     await act?.(page);
     await page.mouse.move(0, 0);
     await page.waitForTimeout(400);

@@ -18,7 +18,17 @@ const help = (kind: string, answers: Record<string, string> = {}): Partial<Piece
 
 it('is short for one who knows, longer for one who asks for help', () => {
   const path = knowPath(piece(), 'glass');
-  expect(path).toEqual(['kind', 'which', 'form', 'thickness', 'loose', 'damage', 'worth', 'done']);
+  expect(path).toEqual([
+    'kind',
+    'which',
+    'treatment',
+    'form',
+    'thickness',
+    'loose',
+    'damage',
+    'worth',
+    'done',
+  ]);
   expect(resumeAt(path, piece())).toBe('kind');
   const asked = piece(help('glass'));
   expect(knowPath(asked, 'glass').slice(0, 4)).toEqual(['kind', 'which', 'q:thing', 'found']);

@@ -33,6 +33,7 @@ export function knowPath(
     'kind',
     ...(asksWhich ? (['which'] as const) : []),
     ...(test ? [...questionScreens(kind, answers), 'found' as const] : []),
+    ...(kind === 'glass' && !test ? (['treatment'] as const) : []),
     'form',
     ...(builtIn ? (['layers'] as const) : []),
     ...(builtIn && (piece.layers?.length ?? 0) > 1 ? [] : (['thickness'] as const)),

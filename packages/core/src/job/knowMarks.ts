@@ -3,6 +3,7 @@ export const KNOW_STEPS = [
   'kind',
   'which',
   'found',
+  'treatment',
   'form',
   'layers',
   'thickness',

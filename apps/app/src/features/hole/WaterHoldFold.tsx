@@ -6,7 +6,7 @@ import { Chips } from '../../ui/Chips';
 import { LengthBox } from '../../ui/LengthBox';
 import { Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
-import { HOLD_CHIPS } from './choiceWords';
+import { EXTRACTION_CHIPS, HOLD_CHIPS, STAND_CHIPS } from './choiceWords';
 import type { Editing } from './editing';
 
 const WATER_CHIPS = COOLANT_IDS.map((id) => ({ value: id, label: COOLANTS[id].name }));
@@ -34,6 +34,17 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
         testID="water"
       />
       <Small>{COOLANTS[waterKind].note}</Small>
+      {waterKind === 'none' ? (
+        <Chips
+          label="Dust"
+          chips={EXTRACTION_CHIPS}
+          value={water?.extraction ? 'drawn' : 'free'}
+          onChange={(dust) => {
+            changeWater({ extraction: dust === 'drawn' }, 'extraction');
+          }}
+          testID="extraction"
+        />
+      ) : null}
       {standing ? (
         <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
           <LengthBox
@@ -89,6 +100,17 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
         }}
         testID="hold"
       />
+      {plan.setup.hold === 'rig' ? (
+        <Chips
+          label="What holds the stand"
+          chips={STAND_CHIPS}
+          value={hole.setup?.standFixing}
+          onChange={(standFixing) => {
+            changeSetup({ standFixing }, 'stand');
+          }}
+          testID="stand"
+        />
+      ) : null}
     </>
   );
 }

@@ -1,5 +1,5 @@
 import type { Hold, Pace, Start } from '@nucleon/core/job/choices';
-import type { GlassTreatment, PieceForm } from '@nucleon/core/job/job';
+import type { GlassTreatment, PieceForm, Setup } from '@nucleon/core/job/job';
 import type { Chip } from '../../ui/Chips';
 
 /** The trade's words for the choices of a setup, as chips in their usual order. */
@@ -25,6 +25,15 @@ export const PACE_CHIPS = chips({
   brisk: 'Brisk',
 } satisfies Record<Pace, string>);
 export const SIDES_CHIPS = chips({ one: 'One side', two: 'Both sides' });
+export const STAND_CHIPS = chips({
+  anchor: 'An anchor',
+  vacuum: 'Vacuum',
+  prop: 'A prop',
+} satisfies Record<NonNullable<Setup['standFixing']>, string>);
+export const EXTRACTION_CHIPS = chips({
+  drawn: 'Drawn off through the barrel',
+  free: 'No extraction',
+});
 export const FORM_CHIPS = chips({
   sheet: 'Sheet',
   slab: 'Slab',

@@ -43,6 +43,7 @@ it('leads one who knows through the facts to a summary, each stored', async () =
   const log = await open();
   pick('know-kind', 'Glass');
   pick('know-material', 'Float glass');
+  pick('know-treatment', 'Annealed');
   pick('know-form', 'Sheet');
   fireEvent.changeText(screen.getByTestId('reading'), '5.8 mm');
   fireEvent.press(screen.getByTestId('add-reading'));
@@ -84,7 +85,10 @@ it('helps one who does not: the stone is ranked, and not sure is an answer', asy
 
 it('goes on where it was left, and skips what is skipped', async () => {
   await open({
-    knowing: { kind: 'glass', answers: { 'step:kind': 'glass', 'step:which': 'known' } },
+    knowing: {
+      kind: 'glass',
+      answers: { 'step:kind': 'glass', 'step:which': 'known', 'step:treatment': 'annealed' },
+    },
   });
   expect(screen.getByText('What form has it?')).toBeTruthy();
   fireEvent.press(screen.getByTestId('know-skip'));

@@ -5,7 +5,7 @@ import { AgeStep, DamageStep, FormStep, LooseStep, WorthStep } from './FactSteps
 import { FoundStep } from './FoundStep';
 import { KnownSummary } from './KnownSummary';
 import { LayersStep } from './LayersStep';
-import { KindStep, WhichStep } from './MaterialSteps';
+import { KindStep, TreatmentStep, WhichStep } from './MaterialSteps';
 import { QuestionStep } from './QuestionStep';
 import type { StepProps } from './stepProps';
 import { ThicknessStep } from './ThicknessStep';
@@ -14,6 +14,7 @@ const TITLES: Record<KnowStep, string> = {
   kind: 'What kind of thing is it?',
   which: 'Do you know which?',
   found: 'What it may be',
+  treatment: 'How was the glass treated?',
   form: 'What form has it?',
   layers: 'What is it built of, from the outside in?',
   thickness: 'How thick is it, there?',
@@ -28,6 +29,7 @@ const STEPS: Record<KnowStep, (props: StepProps) => ReactNode> = {
   kind: KindStep,
   which: WhichStep,
   found: FoundStep,
+  treatment: TreatmentStep,
   form: FormStep,
   layers: LayersStep,
   thickness: ThicknessStep,

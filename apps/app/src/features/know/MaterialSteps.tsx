@@ -5,6 +5,7 @@ import { findMaterial, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/m
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Body, Small } from '../../ui/text';
+import { TREATMENT_CHIPS } from '../hole/choiceWords';
 import type { StepProps } from './stepProps';
 
 const KINDS: readonly { value: MaterialClass; label: string }[] = [
@@ -86,6 +87,34 @@ export function WhichStep({ room, knowing }: StepProps) {
           How a pane was treated matters more than what it is: the help leads there too.
         </Small>
       ) : null}
+    </>
+  );
+}
+
+/** For those who know the glass: how it was treated, or the help after all. */
+export function TreatmentStep({ room, knowing }: StepProps) {
+  const { piece } = room.edit;
+  return (
+    <>
+      <Body>Tempered and otherwise strengthened glass bursts when its skin is cut.</Body>
+      <Button
+        label="Not sure: help me find out"
+        look="main"
+        onPress={() => {
+          knowing.settle('which', 'help');
+        }}
+        testID="know-treatment-help"
+      />
+      <Chips
+        label="Treatment"
+        hideLabel
+        chips={TREATMENT_CHIPS.filter((chip) => chip.value !== 'unknown')}
+        value={piece.glassTreatment}
+        onChange={(glassTreatment) => {
+          knowing.settle('treatment', glassTreatment, { glassTreatment });
+        }}
+        testID="know-treatment"
+      />
     </>
   );
 }

@@ -1,0 +1,88 @@
+/** Writes the tables of docs/ that are the code's own registries: `npm run schema`. */
+import { writeFileSync } from 'node:fs';
+import { IDENTIFIERS } from '@nucleon/core/identify/identify';
+import type { Field } from '@nucleon/core/purposes/field';
+import { PURPOSES } from '@nucleon/core/purposes/purposes';
+import { gateTable } from './gateTable.mts';
+
+const table = (head: readonly string[], rows: readonly (readonly string[])[]): string =>
+  [head, head.map(() => '---'), ...rows].map((row) => `| ${row.join(' | ')} |`).join('\n');
+
+function fieldText(name: string, field: Field): string {
+  const usual = field.usual === undefined ? '' : `, usually ${field.usual}`;
+  if (field.kind === 'choice')
+    return `\`${name}\` (${Object.keys(field.options).join(', ')}; usually ${field.usual})`;
+  const unit = field.kind === 'length' ? 'mm' : field.unit;
+  return `\`${name}\`${field.optional ? '?' : ''}${unit ? ` ${unit}` : ''}${usual}`;
+}
+
+const write = (name: string, text: string): void => {
+  writeFileSync(new URL(`../docs/${name}`, import.meta.url), text);
+};
+
+write(
+  'purposes.md',
+  `# From the part to the hole
+
+Each purpose gives diameter and range, depth, fall, the chips it hides, what else it needs and what follows. A hole
+names it as \`purpose\`: \`{ "kind": "pipe", "outerDiameterMm": 110, "fallOneIn": 60 }\`; the command line runs it alone:
+\`nucleon fit pipe --json '{…}'\`. Lengths are mm, or texts such as "1 1/2 in"; \`thicknessMm\` beside them is the piece's.
+
+${table(
+  ['kind', 'for', 'fields'],
+  Object.entries(PURPOSES).map(([kind, { title, fields }]) => [
+    kind,
+    title,
+    Object.entries(fields as Record<string, Field>)
+      .map(([name, field]) => fieldText(name, field))
+      .join(', '),
+  ]),
+)}
+`,
+);
+
+write(
+  'identify.md',
+  `# What a piece may be
+
+Each answer weighs the candidates by Bayes' rule with a plain table of odds (\`packages/core/src/identify\`), never down to
+nothing: a slip of the eye is always possible. The next question is the one that tells most, in bits. For stone the odds of
+the scratch ladder follow from each stone's own hardness and its spread. Likelihood alone never vouches for glass: only a
+label, its maker's word, or a clear polariser test after its control. On the command line:
+\`nucleon identify --json '{"kind": "stone", "answers": {"scratch": "steel-nail", "acid": "none"}}'\`.
+
+${Object.entries(IDENTIFIERS)
+  .map(
+    ([kind, { title, candidates, questions, staysUnknown }]) => `## ${kind}: ${title.toLowerCase()}
+
+Candidates: ${Object.entries(candidates)
+      .map(([id, { name }]) => `${id} (${name})`)
+      .join(', ')}.
+
+${table(
+  ['question', 'asks', 'answers'],
+  Object.entries(questions).map(([id, { ask, answers }]) => [
+    id,
+    ask,
+    Object.keys(answers).join(', '),
+  ]),
+)}
+
+${staysUnknown}
+`,
+  )
+  .join('\n')}`,
+);
+
+write(
+  'hazards.md',
+  `# The gates
+
+A stop cannot be run past; one without answers has no way round. A confirm is ticked. A note is to know. An answer is
+stored as a check, \`{ "hazard", "answer", "at", "note"?, "of"? }\`, on the job, the piece or the hole: \`note\` is what must
+be written with some answers (marked *), \`of\` what it was answered for; when that changes the gate opens again. A check
+without \`of\`, written by hand, is taken as it stands.
+
+${table(['code', 'title', 'answered for', 'levels and answers'], gateTable())}
+`,
+);
