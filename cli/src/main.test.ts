@@ -56,6 +56,8 @@ it('prints the plan of every hole with its reasons', async () => {
     'steps',
     'reasons',
     'layers',
+    'crackAtLeast',
+    'edge',
   ]) {
     expect(printed.holes[0]).toHaveProperty(key);
   }

@@ -1,3 +1,5 @@
+import { faceMaterial } from '@nucleon/core/job/faceMaterial';
+import { judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
 import type { Console } from './console';
@@ -14,12 +16,14 @@ export async function planFile(path: string, console: Console): Promise<number> 
     });
     return 1;
   }
-  const holes: Plan[] = [];
+  const holes: (Plan & { readonly edge: readonly JudgedRule[] })[] = [];
   for (const piece of loaded.value.pieces) {
     for (const hole of piece.holes) {
       // Hole ids are unique within a piece only.
       const outcome = makePlan({ ...loaded.value, pieces: [piece] }, hole.id);
-      if (outcome.kind === 'planned') holes.push(outcome.plan);
+      if (outcome.kind !== 'planned') continue;
+      const material = faceMaterial(piece, loaded.value.customMaterials);
+      holes.push({ ...outcome.plan, edge: judgeEdges({ piece, material, hole }, piece.holes) });
     }
   }
   console.out(JSON.stringify({ nucleon: NUCLEON_VERSION, model: MODEL_VERSION, holes }, null, 2));

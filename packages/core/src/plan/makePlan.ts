@@ -6,9 +6,8 @@ import { thermalStress } from '../heat/thermalStress';
 import { checkJob } from '../job/checkJob';
 import type { Fault } from '../job/fault';
 import type { Hole, JobFile, Piece } from '../job/job';
+import { faceMaterial } from '../job/faceMaterial';
 import { thicknessSpread } from '../job/thickness';
-import { CAVITY, findMaterial } from '../materials/materials';
-import type { Material } from '../materials/material';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
 import {
   cutLayer,
@@ -60,7 +59,7 @@ function findHole(file: JobFile, holeId: string): { piece: Piece; hole: Hole } {
 }
 
 function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): PlanContext {
-  const face = faceMaterial(file, piece);
+  const face = faceMaterial(piece, file.customMaterials);
   const possible = possibleMaterials(file, piece);
   const resolved = resolveSetup(file, piece, hole, face);
   const setup = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
@@ -157,15 +156,6 @@ function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): Pl
     ...purpose,
     crack: planCrack(headline, piece, setup, thermalStressMpa),
   };
-}
-
-/** What the bit meets first: a layered piece is named for its first leaf. */
-function faceMaterial(file: JobFile, piece: Piece): Material {
-  const first =
-    piece.layers?.find((layer) => layer.material !== CAVITY)?.material ?? piece.material;
-  const material = findMaterial(first, file.customMaterials);
-  if (!material) throw new Error(`Material ${first} passed the job check but is not known.`);
-  return material;
 }
 
 function slowestOf(layers: readonly LayerCut[]): MaterialCut {

@@ -8,6 +8,7 @@ import {
   formatVolume,
 } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
+import { fullRingDepth, radiusAt } from '../layout/curve';
 import type { FollowUp } from '../purposes/fit';
 import type { PlannedStage, Step } from './plan';
 import type { PlanContext } from './planContext';
@@ -105,7 +106,7 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
     steps.push({
       kind: 'seat',
       title: `Seat with ${formatForce(seat.forceN, units)}`,
-      detail: `${START_DETAIL[setup.start]} ${formatRpm(seat.rpm)} for the first ${formatLengthShort(seat.toMm, units)}.${bedIn}`,
+      detail: `${START_DETAIL[setup.start]} ${formatRpm(seat.rpm)} for the first ${formatLengthShort(seat.toMm, units)}.${bedIn}${curveDetail(context)}`,
       fromDepthMm: 0,
       toDepthMm: seat.toMm,
     });
@@ -132,6 +133,14 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
     steps.push(...waterChanges(water.changeAtDepthMm, context), ...coreBreaks(context));
   if (exit) steps.push(easeOff(context, exit, mains.at(-1)?.forceN ?? exit.forceN));
   return steps;
+}
+
+/** On a round wall the rim bites in a crescent first. */
+function curveDetail({ piece, hole, setup, units }: PlanContext): string {
+  const R = hole.face === 'base' ? null : radiusAt(piece.outline, hole.yMm);
+  if (R === null) return '';
+  const s = fullRingDepth(R, setup.finishing.geometry.diameterMm);
+  return ` On this curve it bites at two sides first: the ring is full from ${formatLengthShort(s, units)}.`;
 }
 
 function easeOff({ setup, units }: PlanContext, exit: PlannedStage, mainN: number): Step {

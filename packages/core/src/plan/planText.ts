@@ -23,6 +23,10 @@ export function planText(plan: Plan, title: string, units: UnitSystem): string {
       : 'Time: it does not cut at this pressure',
     '',
     ...plan.steps.map((step, index) => `${index + 1}. ${step.title}. ${step.detail}`),
+    ...plan.settledGates.map(
+      (gate) =>
+        `Settled: ${gate.title} ${gate.answers.find((one) => one.code === gate.settledBy?.answer)?.label ?? ''}${gate.settledBy?.note ? ` (${gate.settledBy.note})` : ''}, ${gate.settledBy?.at.slice(0, 10) ?? ''}`,
+    ),
     ...plan.warnings.map((warning) => `! ${warning.message}`),
     '',
     `Computed with model ${plan.modelVersion}, data ${plan.dataVersion}: an estimate. Check your local rules.`,

@@ -1,5 +1,6 @@
 import { formatLengthShort } from '../units/length';
 import { formatDecimals } from '../units/roundNumber';
+import { AIM_DEG, exitOffset, twoSidedMismatch } from '../layout/aim';
 import { input } from '../reason/reason';
 import { bundleDiameter, CORD_ROOM, MOST_STRANDS } from './bundle';
 import { definePurpose } from './definePurpose';
@@ -8,12 +9,6 @@ import { across, drawing, upright } from './sketch';
 
 /** Deeper than this many diameters a bore is met from both ends. */
 const ONE_END_RATIO = 8;
-/** How far off true each way of steering leans, degrees. */
-const AIM_DEG = { freehand: 2, level: 1, press: 0.3, rig: 0.2 } as const;
-/** The two centres are marked this well, mm. */
-const MARKING_MM = 0.5;
-const degrees = (deg: number): number => (deg * Math.PI) / 180;
-
 /** The bore of a bead, along its length. */
 export const beadBore = definePurpose({
   title: 'Bore of a bead',
@@ -45,13 +40,11 @@ export const beadBore = definePurpose({
   calculate: (v, { units }) => {
     const L = (mm: number): string => formatLengthShort(mm, units);
     const bundle = bundleDiameter(v.strandMm, v.strands);
-    const lean = Math.tan(degrees(AIM_DEG[v.aim]));
     const easy = bundle * CORD_ROOM;
     const twoEnds = v.beadLengthMm > ONE_END_RATIO * easy;
-    // Two-sided mismatch = √2 × offset + marking error.
     const drift = twoEnds
-      ? Math.SQRT2 * (v.beadLengthMm / 2) * lean + MARKING_MM
-      : v.beadLengthMm * lean;
+      ? twoSidedMismatch(v.beadLengthMm, v.aim)
+      : exitOffset(v.beadLengthMm, v.aim);
     const targetMm = twoEnds ? Math.max(easy, bundle + drift) : easy;
     if (targetMm > v.beadLengthMm * 2) {
       return clash(

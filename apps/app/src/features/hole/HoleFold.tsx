@@ -1,5 +1,6 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import type { HoleDepth } from '@nucleon/core/job/job';
+import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { usualSizes } from '@nucleon/core/job/presumePiece';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { isPurposeKind, PURPOSES } from '@nucleon/core/purposes/purposes';
@@ -12,14 +13,17 @@ import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
 import { DEPTH_CHIPS, FACE_CHIPS } from './choiceWords';
+import { EdgeList } from './EdgeList';
 import type { Editing } from './editing';
 
 /** Diameter, depth and place of the hole. */
 export function HoleFold({
   edit,
+  edges,
   onPurpose,
 }: {
   readonly edit: Editing;
+  readonly edges: readonly JudgedRule[];
   readonly onPurpose: () => void;
 }) {
   const units = useUnits();
@@ -106,6 +110,7 @@ export function HoleFold({
           testID="place-y"
         />
       </Row>
+      <EdgeList edges={edges} />
       {hole.fall ? (
         <Small>
           Falls one in {hole.fall.oneIn}, the {hole.fall.lowSide} face lower.

@@ -17,6 +17,7 @@ import { HoleMenu } from './HoleMenu';
 import { LiveBar } from './LiveBar';
 import { PlanView } from './PlanView';
 import { SaveMark } from './SaveMark';
+import { useEdges } from './useEdges';
 import { useHoleRoom } from './useHoleRoom';
 import { Walk } from './Walk';
 
@@ -32,6 +33,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const { wide } = useMedia();
   const { draft, dispatch } = handle;
   const answers = useGateAnswers(edit, detail.job, clock);
+  const edges = useEdges(detail, edit);
   useKeys([
     {
       key: 'ctrl+z',
@@ -67,6 +69,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
       bits={bits}
       machines={machines}
       custom={detail.job.customMaterials}
+      edges={edges}
       startsOpen={wide ? 'piece' : null}
       onOpen={openRoom}
     />
@@ -76,6 +79,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
       plan={plan}
       edit={edit}
       answers={answers}
+      edges={edges}
       onKnow={() => {
         openRoom('know');
       }}

@@ -1,3 +1,5 @@
+import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { formatLengthShort } from '@nucleon/core/units/length';
 import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { tellingDepth } from '@nucleon/core/section/sectionOf';
@@ -19,6 +21,7 @@ interface PlanViewProps {
   readonly plan: Plan;
   readonly edit: Editing;
   readonly answers: GateAnswers;
+  readonly edges: readonly JudgedRule[];
   /** Opens the path that gets to know the piece. */
   readonly onKnow: () => void;
   /** Opens the page of other ways. */
@@ -35,6 +38,7 @@ export function PlanView({
   plan,
   edit,
   answers,
+  edges,
   onKnow,
   onInstead,
   drawingHeight,
@@ -42,6 +46,7 @@ export function PlanView({
   walk,
 }: PlanViewProps) {
   const units = useUnits();
+  const tooNear = edges.find((edge) => !edge.ok);
   const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
   const atDepthMm = Math.min(shownDepthMm ?? tellingDepth(plan), plan.depthPerSideMm);
   return (
@@ -57,6 +62,15 @@ export function PlanView({
       <Panel borderWidth={0}>
         <FigureGrid figures={headlineFigures(plan, units)} columns={columns} />
       </Panel>
+      {tooNear ? (
+        <Column padding="$3" paddingBottom="$0" testID="too-near">
+          <Notice
+            level="caution"
+            title="Near"
+            text={`${tooNear.label}: ${formatLengthShort(tooNear.actualMm, units)} here, ${formatLengthShort(tooNear.requiredMm, units)} wanted.`}
+          />
+        </Column>
+      ) : null}
       {plan.warnings.length > 0 ? (
         <Column gap="$2" padding="$3" testID="warnings">
           {plan.warnings.map((warning) => (

@@ -1,4 +1,5 @@
 import type { StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import type { Material } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { assumedLine } from '@nucleon/core/plan/figures';
@@ -22,6 +23,7 @@ interface WalkProps {
   readonly bits: readonly StoredBit[];
   readonly machines: readonly StoredMachine[];
   readonly custom: readonly Material[];
+  readonly edges: readonly JudgedRule[];
   readonly startsOpen: Part | null;
   /** Opens a room of its own beside the plan. */
   readonly onOpen: (room: 'know' | 'purpose') => void;
@@ -30,7 +32,7 @@ interface WalkProps {
 type Part = 'piece' | 'hole' | 'setup' | 'water';
 
 /** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
-export function Walk({ edit, plan, bits, machines, custom, startsOpen, onOpen }: WalkProps) {
+export function Walk({ edit, plan, bits, machines, custom, edges, startsOpen, onOpen }: WalkProps) {
   const units = useUnits();
   const [open, setOpen] = useState<Part | null>(startsOpen);
   const { piece, hole } = edit;
@@ -80,6 +82,7 @@ export function Walk({ edit, plan, bits, machines, custom, startsOpen, onOpen }:
       >
         <HoleFold
           edit={edit}
+          edges={edges}
           onPurpose={() => {
             onOpen('purpose');
           }}

@@ -1,0 +1,34 @@
+import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import CircleCheck from 'lucide-react-native/icons/circle-check';
+import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { Icon } from '../../ui/Icon';
+import { Column, Row } from '../../ui/layout';
+import { Label, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+
+/** The schools of how near is too near, side by side, the strictest first. */
+export function EdgeList({ edges }: { readonly edges: readonly JudgedRule[] }) {
+  const units = useUnits();
+  if (edges.length === 0) return null;
+  return (
+    <Column gap="$2" testID="edges">
+      <Label>How near is too near</Label>
+      {edges.map((edge) => (
+        <Row key={edge.rule} gap="$3" alignItems="flex-start">
+          <Icon of={edge.ok ? CircleCheck : TriangleAlert} tone={edge.ok ? 'fine' : 'caution'} />
+          <Column flex={1}>
+            <Strong fontSize="$2">
+              {edge.label}
+              {edge.binds ? ': this one binds' : ''}
+            </Strong>
+            <Small>
+              {formatLengthShort(edge.actualMm, units)} here,{' '}
+              {formatLengthShort(edge.requiredMm, units)} wanted. {edge.source}.
+            </Small>
+          </Column>
+        </Row>
+      ))}
+    </Column>
+  );
+}
