@@ -115,30 +115,57 @@ test('an address that leads nowhere says so', { tag: '@once' }, async ({ page })
   await expect(page.getByTestId('failed')).toContainText('There is no hole “none”');
 });
 
+/** Every screen by its address, in two lots so that neither takes too long. */
+const LOTS: Record<string, (jobId: string, holes: readonly string[]) => readonly string[]> = {
+  rooms: (jobId, holes) => [
+    '/',
+    '/new',
+    '/kit',
+    '/display',
+    `/jobs/${jobId}`,
+    `/jobs/${jobId}/holes/${holes[0] ?? ''}`,
+    `/jobs/${jobId}/holes/${holes.at(-1) ?? ''}`,
+  ],
+  'piece and part': (jobId, holes) => {
+    const hole = `/jobs/${jobId}/holes/${holes.at(-1) ?? ''}`;
+    return [
+      `${hole}/know?step=found`,
+      `${hole}/know?step=thickness`,
+      `${hole}/purpose`,
+      `${hole}/purpose?kind=list`,
+      `${hole}/instead`,
+      `/jobs/${jobId}/materials`,
+    ];
+  },
+};
+
 for (const theme of ['light', 'dark'] as const) {
-  test(`screens are readable and reachable, ${theme}`, async ({ page, request }, info) => {
-    const jobId = await ownJob(request, '1-dial-house', `Reach ${theme} ${info.project.name}`);
-    await page.emulateMedia({ colorScheme: theme });
-    const job = (await (await request.get(`/api/v1/jobs/${jobId}`)).json()) as {
-      pieces: { holes: { id: string }[] }[];
-    };
-    const holes = job.pieces.flatMap((piece) => piece.holes.map((hole) => hole.id));
-    for (const path of [
-      '/',
-      '/new',
-      '/kit',
-      '/display',
-      `/jobs/${jobId}`,
-      `/jobs/${jobId}/holes/${holes[0]}`,
-      `/jobs/${jobId}/holes/${holes.at(-1)}`,
-    ]) {
-      await page.goto(path);
-      await page.getByRole('heading').first().waitFor();
-      await page.waitForTimeout(400);
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa'])
-        .analyze();
-      expect(violations.map((one) => `${path} ${one.id}: ${one.nodes[0]?.html ?? ''}`)).toEqual([]);
-    }
-  });
+  for (const [lot, paths] of Object.entries(LOTS)) {
+    test(`${lot}: screens are readable and reachable, ${theme}`, async ({
+      page,
+      request,
+    }, info) => {
+      const jobId = await ownJob(
+        request,
+        '1-dial-house',
+        `Reach ${lot} ${theme} ${info.project.name}`,
+      );
+      await page.emulateMedia({ colorScheme: theme });
+      const job = (await (await request.get(`/api/v1/jobs/${jobId}`)).json()) as {
+        pieces: { holes: { id: string }[] }[];
+      };
+      const holes = job.pieces.flatMap((piece) => piece.holes.map((hole) => hole.id));
+      for (const path of paths(jobId, holes)) {
+        await page.goto(path);
+        await page.getByRole('heading').first().waitFor();
+        await page.waitForTimeout(400);
+        const { violations } = await new AxeBuilder({ page })
+          .withTags(['wcag2a', 'wcag2aa'])
+          .analyze();
+        expect(violations.map((one) => `${path} ${one.id}: ${one.nodes[0]?.html ?? ''}`)).toEqual(
+          [],
+        );
+      }
+    });
+  }
 }

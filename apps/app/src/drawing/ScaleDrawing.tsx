@@ -1,10 +1,7 @@
 import type { Drawing } from '@nucleon/core/drawing/primitives';
-import { useTheme } from '@tamagui/core';
 import { Svg } from 'react-native-svg';
-import { GrainPattern } from './GrainPattern';
 import type { Place } from './place';
-import { SectionShape } from './SectionShape';
-import { useDrawingInk } from './useDrawingInk';
+import { Shapes } from './Shapes';
 
 /** Room for strokes at the edge, px. */
 const PAD_PX = 14;
@@ -29,8 +26,6 @@ interface ScaleDrawingProps {
 
 /** A drawing true to one scale in both directions, in the middle of the room it is given. */
 export function ScaleDrawing({ drawing, width, maxHeight }: ScaleDrawingProps) {
-  const theme = useTheme();
-  const { ink, edge, wet } = useDrawingInk();
   const { x0, x1, z0, z1 } = drawing;
   const left = PAD_PX + wordsPx(drawing, 'left');
   const right = PAD_PX + wordsPx(drawing, 'right');
@@ -43,18 +38,7 @@ export function ScaleDrawing({ drawing, width, maxHeight }: ScaleDrawingProps) {
   };
   return (
     <Svg width={width} height={height} role="img" aria-label={drawing.description}>
-      <GrainPattern stroke={theme.ink.val} />
-      {drawing.primitives.map((primitive, index) => (
-        <SectionShape
-          key={index}
-          primitive={primitive}
-          place={place}
-          ink={ink}
-          edge={edge}
-          wet={wet}
-          halo={theme.surface.val}
-        />
-      ))}
+      <Shapes primitives={drawing.primitives} place={place} />
     </Svg>
   );
 }

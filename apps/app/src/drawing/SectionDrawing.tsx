@@ -1,10 +1,9 @@
 import { useTheme } from '@tamagui/core';
 import type { Section } from '@nucleon/core/drawing/primitives';
 import { Svg } from 'react-native-svg';
-import { GrainPattern } from './GrainPattern';
 import type { Place } from './place';
 import { SectionLabels } from './SectionLabels';
-import { SectionShape } from './SectionShape';
+import { Shapes } from './Shapes';
 import { useDrawingInk } from './useDrawingInk';
 
 /** Room beside the drawing for its words, px. */
@@ -30,23 +29,12 @@ export function SectionDrawing({ section, width, maxHeight }: SectionDrawingProp
   const middle = LEFT_PX + (width - LEFT_PX - RIGHT_PX) / 2;
   const X = (x: number): number => middle + x * scale;
   const Z = (z: number): number => PAD_PX + (z - topMm) * scale;
-  const { ink, edge, wet } = useDrawingInk();
+  const { ink } = useDrawingInk();
   const line = theme.line.val;
   const place: Place = { X, Z, scale };
   return (
     <Svg width={width} height={height} role="img" aria-label={section.description}>
-      <GrainPattern stroke={theme.ink.val} />
-      {section.primitives.map((primitive, index) => (
-        <SectionShape
-          key={index}
-          primitive={primitive}
-          place={place}
-          ink={ink}
-          edge={edge}
-          wet={wet}
-          halo={theme.surface.val}
-        />
-      ))}
+      <Shapes primitives={section.primitives} place={place} />
       <SectionLabels
         labels={section.labels}
         place={place}

@@ -40,7 +40,7 @@ export function KeyHelp() {
         backgroundColor="rgba(10, 18, 22, 0.55)"
       >
         <Panel wet padding="$5" gap="$3" width={340} maxWidth="92%">
-          <Title>Keys</Title>
+          <Title aria-level={2}>Keys</Title>
           {KEYS.map(([key, does]) => (
             <Row key={key} gap="$3">
               <Strong width={110}>{key}</Strong>

@@ -47,7 +47,9 @@ export function Empty({
 }) {
   return (
     <Column padding="$5" gap="$3" alignItems="center">
-      <Heading textAlign="center">{title}</Heading>
+      <Heading aria-level={2} textAlign="center">
+        {title}
+      </Heading>
       <Body textAlign="center" color="$muted" maxWidth={420}>
         {text}
       </Body>

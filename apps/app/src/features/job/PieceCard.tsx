@@ -6,7 +6,6 @@ import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/form
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
@@ -15,9 +14,8 @@ import { putHole } from '../../api/holes';
 import { deletePiece, restorePiece } from '../../api/pieces';
 import { OutlineThumb } from '../../drawing/OutlineThumb';
 import { Button } from '../../ui/Button';
-import { Icon } from '../../ui/Icon';
 import { Column, Panel, Row } from '../../ui/layout';
-import { Press } from '../../ui/Press';
+import { RowLink } from '../../ui/RowLink';
 import { Heading, Label, Small, Strong } from '../../ui/text';
 import { useUndo } from '../../ui/undoStore';
 import { useUnits } from '../display/displayStore';
@@ -131,43 +129,32 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
   const { headline } = hole;
   const stopped = headline && headline.stops.length > 0;
   return (
-    <Press
-      role="link"
-      borderTopWidth={1}
-      borderColor="$line"
-      paddingHorizontal="$4"
-      paddingVertical="$2"
-      gap="$3"
-      justifyContent="space-between"
-      hoverStyle={{ backgroundColor: '$raised' }}
+    <RowLink
       onPress={() => {
         router.navigate(`/jobs/${jobId}/holes/${hole.id}`);
       }}
       testID={`hole-${hole.label ?? ''}`}
     >
-      <Column flex={1} alignItems="flex-start">
-        <Strong textAlign="left">
-          {hole.label || 'Hole'} · {formatLengthShort(hole.diameterMm, units)}
-        </Strong>
-        {headline ? (
-          <Small textAlign="left" color={stopped ? '$stop' : '$muted'}>
-            {stopped
-              ? `Stop: ${headline.stops.join(', ')}`
-              : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
-          </Small>
-        ) : null}
-        {headline && !stopped ? (
-          <Small textAlign="left">
-            {headline.toConfirm > 0
-              ? `${headline.toConfirm} to confirm${headline.settled > 0 ? `, ${headline.settled} settled` : ''}`
-              : 'All confirmed'}
-          </Small>
-        ) : null}
-        {headline && !headline.current ? (
-          <Small color="$caution">Planned with an older model: open it to see today’s.</Small>
-        ) : null}
-      </Column>
-      <Icon of={ChevronRight} tone="muted" />
-    </Press>
+      <Strong textAlign="left">
+        {hole.label || 'Hole'} · {formatLengthShort(hole.diameterMm, units)}
+      </Strong>
+      {headline ? (
+        <Small textAlign="left" color={stopped ? '$stop' : '$muted'}>
+          {stopped
+            ? `Stop: ${headline.stops.join(', ')}`
+            : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
+        </Small>
+      ) : null}
+      {headline && !stopped ? (
+        <Small textAlign="left">
+          {headline.toConfirm > 0
+            ? `${headline.toConfirm} to confirm${headline.settled > 0 ? `, ${headline.settled} settled` : ''}`
+            : 'All confirmed'}
+        </Small>
+      ) : null}
+      {headline && !headline.current ? (
+        <Small color="$caution">Planned with an older model: open it to see today’s.</Small>
+      ) : null}
+    </RowLink>
   );
 }

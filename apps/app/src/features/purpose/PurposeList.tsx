@@ -2,13 +2,11 @@ import type { StoredBit } from '@nucleon/contract/wire';
 import { PURPOSE_KINDS, PURPOSES, type PurposeKind } from '@nucleon/core/purposes/purposes';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import ArrowLeftRight from 'lucide-react-native/icons/arrow-left-right';
-import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
-import { Icon } from '../../ui/Icon';
 import { Column, Panel } from '../../ui/layout';
-import { Press } from '../../ui/Press';
+import { RowLink } from '../../ui/RowLink';
 import { Heading, Small, Strong } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
@@ -75,27 +73,16 @@ export function PurposeList({ bits, onChoose }: PurposeListProps) {
       </Heading>
       <Panel wet testID="purposes">
         {rows.map(({ kind, title, line }) => (
-          <Press
+          <RowLink
             key={kind}
-            role="link"
-            borderTopWidth={1}
-            borderColor="$line"
-            paddingHorizontal="$4"
-            paddingVertical="$2"
-            gap="$3"
-            justifyContent="space-between"
-            hoverStyle={{ backgroundColor: '$raised' }}
             onPress={() => {
               onChoose(kind);
             }}
             testID={`choose-${kind}`}
           >
-            <Column flex={1} alignItems="flex-start">
-              <Strong textAlign="left">{title}</Strong>
-              <Small textAlign="left">{line}</Small>
-            </Column>
-            <Icon of={ChevronRight} tone="muted" />
-          </Press>
+            <Strong textAlign="left">{title}</Strong>
+            <Small textAlign="left">{line}</Small>
+          </RowLink>
         ))}
         {rows.length === 0 ? <Small padding="$4">Nothing of that name.</Small> : null}
       </Panel>
