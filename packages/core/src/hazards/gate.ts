@@ -1,9 +1,9 @@
-import type { BitFamilyId } from '../bits/bitFamilies';
 import type { Coolant, CoolantId } from '../coolants/coolants';
 import type { Hold } from '../job/choices';
 import type { HazardCheck, Hole, JobHeader, Machine, Piece, Setup } from '../job/job';
 import type { MachineKindId } from '../machines/machineKinds';
 import type { Material } from '../materials/material';
+import type { UnitSystem } from '../units/unitSystem';
 
 /** stop: not to be run until answered · confirm: a named check to tick · note: to know. */
 export type GateLevel = 'stop' | 'confirm' | 'note';
@@ -16,7 +16,6 @@ export interface HazardWork {
   readonly standFixing: Setup['standFixing'];
   readonly coolantId: CoolantId;
   readonly coolantKind: Coolant['kind'];
-  readonly bitFamily: BitFamilyId;
   readonly bitDiameterMm: number;
   readonly solidBit: boolean;
   /** What the drill twists with when the bit jams, N·m: the least of stall and slip clutch. */
@@ -38,6 +37,8 @@ export interface HazardScene {
   /** Every leaf's, and everything the piece may turn out to be. */
   readonly materials: readonly Material[];
   readonly work: HazardWork;
+  /** What its sentences are written in. */
+  readonly units: UnitSystem;
 }
 
 export interface GateAnswer {

@@ -3,6 +3,7 @@ import { jobWith, type JobParts } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import { MATERIAL_IDS, MATERIALS } from '../materials/materials';
 import { BIT_FAMILY_IDS } from '../bits/bitFamilies';
+import { INCH_POUND } from '../units/unitSystem';
 import type { Gate } from './gate';
 import { HAZARDS, type HazardCode } from './judgeHazards';
 
@@ -362,4 +363,17 @@ it('has a message for every level it can give, and answers for every confirm', (
     }
   }
   expect(Object.entries(HAZARDS).every(([code, hazard]) => hazard.code === code)).toBe(true);
+});
+
+it('writes a force in the person’s own unit', () => {
+  const parts: JobParts = {
+    ...cored,
+    bits: [{ ...core, diameterMm: 162 }],
+    hole: { ...cored.hole, diameterMm: 162 },
+    setup: { hold: 'guided' },
+  };
+  const outcome = makePlan(jobWith(parts), 'hole', INCH_POUND);
+  if (outcome.kind !== 'planned') throw new Error('faulty');
+  const two = outcome.plan.gates.find((one) => one.code === 'two-people');
+  expect(two?.message).toMatch(/pressing with \d+ lbf/);
 });

@@ -1,9 +1,6 @@
 import type { Hazard, Judged } from './gate';
+import { ONE_HAND_NM, TWO_HANDS_NM } from './handLimits';
 import { formatSignificant } from '../units/roundNumber';
-
-/** A pistol grip in one hand, and two hands with a side handle of 0.2 m, N·m. */
-const ONE_HAND_NM = 8;
-const TWO_HANDS_NM = 20;
 
 const grinder: Judged = {
   level: 'confirm',

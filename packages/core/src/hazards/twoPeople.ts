@@ -1,10 +1,10 @@
 import type { Hazard, Judged } from './gate';
+import { formatForce } from '../units/formatQuantity';
+import { ARMS_N, TWO_HANDS_NM } from './handLimits';
 import { formatSignificant } from '../units/roundNumber';
 
-/** What one person presses with for the length of a hole, N, and lifts out, kg. */
-const ALONE_N = 250;
+/** What one person lifts out of a hole, kg. */
 const ALONE_KG = 20;
-const TWO_HANDS_NM = 20;
 const BIG_WET_MM = 100;
 
 /** Torque, weight or water that one person does not hold alone. */
@@ -13,11 +13,11 @@ export const twoPeople: Hazard<'two-people'> = {
   title: 'A job for two',
   scope: 'hole',
   facts: ({ work }) => [work.machineKind, work.hold, Math.round(work.bitDiameterMm)],
-  judge: ({ work }): Judged | null => {
+  judge: ({ work, units }): Judged | null => {
     const byHand = work.hold === 'freehand' || work.hold === 'guided';
     const why =
-      byHand && work.feedForceN > ALONE_N
-        ? `pressing with ${formatSignificant(work.feedForceN, 2)} N`
+      byHand && work.feedForceN > ARMS_N
+        ? `pressing with ${formatForce(work.feedForceN, units)}`
         : byHand && work.jamTorqueNm > TWO_HANDS_NM
           ? `holding ${formatSignificant(work.jamTorqueNm, 2)} N·m when it jams`
           : work.coreMassKg > ALONE_KG

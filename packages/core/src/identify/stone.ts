@@ -44,6 +44,8 @@ const rung = (id: Rung | 'nothing', label: string): Answer<Stone> => ({
 });
 
 /** Which stone. */
+// One answer a line: the table is read across.
+// prettier-ignore
 export const stone = defineIdentifier<Stone>({
   title: 'Which stone',
   candidates: Object.fromEntries(
@@ -71,21 +73,9 @@ export const stone = defineIdentifier<Stone>({
       how: 'On a hidden place; look from the side with a lens for a minute, then rinse well.',
       source: 'Carbonates give off gas in weak acid; vinegar is slow on marble and dolomite.',
       answers: {
-        fizzes: {
-          label: 'It fizzes at once',
-          given: { limestone: 75, marble: 55, shell: 65, terrazzo: 50 },
-          otherwise: 1,
-        },
-        'fizzes-scratched': {
-          label: 'Only on scratched powder',
-          given: { marble: 35, limestone: 18, shell: 25, terrazzo: 25, slate: 4, sandstone: 8 },
-          otherwise: 1,
-        },
-        none: {
-          label: 'Nothing',
-          given: { marble: 10, limestone: 7, shell: 10, terrazzo: 25, sandstone: 91 },
-          otherwise: 97,
-        },
+        fizzes: { label: 'It fizzes at once', given: { limestone: 75, marble: 55, shell: 65, terrazzo: 50 }, otherwise: 1 },
+        'fizzes-scratched': { label: 'Only on scratched powder', given: { marble: 35, limestone: 18, shell: 25, terrazzo: 25, slate: 4, sandstone: 8 }, otherwise: 1 },
+        none: { label: 'Nothing', given: { marble: 10, limestone: 7, shell: 10, terrazzo: 25, sandstone: 91 }, otherwise: 97 },
       },
     },
     look: {
@@ -93,52 +83,16 @@ export const stone = defineIdentifier<Stone>({
       how: 'Wet it and look at a broken face if there is one, in daylight.',
       source: PRACTICE,
       answers: {
-        'thin-layers': {
-          label: 'Splits in thin flat layers',
-          given: { slate: 85, sandstone: 6, shell: 8, 'quartzite-agate': 3 },
-          otherwise: 0.5,
-        },
-        'sand-grains': {
-          label: 'Grains like sand, rough',
-          given: { sandstone: 75, 'quartzite-agate': 8, limestone: 10 },
-          otherwise: 1,
-        },
-        speckled: {
-          label: 'Speckles of two or three colours, locked together',
-          given: { granite: 88, 'engineered-quartz': 25, terrazzo: 8 },
-          otherwise: 1,
-        },
-        'even-dark': {
-          label: 'Even, dark, heavy',
-          given: { basalt: 80, slate: 10, jade: 5, marble: 4 },
-          otherwise: 2,
-        },
-        'sugar-veins': {
-          label: 'Sugar-like sparkle, veins',
-          given: { marble: 75, limestone: 6, 'quartzite-agate': 8, 'engineered-quartz': 15 },
-          otherwise: 1,
-        },
-        'fossils-holes': {
-          label: 'Fossils, holes, chalky',
-          given: { limestone: 65, shell: 2, basalt: 6 },
-          otherwise: 0.5,
-        },
-        'glassy-banded': {
-          label: 'Glassy, banded or see-through at the edge',
-          given: { 'quartzite-agate': 72, jade: 15, shell: 4, marble: 4 },
-          otherwise: 0.5,
-        },
-        'greasy-tough': {
-          label: 'Greasy gleam, no grain, rings and does not chip',
-          given: { jade: 75, 'quartzite-agate': 5 },
-          otherwise: 0.5,
-        },
+        'thin-layers': { label: 'Splits in thin flat layers', given: { slate: 85, sandstone: 6, shell: 8, 'quartzite-agate': 3 }, otherwise: 0.5 },
+        'sand-grains': { label: 'Grains like sand, rough', given: { sandstone: 75, 'quartzite-agate': 8, limestone: 10 }, otherwise: 1 },
+        speckled: { label: 'Speckles of two or three colours, locked together', given: { granite: 88, 'engineered-quartz': 25, terrazzo: 8 }, otherwise: 1 },
+        'even-dark': { label: 'Even, dark, heavy', given: { basalt: 80, slate: 10, jade: 5, marble: 4 }, otherwise: 2 },
+        'sugar-veins': { label: 'Sugar-like sparkle, veins', given: { marble: 75, limestone: 6, 'quartzite-agate': 8, 'engineered-quartz': 15 }, otherwise: 1 },
+        'fossils-holes': { label: 'Fossils, holes, chalky', given: { limestone: 65, shell: 2, basalt: 6 }, otherwise: 0.5 },
+        'glassy-banded': { label: 'Glassy, banded or see-through at the edge', given: { 'quartzite-agate': 72, jade: 15, shell: 4, marble: 4 }, otherwise: 0.5 },
+        'greasy-tough': { label: 'Greasy gleam, no grain, rings and does not chip', given: { jade: 75, 'quartzite-agate': 5 }, otherwise: 0.5 },
         pearly: { label: 'Pearly, grows in layers', given: { shell: 85 }, otherwise: 0.3 },
-        'chips-in-paste': {
-          label: 'Pieces set in a paste',
-          given: { terrazzo: 85, 'engineered-quartz': 45, limestone: 3 },
-          otherwise: 0.5,
-        },
+        'chips-in-paste': { label: 'Pieces set in a paste', given: { terrazzo: 85, 'engineered-quartz': 45, limestone: 3 }, otherwise: 0.5 },
       },
     },
     water: {
@@ -146,28 +100,9 @@ export const stone = defineIdentifier<Stone>({
       how: 'An unpolished, unsealed place.',
       source: 'Pore volume of each kind of stone.',
       answers: {
-        soaks: {
-          label: 'Gone within a minute',
-          given: { sandstone: 70, limestone: 45, terrazzo: 15, slate: 3 },
-          otherwise: 2,
-        },
-        slowly: {
-          label: 'A dark spot after minutes',
-          given: {
-            sandstone: 25,
-            limestone: 35,
-            marble: 30,
-            terrazzo: 40,
-            basalt: 15,
-            granite: 12,
-          },
-          otherwise: 8,
-        },
-        stays: {
-          label: 'It stays a drop',
-          given: { sandstone: 5, limestone: 20, terrazzo: 45, marble: 65 },
-          otherwise: 90,
-        },
+        soaks: { label: 'Gone within a minute', given: { sandstone: 70, limestone: 45, terrazzo: 15, slate: 3 }, otherwise: 2 },
+        slowly: { label: 'A dark spot after minutes', given: { sandstone: 25, limestone: 35, marble: 30, terrazzo: 40, basalt: 15, granite: 12 }, otherwise: 8 },
+        stays: { label: 'It stays a drop', given: { sandstone: 5, limestone: 20, terrazzo: 45, marble: 65 }, otherwise: 90 },
       },
     },
     origin: {
@@ -175,51 +110,10 @@ export const stone = defineIdentifier<Stone>({
       how: 'What it was before it came to your bench.',
       source: PRACTICE,
       answers: {
-        pebble: {
-          label: 'A pebble from beach or river',
-          given: {
-            'quartzite-agate': 45,
-            basalt: 30,
-            granite: 18,
-            sandstone: 15,
-            limestone: 15,
-            slate: 12,
-            jade: 25,
-            marble: 8,
-          },
-          otherwise: 0.5,
-        },
-        top: {
-          label: 'A worktop, sill or basin',
-          given: {
-            granite: 50,
-            marble: 40,
-            'engineered-quartz': 92,
-            limestone: 25,
-            slate: 15,
-            terrazzo: 35,
-            'quartzite-agate': 6,
-          },
-          otherwise: 1,
-        },
-        building: {
-          label: 'A wall, step, floor, roof',
-          given: {
-            sandstone: 65,
-            limestone: 50,
-            slate: 65,
-            granite: 25,
-            basalt: 35,
-            terrazzo: 60,
-            marble: 20,
-          },
-          otherwise: 1,
-        },
-        gem: {
-          label: 'A bead blank, cabochon, rough gem',
-          given: { jade: 65, 'quartzite-agate': 40, shell: 50, marble: 3 },
-          otherwise: 1,
-        },
+        pebble: { label: 'A pebble from beach or river', given: { 'quartzite-agate': 45, basalt: 30, granite: 18, sandstone: 15, limestone: 15, slate: 12, jade: 25, marble: 8 }, otherwise: 0.5 },
+        top: { label: 'A worktop, sill or basin', given: { granite: 50, marble: 40, 'engineered-quartz': 92, limestone: 25, slate: 15, terrazzo: 35, 'quartzite-agate': 6 }, otherwise: 1 },
+        building: { label: 'A wall, step, floor, roof', given: { sandstone: 65, limestone: 50, slate: 65, granite: 25, basalt: 35, terrazzo: 60, marble: 20 }, otherwise: 1 },
+        gem: { label: 'A bead blank, cabochon, rough gem', given: { jade: 65, 'quartzite-agate': 40, shell: 50, marble: 3 }, otherwise: 1 },
         other: { label: 'Something else', given: {}, otherwise: 8 },
       },
     },

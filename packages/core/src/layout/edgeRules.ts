@@ -1,5 +1,7 @@
 import type { Piece } from '../job/job';
 import type { Material } from '../materials/material';
+import { formatLengthShort } from '../units/length';
+import type { UnitSystem } from '../units/unitSystem';
 import { clearToCorner, clearToEdge, clearToHole, type PlacedHole } from './clearDistances';
 
 /** What a rule measures from the hole's edge. */
@@ -114,6 +116,13 @@ export interface JudgedRule {
   /** The strictest: the one with least to spare. */
   readonly binds: boolean;
 }
+
+/** What is here and what a rule wants, in a line. */
+export const edgeText = (
+  { actualMm, requiredMm }: Pick<JudgedRule, 'actualMm' | 'requiredMm'>,
+  units: UnitSystem,
+): string =>
+  `${formatLengthShort(actualMm, units)} here, ${formatLengthShort(requiredMm, units)} wanted.`;
 
 /** Rounding room, mm. */
 const SAME_MM = 1e-6;

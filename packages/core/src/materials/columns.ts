@@ -37,6 +37,24 @@ export const COLUMN_WORDS = {
   abrasiveness: { label: 'How it wears the bond', unit: '' },
 } as const satisfies Record<MaterialColumn, ColumnWords>;
 
+/** Columns that hold one plain number. */
+export type NumberColumn = {
+  [C in MaterialColumn]: Material[C] extends number ? C : never;
+}[MaterialColumn];
+
+const scaleOf = (column: NumberColumn): number => {
+  const words: ColumnWords = COLUMN_WORDS[column];
+  return words.scale ?? 1;
+};
+
+/** A column's number in the unit it is shown and typed in. */
+export const columnShown = (material: Material, column: NumberColumn): number =>
+  Number((material[column] * scaleOf(column)).toPrecision(6));
+
+/** The number to store for one typed in that unit. */
+export const columnStored = (column: NumberColumn, typed: number): number =>
+  typed / scaleOf(column);
+
 /** A material of the person's own, every column as the one it was made from. */
 export const copyMaterial = (from: Material, id: string, name: string): Material => ({
   ...from,

@@ -6,7 +6,7 @@ import type { LayerCut, MaterialCut } from './cutLayers';
 import type { PlanContext } from './planContext';
 import type { PossibleMaterial } from './possibilities';
 
-type Known = Pick<PlanContext, 'piece' | 'hole' | 'setup' | 'depthMm' | 'time'>;
+type Known = Pick<PlanContext, 'piece' | 'hole' | 'units' | 'setup' | 'depthMm' | 'time'>;
 
 /** What the hazards look at, from the plan as it stands. */
 export function hazardScene(
@@ -26,6 +26,7 @@ export function hazardScene(
   const coreMm = geometry.solid ? 0 : Math.max(0, geometry.diameterMm - 2 * geometry.rimWidthMm);
   return {
     job,
+    units: known.units,
     piece,
     hole,
     material: face,
@@ -40,7 +41,6 @@ export function hazardScene(
       standFixing: setup.wanted.standFixing,
       coolantId: coolant.id,
       coolantKind: coolant.kind,
-      bitFamily: geometry.family,
       bitDiameterMm: geometry.diameterMm,
       solidBit: geometry.solid,
       jamTorqueNm: Math.min(headline.speed.setting.stallTorqueNm, clutchNm ?? Infinity),

@@ -123,7 +123,7 @@ function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): Pl
   const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
   const scene = hazardScene(
     file.job,
-    { piece, hole, setup, depthMm, time },
+    { piece, hole, units, setup, depthMm, time },
     face,
     layers,
     possible,

@@ -1,3 +1,4 @@
+import { ARMS_N } from '../hazards/handLimits';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../units/formatQuantity';
 import { formatLength, formatLengthAbout } from '../units/length';
@@ -7,8 +8,6 @@ import type { PlanContext } from './planContext';
 import { cutIfOther } from './possibilities';
 import { SIZE_TOLERANCE_MM, suits } from './resolveSetup';
 
-/** What a person can lean with steadily by hand, N: about a third of body weight. */
-const ARMS_N = 250;
 /** Below half, a bit takes twice as long and chips half as wide again. */
 const WORN_SHARPNESS = 0.5;
 

@@ -1,5 +1,4 @@
-import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { edgeText, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { Icon } from '../../ui/Icon';
@@ -23,8 +22,7 @@ export function EdgeList({ edges }: { readonly edges: readonly JudgedRule[] }) {
               {edge.binds ? ': this one binds' : ''}
             </Strong>
             <Small>
-              {formatLengthShort(edge.actualMm, units)} here,{' '}
-              {formatLengthShort(edge.requiredMm, units)} wanted. {edge.source}.
+              {edgeText(edge, units)} {edge.source}.
             </Small>
           </Column>
         </Row>

@@ -1,5 +1,4 @@
-import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { edgeText, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { tellingDepth } from '@nucleon/core/section/sectionOf';
@@ -67,7 +66,7 @@ export function PlanView({
           <Notice
             level="caution"
             title="Near"
-            text={`${tooNear.label}: ${formatLengthShort(tooNear.actualMm, units)} here, ${formatLengthShort(tooNear.requiredMm, units)} wanted.`}
+            text={`${tooNear.label}: ${edgeText(tooNear, units)}`}
           />
         </Column>
       ) : null}

@@ -69,6 +69,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
   const router = useRouter();
   const client = useQueryClient();
   const [trouble, setTrouble] = useState('');
+  const [busy, setBusy] = useState(false);
   const verdict = VERDICTS[instead.verdict];
   const { job, hole } = loaded.detail;
   const onFindOut = (): void => {
@@ -76,6 +77,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
   };
   const practise = (): void => {
     setTrouble('');
+    setBusy(true);
     addPracticePiece(loaded.detail)
       .then(async ({ jobId, holeId }) => {
         await client.invalidateQueries();
@@ -83,6 +85,9 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
       })
       .catch((error: unknown) => {
         setTrouble(error instanceof Error ? error.message : 'It could not be added.');
+      })
+      .finally(() => {
+        setBusy(false);
       });
   };
   return (
@@ -117,6 +122,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
               <Button
                 label="Add a practice piece first in the job"
                 look="main"
+                disabled={busy}
                 onPress={practise}
                 testID="add-practice"
               />

@@ -1,5 +1,6 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import type { Layer } from '@nucleon/core/job/job';
+import { withLayers } from '@nucleon/core/job/withLayers';
 import { CAVITY, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { wallDrawing } from '@nucleon/core/section/wallDrawing';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
@@ -38,17 +39,7 @@ export function LayersStep({ room, knowing }: StepProps) {
     : [{ material: piece.material, thicknessMm: piece.thicknessMm }];
   const [open, setOpen] = useState(0);
   const write = (next: readonly Layer[]): void => {
-    const total = next.reduce((sum, layer) => sum + layer.thicknessMm, 0);
-    const solid = next.find((layer) => layer.material !== CAVITY);
-    changePiece(
-      {
-        layers: next,
-        thicknessMm: Math.round(total * 100) / 100,
-        thicknessReadingsMm: [],
-        ...(solid ? { material: solid.material } : {}),
-      },
-      'layers',
-    );
+    changePiece(withLayers(next), 'layers');
   };
   const change = (index: number, layer: Layer): void => {
     write(layers.map((one, at) => (at === index ? layer : one)));

@@ -34,8 +34,6 @@ export function LeafHelp({ onFound }: LeafHelpProps) {
   const found = identify('masonry', answers);
   const best = found.ranked[0];
   const { questions } = IDENTIFIERS.masonry;
-  const share = (material: string): number =>
-    found.couldBe.find((one) => one.material === material)?.share ?? 0;
   return (
     <Column gap="$3" paddingLeft="$3" borderLeftWidth={3} borderColor="$water">
       {Object.entries(questions).map(([id, question]) => (
@@ -65,8 +63,10 @@ export function LeafHelp({ onFound }: LeafHelpProps) {
         <Button
           label="Still not sure"
           onPress={() => {
-            const mix = found.couldBe.map(({ material }) => ({ material, share: share(material) }));
-            onFound({ material: best?.candidate.material ?? 'clay-brick', mix });
+            onFound({
+              material: best?.candidate.material ?? 'clay-brick',
+              mix: found.couldBe,
+            });
             setAnswers(null);
           }}
         />

@@ -1,5 +1,10 @@
 import type { JobDetail } from '@nucleon/contract/wire';
-import { COLUMN_WORDS } from '@nucleon/core/materials/columns';
+import {
+  COLUMN_WORDS,
+  columnShown,
+  columnStored,
+  type ColumnWords,
+} from '@nucleon/core/materials/columns';
 import type { Material, MaterialColumn } from '@nucleon/core/materials/material';
 import { provenance } from '@nucleon/core/materials/provenance';
 import { useState } from 'react';
@@ -80,8 +85,7 @@ interface ColumnBoxProps {
 }
 
 function ColumnBox({ column, draft, onChange }: ColumnBoxProps) {
-  const words: { label: string; unit: string; symbol?: string; scale?: number } =
-    COLUMN_WORDS[column];
+  const words: ColumnWords = COLUMN_WORDS[column];
   const label = `${words.label}${words.symbol ? ` ${words.symbol}` : ''}${words.unit ? `, ${words.unit}` : ''}`;
   switch (column) {
     case 'pressureMpa':
@@ -144,23 +148,21 @@ function ColumnBox({ column, draft, onChange }: ColumnBoxProps) {
           }
         />
       );
-    default: {
-      const scale = words.scale ?? 1;
+    default:
       return (
         <NumberBox
           label={label}
-          value={Number((draft[column] * scale).toPrecision(6))}
+          value={columnShown(draft, column)}
           limit={
             column === 'heatConstraint'
               ? { least: 0, most: 1, unit: '' }
               : { above: 0, most: HIGHEST, unit: words.unit }
           }
           onChange={(next) => {
-            if (next !== undefined) onChange({ [column]: next / scale });
+            if (next !== undefined) onChange({ [column]: columnStored(column, next) });
           }}
           testID={`column-${column}`}
         />
       );
-    }
   }
 }

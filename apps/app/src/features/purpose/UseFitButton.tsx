@@ -1,3 +1,4 @@
+import { holeDiameter, holeFromFit } from '@nucleon/core/purposes/holeFromFit';
 import type { PurposeKind } from '@nucleon/core/purposes/purposes';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useRouter } from 'expo-router';
@@ -19,25 +20,12 @@ export function UseFitButton({ room, kind, purpose, home }: UseFitButtonProps) {
   const router = useRouter();
   const { outcome, bits, pickedBit, given } = purpose;
   const picked = bits?.fitting.find((one) => one.bit.id === pickedBit)?.bit;
-  const diameterMm =
-    outcome.kind === 'fits' ? (picked?.diameterMm ?? outcome.fit.diameter.targetMm) : null;
+  const fit = outcome.kind === 'fits' ? outcome.fit : null;
+  const diameterMm = fit && holeDiameter(fit, picked);
   const use = (): void => {
-    if (outcome.kind !== 'fits' || diameterMm === null) return;
-    const { fit } = outcome;
+    if (!fit) return;
     const { hole, changeHole } = room.edit;
-    changeHole(
-      {
-        purpose: { ...given, kind },
-        diameterMm: Math.round(diameterMm * 1000) / 1000,
-        depth: fit.depth,
-        fall: fit.fall,
-        setup: {
-          ...hole.setup,
-          ...(picked ? { bit: picked.id, bits: undefined } : {}),
-        },
-      },
-      'purpose',
-    );
+    changeHole(holeFromFit(hole, { ...given, kind }, fit, picked), 'purpose');
     router.navigate(home);
   };
   return (

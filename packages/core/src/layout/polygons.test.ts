@@ -1,0 +1,46 @@
+import type { Outline } from '../geometry/outline';
+import { clearToEdge } from './clearDistances';
+
+/** Mulberry32: the same polygons every time. */
+function seeded(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+/** A star-shaped polygon round (100, 100), dents and all. */
+function polygon(random: () => number): (readonly [number, number])[] {
+  const corners = 3 + Math.floor(random() * 9);
+  return Array.from({ length: corners }, (_, index) => {
+    const angle = (2 * Math.PI * (index + 0.6 * random())) / corners;
+    const radius = 30 + 60 * random();
+    return [100 + radius * Math.cos(angle), 100 + radius * Math.sin(angle)] as const;
+  });
+}
+
+const STEPS = 2000;
+const nearestSample = (points: readonly (readonly [number, number])[], x: number, y: number) =>
+  Math.min(
+    ...points.flatMap(([ax, ay], index) => {
+      const [bx, by] = points[(index + 1) % points.length] ?? [ax, ay];
+      return Array.from({ length: STEPS + 1 }, (_, step) =>
+        Math.hypot(ax + ((bx - ax) * step) / STEPS - x, ay + ((by - ay) * step) / STEPS - y),
+      );
+    }),
+  );
+
+it('agrees with a brute-force walk round random polygons', () => {
+  const random = seeded(7);
+  for (let round = 0; round < 25; round++) {
+    const pointsMm = polygon(random);
+    const outline: Outline = { kind: 'polygon', pointsMm };
+    const [x, y] = [100 + 20 * (random() - 0.5), 100 + 20 * (random() - 0.5)];
+    const clear = clearToEdge(outline, { id: 'h', xMm: x, yMm: y, diameterMm: 2 });
+    // Sign apart: a point in a dent lies outside.
+    expect(Math.abs(clear + 1)).toBeCloseTo(nearestSample(pointsMm, x, y), 2);
+  }
+});
