@@ -14,6 +14,7 @@ module.exports = {
   projects: [
     node('core', 'packages/core/src'),
     node('contract', 'packages/contract/src'),
+    node('files', 'packages/files/src'),
     {
       ...node('server', 'apps/server/src'),
       globalSetup: '<rootDir>/apps/server/jest.setup.mjs',

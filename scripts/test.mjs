@@ -39,6 +39,7 @@ async function runChecks() {
     'packages/core/tsconfig.pure.json',
     'packages/core',
     'packages/contract',
+    'packages/files',
     'apps/server',
     'cli',
     'apps/app',

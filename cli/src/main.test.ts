@@ -1,6 +1,7 @@
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { JobFile } from '@nucleon/core/job/job';
 import { main } from './main';
 import { NUCLEON_VERSION } from './version';
 
@@ -140,7 +141,7 @@ it('explains itself when asked wrongly', async () => {
   expect((await run()).code).toBe(2);
   expect(await run('drill', 'x')).toMatchObject({
     code: 2,
-    err: '“drill” is not a command; use plan or check or fit or identify.',
+    err: '“drill” is not a command; use plan or check or fit or convert or identify.',
   });
   expect((await run('plan')).err).toContain('Use: nucleon plan FILE; got 0 words.');
 });
@@ -231,5 +232,56 @@ describe('identify', () => {
 it('carries the version of its package', () => {
   expect(JSON.parse(readFileSync(join(__dirname, '../package.json'), 'utf8'))).toMatchObject({
     version: NUCLEON_VERSION,
+  });
+});
+
+describe('convert', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'nucleon-convert-'));
+  const at = (name: string): string => join(folder, name);
+  const dial = ['--piece', 'Glass dial'];
+
+  it.each(['dxf', 'svg'])('writes a piece as %s and makes a job of it again', async (kind) => {
+    const there = await run('convert', DEMO, at(`dial.${kind}`), ...dial);
+    expect([there.code, there.err]).toEqual([0, '']);
+    const back = await run('convert', at(`dial.${kind}`), at(`${kind}.json`));
+    expect(back.code).toBe(0);
+    expect(back.out).toContain('taken 1 outline, 2 holes');
+    const made = JSON.parse(readFileSync(at(`${kind}.json`), 'utf8')) as JobFile;
+    expect(made.pieces[0]?.outline).toEqual({ kind: 'circle', diameterMm: 420 });
+    expect((await run('check', at(`${kind}.json`))).code).toBe(0);
+    expect((await run('plan', at(`${kind}.json`))).code).toBe(0);
+  });
+
+  it('writes a 1:1 PDF, and says which piece it took', async () => {
+    const { code, out, err } = await run('convert', DEMO, at('first.pdf'), '--paper', 'letter');
+    expect(code).toBe(0);
+    expect(out).toContain('1:1');
+    expect(err).toContain('the first of');
+    expect(readFileSync(at('first.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+  });
+
+  it('names the value that will not do, and writes nothing', async () => {
+    const said = async (...words: string[]): Promise<string> => {
+      const { code, err } = await run('convert', ...words);
+      expect(code).toBe(1);
+      return err;
+    };
+    expect(await said(DEMO, at('x.png'))).toContain('not a conversion');
+    expect(await said(DEMO, at('x.pdf'), '--paper', 'a9')).toContain('use a4 or letter');
+    expect(await said(DEMO, at('x.dxf'), '--piece', 'nobody')).toContain(
+      'There is no piece “nobody”',
+    );
+    expect(await said(at('missing.dxf'), at('x.json'))).toContain('ENOENT');
+    writeFileSync(at('px.svg'), '<svg><rect width="50" height="50"/></svg>');
+    expect(await said(at('px.svg'), at('x.json'))).toContain('give --unit mm or --unit inch');
+    expect(await said(at('px.svg'), at('x.json'), '--unit', 'ell')).toContain(
+      '“ell” is not a unit',
+    );
+    expect(await said(at('px.svg'), at('x.json'), '--unit', 'mm', '--layers', 'CUT')).toContain(
+      'There is no layer “CUT”',
+    );
+    writeFileSync(at('half.dxf'), '0\nSECTION\n2\nENTITIES\n0\nLINE\n');
+    expect(await said(at('half.dxf'), at('x.json'))).toContain('cut short');
+    expect(existsSync(at('x.json'))).toBe(false);
   });
 });

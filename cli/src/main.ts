@@ -3,56 +3,92 @@ import { IDENTIFIER_KINDS } from '@nucleon/core/identify/identify';
 import { PURPOSE_KINDS } from '@nucleon/core/purposes/purposes';
 import { INCH_POUND, METRIC } from '@nucleon/core/units/unitSystem';
 import { checkFile } from './checkFile';
+import { convertFile } from './convertFile';
 import type { Console } from './console';
 import { fitPurpose } from './fitPurpose';
 import { identifyPiece } from './identifyPiece';
 import { planFile } from './planFile';
 
+/** Every option there is; each command says which are its own. */
+const OPTIONS = {
+  json: { type: 'string' },
+  inch: { type: 'boolean' },
+  piece: { type: 'string' },
+  face: { type: 'string' },
+  paper: { type: 'string' },
+  mirrored: { type: 'boolean' },
+  unit: { type: 'string' },
+  layers: { type: 'string' },
+} as const;
+type Option = keyof typeof OPTIONS;
+
 /** What is given after a command: its own words, and the options. */
 interface Given {
   readonly words: readonly string[];
-  readonly json: string | undefined;
-  readonly inch: boolean;
+  readonly values: {
+    readonly [O in Option]?: (typeof OPTIONS)[O]['type'] extends 'boolean' ? boolean : string;
+  };
 }
 
 interface Command {
   readonly usage: string;
   readonly does: string;
-  /** How many words it takes, and whether `--json` is one of its options. */
+  /** How many words it takes, which options it must have, and which it may. */
   readonly takes: number;
-  readonly json: boolean;
+  readonly needs: readonly Option[];
+  readonly may: readonly Option[];
   readonly run: (given: Given, console: Console) => number | Promise<number>;
 }
+
+const unitsOf = ({ inch }: Given['values']) => (inch ? INCH_POUND : METRIC);
 
 const COMMANDS = {
   plan: {
     usage: 'plan FILE',
     does: 'print the plan of every hole of a job file, as JSON',
     takes: 1,
-    json: false,
+    needs: [],
+    may: ['inch'],
     run: ({ words: [file = ''] }, console) => planFile(file, console),
   },
   check: {
     usage: 'check FILE',
     does: 'say what is wrong with a job file, one line a fault',
     takes: 1,
-    json: false,
+    needs: [],
+    may: ['inch'],
     run: ({ words: [file = ''] }, console) => checkFile(file, console),
   },
   fit: {
     usage: "fit PURPOSE --json '{…}'",
     does: `print what a part asks of its hole: ${PURPOSE_KINDS.join(', ')}`,
     takes: 1,
-    json: true,
-    run: ({ words: [purpose = ''], json = '', inch }, console) =>
-      fitPurpose(purpose, json, console, inch ? INCH_POUND : METRIC),
+    needs: ['json'],
+    may: ['inch'],
+    run: ({ words: [purpose = ''], values }, console) =>
+      fitPurpose(purpose, values.json ?? '', console, unitsOf(values)),
+  },
+  convert: {
+    usage: 'convert FROM TO',
+    does: 'write a piece as .dxf, .svg or 1:1 .pdf, or make a job of a .dxf or .svg',
+    takes: 2,
+    needs: [],
+    may: ['inch', 'piece', 'face', 'paper', 'mirrored', 'unit', 'layers'],
+    run: ({ words: [from = '', to = ''], values }, console) =>
+      convertFile(
+        from,
+        to,
+        { ...values, mirrored: values.mirrored ?? false, units: unitsOf(values) },
+        console,
+      ),
   },
   identify: {
     usage: "identify --json '{…}'",
     does: `rank what a piece may be from answers; kind is ${IDENTIFIER_KINDS.join(', ')}`,
     takes: 0,
-    json: true,
-    run: ({ json = '' }, console) => identifyPiece(json, console),
+    needs: ['json'],
+    may: ['inch'],
+    run: ({ values }, console) => identifyPiece(values.json ?? '', console),
   },
 } as const satisfies Record<string, Command>;
 
@@ -61,7 +97,13 @@ const USAGE = [
   '',
   ...Object.values(COMMANDS).map(({ usage, does }) => `  nucleon ${usage}\n      ${does}`),
   '',
-  '  --inch   write sentences in inches and pounds (fit)',
+  '  --inch               write sentences in inches and pounds',
+  '  --piece ID           which piece of the job (convert)',
+  '  --face face|base     which face of a vessel (convert)',
+  '  --paper a4|letter    pages of a PDF (convert)',
+  '  --mirrored           for marking from the back (convert to PDF)',
+  '  --unit mm|inch       of a drawing that does not say (convert)',
+  '  --layers A,B         layers of a drawing to read (convert)',
 ].join('\n');
 
 const isCommand = (word: string): word is keyof typeof COMMANDS => Object.hasOwn(COMMANDS, word);
@@ -83,9 +125,15 @@ export async function main(words: readonly string[], console: Console): Promise<
     console.err(`${given} Use: nucleon ${command.usage}`);
     return 2;
   }
-  if (given.words.length !== command.takes || (given.json !== undefined) !== command.json) {
+  const has = Object.keys(given.values) as Option[];
+  const fits =
+    given.words.length === command.takes &&
+    command.needs.every((option) => has.includes(option)) &&
+    has.every((option) => command.needs.includes(option) || command.may.includes(option));
+  if (!fits) {
+    const options = has.map((option) => ` and --${option}`).join('');
     console.err(
-      `Use: nucleon ${command.usage}; got ${given.words.length} word${given.words.length === 1 ? '' : 's'}${given.json === undefined ? '' : ' and --json'}.`,
+      `Use: nucleon ${command.usage}; got ${given.words.length} word${given.words.length === 1 ? '' : 's'}${options}.`,
     );
     return 2;
   }
@@ -97,9 +145,9 @@ function optionsOf(words: readonly string[]): Given | string {
     const { positionals, values } = parseArgs({
       args: [...words],
       allowPositionals: true,
-      options: { json: { type: 'string' }, inch: { type: 'boolean' } },
+      options: OPTIONS,
     });
-    return { words: positionals, json: values.json, inch: values.inch ?? false };
+    return { words: positionals, values: { ...values } };
   } catch (error) {
     return error instanceof Error ? (error.message.split('\n')[0] ?? '') : String(error);
   }

@@ -22,8 +22,10 @@ export async function planFile(path: string, console: Console): Promise<number> 
       // Hole ids are unique within a piece only.
       const outcome = makePlan({ ...loaded.value, pieces: [piece] }, hole.id);
       if (outcome.kind !== 'planned') continue;
-      const material = faceMaterial(piece, loaded.value.customMaterials);
-      holes.push({ ...outcome.plan, edge: judgeEdges({ piece, material, hole }, piece.holes) });
+      const { customMaterials, house } = loaded.value;
+      const material = faceMaterial(piece, customMaterials);
+      const edge = judgeEdges({ piece, material, hole, house }, piece.holes);
+      holes.push({ ...outcome.plan, edge });
     }
   }
   console.out(JSON.stringify({ nucleon: NUCLEON_VERSION, model: MODEL_VERSION, holes }, null, 2));

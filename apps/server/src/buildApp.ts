@@ -4,10 +4,13 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import { exchangeRoutes } from './exchange/exchangeRoutes';
 import { holeRoutes } from './holes/holeRoutes';
+import { houseRoutes } from './house/houseRoutes';
 import { Problem } from './http/problem';
 import { problemHandler } from './http/problemHandler';
 import { jobRoutes } from './jobs/jobRoutes';
 import { kitRoutes } from './kit/kitRoutes';
+import { layoutRoutes } from './layout/layoutRoutes';
+import { photoRoutes } from './photos/photoRoutes';
 import { pieceRoutes } from './pieces/pieceRoutes';
 import type { ServerContext } from './serverContext';
 
@@ -34,6 +37,9 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     jobRoutes(context),
     pieceRoutes(context),
     holeRoutes(context),
+    layoutRoutes(context),
+    photoRoutes(context),
+    houseRoutes(context),
     kitRoutes(context),
     exchangeRoutes(context),
   );

@@ -4,77 +4,32 @@ import { HAZARDS } from '@nucleon/core/hazards/judgeHazards';
 import { HOLDS, PACES, STARTS } from '@nucleon/core/job/choices';
 import { DAMAGES, GLASS_TREATMENTS, PIECE_FORMS } from '@nucleon/core/job/job';
 import { MACHINE_KIND_IDS } from '@nucleon/core/machines/machineKinds';
-import { MATERIAL_CLASSES } from '@nucleon/core/materials/material';
 import { PURPOSE_KINDS } from '@nucleon/core/purposes/purposes';
 import { SUPPORT_IDS } from '@nucleon/core/supports/supports';
-import { describeLimit, LIMITS, type NumberLimit } from './limits';
-
-export interface JsonSchema {
-  readonly [keyword: string]: unknown;
-}
-
-const number = (limit: NumberLimit): JsonSchema => ({
-  type: 'number',
-  description: describeLimit(limit),
-  ...(limit.above !== undefined
-    ? { exclusiveMinimum: limit.above }
-    : { minimum: limit.least ?? 0 }),
-  maximum: limit.most,
-});
-const oneOf = (values: readonly string[]): JsonSchema => ({
-  type: 'string',
-  enum: values,
-  description: `one of ${values.join(', ')}`,
-});
-const text = (most: number): JsonSchema => ({
-  type: 'string',
-  maxLength: most,
-  description: `text of at most ${most} characters`,
-});
-const id: JsonSchema = {
-  type: 'string',
-  minLength: 1,
-  maxLength: 80,
-  description: 'an id of 1 to 80 characters',
-};
-const name: JsonSchema = {
-  type: 'string',
-  minLength: 1,
-  maxLength: 120,
-  description: 'a name of 1 to 120 characters',
-};
-const yesNo: JsonSchema = { type: 'boolean', description: 'true or false' };
-const list = (items: JsonSchema, most: number): JsonSchema => ({
-  type: 'array',
-  items,
-  maxItems: most,
-  description: `a list of at most ${most}`,
-});
-
-/** Unknown fields are kept: nothing is closed with additionalProperties. */
-const object = (
-  required: Record<string, JsonSchema>,
-  optional: Record<string, JsonSchema> = {},
-): JsonSchema => ({
-  type: 'object',
-  description: 'an object in braces',
-  required: Object.keys(required),
-  properties: { ...required, ...optional },
-});
-
-/** One shape for each kind, told apart by its `kind`. */
-const kinds = (
-  shapes: Record<string, readonly [Record<string, JsonSchema>, Record<string, JsonSchema>?]>,
-): JsonSchema => ({
-  type: 'object',
-  description: `an object whose kind is one of ${Object.keys(shapes).join(', ')}`,
-  required: ['kind'],
-  properties: { kind: { type: 'string' } },
-  discriminator: { propertyName: 'kind' },
-  oneOf: Object.entries(shapes).map(([kind, [required, optional]]) =>
-    object({ kind: { const: kind }, ...required }, optional),
-  ),
-});
+import { LIMITS } from './limits';
+import { customMaterial } from './materialSchema';
+import {
+  datum,
+  holeMark,
+  houseFields,
+  keepOff,
+  outlineSchema,
+  photo,
+  serviceBand,
+} from './placeSchema';
+import {
+  id,
+  kinds,
+  list,
+  name,
+  number,
+  object,
+  oneOf,
+  text,
+  time,
+  yesNo,
+  type JsonSchema,
+} from './schemaParts';
 
 const check = object(
   {
@@ -84,44 +39,10 @@ const check = object(
       description: `a hazard code such as ${Object.keys(HAZARDS).join(', ')}`,
     },
     answer: text(200),
-    at: {
-      type: 'string',
-      pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}(:\\d{2}(\\.\\d+)?)?(Z|[+-]\\d{2}:\\d{2})$',
-      description: 'a time such as 2026-05-02T09:00:00Z',
-    },
+    at: time,
   },
   { note: text(500), of: text(500) },
 );
-
-export const outlineSchema = kinds({
-  rectangle: [{ widthMm: number(LIMITS.lengthMm), heightMm: number(LIMITS.lengthMm) }],
-  circle: [{ diameterMm: number(LIMITS.lengthMm) }],
-  polygon: [
-    {
-      pointsMm: {
-        type: 'array',
-        minItems: 3,
-        maxItems: 10_000,
-        description: 'a list of 3 to 10000 points [x, y]',
-        items: {
-          type: 'array',
-          minItems: 2,
-          maxItems: 2,
-          items: number(LIMITS.placeMm),
-          description: 'a point [x, y] in mm',
-        },
-      },
-    },
-  ],
-  cylinder: [{ outerDiameterMm: number(LIMITS.lengthMm), heightMm: number(LIMITS.lengthMm) }],
-  cone: [
-    {
-      bottomDiameterMm: number(LIMITS.lengthMm),
-      topDiameterMm: number(LIMITS.lengthMm),
-      heightMm: number(LIMITS.lengthMm),
-    },
-  ],
-});
 
 const setup = object(
   {},
@@ -182,9 +103,12 @@ export const holeFields = {
       description: `an object whose kind is one of ${PURPOSE_KINDS.join(', ')}, with the part’s own fields`,
     },
     checks: list(check, 200),
+    mark: holeMark,
     setup,
   },
 } as const;
+
+export { houseFields } from './placeSchema';
 
 export const pieceFields = {
   required: {
@@ -221,6 +145,10 @@ export const pieceFields = {
         description: 'answers by question',
       },
     }),
+    keepOff: list(keepOff, 200),
+    services: list(serviceBand, 200),
+    datum,
+    photo,
   },
 } as const;
 
@@ -288,50 +216,6 @@ export const jobFields = {
   optional: { notes: text(10_000), checks: list(check, 200) },
 } as const;
 
-const above0 = (most: number, unit: string): JsonSchema => number({ above: 0, most, unit });
-const pressureWindow = object({
-  glaze: above0(20, 'MPa'),
-  low: above0(20, 'MPa'),
-  best: above0(20, 'MPa'),
-  high: above0(20, 'MPa'),
-});
-const speedWindow = object({
-  low: above0(20, 'm/s'),
-  best: above0(20, 'm/s'),
-  high: above0(20, 'm/s'),
-});
-
-const customMaterial = object({
-  id,
-  name,
-  class: oneOf(MATERIAL_CLASSES),
-  pressureMpa: pressureWindow,
-  rimSpeedMPerS: speedWindow,
-  specificEnergyJPerMm3: above0(100, 'J/mm³'),
-  friction: above0(1, ''),
-  heatShare: above0(1, ''),
-  youngModulusMpa: above0(1e6, 'MPa'),
-  poisson: above0(0.49, ''),
-  edgeStrengthMpa: above0(1000, 'MPa'),
-  weibullModulus: above0(100, ''),
-  toughnessMpaSqrtM: above0(100, 'MPa√m'),
-  conductivityWPerMK: above0(1000, 'W/(m·K)'),
-  specificHeatJPerKgK: above0(10_000, 'J/(kg·K)'),
-  densityKgPerM3: above0(10_000, 'kg/m³'),
-  expansionPerK: above0(1e-3, '1/K'),
-  mohs: above0(10, ''),
-  heatConstraint: number({ least: 0, most: 1, unit: '' }),
-  exitChipFactor: above0(10, ''),
-  finesColour: {
-    type: 'string',
-    pattern: '^#[0-9A-Fa-f]{6}$',
-    description: 'a colour such as #A1B2C3',
-  },
-  grainSizeUm: above0(1000, 'µm'),
-  dust: oneOf(['silica', 'nuisance', 'shell']),
-  abrasiveness: oneOf(['soft-abrasive', 'medium', 'hard']),
-});
-
 const part = (
   fields: { required: Record<string, JsonSchema>; optional: Record<string, JsonSchema> },
   more: Record<string, JsonSchema> = {},
@@ -360,6 +244,7 @@ export const JOB_FILE_SCHEMA: JsonSchema = {
         },
       ),
       customMaterials: list(customMaterial, 200),
+      house: object({}, houseFields.optional),
       log: list({}, 100_000),
     },
   ),

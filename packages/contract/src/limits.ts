@@ -22,6 +22,7 @@ export const LIMITS = {
   torqueNm: { above: 0, most: 2000, unit: 'N·m' },
   rimSpeedMPerS: { above: 0, most: 20, unit: 'm/s' },
   contactPressureMpa: { above: 0, most: 20, unit: 'MPa' },
+  pictureSidePx: { above: 0, most: 8000, unit: 'picture points' },
   oneIn: { least: 1, most: 10_000, unit: 'as one in' },
 } as const satisfies Record<string, NumberLimit>;
 

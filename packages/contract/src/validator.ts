@@ -1,6 +1,6 @@
 import type { Fault } from '@nucleon/core/job/fault';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import type { JsonSchema } from './jobFileSchema';
+import type { JsonSchema } from './schemaParts';
 import { schemaFaults } from './schemaFaults';
 
 const ajv = new Ajv2020({

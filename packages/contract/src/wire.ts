@@ -1,5 +1,6 @@
 import type { Fault } from '@nucleon/core/job/fault';
 import type { Bit, Hole, JobHeader, Machine, Piece } from '@nucleon/core/job/job';
+import type { House } from '@nucleon/core/job/place';
 import type { Material } from '@nucleon/core/materials/material';
 import type { Plan } from '@nucleon/core/plan/plan';
 
@@ -60,6 +61,23 @@ export interface HoleDetail {
   readonly piece: StoredPiece;
   readonly hole: StoredHole;
 }
+
+/** A piece with all its holes, as they are laid out together. */
+export interface PieceLayout {
+  readonly job: JobWithMaterials;
+  readonly piece: StoredPiece;
+  readonly holes: readonly StoredHole[];
+}
+
+/** What a layout's PUT sends: only what changed. */
+export interface PutLayout {
+  readonly piece?: Put<StoredPiece>;
+  readonly holes: readonly (Put<StoredHole> & { readonly id: string })[];
+  readonly removed?: readonly string[];
+}
+
+/** The workshop's habits; version 0 while none is settled. */
+export type StoredHouse = House & { readonly version: number };
 
 export type StoredBit = Bit & Versioned;
 export type StoredMachine = Machine & Versioned;

@@ -4,9 +4,12 @@ import { jobEntity } from '../jobs/jobEntity';
 import { bitEntity } from '../kit/bitEntity';
 import { machineEntity } from '../kit/machineEntity';
 import { pieceEntity } from '../pieces/pieceEntity';
+import { houseEntity } from '../house/houseEntity';
+import { photoEntity } from '../photos/photoEntity';
 import { holePlanEntity } from '../plans/holePlanEntity';
 import { Start1764000000000 } from './migrations/1764000000000-start';
 import { KnowThePiece1764100000000 } from './migrations/1764100000000-know-the-piece';
+import { Place1764200000000 } from './migrations/1764200000000-place';
 
 /** MariaDB with migrations only; times are UTC. */
 export function createDataSource(url: string): DataSource {
@@ -17,8 +20,17 @@ export function createDataSource(url: string): DataSource {
     charset: 'utf8mb4_unicode_ci',
     synchronize: false,
     logging: false,
-    entities: [jobEntity, pieceEntity, holeEntity, holePlanEntity, bitEntity, machineEntity],
-    migrations: [Start1764000000000, KnowThePiece1764100000000],
+    entities: [
+      jobEntity,
+      pieceEntity,
+      holeEntity,
+      holePlanEntity,
+      bitEntity,
+      machineEntity,
+      photoEntity,
+      houseEntity,
+    ],
+    migrations: [Start1764000000000, KnowThePiece1764100000000, Place1764200000000],
     connectTimeout: 4000,
     poolSize: 10,
   });

@@ -1,6 +1,7 @@
 import type { JobFile, Setup } from '@nucleon/core/job/job';
 import type { EntityManager } from 'typeorm';
 import { holeOf } from '../holes/holeMapping';
+import { loadHouse } from '../house/houseRoutes';
 import { jobHeader } from '../jobs/jobMapping';
 import { bitOf, machineOf } from '../kit/kitMapping';
 import { pieceOf } from '../pieces/pieceMapping';
@@ -23,6 +24,7 @@ export async function exportJob(manager: EntityManager, jobId: string): Promise<
   const machineId = fileIds(machines);
   const rename = (setup: Setup): Setup => renameKit(setup, bitId, machineId);
   const { kit: kitExtra, ...fileExtra } = loaded.job.fileExtra;
+  const { version, ...house } = await loadHouse(manager);
 
   return {
     format: 'nucleon-job',
@@ -48,6 +50,8 @@ export async function exportJob(manager: EntityManager, jobId: string): Promise<
       bits: bits.map((row) => ({ ...bitOf(row), id: bitId(row.id) })),
       machines: machines.map((row) => ({ ...machineOf(row), id: machineId(row.id) })),
     },
+    // Habits settled here come before those the file came with.
+    ...(version > 0 ? { house } : {}),
     ...(loaded.job.customMaterials ? { customMaterials: loaded.job.customMaterials } : {}),
   };
 }

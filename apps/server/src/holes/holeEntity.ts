@@ -1,4 +1,5 @@
 import type { HazardCheck, Hole, HoleDepth, Setup } from '@nucleon/core/job/job';
+import type { HoleMark } from '@nucleon/core/job/place';
 import { EntitySchema } from 'typeorm';
 import {
   double,
@@ -23,6 +24,7 @@ export interface HoleRow extends VersionedRow {
   fall: NonNullable<Hole['fall']> | null;
   purpose: NonNullable<Hole['purpose']> | null;
   checks: HazardCheck[] | null;
+  mark: HoleMark | null;
   /** Bits and machines by their stored ids. */
   setup: Setup | null;
 }
@@ -42,6 +44,7 @@ export const holeEntity = new EntitySchema<HoleRow>({
     fall: maybeJson('fall'),
     purpose: maybeJson('purpose'),
     checks: maybeJson('checks'),
+    mark: maybeJson('mark'),
     setup: maybeJson('setup'),
   },
 });

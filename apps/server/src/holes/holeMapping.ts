@@ -12,10 +12,23 @@ const KNOWN = [
 ];
 
 export function holeOf(row: HoleRow): Hole {
-  const { id, label, xMm, yMm, face, diameterMm, depth, fall, purpose, checks, setup } = row;
+  const { id, label, xMm, yMm, face, diameterMm, depth, fall, purpose, checks, mark, setup } = row;
   return {
     ...row.extra,
-    ...present({ id, label, xMm, yMm, face, diameterMm, depth, fall, purpose, checks, setup }),
+    ...present({
+      id,
+      label,
+      xMm,
+      yMm,
+      face,
+      diameterMm,
+      depth,
+      fall,
+      purpose,
+      checks,
+      mark,
+      setup,
+    }),
   };
 }
 
@@ -43,6 +56,7 @@ export function holeContent(
     fall: body.fall ?? null,
     purpose: body.purpose ?? null,
     checks: body.checks ? [...body.checks] : null,
+    mark: body.mark ?? null,
     setup: body.setup ?? null,
     extra: fieldsBeside(body, KNOWN),
   };

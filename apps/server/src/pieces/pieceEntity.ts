@@ -1,5 +1,6 @@
 import type { Outline } from '@nucleon/core/geometry/outline';
 import type { HazardCheck, Knowing, Layer, Piece, Possibility } from '@nucleon/core/job/job';
+import type { Datum, KeepOff, PiecePhoto, ServiceBand } from '@nucleon/core/job/place';
 import { EntitySchema } from 'typeorm';
 import {
   double,
@@ -34,6 +35,10 @@ export interface PieceRow extends VersionedRow {
   practice: boolean | null;
   couldBe: Possibility[] | null;
   knowing: Knowing | null;
+  keepOff: KeepOff[] | null;
+  services: ServiceBand[] | null;
+  datum: Datum | null;
+  photo: PiecePhoto | null;
 }
 
 export const pieceEntity = new EntitySchema<PieceRow>({
@@ -59,5 +64,9 @@ export const pieceEntity = new EntitySchema<PieceRow>({
     practice: { type: 'boolean', nullable: true },
     couldBe: maybeJson('could_be'),
     knowing: maybeJson('knowing'),
+    keepOff: maybeJson('keep_off'),
+    services: maybeJson('services'),
+    datum: maybeJson('datum'),
+    photo: maybeJson('photo'),
   },
 });

@@ -30,6 +30,10 @@ const PLAIN = [
   'practice',
   'couldBe',
   'knowing',
+  'keepOff',
+  'services',
+  'datum',
+  'photo',
 ] as const satisfies readonly (keyof PieceRow & keyof Piece)[];
 
 export function pieceOf(row: PieceRow): Omit<Piece, 'holes'> {
@@ -69,6 +73,10 @@ export function pieceContent(
     practice: body.practice ?? null,
     couldBe: body.couldBe ? [...body.couldBe] : null,
     knowing: body.knowing ?? null,
+    keepOff: body.keepOff ? [...body.keepOff] : null,
+    services: body.services ? [...body.services] : null,
+    datum: body.datum ?? null,
+    photo: body.photo ?? null,
     extra: fieldsBeside(body, KNOWN),
   };
 }

@@ -1,7 +1,20 @@
-/** A point in the piece's own plane: origin at the lower left of the bounding box, mm. */
-export interface PointMm {
-  readonly xMm: number;
-  readonly yMm: number;
+import {
+  bulgeArea,
+  distance,
+  extremesOf,
+  isInside,
+  nearestOnSide,
+  type PointMm,
+  type Side,
+} from './arc';
+
+export type { PointMm } from './arc';
+
+/** A polygon's sides may bend: `bulges[i]` is that of the side from point i to the next. */
+export interface PolygonOutline {
+  readonly kind: 'polygon';
+  readonly pointsMm: readonly (readonly [number, number])[];
+  readonly bulges?: readonly number[];
 }
 
 /**
@@ -11,7 +24,7 @@ export interface PointMm {
 export type Outline =
   | { readonly kind: 'rectangle'; readonly widthMm: number; readonly heightMm: number }
   | { readonly kind: 'circle'; readonly diameterMm: number }
-  | { readonly kind: 'polygon'; readonly pointsMm: readonly (readonly [number, number])[] }
+  | PolygonOutline
   | { readonly kind: 'cylinder'; readonly outerDiameterMm: number; readonly heightMm: number }
   | {
       readonly kind: 'cone';
@@ -40,17 +53,23 @@ export function boundingBox(outline: Outline): BoxMm {
         heightMm: outline.heightMm,
       };
     case 'polygon': {
-      const xs = outline.pointsMm.map(([x]) => x);
-      const ys = outline.pointsMm.map(([, y]) => y);
-      return {
-        widthMm: Math.max(...xs) - Math.min(...xs),
-        heightMm: Math.max(...ys) - Math.min(...ys),
-      };
+      const { least, most } = extent(polygonSides(outline));
+      return { widthMm: most.xMm - least.xMm, heightMm: most.yMm - least.yMm };
     }
   }
 }
 
-/** Area of the (unrolled) outline, mm². Polygons by the shoelace formula. */
+/** The corners of the box round some sides. */
+export function extent(sides: readonly Side[]): { least: PointMm; most: PointMm } {
+  let [left, bottom, right, top] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { xMm, yMm } of sides.flatMap(extremesOf)) {
+    [left, right] = [Math.min(left, xMm), Math.max(right, xMm)];
+    [bottom, top] = [Math.min(bottom, yMm), Math.max(top, yMm)];
+  }
+  return { least: { xMm: left, yMm: bottom }, most: { xMm: right, yMm: top } };
+}
+
+/** Area of the (unrolled) outline, mm². Polygons by the shoelace formula and circular segments. */
 export function outlineArea(outline: Outline): number {
   switch (outline.kind) {
     case 'rectangle':
@@ -62,11 +81,12 @@ export function outlineArea(outline: Outline): number {
     case 'cone':
       return (Math.PI * (outline.bottomDiameterMm + outline.topDiameterMm) * outline.heightMm) / 2;
     case 'polygon': {
-      let doubled = 0;
-      forEachSegment(outline.pointsMm, (ax, ay, bx, by) => {
-        doubled += ax * by - bx * ay;
-      });
-      return Math.abs(doubled) / 2;
+      const area = polygonSides(outline).reduce(
+        (sum, side) =>
+          sum + (side.a.xMm * side.b.yMm - side.b.xMm * side.a.yMm) / 2 + bulgeArea(side),
+        0,
+      );
+      return Math.abs(area);
     }
   }
 }
@@ -85,58 +105,77 @@ export function faceOutline(outline: Outline, face: 'top' | 'side' | 'base'): Ou
   return outline;
 }
 
+const sidesThrough = (points: readonly (readonly [number, number])[]): Side[] =>
+  points.map(([xMm, yMm], index) => {
+    const [x = 0, y = 0] = points[(index + 1) % points.length] ?? [];
+    return { a: { xMm, yMm }, b: { xMm: x, yMm: y }, bulge: 0 };
+  });
+
+/** A polygon's sides, bent ones with their bulge. */
+export const polygonSides = ({ pointsMm, bulges = [] }: PolygonOutline): readonly Side[] =>
+  sidesThrough(pointsMm).map((side, index) => ({ ...side, bulge: bulges[index] ?? 0 }));
+
 /**
- * Distance from a point to the nearest free edge, mm; negative outside. On an unrolled cylinder or
- * cone only the rims are edges: there is no edge along the seam.
+ * The free edges of the face, counter-clockwise from the lower left. On an unrolled cylinder or
+ * cone only the rims are edges: there is none along the seam.
  */
-export function distanceToEdge(outline: Outline, point: PointMm): number {
+export function freeEdges(outline: Outline): readonly Side[] {
   switch (outline.kind) {
-    case 'rectangle':
-      return Math.min(
-        point.xMm,
-        outline.widthMm - point.xMm,
-        point.yMm,
-        outline.heightMm - point.yMm,
-      );
-    case 'circle': {
-      const radius = outline.diameterMm / 2;
-      return radius - Math.hypot(point.xMm - radius, point.yMm - radius);
-    }
-    case 'cylinder':
-    case 'cone':
-      return Math.min(point.yMm, outline.heightMm - point.yMm);
     case 'polygon':
-      return polygonDistance(outline.pointsMm, point);
+      return polygonSides(outline);
+    case 'circle': {
+      const D = outline.diameterMm;
+      const [a, b] = [
+        { xMm: 0, yMm: D / 2 },
+        { xMm: D, yMm: D / 2 },
+      ];
+      return [
+        { a, b, bulge: 1 },
+        { a: b, b: a, bulge: 1 },
+      ];
+    }
+    case 'rectangle':
+    case 'cylinder':
+    case 'cone': {
+      const { widthMm: w, heightMm: h } = boundingBox(outline);
+      const around = sidesThrough([
+        [0, 0],
+        [w, 0],
+        [w, h],
+        [0, h],
+      ]);
+      return outline.kind === 'rectangle' ? around : around.filter((_, index) => index % 2 === 0);
+    }
   }
 }
 
-function polygonDistance(points: readonly (readonly [number, number])[], at: PointMm): number {
-  let nearest = Infinity;
-  let crossings = 0;
-  forEachSegment(points, (ax, ay, bx, by) => {
-    const lengthSquared = (bx - ax) ** 2 + (by - ay) ** 2;
-    const along =
-      lengthSquared === 0
-        ? 0
-        : ((at.xMm - ax) * (bx - ax) + (at.yMm - ay) * (by - ay)) / lengthSquared;
-    const clamped = Math.min(1, Math.max(0, along));
-    nearest = Math.min(
-      nearest,
-      Math.hypot(at.xMm - ax - clamped * (bx - ax), at.yMm - ay - clamped * (by - ay)),
-    );
-    // Even–odd ray casting to the right of the point.
-    const crosses = ay > at.yMm !== by > at.yMm;
-    if (crosses && at.xMm < ((bx - ax) * (at.yMm - ay)) / (by - ay) + ax) crossings += 1;
-  });
-  return crossings % 2 === 1 ? nearest : -nearest;
+/** The point of the nearest free edge. */
+export function nearestOnEdge(outline: Outline, point: PointMm): PointMm {
+  let nearest = point;
+  let least = Infinity;
+  for (const side of freeEdges(outline)) {
+    const at = nearestOnSide(side, point);
+    const away = distance(at, point);
+    if (away < least) [nearest, least] = [at, away];
+  }
+  return nearest;
 }
 
-function forEachSegment(
-  points: readonly (readonly [number, number])[],
-  visit: (ax: number, ay: number, bx: number, by: number) => void,
-): void {
-  points.forEach(([ax, ay], index) => {
-    const next = points[(index + 1) % points.length];
-    if (next) visit(ax, ay, next[0], next[1]);
-  });
+/** Whether a point lies on the face. */
+export function isOnFace(outline: Outline, point: PointMm): boolean {
+  switch (outline.kind) {
+    case 'polygon':
+    case 'circle':
+    case 'rectangle':
+      return isInside(freeEdges(outline), point);
+    case 'cylinder':
+    case 'cone':
+      return point.yMm > 0 && point.yMm < outline.heightMm;
+  }
+}
+
+/** Distance from a point to the nearest free edge, mm; negative outside. */
+export function distanceToEdge(outline: Outline, point: PointMm): number {
+  const away = distance(nearestOnEdge(outline, point), point);
+  return isOnFace(outline, point) ? away : -away;
 }

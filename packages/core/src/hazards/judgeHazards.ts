@@ -20,6 +20,7 @@ import { leadGlaze } from './leadGlaze';
 import { mainsAndWater } from './mainsAndWater';
 import { noise } from './noise';
 import { postTension } from './postTension';
+import { serviceClash } from './serviceClash';
 import { slurry } from './slurry';
 import { strengthenedGlass } from './strengthenedGlass';
 import { structure } from './structure';
@@ -37,6 +38,7 @@ export const HAZARDS = {
   'laminated-glass': laminatedGlass,
   'built-in-stress': builtInStress,
   'hidden-services': hiddenServices,
+  'service-clash': serviceClash,
   'post-tension': postTension,
   structure,
   'asbestos-era': asbestosEra,

@@ -1,4 +1,12 @@
-import { boundingBox, distanceToEdge, faceOutline, type Outline } from '../geometry/outline';
+import { selfCrossing } from '../geometry/crossing';
+import {
+  boundingBox,
+  distanceToEdge,
+  faceOutline,
+  polygonSides,
+  type Outline,
+  type PolygonOutline,
+} from '../geometry/outline';
 import type { Material } from '../materials/material';
 import { CAVITY, findMaterial, MATERIAL_IDS } from '../materials/materials';
 import { formatDecimals } from '../units/roundNumber';
@@ -73,14 +81,36 @@ function checkPiece(file: JobFile, piece: Piece, at: string, add: Add): void {
     checkMaterial(file, one.material, `${at}/couldBe/${index}/material`, add);
   });
   checkReadings(piece, at, add);
-  if (piece.outline.kind === 'polygon' && new Set(piece.outline.pointsMm.map(String)).size < 3) {
-    add(`${at}/outline/pointsMm`, 'A polygon needs at least three different points.');
-  }
+  if (piece.outline.kind === 'polygon') checkPolygon(piece.outline, `${at}/outline`, add);
+  checkIds(piece.keepOff ?? [], `${at}/keepOff`, 'marked place', add);
+  checkIds(piece.services ?? [], `${at}/services`, 'band', add);
   checkLayers(file, piece, at, add);
   checkIds(piece.holes, `${at}/holes`, 'hole', add);
   piece.holes.forEach((hole, index) => {
     checkHole(file, piece, hole, `${at}/holes/${index}`, add);
   });
+}
+
+function checkPolygon(outline: PolygonOutline, at: string, add: Add): void {
+  const { pointsMm, bulges } = outline;
+  if (new Set(pointsMm.map(String)).size < 3) {
+    add(`${at}/pointsMm`, 'A polygon needs at least three different points.');
+    return;
+  }
+  if (bulges && bulges.length > pointsMm.length) {
+    add(
+      `${at}/bulges`,
+      `${bulges.length} bulges for ${pointsMm.length} sides; give one a side, or none.`,
+    );
+    return;
+  }
+  const crossing = selfCrossing(polygonSides(outline));
+  if (crossing) {
+    add(
+      `${at}/pointsMm`,
+      `The outline crosses itself at x ${mm(crossing.xMm)}, y ${mm(crossing.yMm)}; its sides may meet only at their ends.`,
+    );
+  }
 }
 
 function checkMaterial(file: JobFile, id: string, at: string, add: Add): void {

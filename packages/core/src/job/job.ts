@@ -6,6 +6,7 @@ import type { MachineSpeeds } from '../machines/machineSpeeds';
 import type { Material } from '../materials/material';
 import type { SupportId } from '../supports/supports';
 import type { Hold, Pace, Start } from './choices';
+import type { Datum, HoleMark, House, KeepOff, PiecePhoto, ServiceBand } from './place';
 
 /** The job file's own vocabulary, version 1. Lengths mm; see docs/job-file.md. */
 export interface JobFile {
@@ -15,6 +16,7 @@ export interface JobFile {
   readonly pieces: readonly Piece[];
   readonly kit?: Kit;
   readonly customMaterials?: readonly Material[];
+  readonly house?: House;
 }
 
 export interface JobHeader {
@@ -103,6 +105,11 @@ export interface Piece {
   /** Where nobody is sure of the material: what it may be; the plan's ranges widen. */
   readonly couldBe?: readonly Possibility[];
   readonly knowing?: Knowing;
+  readonly keepOff?: readonly KeepOff[];
+  /** What a scan found behind the face. */
+  readonly services?: readonly ServiceBand[];
+  readonly datum?: Datum;
+  readonly photo?: PiecePhoto;
   readonly holes: readonly Hole[];
 }
 
@@ -123,6 +130,7 @@ export interface Hole {
   /** What it is for: the purpose's kind and what is known of the part. */
   readonly purpose?: { readonly kind: string; readonly [field: string]: unknown };
   readonly checks?: readonly HazardCheck[];
+  readonly mark?: HoleMark;
   readonly setup?: Setup;
 }
 

@@ -1,3 +1,5 @@
+import type { Setup } from '../job/job';
+
 /** How far off true each way of steering leans, degrees. */
 export const AIM_DEG = { freehand: 2, level: 1, laser: 0.4, press: 0.3, rig: 0.2 } as const;
 export type Aim = keyof typeof AIM_DEG;
@@ -5,7 +7,7 @@ export type Aim = keyof typeof AIM_DEG;
 /** The two sides of a hole are marked this well against each other, mm. */
 const MARKING_MM = 0.5;
 
-const tanDeg = (deg: number): number => Math.tan((deg * Math.PI) / 180);
+export const tanDeg = (deg: number): number => Math.tan((deg * Math.PI) / 180);
 
 /** Drift at the far end, mm: depth × tan(angle). */
 export const exitOffset = (depthMm: number, aim: Aim): number => depthMm * tanDeg(AIM_DEG[aim]);
@@ -13,3 +15,38 @@ export const exitOffset = (depthMm: number, aim: Aim): number => depthMm * tanDe
 /** Step where a hole met from both sides comes together, mm: √2 × offset of each half + marking. */
 export const twoSidedMismatch = (depthMm: number, aim: Aim): number =>
   Math.SQRT2 * exitOffset(depthMm / 2, aim) + MARKING_MM;
+
+/** Angle a bit can lean in its guide, degrees: clearance over the guide's thickness. */
+export const guideLean = (clearanceMm: number, guideThicknessMm: number): number =>
+  (Math.atan(clearanceMm / guideThicknessMm) * 180) / Math.PI;
+
+/** Lean of the bit along and across the face, degrees; the way of steering it, in words. */
+export interface Lean {
+  readonly alongDeg: number;
+  readonly acrossDeg: number;
+  readonly how: string;
+}
+
+/** A guide whose thickness or clearance nobody has measured. */
+const USUAL_GUIDE = { thicknessMm: 18, clearanceMm: 0.3 } as const;
+
+/** How far the bit may lean as the hole is set up; a guide by its own play, never worse than free hand. */
+export function leanOf(setup: Pick<Setup, 'guide' | 'hold'>): Lean {
+  const one = (deg: number, how: string): Lean => ({ alongDeg: deg, acrossDeg: deg, how });
+  switch (setup.hold) {
+    case 'press':
+      return one(AIM_DEG.press, 'a press');
+    case 'rig':
+      return one(AIM_DEG.rig, 'a rig');
+    case 'guided': {
+      if (setup.guide?.kind === 'laser') return one(AIM_DEG.laser, 'a laser');
+      // A level shows one direction only.
+      if (setup.guide?.kind === 'level')
+        return { alongDeg: AIM_DEG.level, acrossDeg: AIM_DEG.freehand, how: 'a level' };
+      const { thicknessMm, clearanceMm } = { ...USUAL_GUIDE, ...setup.guide };
+      return one(Math.min(AIM_DEG.freehand, guideLean(clearanceMm, thicknessMm)), 'a guide');
+    }
+    default:
+      return one(AIM_DEG.freehand, 'the hand');
+  }
+}

@@ -2,15 +2,24 @@ import type { Piece } from '../job/job';
 import type { Material } from '../materials/material';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
-import { clearToCorner, clearToEdge, clearToHole, type PlacedHole } from './clearDistances';
+import type { House, KeepOff, KeepOffKind } from '../job/place';
+import {
+  spanToCorner,
+  spanToEdge,
+  spanToHole,
+  spanToKeepOff,
+  type ClearSpan,
+  type PlacedHole,
+} from './clearDistances';
 
-/** What a rule measures from the hole's edge. */
-export type Measure = 'edge' | 'corner' | 'hole' | 'diameter';
+/** What a rule measures from the hole's edge: to a free edge, a cut-out's side, a corner … */
+export type Measure = 'edge' | 'web' | 'corner' | 'hole' | 'diameter' | 'handle' | 'crack';
 
 export interface RuleScene {
-  readonly piece: Pick<Piece, 'form' | 'thicknessMm' | 'assembled' | 'outline'>;
+  readonly piece: Pick<Piece, 'form' | 'thicknessMm' | 'assembled' | 'outline' | 'keepOff'>;
   readonly material: Pick<Material, 'id' | 'class'>;
   readonly hole: PlacedHole;
+  readonly house?: House | undefined;
 }
 
 interface Rule {
@@ -101,6 +110,37 @@ export const EDGE_RULES = {
       material.class === 'stone' && (piece.form === 'bead' || piece.form === 'block'),
     requiredMm: ({ piece }) => piece.thicknessMm,
   },
+  'house-rule': {
+    measure: 'edge',
+    label: 'Your house rule, to the edge',
+    source: 'What this workshop has settled on',
+    applies: ({ house }) => house?.edge !== undefined,
+    requiredMm: ({ house, hole, piece }) => {
+      const { per = 'mm', value = 0 } = house?.edge ?? {};
+      return value * { diameter: hole.diameterMm, thickness: piece.thicknessMm, mm: 1 }[per];
+    },
+  },
+  'clear-of-holes': {
+    measure: 'hole',
+    label: 'Not into another hole',
+    source: 'A rim that meets an open hole catches and tears',
+    applies: (scene) => !isPane(scene),
+    requiredMm: () => 0,
+  },
+  'thickness-to-handle': {
+    measure: 'handle',
+    label: 'One thickness from handles, ribs and sharp curves',
+    source: 'Workshop rule: the wall is thicker and strained there',
+    applies: () => true,
+    requiredMm: ({ piece }) => piece.thicknessMm,
+  },
+  'three-thicknesses-to-crack': {
+    measure: 'crack',
+    label: 'Three thicknesses from a crack',
+    source: 'Workshop rule: a crack runs to the nearest hole',
+    applies: () => true,
+    requiredMm: ({ piece }) => 3 * piece.thicknessMm,
+  },
 } as const satisfies Record<string, Rule>;
 
 export type EdgeRuleId = keyof typeof EDGE_RULES;
@@ -113,8 +153,12 @@ export interface JudgedRule {
   readonly requiredMm: number;
   readonly actualMm: number;
   readonly ok: boolean;
-  /** The strictest: the one with least to spare. */
+  /** The strictest of those that count: the one with least to spare. */
   readonly binds: boolean;
+  /** False for schools of edge distance that the workshop has put aside. */
+  readonly counts: boolean;
+  /** Where it is measured on the face; none for the diameter. */
+  readonly span?: Pick<ClearSpan, 'from' | 'to'>;
 }
 
 /** What is here and what a rule wants, in a line. */
@@ -127,36 +171,90 @@ export const edgeText = (
 /** Rounding room, mm. */
 const SAME_MM = 1e-6;
 
-/** Every rule that is meant for this piece, the strictest (least to spare) first. */
-export function judgeEdges(scene: RuleScene, others: readonly PlacedHole[]): readonly JudgedRule[] {
-  const { hole } = scene;
-  const { outline } = scene.piece;
-  const measured: Record<Measure, number | null> = {
-    edge: clearToEdge(outline, hole),
-    corner: clearToCorner(outline, hole),
-    hole: clearToHole(outline, hole, others),
-    diameter: hole.diameterMm,
+type Span = Pick<ClearSpan, 'from' | 'to'> & { readonly clearMm: number };
+
+/** Everything a hole is measured against, by what it is. */
+function spansOf(
+  { piece, hole }: RuleScene,
+  others: readonly PlacedHole[],
+): Partial<Record<Measure, Span>> {
+  const { outline, keepOff = [] } = piece;
+  const of = (...kinds: readonly KeepOffKind[]): readonly KeepOff[] =>
+    keepOff.filter((place) => kinds.includes(place.kind));
+  const holes = [spanToHole(outline, hole, others), spanToKeepOff(outline, hole, of('hole'))];
+  const spans: Record<Exclude<Measure, 'diameter'>, Span | null> = {
+    edge: spanToEdge(outline, hole),
+    web: spanToKeepOff(outline, hole, of('cut-out')),
+    corner: spanToCorner(outline, hole),
+    hole: holes
+      .filter((span) => span !== null)
+      .reduce<Span | null>((a, b) => (a && a.clearMm < b.clearMm ? a : b), null),
+    handle: nearestWithMargin(piece.thicknessMm, outline, hole, of('handle', 'rib', 'curve')),
+    crack: nearestWithMargin(3 * piece.thicknessMm, outline, hole, of('crack')),
   };
-  const judged = (Object.entries(EDGE_RULES) as [EdgeRuleId, Rule][]).flatMap(([id, rule]) => {
-    const actualMm = measured[rule.measure];
-    if (actualMm === null || !rule.applies(scene)) return [];
-    const requiredMm = rule.requiredMm(scene);
-    const { measure, label, source } = rule;
-    return [
-      {
-        rule: id,
-        measure,
-        label,
-        source,
-        requiredMm,
-        actualMm,
-        ok: actualMm >= requiredMm - SAME_MM,
-      },
-    ];
-  });
-  const spare = (one: { readonly actualMm: number; readonly requiredMm: number }): number =>
-    one.actualMm - one.requiredMm;
-  return judged
-    .sort((a, b) => spare(a) - spare(b))
-    .map((one, index) => ({ ...one, binds: index === 0 }));
+  return Object.fromEntries(Object.entries(spans).filter(([, span]) => span !== null));
 }
+
+/** A margin of the person's own counts as if the place lay that much further away or nearer. */
+function nearestWithMargin(
+  usualMm: number,
+  outline: RuleScene['piece']['outline'],
+  hole: PlacedHole,
+  places: readonly KeepOff[],
+): Span | null {
+  const spans = places.flatMap((place) => {
+    const span = spanToKeepOff(outline, hole, [place]);
+    return span ? [{ ...span, clearMm: span.clearMm + usualMm - (place.marginMm ?? usualMm) }] : [];
+  });
+  return spans.reduce<Span | null>((a, b) => (a && a.clearMm < b.clearMm ? a : b), null);
+}
+
+/** Which of the rules counts: all, unless the workshop has chosen its school of edge distance. */
+function doesCount(id: EdgeRuleId, measure: Measure, house: House | undefined): boolean {
+  const isSchool = measure === 'edge' || measure === 'web';
+  return !isSchool || house?.school === undefined || house.school === id || id === 'house-rule';
+}
+
+const spare = (one: Pick<JudgedRule, 'actualMm' | 'requiredMm'>): number =>
+  one.actualMm - one.requiredMm;
+
+/**
+ * Every rule that is meant for this piece, the strictest (least to spare) first. A rule for edges
+ * is asked of cut-outs too: the web left beside one breaks like an edge.
+ */
+export function judgeEdges(scene: RuleScene, others: readonly PlacedHole[]): readonly JudgedRule[] {
+  const spans = spansOf(scene, others);
+  const judged = (Object.entries(EDGE_RULES) as [EdgeRuleId, Rule][])
+    .filter(([, rule]) => rule.applies(scene))
+    .flatMap(([id, rule]) => {
+      const requiredMm = rule.requiredMm(scene);
+      const measures: readonly Measure[] =
+        rule.measure === 'edge' ? ['edge', 'web'] : [rule.measure];
+      return measures.flatMap((measure) => {
+        const span = spans[measure];
+        const actualMm = measure === 'diameter' ? scene.hole.diameterMm : span?.clearMm;
+        if (actualMm === undefined) return [];
+        return [
+          {
+            rule: id,
+            measure,
+            label:
+              measure === 'web' ? rule.label.replace(/(the|a free) edge/, 'a cut-out') : rule.label,
+            source: rule.source,
+            requiredMm,
+            actualMm,
+            ok: actualMm >= requiredMm - SAME_MM,
+            counts: doesCount(id, measure, scene.house),
+            ...(span ? { span: { from: span.from, to: span.to } } : {}),
+          },
+        ];
+      });
+    })
+    .sort((a, b) => spare(a) - spare(b));
+  const binding = judged.find((one) => one.counts);
+  return judged.map((one) => ({ ...one, binds: one === binding }));
+}
+
+/** The first rule that counts and is broken. */
+export const brokenRule = (judged: readonly JudgedRule[]): JudgedRule | undefined =>
+  judged.find((one) => one.counts && !one.ok);

@@ -67,10 +67,22 @@ it('asks each school only where it is meant for', () => {
     'two-diameters-of-built-pane': 40,
     'forty-of-built-vessel': 40,
   });
-  expect(asked(scene('marble', { form: 'slab' }))).toEqual({ 'diameter-of-stone': 20 });
-  expect(asked(scene('quartzite-agate', { form: 'block' }))).toEqual({ 'thickness-of-pebble': 6 });
-  expect(asked(scene('porcelain-tile', { form: 'slab' }))).toEqual({ 'fifteen-of-tile': 15 });
-  expect(asked(scene('concrete', { form: 'floor' }))).toEqual({ 'three-diameters-of-masonry': 60 });
+  expect(asked(scene('marble', { form: 'slab' }))).toEqual({
+    'diameter-of-stone': 20,
+    'clear-of-holes': 0,
+  });
+  expect(asked(scene('quartzite-agate', { form: 'block' }))).toEqual({
+    'thickness-of-pebble': 6,
+    'clear-of-holes': 0,
+  });
+  expect(asked(scene('porcelain-tile', { form: 'slab' }))).toEqual({
+    'fifteen-of-tile': 15,
+    'clear-of-holes': 0,
+  });
+  expect(asked(scene('concrete', { form: 'floor' }))).toEqual({
+    'three-diameters-of-masonry': 60,
+    'clear-of-holes': 0,
+  });
   expect(asked(scene('stoneware', { form: 'vessel' }))).toEqual({});
 });
 

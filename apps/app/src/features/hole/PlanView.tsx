@@ -1,4 +1,4 @@
-import { edgeText, type JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { brokenRule, edgeText, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { tellingDepth } from '@nucleon/core/section/sectionOf';
@@ -45,7 +45,7 @@ export function PlanView({
   walk,
 }: PlanViewProps) {
   const units = useUnits();
-  const tooNear = edges.find((edge) => !edge.ok);
+  const tooNear = brokenRule(edges);
   const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
   const atDepthMm = Math.min(shownDepthMm ?? tellingDepth(plan), plan.depthPerSideMm);
   return (

@@ -1,0 +1,46 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { THE_WORKSHOP_ID } from '../workshop';
+
+const ENGINE = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
+
+/** What is drawn on a piece beside its holes, how holes are marked, photographs, and house habits. */
+const UP = [
+  `ALTER TABLE piece ADD COLUMN keep_off JSON NULL, ADD COLUMN services JSON NULL,
+     ADD COLUMN datum JSON NULL, ADD COLUMN photo JSON NULL`,
+  'ALTER TABLE hole ADD COLUMN mark JSON NULL',
+  `CREATE TABLE piece_photo (
+    id VARCHAR(80) NOT NULL PRIMARY KEY,
+    piece_id VARCHAR(80) NOT NULL,
+    mime VARCHAR(40) NOT NULL,
+    bytes MEDIUMBLOB NOT NULL,
+    taken_in_at DATETIME(3) NOT NULL,
+    INDEX photo_piece (piece_id, taken_in_at),
+    CONSTRAINT photo_piece FOREIGN KEY (piece_id) REFERENCES piece (id)) ${ENGINE}`,
+  `CREATE TABLE house (
+    id VARCHAR(80) NOT NULL PRIMARY KEY,
+    file_id VARCHAR(80) NULL,
+    version INT NOT NULL,
+    extra JSON NOT NULL,
+    updated_at DATETIME(3) NOT NULL,
+    deleted_at DATETIME(3) NULL,
+    workshop_id VARCHAR(80) NOT NULL DEFAULT '${THE_WORKSHOP_ID}',
+    edge JSON NULL,
+    school VARCHAR(60) NULL,
+    CONSTRAINT house_workshop FOREIGN KEY (workshop_id) REFERENCES workshop (id)) ${ENGINE}`,
+];
+const DOWN = [
+  'DROP TABLE house',
+  'DROP TABLE piece_photo',
+  'ALTER TABLE hole DROP COLUMN mark',
+  'ALTER TABLE piece DROP COLUMN keep_off, DROP COLUMN services, DROP COLUMN datum, DROP COLUMN photo',
+];
+
+export class Place1764200000000 implements MigrationInterface {
+  async up(runner: QueryRunner): Promise<void> {
+    for (const statement of UP) await runner.query(statement);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    for (const statement of DOWN) await runner.query(statement);
+  }
+}

@@ -1,0 +1,26 @@
+import type { House } from '@nucleon/core/job/place';
+import { EntitySchema } from 'typeorm';
+import {
+  foreignId,
+  maybeJson,
+  maybeText,
+  versionedColumns,
+  type VersionedRow,
+} from '../database/columns';
+
+/** A workshop's own habits: one row, made when the first is settled. */
+export interface HouseRow extends VersionedRow {
+  workshopId: string;
+  edge: NonNullable<House['edge']> | null;
+  school: string | null;
+}
+
+export const houseEntity = new EntitySchema<HouseRow>({
+  name: 'house',
+  columns: {
+    ...versionedColumns,
+    workshopId: foreignId('workshop_id'),
+    edge: maybeJson('edge'),
+    school: maybeText('school', 60),
+  },
+});
