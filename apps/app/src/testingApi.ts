@@ -120,6 +120,8 @@ function soundAnswer({ method, path, body }: Sent): { status: number; body: unkn
     '/jobs/j1': JOB,
     '/bits': page(BITS),
     '/machines': page(MACHINES),
+    '/house': { version: 0 },
+    '/pieces/p1/layout': { job: DETAIL.job, piece: PIECE, holes: [HOLE] },
     '/jobs/j1/export': { format: 'nucleon-job' },
   };
   const found = known[path.split('?')[0] ?? ''];

@@ -2,9 +2,10 @@ import { useTheme } from '@tamagui/core';
 import { boundingBox, faceOutline, type Outline } from '@nucleon/core/geometry/outline';
 import type { Hole } from '@nucleon/core/job/job';
 import type { MaterialClass } from '@nucleon/core/materials/material';
-import { Circle, Polygon, Rect, Svg } from 'react-native-svg';
+import { Circle, Path, Svg } from 'react-native-svg';
 import { useThemeName } from '../features/display/displayStore';
 import { BODIES } from '../ui/palette';
+import { outlinePath } from './outlinePath';
 
 interface OutlineThumbProps {
   readonly outline: Outline;
@@ -32,19 +33,10 @@ export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbPr
   const body = { fill, stroke: theme.ink.val, strokeWidth: 1, strokeOpacity: 0.5 };
   return (
     <Svg width={width} height={height} aria-hidden>
-      {shown.kind === 'circle' ? (
-        <Circle cx={width / 2} cy={height / 2} r={(shown.diameterMm * scale) / 2} {...body} />
-      ) : shown.kind === 'polygon' ? (
-        <Polygon points={shown.pointsMm.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')} {...body} />
-      ) : (
-        <Rect
-          x={PAD_PX}
-          y={PAD_PX}
-          width={box.widthMm * scale}
-          height={box.heightMm * scale}
-          {...body}
-        />
-      )}
+      <Path
+        d={outlinePath(shown, { X: (mm) => X(mm - shift), Y: (mm) => Y(mm - shift), scale })}
+        {...body}
+      />
       {holes
         .filter((hole) => onBase || hole.face !== 'base')
         .map((hole) => (

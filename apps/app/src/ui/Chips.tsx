@@ -10,6 +10,8 @@ export interface Chip<T extends string | number> {
 interface ChipsProps<T extends string | number> {
   readonly label: string;
   readonly hideLabel?: boolean;
+  /** All on one line, where the whole scrolls sideways. */
+  readonly nowrap?: boolean;
   readonly chips: readonly Chip<T>[];
   readonly value: T | undefined;
   readonly onChange: (value: T) => void;
@@ -20,6 +22,7 @@ interface ChipsProps<T extends string | number> {
 export function Chips<T extends string | number>({
   label,
   hideLabel = false,
+  nowrap = false,
   chips,
   value,
   onChange,
@@ -35,7 +38,7 @@ export function Chips<T extends string | number>({
       testID={testID}
     >
       {hideLabel ? null : <Label>{label}</Label>}
-      <Row flexWrap="wrap" gap="$2">
+      <Row flexWrap={nowrap ? 'nowrap' : 'wrap'} gap="$2">
         {chips.map((chip) => {
           const on = chip.value === value;
           return (

@@ -4,7 +4,7 @@ export interface KeyBinding {
   /** As KeyboardEvent.key; `ctrl+z` with the modifier before it. */
   readonly key: string;
   readonly does: string;
-  readonly run: () => void;
+  readonly run: (event: KeyboardEvent) => void;
 }
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -23,7 +23,7 @@ export function useKeys(bindings: readonly KeyBinding[]): void {
       const binding = latest.current.find((one) => one.key === pressed);
       if (!binding || isTyping(event.target)) return;
       event.preventDefault();
-      binding.run();
+      binding.run(event);
     };
     window.addEventListener('keydown', onKey);
     return () => {

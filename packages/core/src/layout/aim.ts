@@ -1,4 +1,5 @@
 import type { Setup } from '../job/job';
+import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 
 /** How far off true each way of steering leans, degrees. */
 export const AIM_DEG = { freehand: 2, level: 1, laser: 0.4, press: 0.3, rig: 0.2 } as const;
@@ -31,9 +32,12 @@ export interface Lean {
 const USUAL_GUIDE = { thicknessMm: 18, clearanceMm: 0.3 } as const;
 
 /** How far the bit may lean as the hole is set up; a guide by its own play, never worse than free hand. */
-export function leanOf(setup: Pick<Setup, 'guide' | 'hold'>): Lean {
+export function leanOf(setup: Pick<Setup, 'guide' | 'hold'>, machine?: MachineKindId): Lean {
   const one = (deg: number, how: string): Lean => ({ alongDeg: deg, acrossDeg: deg, how });
-  switch (setup.hold) {
+  // As the plan presumes: a guide guides, else the machine holds itself or is held.
+  const hold =
+    setup.hold ?? (setup.guide ? 'guided' : machine ? MACHINE_KINDS[machine].hold : 'freehand');
+  switch (hold) {
     case 'press':
       return one(AIM_DEG.press, 'a press');
     case 'rig':

@@ -4,6 +4,8 @@ import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { usualSizes } from '@nucleon/core/job/presumePiece';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { isPurposeKind, PURPOSES } from '@nucleon/core/purposes/purposes';
+import Crosshair from 'lucide-react-native/icons/crosshair';
+import DraftingCompass from 'lucide-react-native/icons/drafting-compass';
 import Ruler from 'lucide-react-native/icons/ruler';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
@@ -21,10 +23,14 @@ export function HoleFold({
   edit,
   edges,
   onPurpose,
+  onPlace,
+  onGuide,
 }: {
   readonly edit: Editing;
   readonly edges: readonly JudgedRule[];
   readonly onPurpose: () => void;
+  readonly onPlace: () => void;
+  readonly onGuide: () => void;
 }) {
   const units = useUnits();
   const { piece, hole, changeHole } = edit;
@@ -108,6 +114,20 @@ export function HoleFold({
             changeHole({ yMm }, 'y');
           }}
           testID="place-y"
+        />
+      </Row>
+      <Row gap="$2" flexWrap="wrap">
+        <Button
+          label="Lay it out on the piece"
+          icon={Crosshair}
+          onPress={onPlace}
+          testID="to-place"
+        />
+        <Button
+          label="Guide, dam and fall"
+          icon={DraftingCompass}
+          onPress={onGuide}
+          testID="to-guide"
         />
       </Row>
       <EdgeList edges={edges} />

@@ -58,8 +58,13 @@ export function HoleWorkbench(loaded: LoadedHole) {
     },
   ]);
 
-  const openRoom = (name: 'know' | 'purpose' | 'instead'): void => {
-    router.navigate(`/jobs/${detail.job.id}/holes/${detail.hole.id}/${name}`);
+  const openRoom = (name: 'know' | 'purpose' | 'instead' | 'place' | 'guide'): void => {
+    const { job, piece, hole } = detail;
+    router.navigate(
+      name === 'place'
+        ? `/jobs/${job.id}/pieces/${piece.id}/place?hole=${hole.id}`
+        : `/jobs/${job.id}/holes/${hole.id}/${name}`,
+    );
   };
   const trouble = <HoleTrouble {...room} />;
   const walk = (

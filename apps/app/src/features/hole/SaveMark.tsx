@@ -17,7 +17,7 @@ const MARKS = {
 } as const satisfies Record<SaveState['kind'], unknown>;
 
 /** Whether the server has what is on the screen, said in a word. */
-export function SaveMark({ save }: { readonly save: SaveState }) {
+export function SaveMark({ save }: { readonly save: Pick<SaveState, 'kind'> }) {
   const [icon, word, tone] = MARKS[save.kind];
   return (
     <Row gap="$1" role="status" aria-live="polite" testID="save-mark" paddingHorizontal="$2">

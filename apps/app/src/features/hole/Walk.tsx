@@ -26,7 +26,7 @@ interface WalkProps {
   readonly edges: readonly JudgedRule[];
   readonly startsOpen: Part | null;
   /** Opens a room of its own beside the plan. */
-  readonly onOpen: (room: 'know' | 'purpose') => void;
+  readonly onOpen: (room: 'know' | 'purpose' | 'place' | 'guide') => void;
 }
 
 type Part = 'piece' | 'hole' | 'setup' | 'water';
@@ -85,6 +85,12 @@ export function Walk({ edit, plan, bits, machines, custom, edges, startsOpen, on
           edges={edges}
           onPurpose={() => {
             onOpen('purpose');
+          }}
+          onPlace={() => {
+            onOpen('place');
+          }}
+          onGuide={() => {
+            onOpen('guide');
           }}
         />
       </Fold>

@@ -1,4 +1,5 @@
 import type { HoleDetail, Put, StoredHole, StoredPiece } from '@nucleon/contract/wire';
+import { newHistory, recorded, redone, undone, type History } from '../draft/history';
 
 /** What a person edits on the plan screen: the hole and the piece it is in. */
 export interface Content {
@@ -18,15 +19,10 @@ export type SaveState =
       readonly current: StoredPiece | StoredHole | null;
     };
 
-export interface HoleDraft {
-  readonly now: Content;
+export interface HoleDraft extends History<Content> {
   /** What the server has, with the versions to write against. */
   readonly stored: Content;
-  readonly past: readonly Content[];
-  readonly future: readonly Content[];
   readonly save: SaveState;
-  /** When the last edit was made, so that one drag or one typed number undoes as one. */
-  readonly lastEdit: { readonly group: string; readonly atMs: number } | null;
 }
 
 export type DraftAction =
@@ -57,10 +53,6 @@ export type DraftAction =
   | { readonly type: 'take-theirs' }
   | { readonly type: 'refetched'; readonly detail: Content };
 
-/** Edits of one field closer together than this undo as one, ms. */
-const ONE_EDIT_MS = 1200;
-const LONGEST_PAST = 100;
-
 export const openDraft = (
   detail: Pick<HoleDetail, 'piece' | 'hole'>,
   kept?: Content,
@@ -68,12 +60,9 @@ export const openDraft = (
   const stored: Content = { piece: detail.piece, hole: detail.hole };
   const now = kept ? { piece: { ...kept.piece }, hole: { ...kept.hole } } : stored;
   const draft: HoleDraft = {
-    now,
+    ...newHistory(now),
     stored,
-    past: [],
-    future: [],
     save: { kind: 'saved' },
-    lastEdit: null,
   };
   return dirtyParts(draft).length > 0 ? { ...draft, save: { kind: 'waiting' } } : draft;
 };
@@ -81,7 +70,7 @@ export const openDraft = (
 /** Fields the server keeps; never part of what was edited. */
 const KEPT = new Set(['version', 'updatedAt']);
 
-const sameFields = (a: object, b: object): boolean => {
+export const sameFields = (a: object, b: object): boolean => {
   const plain = (value: object): string =>
     JSON.stringify(
       Object.entries(value)
@@ -115,15 +104,9 @@ export function holeDraft(draft: HoleDraft, action: DraftAction): HoleDraft {
     case 'edit':
       return edited(draft, action);
     case 'undo':
-      return travelled(draft, draft.past.at(-1), (at) => ({
-        past: draft.past.slice(0, -1),
-        future: [at, ...draft.future],
-      }));
+      return travelled(draft, undone(draft));
     case 'redo':
-      return travelled(draft, draft.future[0], (at) => ({
-        past: [...draft.past, at],
-        future: draft.future.slice(1),
-      }));
+      return travelled(draft, redone(draft));
     case 'saving':
       return { ...draft, save: { kind: 'saving' } };
     case 'saved':
@@ -147,17 +130,9 @@ function edited(draft: HoleDraft, action: Extract<DraftAction, { type: 'edit' }>
     hole: { ...draft.now.hole, ...action.change.hole },
   };
   if (sameFields(now.piece, draft.now.piece) && sameFields(now.hole, draft.now.hole)) return draft;
-  const { lastEdit } = draft;
-  const goesOn =
-    lastEdit !== null &&
-    lastEdit.group === action.group &&
-    action.atMs - lastEdit.atMs < ONE_EDIT_MS;
   return {
     ...draft,
-    now,
-    past: goesOn ? draft.past : [...draft.past, draft.now].slice(-LONGEST_PAST),
-    future: [],
-    lastEdit: { group: action.group, atMs: action.atMs },
+    ...recorded(draft, now, action.group, action.atMs),
     save: draft.save.kind === 'conflict' ? draft.save : { kind: 'waiting' },
   };
 }
@@ -172,13 +147,9 @@ function written(draft: HoleDraft, action: Extract<DraftAction, { type: 'saved' 
   };
 }
 
-function travelled(
-  draft: HoleDraft,
-  to: Content | undefined,
-  step: (from: Content) => Pick<HoleDraft, 'past' | 'future'>,
-): HoleDraft {
-  if (!to) return draft;
-  const moved = { ...draft, ...step(draft.now), now: to, lastEdit: null };
+function travelled(draft: HoleDraft, to: History<Content>): HoleDraft {
+  if (to.now === draft.now) return draft;
+  const moved = { ...draft, ...to };
   return {
     ...moved,
     save:

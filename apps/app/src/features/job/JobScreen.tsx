@@ -10,6 +10,7 @@ import { deleteJob, exportJob, jobQuery, restoreJob } from '../../api/jobs';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
+import { fileName, saveFile } from '../../ui/saveFile';
 import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
 import { useUndo } from '../../ui/undoStore';
@@ -76,19 +77,10 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
   };
   const save = trying(async () => {
     const file = await exportJob(job.id);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(
+    saveFile(
+      `${fileName(job.name, 'job')}.nucleon.json`,
       new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }),
     );
-    link.download = `${
-      job.name
-        .replace(/[^\p{L}\p{N} -]/gu, '')
-        .trim()
-        .replace(/ +/g, '-')
-        .toLowerCase() || 'job'
-    }.nucleon.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
     setSaid('Saved as a job file.');
   });
   const remove = trying(async () => {

@@ -6,6 +6,7 @@ import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/form
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
+import Crosshair from 'lucide-react-native/icons/crosshair';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
@@ -97,8 +98,19 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         borderTopWidth={1}
         borderColor="$line"
         justifyContent="space-between"
+        flexWrap="wrap"
         paddingHorizontal="$2"
       >
+        <Button
+          label="Lay out"
+          icon={Crosshair}
+          look="quiet"
+          hint={`Lay out the holes of ${piece.name}`}
+          onPress={() => {
+            router.navigate(`/jobs/${piece.jobId}/pieces/${piece.id}/place`);
+          }}
+          testID={`place-${piece.name}`}
+        />
         <Button
           label="Another hole"
           icon={Plus}

@@ -8,6 +8,7 @@ import { ApiProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
+import { pickFile } from '../../ui/pickFile';
 import { Small } from '../../ui/text';
 
 const MOST_SHOWN = 8;
@@ -17,29 +18,13 @@ interface Trouble {
   readonly faults: readonly Fault[];
 }
 
-/** The browser's own way of picking a file. */
-function pickFile(): Promise<File | undefined> {
-  return new Promise((resolve) => {
-    const input = document.createElement('input');
-    input.type = 'file';
-    input.accept = '.json,application/json';
-    input.onchange = () => {
-      resolve(input.files?.[0]);
-    };
-    input.oncancel = () => {
-      resolve(undefined);
-    };
-    input.click();
-  });
-}
-
 /** Opens a job file; a faulty one is refused whole, with what is wrong where. */
 export function ImportButton() {
   const router = useRouter();
   const client = useQueryClient();
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const open = async (): Promise<void> => {
-    const file = await pickFile();
+    const file = await pickFile('.json,application/json');
     if (!file) return;
     setTrouble(null);
     let data: unknown;

@@ -1,0 +1,3 @@
+import { GuideScreen } from '../../../../../src/features/guide/GuideScreen';
+
+export default GuideScreen;

@@ -1,0 +1,3 @@
+import { MarksScreen } from '../../../../../src/features/marks/MarksScreen';
+
+export default MarksScreen;

@@ -1,0 +1,3 @@
+import { PlaceScreen } from '../../../../../src/features/place/PlaceScreen';
+
+export default PlaceScreen;

@@ -1,0 +1,175 @@
+import { formatLengthShort } from '@nucleon/core/units/length';
+import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import { boundingBox } from '@nucleon/core/geometry/outline';
+import { HELPER_LAYERS, type DrawnFile, type Entry } from '@nucleon/files/drawnFile';
+import { pieceFromDrawing, type DrawnPiece } from '@nucleon/files/pieceFromDrawing';
+import FileUp from 'lucide-react-native/icons/file-up';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { pickFile } from '../../ui/pickFile';
+import { Press } from '../../ui/Press';
+import { Label, Small, Strong } from '../../ui/text';
+import { askFiles } from '../../workers/files';
+import { useUnits } from '../display/displayStore';
+
+export type TakenPiece = Extract<DrawnPiece, { readonly kind: 'piece' }>;
+
+const UNITS = [
+  { value: 1, label: 'mm' },
+  { value: 10, label: 'cm' },
+  { value: 25.4, label: 'inch' },
+  { value: 25.4 / 96, label: 'screen points' },
+] as const;
+
+interface Opened {
+  readonly name: string;
+  readonly drawn: DrawnFile;
+}
+
+/** An outline and holes from a DXF or SVG: what is taken and what is left is shown before it is used. */
+export function ReadPanel({ onTake }: { readonly onTake: (piece: TakenPiece) => void }) {
+  const units = useUnits();
+  const [said, setSaid] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [unit, setUnit] = useState<number | undefined>(undefined);
+  const [layers, setLayers] = useState<readonly string[]>([]);
+  const open = async (): Promise<void> => {
+    const file = await pickFile('.dxf,.svg,image/svg+xml,image/vnd.dxf');
+    if (!file) return;
+    setTrouble('');
+    setOpened(null);
+    setSaid(`Reading “${file.name}”…`);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const reply = await askFiles({ kind: 'read', bytes, name: file.name }).done;
+    setSaid('');
+    if (reply.kind === 'refused') setTrouble(reply.message);
+    else if (reply.kind === 'read' && reply.outcome.kind === 'refused')
+      setTrouble(reply.outcome.message);
+    else if (reply.kind === 'read' && reply.outcome.kind === 'read') {
+      const { drawn } = reply.outcome;
+      setOpened({ name: file.name, drawn });
+      setUnit(drawn.mmPerUnit ?? undefined);
+      setLayers(drawn.layers.filter((layer) => !HELPER_LAYERS.includes(layer)));
+    }
+  };
+  const made =
+    opened && unit !== undefined
+      ? pieceFromDrawing(opened.drawn, { mmPerUnit: unit, layers })
+      : null;
+  return (
+    <Column gap="$4">
+      <Button
+        label="Outline and holes from a DXF or SVG"
+        icon={FileUp}
+        onPress={() => void open()}
+        testID="read-open"
+      />
+      <Small role="status" aria-live="polite">
+        {said}
+      </Small>
+      {trouble ? (
+        <Notice level="stop" title="Not read" text={trouble} live testID="read-trouble" />
+      ) : null}
+      {opened ? (
+        <Column gap="$4" testID="read-found">
+          <Strong>{opened.name}</Strong>
+          {opened.drawn.mmPerUnit === null ? (
+            <Chips
+              label="The file does not say its unit: what is it drawn in?"
+              chips={UNITS}
+              value={unit}
+              onChange={setUnit}
+              testID="read-unit"
+            />
+          ) : null}
+          <LayerPicker layers={opened.drawn.layers} chosen={layers} onChange={setLayers} />
+          {made ? <Found made={made} units={units} /> : null}
+          <Row gap="$2" flexWrap="wrap">
+            <Button
+              label="Use them"
+              look="main"
+              disabled={made?.kind !== 'piece'}
+              onPress={() => {
+                if (made?.kind !== 'piece') return;
+                onTake(made);
+                setOpened(null);
+                setSaid('Taken. Undo brings back what was there.');
+              }}
+              testID="read-use"
+            />
+            <Button
+              label="Leave it"
+              look="quiet"
+              onPress={() => {
+                setOpened(null);
+              }}
+            />
+          </Row>
+        </Column>
+      ) : null}
+    </Column>
+  );
+}
+
+function LayerPicker({
+  layers,
+  chosen,
+  onChange,
+}: {
+  readonly layers: readonly string[];
+  readonly chosen: readonly string[];
+  readonly onChange: (chosen: readonly string[]) => void;
+}) {
+  if (layers.length < 2) return null;
+  return (
+    <Column gap="$2" role="group" aria-label="Layers to read">
+      <Label>Layers to read</Label>
+      <Row gap="$2" flexWrap="wrap">
+        {layers.map((layer) => {
+          const on = chosen.includes(layer);
+          return (
+            <Press
+              key={layer}
+              role="checkbox"
+              aria-checked={on}
+              paddingHorizontal="$3"
+              borderWidth={1}
+              borderBottomWidth={on ? 3 : 1}
+              borderColor={on ? '$water' : '$line'}
+              backgroundColor={on ? '$waterWash' : '$surface'}
+              onPress={() => {
+                onChange(on ? chosen.filter((one) => one !== layer) : [...chosen, layer]);
+              }}
+            >
+              <Strong fontSize="$2" color={on ? '$water' : '$ink'}>
+                {layer}
+              </Strong>
+            </Press>
+          );
+        })}
+      </Row>
+    </Column>
+  );
+}
+
+const listed = (entries: readonly Entry[]): string =>
+  entries.map(({ what, count }) => `${count} ${what}`).join(', ');
+
+function Found({ made, units }: { readonly made: DrawnPiece; readonly units: UnitSystem }) {
+  if (made.kind === 'none')
+    return <Notice level="caution" text={made.message} testID="read-none" />;
+  const { widthMm, heightMm } = boundingBox(made.outline);
+  return (
+    <Column gap="$1">
+      <Strong testID="read-size">
+        {formatLengthShort(widthMm, units)} × {formatLengthShort(heightMm, units)}
+      </Strong>
+      <Small testID="read-taken">Taken: {listed(made.taken)}.</Small>
+      {made.left.length > 0 ? <Small testID="read-left">Left: {listed(made.left)}.</Small> : null}
+    </Column>
+  );
+}

@@ -1,0 +1,99 @@
+import type { Piece } from '@nucleon/core/job/job';
+import { sheetOf } from '@nucleon/files/sheet';
+import { PAPERS, type PaperId } from '@nucleon/files/tiles';
+import FileDown from 'lucide-react-native/icons/file-down';
+import { useRef, useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { fileName, saveFile } from '../../ui/saveFile';
+import { Small } from '../../ui/text';
+import { askFiles, type FilesJob } from '../../workers/files';
+import type { DrawnFormat } from '../../workers/filesProtocol';
+import { useUnits } from '../display/displayStore';
+
+const PAPER_CHIPS = (Object.entries(PAPERS) as [PaperId, (typeof PAPERS)[PaperId]][]).map(
+  ([value, { name }]) => ({ value, label: name }),
+);
+
+/** The face at full size: pages to print and lay on, or a drawing for other tools. */
+export function WritePanel({
+  piece,
+  face,
+}: {
+  readonly piece: Piece;
+  readonly face: 'face' | 'base';
+}) {
+  const units = useUnits();
+  const [paper, setPaper] = useState<PaperId>(units.length === 'inch' ? 'letter' : 'a4');
+  const [side, setSide] = useState<'front' | 'back'>('front');
+  const [said, setSaid] = useState('');
+  const [busy, setBusy] = useState(false);
+  const job = useRef<FilesJob | null>(null);
+  const write = async (format: DrawnFormat): Promise<void> => {
+    setBusy(true);
+    setSaid('Drawing…');
+    const mirrored = side === 'back';
+    job.current = askFiles(
+      { kind: 'write', format, sheet: sheetOf(piece, face), paper, mirrored, units },
+      (done, of) => {
+        setSaid(`Drawing page ${done} of ${of}…`);
+      },
+    );
+    const reply = await job.current.done;
+    setBusy(false);
+    if (reply.kind !== 'written') {
+      setSaid(reply.kind === 'refused' ? reply.message : '');
+      return;
+    }
+    const name = `${fileName(piece.name, 'piece')}${format === 'pdf' && mirrored ? '-back' : ''}.${format}`;
+    saveFile(name, new Blob([reply.bytes as BlobPart], { type: reply.mime }));
+    setSaid(
+      format === 'pdf'
+        ? `Saved as ${name}. Print at 100 %, then measure the bar and the square.`
+        : `Saved as ${name}, in millimetres.`,
+    );
+  };
+  return (
+    <Column gap="$4">
+      <Row gap="$5" flexWrap="wrap">
+        <Chips label="Paper" chips={PAPER_CHIPS} value={paper} onChange={setPaper} testID="paper" />
+        <Chips
+          label="Drawn from"
+          chips={[
+            { value: 'front', label: 'The front' },
+            { value: 'back', label: 'The back, mirrored' },
+          ]}
+          value={side}
+          onChange={setSide}
+          testID="paper-side"
+        />
+      </Row>
+      <Row gap="$2" flexWrap="wrap">
+        {(['pdf', 'dxf', 'svg'] as const).map((format) => (
+          <Button
+            key={format}
+            label={format === 'pdf' ? '1:1 template, PDF' : format.toUpperCase()}
+            icon={FileDown}
+            look={format === 'pdf' ? 'main' : 'plain'}
+            disabled={busy}
+            onPress={() => void write(format)}
+            testID={`write-${format}`}
+          />
+        ))}
+        {busy ? (
+          <Button
+            label="Cancel"
+            look="quiet"
+            onPress={() => {
+              job.current?.cancel();
+            }}
+          />
+        ) : null}
+      </Row>
+      <Small role="status" aria-live="polite" testID="write-said">
+        {said}
+      </Small>
+    </Column>
+  );
+}

@@ -1,0 +1,171 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import { outlineCentre, type PointMm } from '@nucleon/core/geometry/outline';
+import {
+  MOST_IN_PATTERN,
+  patternPlaces,
+  type Pattern,
+  type PatternKind,
+} from '@nucleon/core/layout/patterns';
+import { equalRound, isRound } from '@nucleon/core/layout/wrap';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { NumberBox } from '../../ui/NumberBox';
+import { Small } from '../../ui/text';
+import { addHoles } from './layoutEdits';
+import type { PanelProps } from './PlacePanels';
+
+type Kind = PatternKind | 'round';
+
+const KINDS: readonly { value: Kind; label: string }[] = [
+  { value: 'row', label: 'Row' },
+  { value: 'grid', label: 'Grid' },
+  { value: 'circle', label: 'Circle' },
+];
+const count = { above: 0, most: MOST_IN_PATTERN, unit: '' };
+const angle = { least: -360, most: 360, unit: 'degrees' };
+
+interface Numbers {
+  readonly count: number;
+  readonly rows: number;
+  readonly pitchMm: number;
+  readonly pitchYMm: number;
+  readonly diameterMm: number;
+  readonly angleDeg: number;
+}
+
+const patternOf = (kind: PatternKind, n: Numbers): Pattern => {
+  switch (kind) {
+    case 'row':
+      return { kind, count: n.count, pitchMm: n.pitchMm, angleDeg: n.angleDeg };
+    case 'grid':
+      return {
+        kind,
+        columns: n.count,
+        rows: n.rows,
+        pitchXMm: n.pitchMm,
+        pitchYMm: n.pitchYMm,
+      };
+    case 'circle':
+      return { kind, count: n.count, diameterMm: n.diameterMm, startDeg: n.angleDeg };
+  }
+};
+
+/** One hole by a tap, or many in a pattern from the chosen one or the middle. */
+export function AddPanel({ room }: PanelProps) {
+  const { state, edit, act, outline, lead, shift, holes } = room;
+  const [kind, setKind] = useState<Kind>('row');
+  const [numbers, setNumbers] = useState<Numbers>({
+    count: 4,
+    rows: 2,
+    pitchMm: 50,
+    pitchYMm: 50,
+    diameterMm: 100,
+    angleDeg: 0,
+  });
+  const set = (change: Partial<Numbers>): void => {
+    setNumbers({ ...numbers, ...change });
+  };
+  const whole = (key: 'count' | 'rows', label: string) => (
+    <NumberBox
+      inRow
+      label={label}
+      value={numbers[key]}
+      limit={count}
+      onChange={(value) => {
+        set({ [key]: Math.max(1, Math.round(value ?? 1)) });
+      }}
+      testID={`pattern-${key}`}
+    />
+  );
+  const length = (key: 'pitchMm' | 'pitchYMm' | 'diameterMm', label: string) => (
+    <LengthBox
+      inRow
+      label={label}
+      valueMm={numbers[key]}
+      mostMm={LIMITS.lengthMm.most}
+      onChangeMm={(value) => {
+        set({ [key]: value });
+      }}
+      testID={`pattern-${key}`}
+    />
+  );
+  const at: PointMm = lead
+    ? { xMm: lead.hole.xMm + shift, yMm: lead.hole.yMm + shift }
+    : outlineCentre(outline);
+  // A row, a grid or a round begins with the hole that is there.
+  const places = (): readonly PointMm[] => {
+    if (kind === 'round' && isRound(outline))
+      return equalRound(outline, at, numbers.count).slice(lead ? 1 : 0);
+    if (kind === 'round') return [];
+    const all = patternPlaces(patternOf(kind, numbers), at);
+    return lead && kind !== 'circle' ? all.slice(1) : all;
+  };
+  const setOut = (): void => {
+    const before = new Set(holes.map(({ id }) => id));
+    const ids: string[] = [];
+    edit(
+      addHoles(places(), state.face, lead?.hole, () => {
+        const id = newId();
+        ids.push(id);
+        return id;
+      }),
+      `pattern ${before.size}`,
+    );
+    act({ type: 'tool', tool: 'move' });
+    act({ type: 'select', ids: [] });
+  };
+  const kinds = isRound(outline)
+    ? [...KINDS, { value: 'round' as const, label: 'Evenly round the wall' }]
+    : KINDS;
+  const from = lead
+    ? `from “${lead.hole.label || 'the chosen hole'}”`
+    : 'from the middle of the face';
+  return (
+    <Column gap="$4">
+      <Small>
+        Tap the face where a hole shall go. It is made like the chosen one, or the last.
+      </Small>
+      <Chips
+        label={`Or set out a pattern ${from}`}
+        chips={kinds}
+        value={kind}
+        onChange={setKind}
+        testID="pattern-kind"
+      />
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        {whole('count', kind === 'grid' ? 'Columns' : 'How many')}
+        {kind === 'grid' ? whole('rows', 'Rows') : null}
+        {kind === 'row' || kind === 'grid'
+          ? length('pitchMm', kind === 'grid' ? 'Apart across' : 'Apart')
+          : null}
+        {kind === 'grid' ? length('pitchYMm', 'Apart up') : null}
+        {kind === 'circle' ? length('diameterMm', 'Across the circle') : null}
+        {kind === 'row' || kind === 'circle' ? (
+          <NumberBox
+            inRow
+            label={kind === 'row' ? 'Degrees up from level' : 'First at, degrees'}
+            value={numbers.angleDeg}
+            limit={angle}
+            onChange={(value) => {
+              set({ angleDeg: value ?? 0 });
+            }}
+            testID="pattern-angle"
+          />
+        ) : null}
+      </Row>
+      <Button
+        label={`Set out ${kind === 'grid' ? numbers.count * numbers.rows : numbers.count}`}
+        look="main"
+        onPress={setOut}
+        disabled={
+          (kind === 'grid' ? numbers.count * numbers.rows : numbers.count) > MOST_IN_PATTERN
+        }
+        testID="pattern-set"
+      />
+    </Column>
+  );
+}

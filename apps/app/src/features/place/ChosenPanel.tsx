@@ -1,0 +1,226 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { StoredHole } from '@nucleon/contract/wire';
+import { roundLines } from '@nucleon/core/layout/roundLines';
+import { clashText, spansToServices } from '@nucleon/core/layout/services';
+import { isRound, roundSetting } from '@nucleon/core/layout/wrap';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useRouter } from 'expo-router';
+import ArrowRight from 'lucide-react-native/icons/arrow-right';
+import Trash from 'lucide-react-native/icons/trash';
+import { v7 as newId } from 'uuid';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Notice } from '../../ui/Notice';
+import { Heading, Small, Strong } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { useUnits } from '../display/displayStore';
+import { EdgeList } from '../hole/EdgeList';
+import { HoleList } from './HoleList';
+import { alignHoles, changeHole, mirrorHoles, spreadHoles } from './layoutEdits';
+import type { PanelProps } from './PlacePanels';
+import type { PlaceRoomState } from './usePlaceRoom';
+
+/** What is chosen: one hole by number, several together, or the list to choose from. */
+export function ChosenPanel({ room }: PanelProps) {
+  const { state, act, lead } = room;
+  return (
+    <Column gap="$4">
+      {state.selected.length > 1 ? (
+        <ManyChosen room={room} />
+      ) : lead ? (
+        <OneChosen key={lead.hole.id} room={room} hole={lead.hole} />
+      ) : (
+        <Small>
+          Tap a hole to choose it, drag it to move it. Pinch or wheel to look closer, drag beside
+          the holes to move the view.
+        </Small>
+      )}
+      <Chips
+        label="Dragged holes rest on centre lines, thirds, other holes"
+        chips={[
+          { value: 'on', label: 'Snap' },
+          { value: 'off', label: 'Free' },
+        ]}
+        value={state.snaps ? 'on' : 'off'}
+        onChange={(value) => {
+          act({ type: 'set', change: { snaps: value === 'on' } });
+        }}
+        testID="place-snap"
+      />
+      <HoleList room={room} />
+    </Column>
+  );
+}
+
+function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hole: StoredHole }) {
+  const { edit, lead, content, remove } = room;
+  const units = useUnits();
+  const router = useRouter();
+  const { piece } = content;
+  const onBase = hole.face === 'base';
+  const clash = spansToServices(piece, hole).find(({ clearMm }) => clearMm < 0);
+  const change = (part: Partial<StoredHole>, group: string): void => {
+    edit(changeHole(hole.id, part), `${group} ${hole.id}`);
+  };
+  return (
+    <Column gap="$3" testID="chosen">
+      <Heading aria-level={2}>{hole.label || 'Hole'}</Heading>
+      {clash ? <Notice level="stop" text={clashText(clash, units)} testID="clash" /> : null}
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        <LengthBox
+          inRow
+          label={onBase ? 'Right of the centre' : 'From the left'}
+          valueMm={hole.xMm}
+          anySign
+          mostMm={LIMITS.placeMm.most}
+          onChangeMm={(xMm) => {
+            change({ xMm }, 'x');
+          }}
+          testID="place-x"
+        />
+        <LengthBox
+          inRow
+          label={
+            onBase
+              ? 'Above the centre'
+              : isRound(piece.outline)
+                ? 'Above the base'
+                : 'From the bottom'
+          }
+          valueMm={hole.yMm}
+          anySign
+          mostMm={LIMITS.placeMm.most}
+          onChangeMm={(yMm) => {
+            change({ yMm }, 'y');
+          }}
+          testID="place-y"
+        />
+        <LengthBox
+          inRow
+          label="Diameter"
+          valueMm={hole.diameterMm}
+          mostMm={LIMITS.diameterMm.most}
+          onChangeMm={(diameterMm) => {
+            change({ diameterMm }, 'diameter');
+          }}
+          testID="place-diameter"
+        />
+      </Row>
+      <TextBox
+        label="Name"
+        value={hole.label ?? ''}
+        onChangeText={(label) => {
+          change({ label }, 'label');
+        }}
+        testID="place-label"
+      />
+      <EdgeList edges={lead?.judged ?? []} />
+      {lead?.exit ? (
+        <Small testID="exit-place">
+          {lead.exit.reason.text}
+          {lead.exit.clearMm < 0
+            ? ' There it may run into the edge, another hole or a marked place.'
+            : ` There it stays ${formatLengthShort(lead.exit.clearMm, units)} clear even then.`}
+        </Small>
+      ) : null}
+      {isRound(piece.outline) && !onBase ? (
+        <Column gap="$1" testID="round-setting">
+          {roundLines(roundSetting(piece.outline, hole, hole.diameterMm), units).map((line) => (
+            <Row key={line.name} gap="$2" justifyContent="space-between" alignItems="flex-start">
+              <Small flex={1}>{line.name}</Small>
+              <Strong flex={1} fontSize="$2">
+                {line.value}
+              </Strong>
+            </Row>
+          ))}
+        </Column>
+      ) : null}
+      <Row gap="$2" flexWrap="wrap">
+        <Button
+          label="Its plan"
+          icon={ArrowRight}
+          onPress={() => {
+            router.navigate(`/jobs/${piece.jobId}/holes/${hole.id}`);
+          }}
+          testID="place-plan"
+        />
+        <Button
+          label="Take it away"
+          icon={Trash}
+          look="stop"
+          onPress={() => {
+            remove([hole.id]);
+          }}
+          testID="place-remove"
+        />
+      </Row>
+    </Column>
+  );
+}
+
+function ManyChosen({ room }: { readonly room: PlaceRoomState }) {
+  const { state, edit, remove } = room;
+  const ids = state.selected;
+  const doing = (label: string, run: () => void, testID: string) => (
+    <Button label={label} onPress={run} testID={testID} />
+  );
+  return (
+    <Column gap="$3" testID="chosen-many">
+      <Heading aria-level={2}>{ids.length} holes chosen</Heading>
+      <Row gap="$2" flexWrap="wrap">
+        {doing(
+          'On one level',
+          () => {
+            edit(alignHoles(ids, 'x'), 'align x');
+          },
+          'align-level',
+        )}
+        {doing(
+          'One above the other',
+          () => {
+            edit(alignHoles(ids, 'y'), 'align y');
+          },
+          'align-upright',
+        )}
+        {doing(
+          'Spread evenly across',
+          () => {
+            edit(spreadHoles(ids, 'x'), 'spread x');
+          },
+          'spread-x',
+        )}
+        {doing(
+          'Spread evenly up',
+          () => {
+            edit(spreadHoles(ids, 'y'), 'spread y');
+          },
+          'spread-y',
+        )}
+        {doing(
+          'Mirror left to right',
+          () => {
+            edit(mirrorHoles(ids, 'upright', newId), 'mirror x');
+          },
+          'mirror-x',
+        )}
+        {doing(
+          'Mirror top to bottom',
+          () => {
+            edit(mirrorHoles(ids, 'level', newId), 'mirror y');
+          },
+          'mirror-y',
+        )}
+        <Button
+          label="Take them away"
+          icon={Trash}
+          look="stop"
+          onPress={() => {
+            remove(ids);
+          }}
+        />
+      </Row>
+    </Column>
+  );
+}

@@ -1,0 +1,97 @@
+import { formatLengthShort } from '@nucleon/core/units/length';
+import CircleCheck from 'lucide-react-native/icons/circle-check';
+import Square from 'lucide-react-native/icons/square';
+import SquareCheck from 'lucide-react-native/icons/square-check';
+import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Icon } from '../../ui/Icon';
+import { Column, Row } from '../../ui/layout';
+import { Press } from '../../ui/Press';
+import { Label, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import type { PlaceRoomState } from './usePlaceRoom';
+
+const SHOWN_AT_FIRST = 12;
+
+/** Every hole of the face: choose one by its name, or several by their boxes. */
+export function HoleList({ room }: { readonly room: PlaceRoomState }) {
+  const units = useUnits();
+  const { holes, state, act, placement } = room;
+  const [all, setAll] = useState(false);
+  const shown = all ? holes : holes.slice(0, SHOWN_AT_FIRST);
+  if (holes.length === 0)
+    return <Small>No holes on this face yet: take “Add holes” and tap.</Small>;
+  return (
+    <Column testID="hole-list">
+      <Row justifyContent="space-between">
+        <Label>Holes of this face</Label>
+        <Button
+          label={state.selected.length === holes.length ? 'Choose none' : 'Choose all'}
+          look="quiet"
+          onPress={() => {
+            act({
+              type: 'select',
+              ids: state.selected.length === holes.length ? [] : holes.map(({ id }) => id),
+            });
+          }}
+          testID="choose-all"
+        />
+      </Row>
+      {shown.map((hole) => {
+        const on = state.selected.includes(hole.id);
+        const broken = placement.broken.has(hole.id);
+        const name = hole.label || 'Hole';
+        return (
+          <Row key={hole.id} borderTopWidth={1} borderColor="$line">
+            <Press
+              role="checkbox"
+              aria-checked={on}
+              aria-label={`Choose ${name} too`}
+              paddingHorizontal="$3"
+              onPress={() => {
+                act({ type: 'toggle', id: hole.id });
+              }}
+            >
+              <Icon of={on ? SquareCheck : Square} tone={on ? 'water' : 'muted'} />
+            </Press>
+            <Press
+              flex={1}
+              gap="$2"
+              justifyContent="space-between"
+              aria-label={`${name}${broken ? ', too near' : ''}`}
+              onPress={() => {
+                act({ type: 'select', ids: [hole.id] });
+              }}
+              testID={`pick-${name}`}
+            >
+              <Strong fontSize="$2" color={on ? '$water' : '$ink'}>
+                {name}
+              </Strong>
+              <Row gap="$2">
+                <Small>
+                  {formatLengthShort(hole.diameterMm, units)} at{' '}
+                  {formatLengthShort(hole.xMm, units)} × {formatLengthShort(hole.yMm, units)}
+                </Small>
+                <Icon
+                  of={broken ? TriangleAlert : CircleCheck}
+                  tone={broken ? 'caution' : 'fine'}
+                  size={18}
+                />
+              </Row>
+            </Press>
+          </Row>
+        );
+      })}
+      {holes.length > SHOWN_AT_FIRST && !all ? (
+        <Button
+          label={`Show all ${holes.length}`}
+          look="quiet"
+          onPress={() => {
+            setAll(true);
+          }}
+        />
+      ) : null}
+    </Column>
+  );
+}

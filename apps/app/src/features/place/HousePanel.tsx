@@ -1,0 +1,101 @@
+import type { StoredHouse } from '@nucleon/contract/wire';
+import type { House } from '@nucleon/core/job/place';
+import { EDGE_RULES } from '@nucleon/core/layout/edgeRules';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { houseQuery, putHouse } from '../../api/house';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column } from '../../ui/layout';
+import { NumberBox } from '../../ui/NumberBox';
+import { Failed, Loading } from '../../ui/StateView';
+import { Small } from '../../ui/text';
+
+type Per = NonNullable<House['edge']>['per'];
+
+const PER_CHIPS: readonly { value: Per | 'none'; label: string }[] = [
+  { value: 'none', label: 'None of our own' },
+  { value: 'diameter', label: 'Hole diameters' },
+  { value: 'thickness', label: 'Thicknesses' },
+  { value: 'mm', label: 'Millimetres' },
+];
+const USUAL: Record<Per, number> = { diameter: 1.5, thickness: 3, mm: 25 };
+const LIMIT = { above: 0, most: 1000, unit: '' };
+const SCHOOLS = [
+  { value: 'strictest', label: 'The strictest' },
+  ...Object.entries(EDGE_RULES)
+    .filter(([, rule]) => rule.measure === 'edge')
+    .map(([value, { label }]) => ({ value, label: label.replace(/, to the edge$/, '') })),
+];
+
+/** The workshop's own rule of edge distance, and which school binds; kept for every job. */
+export function HousePanel() {
+  const house = useQuery(houseQuery);
+  if (house.isError) return <Failed error={house.error} onRetry={() => void house.refetch()} />;
+  if (!house.data) return <Loading what="the house rule" />;
+  return <HouseForm key={house.data.version} house={house.data} />;
+}
+
+function HouseForm({ house }: { readonly house: StoredHouse }) {
+  const client = useQueryClient();
+  const [edge, setEdge] = useState(house.edge);
+  const [school, setSchool] = useState(house.school ?? 'strictest');
+  const [said, setSaid] = useState('');
+  const save = async (): Promise<void> => {
+    const { edge: _edge, school: _school, ...rest } = house;
+    try {
+      await putHouse({
+        ...rest,
+        ...(edge ? { edge } : {}),
+        ...(school === 'strictest' ? {} : { school }),
+      });
+      await client.invalidateQueries({ queryKey: ['house'] });
+    } catch (error) {
+      setSaid(error instanceof Error ? error.message : 'It was not kept.');
+    }
+  };
+  return (
+    <Column gap="$4">
+      <Chips
+        label="Hole’s rim to the edge, at least"
+        chips={PER_CHIPS}
+        value={edge?.per ?? 'none'}
+        onChange={(per) => {
+          setEdge(per === 'none' ? undefined : { per, value: USUAL[per] });
+        }}
+        testID="house-per"
+      />
+      {edge ? (
+        <NumberBox
+          label="How many"
+          value={edge.value}
+          limit={LIMIT}
+          onChange={(value) => {
+            if (value !== undefined) setEdge({ ...edge, value });
+          }}
+          testID="house-value"
+        />
+      ) : null}
+      <Chips
+        label="Of the schools of edge distance, this one binds"
+        chips={SCHOOLS}
+        value={school}
+        onChange={setSchool}
+        testID="house-school"
+      />
+      <Small>
+        The others are still shown. Corners, other holes, cracks and handles count whatever is
+        chosen here.
+      </Small>
+      <Button
+        label="Keep for every job"
+        look="main"
+        onPress={() => void save()}
+        testID="house-keep"
+      />
+      <Small role="status" aria-live="polite">
+        {said || (house.version > 0 ? 'Kept on the server.' : '')}
+      </Small>
+    </Column>
+  );
+}

@@ -1,0 +1,76 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import Trash from 'lucide-react-native/icons/trash';
+import { Chips } from '../../ui/Chips';
+import { Icon } from '../../ui/Icon';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Press } from '../../ui/Press';
+import { Small, Strong } from '../../ui/text';
+import { changeKeepOff } from './layoutEdits';
+import type { PanelProps } from './PlacePanels';
+import { KEEP_OFF_CHIPS, SHAPE_CHIPS } from './tools';
+import { wordFor } from '../hole/choiceWords';
+
+/** Handles, ribs, cracks and openings that are there already: drawn by a drag. */
+export function KeepOffPanel({ room }: PanelProps) {
+  const { state, act, edit, content } = room;
+  const places = content.piece.keepOff ?? [];
+  return (
+    <Column gap="$4">
+      <Chips
+        label="What must holes keep clear of?"
+        chips={KEEP_OFF_CHIPS}
+        value={state.keepOffKind}
+        onChange={(keepOffKind) => {
+          const keepOffShape =
+            keepOffKind === 'hole'
+              ? 'circle'
+              : keepOffKind === 'cut-out'
+                ? 'rectangle'
+                : state.keepOffShape;
+          act({ type: 'set', change: { keepOffKind, keepOffShape } });
+        }}
+        testID="keep-kind"
+      />
+      <Chips
+        label="Its shape"
+        chips={SHAPE_CHIPS}
+        value={state.keepOffShape}
+        onChange={(keepOffShape) => {
+          act({ type: 'set', change: { keepOffShape } });
+        }}
+        testID="keep-shape"
+      />
+      <Small>Drag across the plan to draw it: a round from its middle, a box, or a line.</Small>
+      {places.map((place, index) => (
+        <Row key={place.id} gap="$3" alignItems="flex-end" testID={`keep-${index + 1}`}>
+          <Column flex={1} paddingBottom="$3">
+            <Strong fontSize="$2">{wordFor(KEEP_OFF_CHIPS, place.kind)}</Strong>
+            <Small>{wordFor(SHAPE_CHIPS, place.shape.kind)}</Small>
+          </Column>
+          {place.kind === 'hole' || place.kind === 'cut-out' ? null : (
+            <LengthBox
+              inRow
+              label="Stay away by"
+              valueMm={place.marginMm ?? null}
+              placeholder="by the rule"
+              mostMm={LIMITS.smallMm.most}
+              onChangeMm={(marginMm) => {
+                edit(changeKeepOff(place.id, { marginMm }), `margin ${place.id}`);
+              }}
+            />
+          )}
+          <Press
+            aria-label={`Take ${wordFor(KEEP_OFF_CHIPS, place.kind).toLowerCase()} ${index + 1} away`}
+            paddingHorizontal="$3"
+            onPress={() => {
+              edit(changeKeepOff(place.id, null), `drop ${place.id}`);
+            }}
+          >
+            <Icon of={Trash} tone="stop" />
+          </Press>
+        </Row>
+      ))}
+    </Column>
+  );
+}

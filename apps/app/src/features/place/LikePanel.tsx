@@ -1,0 +1,108 @@
+import type { PieceInJob, PieceLayout } from '@nucleon/contract/wire';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { jobQuery } from '../../api/jobs';
+import { putLayout } from '../../api/layouts';
+import { putPiece } from '../../api/pieces';
+import { Button } from '../../ui/Button';
+import { Column } from '../../ui/layout';
+import { NumberBox } from '../../ui/NumberBox';
+import { Small, Strong } from '../../ui/text';
+import { bodyOf } from '../hole/holeDraft';
+
+const MOST_COPIES = 30;
+const COPIES = { above: 0, most: MOST_COPIES, unit: '' };
+
+const isLike = (one: PieceInJob, piece: PieceLayout['piece']): boolean =>
+  one.id !== piece.id &&
+  one.form === piece.form &&
+  JSON.stringify(one.outline) === JSON.stringify(piece.outline);
+
+/** Repeats the pattern: on pieces of the job with the same outline, or on new ones like this. */
+export function LikePanel({
+  layout,
+  saved,
+}: {
+  readonly layout: PieceLayout;
+  readonly saved: boolean;
+}) {
+  const { piece, holes, job } = layout;
+  const client = useQueryClient();
+  const detail = useQuery(jobQuery(job.id));
+  const [copies, setCopies] = useState(3);
+  const [said, setSaid] = useState('');
+  const like = detail.data?.pieces.filter((one) => isLike(one, piece)) ?? [];
+  const fresh = () =>
+    holes.map(({ mark: _mark, checks: _checks, ...hole }) => {
+      const id = newId();
+      return { ...bodyOf({ ...hole, id }, 0), id };
+    });
+  const trying = (work: () => Promise<string>) => (): void => {
+    setSaid('…');
+    work()
+      .then(async (done) => {
+        await client.invalidateQueries({ queryKey: ['job', job.id] });
+        setSaid(done);
+      })
+      .catch((error: unknown) => {
+        setSaid(error instanceof Error ? error.message : 'It did not work.');
+      });
+  };
+  const same = trying(async () => {
+    for (const one of like) {
+      await putLayout(one.id, { holes: fresh(), removed: one.holes.map(({ id }) => id) });
+      await client.invalidateQueries({ queryKey: ['layout', one.id] });
+    }
+    return `Set out on ${like.map(({ name }) => `“${name}”`).join(', ')}.`;
+  });
+  const more = trying(async () => {
+    for (let number = 2; number <= copies + 1; number++) {
+      const id = newId();
+      // What was answered or measured of this very piece is not true of another.
+      const { checks: _checks, photo: _photo, ...own } = piece;
+      await putPiece(job.id, id, { ...bodyOf({ ...own, id }, 0), name: `${piece.name} ${number}` });
+      await putLayout(id, { holes: fresh() });
+    }
+    return `Made ${copies} more like it.`;
+  });
+  return (
+    <Column gap="$4">
+      {like.length > 0 ? (
+        <>
+          <Strong fontSize="$2">
+            {like.length} in this job {like.length === 1 ? 'is' : 'are'} like it:{' '}
+            {like.map(({ name }) => name).join(', ')}
+          </Strong>
+          <Button
+            label="Set the same holes out on them"
+            disabled={!saved || holes.length === 0}
+            onPress={same}
+            testID="like-same"
+          />
+          <Small>Holes they have now are taken away.</Small>
+        </>
+      ) : (
+        <Small>No other piece of this job has the same form and outline.</Small>
+      )}
+      <NumberBox
+        label="Or make more like it"
+        value={copies}
+        limit={COPIES}
+        onChange={(value) => {
+          setCopies(Math.max(1, Math.round(value ?? 1)));
+        }}
+        testID="like-count"
+      />
+      <Button
+        label={`Make ${copies} more`}
+        disabled={!saved || copies > MOST_COPIES}
+        onPress={more}
+        testID="like-more"
+      />
+      <Small role="status" aria-live="polite" testID="like-said">
+        {said}
+      </Small>
+    </Column>
+  );
+}

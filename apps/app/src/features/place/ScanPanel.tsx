@@ -1,0 +1,97 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { ServiceBand } from '@nucleon/core/job/place';
+import { bandName, bandWidth } from '@nucleon/core/layout/services';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import Trash from 'lucide-react-native/icons/trash';
+import { Chips } from '../../ui/Chips';
+import { Icon } from '../../ui/Icon';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Press } from '../../ui/Press';
+import { Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { changeBand } from './layoutEdits';
+import type { PanelProps } from './PlacePanels';
+import { SERVICE_CHIPS } from './tools';
+
+/** Pipes, cables and bars that a scan found, drawn as bands as wide as the scan is unsure. */
+export function ScanPanel({ room }: PanelProps) {
+  const { state, act, edit, content } = room;
+  const units = useUnits();
+  const { band } = state;
+  const set = (change: Partial<typeof band>): void => {
+    act({ type: 'set', change: { band: { ...band, ...change } } });
+  };
+  return (
+    <Column gap="$4">
+      <Chips
+        label="What did the scan find?"
+        chips={SERVICE_CHIPS}
+        value={band.kind}
+        onChange={(kind) => {
+          set({ kind });
+        }}
+        testID="band-kind"
+      />
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        <LengthBox
+          inRow
+          label="How wide"
+          valueMm={band.widthMm}
+          mostMm={LIMITS.smallMm.most}
+          onChangeMm={(widthMm) => {
+            set({ widthMm });
+          }}
+          testID="band-width"
+        />
+        <LengthBox
+          inRow
+          label="May be off by"
+          valueMm={band.uncertaintyMm}
+          mostMm={LIMITS.smallMm.most}
+          onChangeMm={(uncertaintyMm) => {
+            set({ uncertaintyMm });
+          }}
+          testID="band-unsure"
+        />
+        <LengthBox
+          inRow
+          label="How deep"
+          valueMm={band.depthMm ?? null}
+          placeholder="not known"
+          mostMm={LIMITS.smallMm.most}
+          onClear={() => {
+            set({ depthMm: undefined });
+          }}
+          onChangeMm={(depthMm) => {
+            set({ depthMm });
+          }}
+          testID="band-depth"
+        />
+      </Row>
+      <Small>Drag along it on the plan. Every find of the scan gets a band of its own.</Small>
+      {(content.piece.services ?? []).map((one: ServiceBand, index) => (
+        <Row key={one.id} justifyContent="space-between" testID={`band-${index + 1}`}>
+          <Column>
+            <Strong fontSize="$2">{bandName(one)}</Strong>
+            <Small>
+              a band of {formatLengthShort(bandWidth(one), units)}
+              {one.depthMm === undefined
+                ? ', depth not known'
+                : `, from ${formatLengthShort(one.depthMm, units)} down`}
+            </Small>
+          </Column>
+          <Press
+            aria-label={`Take ${bandName(one)} ${index + 1} away`}
+            paddingHorizontal="$3"
+            onPress={() => {
+              edit(changeBand(one.id, null), `drop ${one.id}`);
+            }}
+          >
+            <Icon of={Trash} tone="stop" />
+          </Press>
+        </Row>
+      ))}
+    </Column>
+  );
+}

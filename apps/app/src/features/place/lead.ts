@@ -1,0 +1,10 @@
+import type { StoredHole } from '@nucleon/contract/wire';
+import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
+import type { ExitPlace } from '@nucleon/core/layout/exitPlace';
+
+/** The first of what is chosen, where it stands now, with what it must keep clear of. */
+export interface Lead {
+  readonly hole: StoredHole;
+  readonly judged: readonly JudgedRule[];
+  readonly exit: ExitPlace | null;
+}

@@ -1,0 +1,72 @@
+import { MM_PER_INCH } from '@nucleon/core/units/constants';
+import { useUnits } from '../display/displayStore';
+import { useKeys, type KeyBinding } from '../../ui/useKeys';
+import { moveHoles } from './layoutEdits';
+import type { PlaceRoomState } from './usePlaceRoom';
+
+/** How far an arrow key moves a hole, and with Shift. */
+const STEP_MM = { mm: [1, 0.1], inch: [MM_PER_INCH / 16, MM_PER_INCH / 64] } as const;
+
+const WAYS = {
+  ArrowLeft: [-1, 0, 'left'],
+  ArrowRight: [1, 0, 'right'],
+  ArrowUp: [0, 1, 'up'],
+  ArrowDown: [0, -1, 'down'],
+} as const;
+
+/** Arrows nudge what is chosen, Delete takes it away, Escape lets go of it. */
+export function usePlaceKeys({ state, act, edit, holes, handle, remove }: PlaceRoomState): void {
+  const { length } = useUnits();
+  const chosen = state.selected;
+  const nudges = Object.entries(WAYS).map(([key, [x, y, way]]): KeyBinding => ({
+    key,
+    does: `nudge ${way} (Shift: finer)`,
+    run: (event) => {
+      const [step, fine] = STEP_MM[length];
+      const by = event.shiftKey ? fine : step;
+      edit(moveHoles(chosen, x * by, y * by), `nudge ${chosen.join()}`);
+    },
+  }));
+  useKeys([
+    ...(chosen.length > 0
+      ? [
+          ...nudges,
+          {
+            key: 'Delete',
+            does: 'take the chosen holes away',
+            run: () => {
+              remove(chosen);
+            },
+          },
+          {
+            key: 'Escape',
+            does: 'choose none',
+            run: () => {
+              act({ type: 'select', ids: [] });
+            },
+          },
+        ]
+      : []),
+    {
+      key: 'ctrl+a',
+      does: 'choose every hole',
+      run: () => {
+        act({ type: 'select', ids: holes.map(({ id }) => id) });
+      },
+    },
+    {
+      key: 'ctrl+z',
+      does: 'undo',
+      run: () => {
+        handle.dispatch({ type: 'undo' });
+      },
+    },
+    {
+      key: 'ctrl+shift+z',
+      does: 'redo',
+      run: () => {
+        handle.dispatch({ type: 'redo' });
+      },
+    },
+  ]);
+}

@@ -1,0 +1,49 @@
+import { readDrawing } from '@nucleon/files/readDrawing';
+import { writeDxf } from '@nucleon/files/writeDxf';
+import { writePdf } from '@nucleon/files/writePdf';
+import { writeSvg } from '@nucleon/files/writeSvg';
+import type { FilesReply, FilesRequest } from './filesProtocol';
+
+const say = (reply: FilesReply): void => {
+  (globalThis as unknown as { postMessage: (message: FilesReply) => void }).postMessage(reply);
+};
+
+/** Reads and writes drawings off the page's thread. */
+globalThis.onmessage = ({ data }: MessageEvent<FilesRequest>): void => {
+  answer(data).catch((error: unknown) => {
+    say({ kind: 'refused', message: error instanceof Error ? error.message : String(error) });
+  });
+};
+
+async function answer(request: FilesRequest): Promise<void> {
+  if (request.kind === 'read') {
+    say({ kind: 'read', outcome: readDrawing(request.bytes, request.name) });
+    return;
+  }
+  const { format, sheet, paper, mirrored, units } = request;
+  const text = (content: string, mime: string): void => {
+    say({ kind: 'written', bytes: new TextEncoder().encode(content), mime });
+  };
+  switch (format) {
+    case 'dxf':
+      text(writeDxf(sheet), 'image/vnd.dxf');
+      return;
+    case 'svg':
+      text(writeSvg(sheet), 'image/svg+xml');
+      return;
+    case 'pdf': {
+      const onPage = (done: number, of: number): boolean => {
+        say({ kind: 'page', done, of });
+        return true;
+      };
+      const written = await writePdf(sheet, { paper, mirrored, units, onPage });
+      if (written.kind === 'written')
+        say({ kind: 'written', bytes: written.bytes, mime: 'application/pdf' });
+      else
+        say({
+          kind: 'refused',
+          message: written.kind === 'refused' ? written.message : 'Cancelled.',
+        });
+    }
+  }
+}

@@ -1,0 +1,24 @@
+import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import type { ReadOutcome } from '@nucleon/files/drawnFile';
+import type { Sheet } from '@nucleon/files/sheet';
+import type { PaperId } from '@nucleon/files/tiles';
+
+export type DrawnFormat = 'pdf' | 'dxf' | 'svg';
+
+/** What the files worker is asked, one at a time. */
+export type FilesRequest =
+  | { readonly kind: 'read'; readonly bytes: Uint8Array; readonly name: string }
+  | {
+      readonly kind: 'write';
+      readonly format: DrawnFormat;
+      readonly sheet: Sheet;
+      readonly paper: PaperId;
+      readonly mirrored: boolean;
+      readonly units: UnitSystem;
+    };
+
+export type FilesReply =
+  | { readonly kind: 'read'; readonly outcome: ReadOutcome }
+  | { readonly kind: 'page'; readonly done: number; readonly of: number }
+  | { readonly kind: 'written'; readonly bytes: Uint8Array; readonly mime: string }
+  | { readonly kind: 'refused'; readonly message: string };
