@@ -1,6 +1,5 @@
 import type { PointMm, Side } from '@nucleon/core/geometry/arc';
-import { XMLParser } from 'fast-xml-parser';
-import { SyntaxValidator } from 'fast-xml-validator';
+import { SaxesParser } from 'saxes';
 import svgPath from 'svgpath';
 import { MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
 import { joinSides } from './joinSides';
@@ -23,8 +22,9 @@ const MM_PER_CSS_UNIT: Record<string, number> = {
 const refused = (message: string): ReadOutcome => ({ kind: 'refused', message });
 
 interface Node {
-  readonly [tag: string]: unknown;
-  readonly ':@'?: Record<string, string>;
+  readonly tag: string;
+  readonly attributes: Readonly<Record<string, string>>;
+  readonly children: Node[];
 }
 
 const WHY: Record<string, string> = {
@@ -35,43 +35,49 @@ const WHY: Record<string, string> = {
   foreignObject: 'foreign content, which is not run',
   ellipse: 'ellipses',
 };
-const QUIET = new Set([
-  'title',
-  'desc',
-  'metadata',
-  'defs',
-  'style',
-  'sodipodi:namedview',
-  '#text',
-  '?xml',
-  '#comment',
-]);
+const QUIET = new Set(['title', 'desc', 'metadata', 'defs', 'style', 'sodipodi:namedview']);
 
 /** Closed boundaries of an SVG: paths, circles, rectangles and polygons, with their transforms. */
 export function readSvg(text: string): ReadOutcome {
   if (/<!ENTITY/i.test(text))
     return refused('This SVG declares entities, which are not read: save it as a plain SVG.');
   if (!/<svg[\s>]/i.test(text)) return refused('This is not an SVG: it has no <svg> in it.');
-  let nodes: readonly Node[];
   try {
-    SyntaxValidator.validate(text);
-    nodes = new XMLParser({
-      preserveOrder: true,
-      ignoreAttributes: false,
-      attributeNamePrefix: '',
-      processEntities: false,
-      parseTagValue: false,
-      parseAttributeValue: false,
-      maxNestedTags: DEEPEST,
-    }).parse(text) as readonly Node[];
+    const root = treeOf(text);
+    return root.tag === 'svg'
+      ? walkRoot(root)
+      : refused('This is not an SVG: it starts otherwise.');
   } catch (error) {
     return refused(
       `This SVG cannot be read: ${error instanceof Error ? error.message.slice(0, 120) : 'it is broken'}.`,
     );
   }
-  const root = nodes.find((node) => 'svg' in node);
-  if (!root) return refused('This is not an SVG: it has no <svg> in it.');
-  return walkRoot(root);
+}
+
+/**
+ * Elements with their attributes, read strictly; nothing is fetched or expanded.
+ * @throws where it is not well-formed, or deeper than a drawing
+ */
+function treeOf(text: string): Node {
+  const top: Node = { tag: '', attributes: {}, children: [] };
+  const open: Node[] = [top];
+  const parser = new SaxesParser({ xmlns: false as const });
+  parser.on('error', (error) => {
+    throw error;
+  });
+  parser.on('opentag', ({ name, attributes }) => {
+    if (open.length > DEEPEST) throw new Error(`its groups lie more than ${DEEPEST} deep`);
+    const node: Node = { tag: name, attributes, children: [] };
+    open.at(-1)?.children.push(node);
+    open.push(node);
+  });
+  parser.on('closetag', () => {
+    open.pop();
+  });
+  parser.write(text).close();
+  const [root] = top.children;
+  if (!root) throw new Error('it is empty');
+  return root;
 }
 
 function walkRoot(root: Node): ReadOutcome {
@@ -88,23 +94,20 @@ function walkRoot(root: Node): ReadOutcome {
       else loose.set(layer, [...(loose.get(layer) ?? []), ...chain]);
     }
   };
-  const walk = (node: Node, layer: string, transform: string): void => {
-    for (const [tag, children] of Object.entries(node)) {
-      if (tag === ':@' || points > MOST_POINTS) continue;
-      const attributes = node[':@'] ?? {};
-      const here = `${transform} ${attributes.transform ?? ''}`.trim();
-      if (tag === 'g' || tag === 'svg' || tag === 'a') {
-        const own = attributes['inkscape:label'] ?? attributes.id;
-        const name = tag === 'g' && own ? own.slice(0, 60) : layer;
-        (children as readonly Node[]).forEach((child) => {
-          walk(child, name, here);
-        });
-        continue;
-      }
-      const path = pathOf(tag, attributes);
-      if (path !== null) take(layer, chainsOf(path, here, left));
-      else if (!QUIET.has(tag)) left.add(WHY[tag] ?? `${tag.slice(0, 30)} elements`);
+  const walk = ({ tag, attributes, children }: Node, layer: string, transform: string): void => {
+    if (points > MOST_POINTS) return;
+    const here = `${transform} ${attributes.transform ?? ''}`.trim();
+    if (tag === 'g' || tag === 'svg' || tag === 'a') {
+      const own = attributes['inkscape:label'] ?? attributes.id;
+      const name = tag === 'g' && own ? own.slice(0, 60) : layer;
+      children.forEach((child) => {
+        walk(child, name, here);
+      });
+      return;
     }
+    const path = pathOf(tag, attributes);
+    if (path !== null) take(layer, chainsOf(path, here, left));
+    else if (!QUIET.has(tag)) left.add(WHY[tag] ?? `${tag.slice(0, 30)} elements`);
   };
   walk(root, 'drawing', '');
   if (points > MOST_POINTS)
@@ -117,7 +120,7 @@ function walkRoot(root: Node): ReadOutcome {
   return {
     kind: 'read',
     drawn: {
-      mmPerUnit: mmPerUnitOf(root[':@'] ?? {}),
+      mmPerUnit: mmPerUnitOf(root.attributes),
       loops,
       layers: [...new Set([...loops.map(({ layer }) => layer), ...loose.keys()])].sort(),
       left: left.entries(),
@@ -129,7 +132,7 @@ const near = (a: PointMm, b: PointMm): boolean =>
   Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) <= TOUCHING;
 
 /** How long a unit of the view box is; null where width has no length of its own. */
-function mmPerUnitOf({ width = '', viewBox = '' }: Record<string, string>): number | null {
+function mmPerUnitOf({ width = '', viewBox = '' }: Node['attributes']): number | null {
   const [, number = '', unit = ''] = /^\s*([\d.]+)\s*(mm|cm|in|pt|pc)\s*$/.exec(width) ?? [];
   const mm = MM_PER_CSS_UNIT[unit];
   if (mm === undefined) return null;
@@ -143,7 +146,7 @@ function mmPerUnitOf({ width = '', viewBox = '' }: Record<string, string>): numb
 }
 
 /** A shape's path data; null for what is no shape. */
-function pathOf(tag: string, a: Record<string, string>): string | null {
+function pathOf(tag: string, a: Node['attributes']): string | null {
   const num = (name: string): number => Number.parseFloat(a[name] ?? '0') || 0;
   switch (tag) {
     case 'path':

@@ -50,6 +50,7 @@ export function askFiles(
     worker.onerror = () => {
       end({ kind: 'refused', message: 'It could not be read or written here.' });
     };
+    worker.postMessage(request);
   });
   return {
     done,

@@ -24,6 +24,9 @@ export interface ExitPlace {
   readonly reason: Reason;
 }
 
+/** Wandering less than this is not worth a number, mm. */
+const LEAST_SEEN_MM = 0.1;
+
 /**
  * Where a through hole comes out. The fall shifts it by depth/oneIn towards the low side; the lean
  * of the bit adds depth·tan(angle), in the direction of the fall stretched by 1/cos² of the fall.
@@ -66,7 +69,10 @@ export function exitPlace(
     lengthMm: hole.diameterMm * Math.sqrt(stretch),
     clearMm: Math.min(...clears) - wander,
     reason: {
-      text: `It comes out ${shift}, give or take ${formatLengthAbout(acrossMm, units)} sideways and ${formatLengthAbout(alongMm, units)} up or down, steered by ${lean.how}.`,
+      text:
+        wander < LEAST_SEEN_MM
+          ? `It comes out ${shift}, to within ${formatLengthAbout(LEAST_SEEN_MM, units)}, steered by ${lean.how}.`
+          : `It comes out ${shift}, give or take ${formatLengthAbout(acrossMm, units)} sideways and ${formatLengthAbout(alongMm, units)} up or down, steered by ${lean.how}.`,
       inputs: [
         input('Depth', show(depthMm)),
         input('Fall', Number.isFinite(oneIn) ? `one in ${oneIn}, ${lowSide} face lower` : 'none'),

@@ -40,6 +40,12 @@ export function spansToServices(
     .sort((a, b) => a.clearMm - b.clearMm);
 }
 
+/** Whether a hole runs into any of them. */
+export const clashes = (
+  piece: Pick<Piece, 'outline' | 'thicknessMm' | 'services'>,
+  hole: PlacedHole & Pick<Hole, 'depth'>,
+): boolean => spansToServices(piece, hole).some(({ clearMm }) => clearMm < 0);
+
 const WORDS: Record<ServiceBand['kind'], string> = {
   pipe: 'pipe',
   cable: 'cable',

@@ -14,7 +14,7 @@ export function EdgeList({ edges }: { readonly edges: readonly JudgedRule[] }) {
     <Column gap="$2" testID="edges">
       <Label>How near is too near</Label>
       {edges.map((edge) => (
-        <Row key={edge.rule} gap="$3" alignItems="flex-start">
+        <Row key={`${edge.rule} ${edge.measure}`} gap="$3" alignItems="flex-start">
           <Icon of={edge.ok ? CircleCheck : TriangleAlert} tone={edge.ok ? 'fine' : 'caution'} />
           <Column flex={1}>
             <Strong fontSize="$2">

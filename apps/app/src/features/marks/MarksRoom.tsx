@@ -41,8 +41,8 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
   const round = piece.outline.kind === 'cylinder' || piece.outline.kind === 'cone';
   return (
     <Page
-      title={`Mark ${piece.name}`}
-      subtitle={layout.job.name}
+      title={piece.name}
+      subtitle={`Mark · ${layout.job.name}`}
       back={{ href: `/jobs/${layout.job.id}/pieces/${piece.id}/place`, label: 'the plan' }}
       actions={<SaveMark save={handle.draft.save} />}
     >

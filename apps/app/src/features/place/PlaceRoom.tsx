@@ -69,8 +69,8 @@ export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
   const panels = <PlacePanels room={room} layout={layout} />;
   return (
     <Page
-      title={`Lay out ${room.content.piece.name}`}
-      subtitle={layout.job.name}
+      title={room.content.piece.name}
+      subtitle={`Lay out · ${layout.job.name}`}
       back={{ href: `/jobs/${layout.job.id}`, label: 'the job' }}
       maxWidth={1440}
       fixed

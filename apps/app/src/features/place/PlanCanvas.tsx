@@ -38,7 +38,7 @@ export interface PlanCanvasProps {
 
 /** The piece from above, true to scale, with everything that decides where a hole may go. */
 export function PlanCanvas(props: PlanCanvasProps) {
-  const { content, outline, shift, holes, state, placement, touch, width, height } = props;
+  const { content, outline, shift, holes, state, placement, lead, touch, width, height } = props;
   const theme = useTheme();
   const bodies = BODIES[useThemeName()];
   const box = boundingBox(outline);
@@ -74,7 +74,11 @@ export function PlanCanvas(props: PlanCanvasProps) {
       y={hole.yMm + shift}
       radiusMm={hole.diameterMm / 2}
       coverRadiusMm={placement.coverRadius(hole)}
-      broken={placement.broken.has(hole.id)}
+      broken={
+        carriedIds.has(hole.id) && hole.id === lead?.hole.id
+          ? lead.broken
+          : placement.broken.has(hole.id)
+      }
       chosen={selected.includes(hole.id)}
       px={px}
       look={look}
@@ -86,17 +90,19 @@ export function PlanCanvas(props: PlanCanvasProps) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [holes, carriedIds, placement, selected, px, look, shift],
   );
+  const nameDrop = (hole: StoredHole): number =>
+    Math.max(hole.diameterMm / 2, placement.coverRadius(hole));
   const names = useMemo(
     () =>
       holes.length > MOST_NAMES
         ? null
         : holes
-            .filter(({ id }) => !carriedIds.has(id))
+            .filter(({ id }) => !carriedIds.has(id) && id !== lead?.hole.id)
             .map((hole) => (
               <SvgText
                 key={hole.id}
                 x={hole.xMm + shift}
-                y={-(hole.yMm + shift) + hole.diameterMm / 2 + 17 * px}
+                y={-(hole.yMm + shift) + nameDrop(hole) + 17 * px}
                 textAnchor="middle"
                 fontSize={13 * px}
                 fontFamily="Hyperlegible-600"
@@ -105,7 +111,8 @@ export function PlanCanvas(props: PlanCanvasProps) {
                 {hole.label || 'Hole'}
               </SvgText>
             )),
-    [holes, carriedIds, px, shift, theme],
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [holes, carriedIds, placement, px, shift, theme, lead?.hole.id],
   );
   return (
     <View
@@ -161,7 +168,8 @@ function LeadMarks({
   const { x = 'left', y = 'bottom' } = content.piece.datum ?? {};
   const sideX = x === 'left' ? 0 : box.widthMm;
   const sideY = y === 'bottom' ? 0 : box.heightMm;
-  const binding = judged.find(({ binds, span }) => binds && span);
+  // Where the strictest is about the hole’s own size, the nearest distance that counts is shown.
+  const binding = judged.find(({ counts, span }) => counts && span);
   const halo = theme.ground.val;
   const show = (mm: number): string => formatLengthShort(mm, units);
   const tone = binding?.ok === false ? theme.stop.val : theme.fine.val;
@@ -190,7 +198,7 @@ function LeadMarks({
       {binding?.span ? (
         <Span
           {...binding.span}
-          text={`${show(binding.actualMm)} of ${show(binding.requiredMm)}`}
+          text={`${show(binding.actualMm)}, least ${show(binding.requiredMm)}`}
           tone={tone}
           halo={halo}
           px={px}

@@ -18,7 +18,7 @@ const HALO_PX = 4;
 export function Span({ from, to, text, tone, halo, px, heavy = false }: SpanProps) {
   const words = {
     x: (from.xMm + to.xMm) / 2,
-    y: -(from.yMm + to.yMm) / 2 - 5 * px,
+    y: -(from.yMm + to.yMm) / 2 + (heavy ? 17 : -5) * px,
     textAnchor: 'middle' as const,
     fontSize: TEXT_PX * px,
     fontFamily: heavy ? 'Hyperlegible-700' : 'Hyperlegible-600',

@@ -6,5 +6,7 @@ import type { ExitPlace } from '@nucleon/core/layout/exitPlace';
 export interface Lead {
   readonly hole: StoredHole;
   readonly judged: readonly JudgedRule[];
+  /** A rule that counts is broken there, or a band is hit. */
+  readonly broken: boolean;
   readonly exit: ExitPlace | null;
 }

@@ -2,7 +2,9 @@ import type { PieceLayout, StoredHole, StoredMachine } from '@nucleon/contract/w
 import { faceOutline } from '@nucleon/core/geometry/outline';
 import { leanOf } from '@nucleon/core/layout/aim';
 import { baseShift } from '@nucleon/core/layout/clearDistances';
+import { brokenRule } from '@nucleon/core/layout/edgeRules';
 import { exitPlace } from '@nucleon/core/layout/exitPlace';
+import { clashes } from '@nucleon/core/layout/services';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useReducer } from 'react';
 import { houseQuery } from '../../api/house';
@@ -72,9 +74,11 @@ export function usePlaceRoom(
       ? content.holes.filter((other) => !goes.ids.includes(other.id))
       : content.holes;
     const machine = machines.find((one) => one.id === hole.setup?.machine)?.kind;
+    const judged = placement.judge(hole, others);
     return {
       hole,
-      judged: placement.judge(hole, others),
+      judged,
+      broken: brokenRule(judged) !== undefined || clashes(content.piece, hole),
       exit: exitPlace(content.piece, hole, others, leanOf(hole.setup ?? {}, machine), units),
     };
   }, [content, state, placement, machines, units]);

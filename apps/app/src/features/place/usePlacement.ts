@@ -4,7 +4,7 @@ import { faceMaterial } from '@nucleon/core/job/faceMaterial';
 import type { Fault } from '@nucleon/core/job/fault';
 import type { Material } from '@nucleon/core/materials/material';
 import { brokenRule, judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
-import { spansToServices } from '@nucleon/core/layout/services';
+import { clashes } from '@nucleon/core/layout/services';
 import { fitOf, sceneOf } from '@nucleon/core/purposes/purposes';
 import { useMemo } from 'react';
 import type { LayoutContent } from './layoutDraft';
@@ -45,9 +45,7 @@ export function usePlacement(
     const judge: Placement['judge'] = (hole, others = holes) =>
       material ? judgeEdges({ piece, material, hole, house }, others) : [];
     const broken = holes.filter(
-      (hole) =>
-        brokenRule(judge(hole)) !== undefined ||
-        spansToServices(piece, hole).some(({ clearMm }) => clearMm < 0),
+      (hole) => brokenRule(judge(hole)) !== undefined || clashes(piece, hole),
     );
     const scene = sceneOf(piece, material ?? undefined);
     const coverRadius = ({ purpose, diameterMm }: StoredHole): number => {
