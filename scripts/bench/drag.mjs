@@ -51,10 +51,10 @@ export async function benchDrag(address, demo) {
           const began = performance.now();
           const tick = (now) => {
             frames += 1;
-            if (now - began < ms) requestAnimationFrame(tick);
+            if (now - began < ms) globalThis.requestAnimationFrame(tick);
             else done((1000 * frames) / (now - began));
           };
-          requestAnimationFrame(tick);
+          globalThis.requestAnimationFrame(tick);
         }),
       SECONDS * 1000,
     );

@@ -13,10 +13,11 @@ export function dropFromDevice(kind: string, id: string): void {
   globalThis.localStorage.removeItem(keyOf(kind, id));
 }
 
-export function keptOnDevice<T>(kind: string, id: string): T | undefined {
+/** What was kept, as it was written by this app; undefined when nothing was. */
+export function keptOnDevice(kind: string, id: string): unknown {
   try {
     const text = globalThis.localStorage.getItem(keyOf(kind, id));
-    return text ? (JSON.parse(text) as T) : undefined;
+    return text ? (JSON.parse(text) as unknown) : undefined;
   } catch {
     return undefined;
   }

@@ -11,4 +11,4 @@ export const dropDraft = (holeId: string): void => {
   dropFromDevice(KIND, holeId);
 };
 export const keptDraft = (holeId: string): Content | undefined =>
-  keptOnDevice<Content>(KIND, holeId);
+  keptOnDevice(KIND, holeId) as Content | undefined;

@@ -5,6 +5,7 @@ import { Circle, G, Line, Rect, Svg } from 'react-native-svg';
 const SIZE = 72;
 const MID = SIZE / 2;
 const R = 22;
+const TAPE = { x: 4, y: 16, width: SIZE - 8, height: SIZE - 32 };
 
 /** What the mark looks like on the face. */
 export function MarkSketch({ kind }: { readonly kind: MarkKind }) {
@@ -38,14 +39,7 @@ export function MarkSketch({ kind }: { readonly kind: MarkKind }) {
     <Svg width={SIZE} height={SIZE} aria-hidden>
       {kind === 'tape-cross' ? (
         <G>
-          <Rect
-            x={4}
-            y={16}
-            width={SIZE - 8}
-            height={SIZE - 32}
-            fill={theme.cautionWash.val}
-            stroke={theme.line.val}
-          />
+          <Rect {...TAPE} fill={theme.cautionWash.val} stroke={theme.line.val} />
           <Line x1={10} y1={MID} x2={SIZE - 10} y2={MID} {...ink} />
           <Line x1={MID} y1={18} x2={MID} y2={SIZE - 18} {...ink} />
         </G>

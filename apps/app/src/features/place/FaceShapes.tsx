@@ -32,17 +32,13 @@ export const FaceShapes = memo(function FaceShapes({
   const path = outlinePath(outline, { X: same, Y: down, scale: 1 });
   const height = photo ? photo.heightPx * photo.mmPerPx : 0;
   const shown = isBase ? null : photo;
+  const lies = photo
+    ? { x: photo.xMm, y: -photo.yMm - height, width: photo.widthPx * photo.mmPerPx, height }
+    : {};
   return (
     <G>
       {shown ? (
-        <Image
-          href={photoAddress(piece.id, shown.id)}
-          x={shown.xMm}
-          y={-shown.yMm - height}
-          width={shown.widthPx * shown.mmPerPx}
-          height={height}
-          preserveAspectRatio="none"
-        />
+        <Image href={photoAddress(piece.id, shown.id)} {...lies} preserveAspectRatio="none" />
       ) : null}
       <Path
         d={path}
@@ -109,16 +105,11 @@ export function KeepOffMark({
   };
   if (shape.kind === 'circle')
     return <Circle cx={shape.xMm} cy={-shape.yMm} r={shape.diameterMm / 2} {...style} />;
-  if (shape.kind === 'rectangle')
-    return (
-      <Rect
-        x={shape.xMm}
-        y={-shape.yMm - shape.heightMm}
-        width={shape.widthMm}
-        height={shape.heightMm}
-        {...style}
-      />
-    );
+  if (shape.kind === 'rectangle') {
+    const { xMm: x, yMm, widthMm: width, heightMm: height } = shape;
+    const box = { x, y: -yMm - height, width, height };
+    return <Rect {...box} {...style} />;
+  }
   return (
     <Polyline
       points={shape.pointsMm.map(([x, y]) => `${x},${-y}`).join(' ')}

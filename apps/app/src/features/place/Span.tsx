@@ -9,15 +9,24 @@ interface SpanProps {
   readonly halo: string;
   readonly px: number;
   readonly heavy?: boolean;
+  /** What the window shows from left to right, mm: words stay inside. */
+  readonly window: { readonly leftMm: number; readonly rightMm: number };
 }
 
 const TEXT_PX = 14;
 const HALO_PX = 4;
+/** Half a letter and a little, px. */
+const LETTER_PX = 4.2;
+const LEAST_TOLD_PX = 44;
 
 /** A measured length on the plan with its words in the middle. */
-export function Span({ from, to, text, tone, halo, px, heavy = false }: SpanProps) {
+export function Span({ from, to, text, tone, halo, px, heavy = false, window }: SpanProps) {
+  const half = LETTER_PX * px * text.length;
+  const lengthPx = Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm) / px;
+  // Beside a short line the number would only cover it: it stands in the boxes below as well.
+  const told = heavy || lengthPx > LEAST_TOLD_PX;
   const words = {
-    x: (from.xMm + to.xMm) / 2,
+    x: Math.min(window.rightMm - half, Math.max(window.leftMm + half, (from.xMm + to.xMm) / 2)),
     y: -(from.yMm + to.yMm) / 2 + (heavy ? 17 : -5) * px,
     textAnchor: 'middle' as const,
     fontSize: TEXT_PX * px,
@@ -33,12 +42,16 @@ export function Span({ from, to, text, tone, halo, px, heavy = false }: SpanProp
         stroke={tone}
         strokeWidth={(heavy ? 3 : 1) * px}
       />
-      <SvgText {...words} fill={halo} stroke={halo} strokeWidth={HALO_PX * px}>
-        {text}
-      </SvgText>
-      <SvgText {...words} fill={tone}>
-        {text}
-      </SvgText>
+      {told ? (
+        <>
+          <SvgText {...words} fill={halo} stroke={halo} strokeWidth={HALO_PX * px}>
+            {text}
+          </SvgText>
+          <SvgText {...words} fill={tone}>
+            {text}
+          </SvgText>
+        </>
+      ) : null}
     </G>
   );
 }

@@ -26,7 +26,7 @@ export interface LayoutHandle {
 export function useLayoutDraft(layout: PieceLayout): LayoutHandle {
   const id = layout.piece.id;
   const [draft, dispatch] = useReducer(layoutDraft, null, () =>
-    openLayout(layout, keptOnDevice<LayoutContent>(KIND, id)),
+    openLayout(layout, keptOnDevice(KIND, id) as LayoutContent | undefined),
   );
   useEffect(() => {
     dispatch({ type: 'refetched', layout });
@@ -66,7 +66,7 @@ export function useLayoutSave({ draft, dispatch }: LayoutHandle, sound: boolean)
         });
       } catch (error) {
         if (error instanceof ApiProblem && error.body.code === 'conflict') {
-          const current = await client.fetchQuery({ ...layoutQuery(id), staleTime: 0 });
+          const current = await client.query({ ...layoutQuery(id), staleTime: 0 });
           dispatch({ type: 'failed', save: { kind: 'conflict', current } });
         } else if (error instanceof ApiProblem) {
           dispatch({ type: 'failed', save: { kind: 'refused', message: error.body.detail } });

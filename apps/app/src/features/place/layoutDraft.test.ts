@@ -1,0 +1,75 @@
+import type { PieceLayout } from '@nucleon/contract/wire';
+import { DETAIL, HOLE, PIECE } from '../../testingApi';
+import { dueChange, layoutDraft, openLayout, type LayoutDraft } from './layoutDraft';
+import { addHoles, moveHoles, removeHoles, type LayoutEdit } from './layoutEdits';
+
+const layout: PieceLayout = {
+  job: DETAIL.job,
+  piece: PIECE,
+  holes: [HOLE, { ...HOLE, id: 'h2', xMm: 100 }],
+};
+const edited = (draft: LayoutDraft, change: LayoutEdit, group = 'g', atMs = 0): LayoutDraft =>
+  layoutDraft(draft, { type: 'edit', change, group, atMs });
+
+it('sends only what was moved, added and taken away', () => {
+  let draft = openLayout(layout);
+  expect(dueChange(draft)).toBeNull();
+  draft = edited(draft, moveHoles(['h1'], 5, -2), 'a');
+  draft = edited(draft, removeHoles(['h2']), 'b');
+  draft = edited(
+    draft,
+    addHoles([{ xMm: 50, yMm: 60 }], 'face', undefined, () => 'new'),
+    'c',
+  );
+  const due = dueChange(draft);
+  expect(due?.holes.map(({ id, version, xMm }) => [id, version, xMm])).toEqual([
+    ['h1', 1, 215],
+    ['new', 0, 50],
+  ]);
+  expect(due?.removed).toEqual(['h2']);
+  expect(due).not.toHaveProperty('piece');
+  expect(draft.save.kind).toBe('waiting');
+});
+
+it('takes a drag back as one step, and forth again', () => {
+  let draft = openLayout(layout);
+  draft = edited(draft, moveHoles(['h1'], 1, 0), 'drag', 0);
+  draft = edited(draft, moveHoles(['h1'], 1, 0), 'drag', 100);
+  draft = layoutDraft(draft, { type: 'undo' });
+  expect(draft.now.holes[0]?.xMm).toBe(210);
+  expect(draft.save.kind).toBe('saved');
+  draft = layoutDraft(draft, { type: 'redo' });
+  expect(draft.now.holes[0]?.xMm).toBe(212);
+});
+
+it('keeps what was moved while the last was being written, on the new version', () => {
+  let draft = edited(openLayout(layout), moveHoles(['h1'], 1, 0), 'a');
+  const sent = draft.now;
+  draft = edited(draft, moveHoles(['h1'], 1, 0), 'b');
+  const answered = {
+    piece: PIECE,
+    holes: sent.holes.map((hole) => (hole.id === 'h1' ? { ...hole, version: 2 } : hole)),
+  };
+  draft = layoutDraft(draft, { type: 'saved', sent, layout: answered });
+  expect(draft.now.holes[0]).toMatchObject({ xMm: 212, version: 2 });
+  expect(dueChange(draft)?.holes).toMatchObject([{ id: 'h1', version: 2 }]);
+});
+
+it('lets a person keep theirs or mine, the other one undo away', () => {
+  const mine = edited(openLayout(layout), moveHoles(['h1'], 1, 0), 'a');
+  const current = { piece: PIECE, holes: [{ ...HOLE, xMm: 300, version: 7 }] };
+  const conflict = layoutDraft(mine, { type: 'failed', save: { kind: 'conflict', current } });
+  const kept = layoutDraft(conflict, { type: 'keep-mine' });
+  expect(dueChange(kept)?.holes).toMatchObject([{ id: 'h1', version: 7, xMm: 211 }, { id: 'h2' }]);
+  const theirs = layoutDraft(conflict, { type: 'take-theirs' });
+  expect(theirs.now.holes[0]?.xMm).toBe(300);
+  expect(theirs.save.kind).toBe('saved');
+  expect(layoutDraft(theirs, { type: 'undo' }).now.holes[0]?.xMm).toBe(211);
+});
+
+it('opens with what was kept on the device, to be sent', () => {
+  const kept = { piece: PIECE, holes: [{ ...HOLE, xMm: 99 }] };
+  const draft = openLayout(layout, kept);
+  expect(draft.save.kind).toBe('waiting');
+  expect(dueChange(draft)).toMatchObject({ holes: [{ id: 'h1', xMm: 99 }], removed: ['h2'] });
+});
