@@ -116,7 +116,10 @@ test('an address that leads nowhere says so', { tag: '@once' }, async ({ page })
 });
 
 /** Every screen by its address, in two lots so that neither takes too long. */
-const LOTS: Record<string, (jobId: string, holes: readonly string[]) => readonly string[]> = {
+const LOTS: Record<
+  string,
+  (jobId: string, holes: readonly string[], pieceId: string) => readonly string[]
+> = {
   rooms: (jobId, holes) => [
     '/',
     '/new',
@@ -125,6 +128,11 @@ const LOTS: Record<string, (jobId: string, holes: readonly string[]) => readonly
     `/jobs/${jobId}`,
     `/jobs/${jobId}/holes/${holes[0] ?? ''}`,
     `/jobs/${jobId}/holes/${holes.at(-1) ?? ''}`,
+  ],
+  'place and marks': (jobId, holes, pieceId) => [
+    `/jobs/${jobId}/pieces/${pieceId}/place?hole=${holes[0] ?? ''}`,
+    `/jobs/${jobId}/pieces/${pieceId}/marks`,
+    `/jobs/${jobId}/holes/${holes[0] ?? ''}/guide`,
   ],
   'piece and part': (jobId, holes) => {
     const hole = `/jobs/${jobId}/holes/${holes.at(-1) ?? ''}`;
@@ -152,10 +160,10 @@ for (const theme of ['light', 'dark'] as const) {
       );
       await page.emulateMedia({ colorScheme: theme });
       const job = (await (await request.get(`/api/v1/jobs/${jobId}`)).json()) as {
-        pieces: { holes: { id: string }[] }[];
+        pieces: { id: string; holes: { id: string }[] }[];
       };
       const holes = job.pieces.flatMap((piece) => piece.holes.map((hole) => hole.id));
-      for (const path of paths(jobId, holes)) {
+      for (const path of paths(jobId, holes, job.pieces[0]?.id ?? '')) {
         await page.goto(path);
         await page.getByRole('heading').first().waitFor();
         await page.waitForTimeout(400);

@@ -20,6 +20,8 @@ import { ensureWebBuild, WEB_FOLDER } from './setup/web.mjs';
 const job = (n) => `/jobs/0192d0c0-0010-7000-8000-00000000000${n}`;
 const hole = (inJob, n) =>
   `${job(inJob)}/holes/0192d0c0-0030-7000-8000-0000000000${String(n).padStart(2, '0')}`;
+const piece = (inJob, n, view) =>
+  `${job(inJob)}/pieces/0192d0c0-0020-7000-8000-0000000000${String(n).padStart(2, '0')}/${view}`;
 const fold = (part) => (page) => page.getByTestId(`fold-${part}`).click();
 
 const VIEWS = [
@@ -30,7 +32,6 @@ const VIEWS = [
   { name: 'plan-setup-phone', path: hole(2, 5), act: fold('setup') },
   { name: 'plan-stop-phone', path: hole(1, 4) },
   { name: 'plan-wide', path: hole(1, 1), wide: true },
-  { name: 'plan-wide-dark', path: hole(2, 6), wide: true, dark: true },
   {
     name: 'new-hole-phone',
     path: '/new',
@@ -66,6 +67,26 @@ const VIEWS = [
       await page.getByTestId('material-kind').getByRole('radio', { name: 'Stone' }).click();
       await page.getByTestId('material').getByRole('radio', { name: 'Slate' }).click();
     },
+  },
+  { name: 'place-phone', path: `${piece(3, 8, 'place')}?hole=${hole(3, 11).split('/').at(-1)}` },
+  {
+    name: 'place-wide',
+    path: piece(3, 11, 'place'),
+    wide: true,
+    act: async (page) => {
+      const box = await page.getByTestId('plan-canvas').boundingBox();
+      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+      await page.mouse.move(x, y);
+      await page.mouse.down();
+      await page.mouse.move(x + 30, y + 60);
+      await page.mouse.move(x + 60, y + 110);
+      await page.mouse.up();
+    },
+  },
+  {
+    name: 'marks-phone',
+    path: piece(3, 7, 'marks'),
+    act: (page) => page.getByTestId('mark-Bolt, left').scrollIntoViewIfNeeded(),
   },
   {
     name: 'kit-phone',

@@ -34,7 +34,7 @@ export function ChosenPanel({ room }: PanelProps) {
       ) : (
         <Small>
           Tap a hole to choose it, drag it to move it. Pinch or wheel to look closer, drag beside
-          the holes to move the view.
+          the holes to move the view; with Shift held that chooses all in a box.
         </Small>
       )}
       <Chips
@@ -49,7 +49,7 @@ export function ChosenPanel({ room }: PanelProps) {
         }}
         testID="place-snap"
       />
-      <HoleList room={room} />
+      <HoleList holes={room.holes} selected={state.selected} act={act} placement={room.placement} />
     </Column>
   );
 }

@@ -1,14 +1,19 @@
 import { useTheme } from '@tamagui/core';
 import { Circle, G, Polyline } from 'react-native-svg';
 import { KeepOffMark } from './FaceShapes';
+import type { KeepOffShape } from '@nucleon/core/job/place';
+import type { Tool } from './tools';
 import type { PlaceState } from './placeState';
 import { shapeBetween } from './shapeBetween';
+
+/** What a drag draws, where the tool alone decides it. */
+const SHAPES: Partial<Record<Tool, KeepOffShape['kind']>> = { scan: 'line', move: 'rectangle' };
 
 /** What is being drawn or traced. */
 export function Drawn({ state, px }: { readonly state: PlaceState; readonly px: number }) {
   const theme = useTheme();
   const { drawn, points, tool } = state;
-  const shape = drawn && shapeBetween(tool === 'scan' ? 'line' : state.keepOffShape, drawn);
+  const shape = drawn && shapeBetween(SHAPES[tool] ?? state.keepOffShape, drawn);
   return (
     <G>
       {shape ? <KeepOffMark shape={shape} solid={false} tone={theme.water.val} px={px} /> : null}

@@ -3,7 +3,7 @@ import CircleCheck from 'lucide-react-native/icons/circle-check';
 import Square from 'lucide-react-native/icons/square';
 import SquareCheck from 'lucide-react-native/icons/square-check';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Icon } from '../../ui/Icon';
 import { Column, Row } from '../../ui/layout';
@@ -14,10 +14,13 @@ import type { PlaceRoomState } from './usePlaceRoom';
 
 const SHOWN_AT_FIRST = 12;
 
+type HoleListProps = Pick<PlaceRoomState, 'holes' | 'act' | 'placement'> & {
+  readonly selected: readonly string[];
+};
+
 /** Every hole of the face: choose one by its name, or several by their boxes. */
-export function HoleList({ room }: { readonly room: PlaceRoomState }) {
+export const HoleList = memo(function HoleList({ holes, selected, act, placement }: HoleListProps) {
   const units = useUnits();
-  const { holes, state, act, placement } = room;
   const [all, setAll] = useState(false);
   const shown = all ? holes : holes.slice(0, SHOWN_AT_FIRST);
   if (holes.length === 0)
@@ -27,19 +30,19 @@ export function HoleList({ room }: { readonly room: PlaceRoomState }) {
       <Row justifyContent="space-between">
         <Label>Holes of this face</Label>
         <Button
-          label={state.selected.length === holes.length ? 'Choose none' : 'Choose all'}
+          label={selected.length === holes.length ? 'Choose none' : 'Choose all'}
           look="quiet"
           onPress={() => {
             act({
               type: 'select',
-              ids: state.selected.length === holes.length ? [] : holes.map(({ id }) => id),
+              ids: selected.length === holes.length ? [] : holes.map(({ id }) => id),
             });
           }}
           testID="choose-all"
         />
       </Row>
       {shown.map((hole) => {
-        const on = state.selected.includes(hole.id);
+        const on = selected.includes(hole.id);
         const broken = placement.broken.has(hole.id);
         const name = hole.label || 'Hole';
         return (
@@ -94,4 +97,4 @@ export function HoleList({ room }: { readonly room: PlaceRoomState }) {
       ) : null}
     </Column>
   );
-}
+});

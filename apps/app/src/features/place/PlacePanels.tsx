@@ -1,5 +1,6 @@
 import type { PieceLayout } from '@nucleon/contract/wire';
 import { isRound } from '@nucleon/core/layout/wrap';
+import { memo } from 'react';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
 import { AddPanel } from './AddPanel';
@@ -17,7 +18,7 @@ export interface PanelProps {
 }
 
 /** What belongs to the tool at hand, then what belongs to the whole piece. */
-export function PlacePanels(props: PanelProps) {
+export const PlacePanels = memo(function PlacePanels(props: PanelProps) {
   const { room } = props;
   const { state, act, content } = room;
   return (
@@ -42,7 +43,7 @@ export function PlacePanels(props: PanelProps) {
       <PlaceFolds {...props} />
     </Column>
   );
-}
+});
 
 function ToolPanel(props: PanelProps) {
   switch (props.room.state.tool) {

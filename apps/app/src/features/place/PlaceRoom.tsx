@@ -3,7 +3,7 @@ import { useMedia } from '@tamagui/core';
 import { describeLayout } from '@nucleon/core/layout/describeLayout';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import Undo2 from 'lucide-react-native/icons/undo-2';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { ScrollView, View, type LayoutChangeEvent } from 'react-native';
 import { Chips } from '../../ui/Chips';
 import { Icon } from '../../ui/Icon';
@@ -66,7 +66,9 @@ export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
       ))}
     </>
   );
-  const panels = <PlacePanels room={room} layout={layout} />;
+  // During a drag the panels may follow a frame later: the drawing under the finger comes first.
+  const later = useDeferredValue(room);
+  const panels = <PlacePanels room={room.state.carried ? later : room} layout={layout} />;
   return (
     <Page
       title={room.content.piece.name}

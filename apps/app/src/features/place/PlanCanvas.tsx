@@ -3,10 +3,11 @@ import type { StoredHole } from '@nucleon/contract/wire';
 import { boundingBox, type Outline } from '@nucleon/core/geometry/outline';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { G, Svg, Text as SvgText } from 'react-native-svg';
+import { G, Svg } from 'react-native-svg';
 import { BODIES } from '../../ui/palette';
 import { useThemeName } from '../display/displayStore';
-import { FaceShapes, GuideLine } from './FaceShapes';
+import { FaceAtRest } from './FaceAtRest';
+import { GuideLine } from './FaceShapes';
 import { Drawn } from './Drawn';
 import { HoleMark } from './HoleMark';
 import { LeadMarks } from './LeadMarks';
@@ -18,10 +19,8 @@ import { ZoomButtons } from './ZoomButtons';
 import type { Placement } from './usePlacement';
 import { usePlanGestures, type PlanTouch } from './usePlanGestures';
 
-/** Names are left off when there are so many holes that they would cover each other. */
-const MOST_NAMES = 40;
-const NAME_PX = 13;
-const NAME_DROP_PX = 17;
+/** What moves lies over what rests, so that a drag repaints only itself. */
+const OVER = { position: 'absolute', left: 0, top: 0, pointerEvents: 'none' } as const;
 
 export interface PlanCanvasProps {
   readonly content: LayoutContent;
@@ -68,55 +67,10 @@ export function PlanCanvas(props: PlanCanvasProps) {
     }),
     [theme],
   );
-  const { carried, selected } = state;
+  const { carried } = state;
   const carriedIds = useMemo(() => new Set(carried?.ids ?? []), [carried?.ids]);
-  const mark = (hole: StoredHole) => (
-    <HoleMark
-      key={hole.id}
-      x={hole.xMm + shift}
-      y={hole.yMm + shift}
-      radiusMm={hole.diameterMm / 2}
-      coverRadiusMm={placement.coverRadius(hole)}
-      broken={
-        carriedIds.has(hole.id) && hole.id === lead?.hole.id
-          ? lead.broken
-          : placement.broken.has(hole.id)
-      }
-      chosen={selected.includes(hole.id)}
-      px={px}
-      look={look}
-    />
-  );
-  // Holes at rest are drawn once and kept while others are dragged past them.
-  const resting = useMemo(
-    () => holes.filter(({ id }) => !carriedIds.has(id)).map(mark),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [holes, carriedIds, placement, selected, px, look, shift],
-  );
-  const names = useMemo(
-    () =>
-      holes.length > MOST_NAMES
-        ? null
-        : holes
-            .filter(({ id }) => !carriedIds.has(id) && id !== lead?.hole.id)
-            .map((hole) => {
-              const below = Math.max(hole.diameterMm / 2, placement.coverRadius(hole));
-              const words = {
-                x: hole.xMm + shift,
-                y: -(hole.yMm + shift) + below + NAME_DROP_PX * px,
-                textAnchor: 'middle' as const,
-                fontSize: NAME_PX * px,
-                fontFamily: 'Hyperlegible-600',
-                fill: theme.ink.val,
-              };
-              return (
-                <SvgText key={hole.id} {...words}>
-                  {hole.label || 'Hole'}
-                </SvgText>
-              );
-            }),
-    [holes, carriedIds, placement, px, shift, theme, lead?.hole.id],
-  );
+  const atRest = useMemo(() => holes.filter(({ id }) => !carriedIds.has(id)), [holes, carriedIds]);
+  const leadId = lead?.hole.id ?? null;
   return (
     <View style={{ width, height }}>
       <View
@@ -124,23 +78,46 @@ export function PlanCanvas(props: PlanCanvasProps) {
         style={{ width, height, touchAction: 'none', overflow: 'hidden' } as object}
         testID="plan-canvas"
       >
-        <Svg width={width} height={height} role="img" aria-label={props.description}>
+        <FaceAtRest
+          piece={content.piece}
+          outline={outline}
+          fill={bodies[placement.material?.class ?? 'stone']}
+          isBase={state.face === 'base'}
+          holes={atRest}
+          shift={shift}
+          placement={placement}
+          chosen={state.selected}
+          unnamed={leadId}
+          view={view}
+          look={look}
+          width={width}
+          height={height}
+          description={props.description}
+        />
+        <Svg width={width} height={height} style={OVER} aria-hidden>
           <G transform={`translate(${view.left} ${view.bottom}) scale(${view.scale})`}>
-            <FaceShapes
-              piece={content.piece}
-              outline={outline}
-              fill={bodies[placement.material?.class ?? 'stone']}
-              isBase={state.face === 'base'}
-              px={px}
-            />
             {carried?.lines.map((line) => (
               <GuideLine key={line.axis} {...line} box={box} tone={theme.water.val} px={px} />
             ))}
-            {resting}
-            {names}
             {carried ? (
               <G transform={`translate(${carried.dx} ${-carried.dy})`}>
-                {holes.filter(({ id }) => carriedIds.has(id)).map(mark)}
+                {holes
+                  .filter(({ id }) => carriedIds.has(id))
+                  .map((hole) => (
+                    <HoleMark
+                      key={hole.id}
+                      x={hole.xMm + shift}
+                      y={hole.yMm + shift}
+                      radiusMm={hole.diameterMm / 2}
+                      coverRadiusMm={placement.coverRadius(hole)}
+                      broken={
+                        hole.id === leadId ? (lead?.broken ?? false) : placement.broken.has(hole.id)
+                      }
+                      chosen
+                      px={px}
+                      look={look}
+                    />
+                  ))}
               </G>
             ) : null}
             {lead ? (

@@ -93,7 +93,8 @@ function movingHoles({ outline, shift, holes, state, act, edit }: TouchScene): P
   return {
     onGrab: (at, how) => {
       const hole = hit(at, how);
-      if (!hole) return false;
+      // Beside the holes a drag moves the view; with Shift it draws a box round those to choose.
+      if (!hole) return how.shift;
       const rest = state.selected.includes(hole.id) ? state.selected : [hole.id];
       ids = [hole.id, ...rest.filter((id) => id !== hole.id)];
       act({ type: 'select', ids });
@@ -101,9 +102,18 @@ function movingHoles({ outline, shift, holes, state, act, edit }: TouchScene): P
       return true;
     },
     onMove: (from, to, how) => {
-      act({ type: 'carry', carried: carriedBy(from, to, how) });
+      if (ids.length === 0) act({ type: 'draw', drawn: { from, to } });
+      else act({ type: 'carry', carried: carriedBy(from, to, how) });
     },
     onDrop: (from, to, how) => {
+      if (ids.length === 0) {
+        act({ type: 'draw', drawn: null });
+        act({
+          type: 'select',
+          ids: holes.filter((hole) => isBetween(middle(hole), from, to)).map(({ id }) => id),
+        });
+        return;
+      }
       const { dx, dy } = carriedBy(from, to, how);
       act({ type: 'carry', carried: null });
       if (dx !== 0 || dy !== 0) edit(moveHoles(ids, dx, dy), `drag ${from.xMm} ${from.yMm}`);
@@ -116,6 +126,12 @@ function movingHoles({ outline, shift, holes, state, act, edit }: TouchScene): P
     },
   };
 }
+
+const isBetween = (at: PointMm, a: PointMm, b: PointMm): boolean =>
+  at.xMm >= Math.min(a.xMm, b.xMm) &&
+  at.xMm <= Math.max(a.xMm, b.xMm) &&
+  at.yMm >= Math.min(a.yMm, b.yMm) &&
+  at.yMm <= Math.max(a.yMm, b.yMm);
 
 function addAt({ outline, holes, state, act, edit }: TouchScene, at: PointMm): void {
   if (!isOnFace(outline, at)) return;

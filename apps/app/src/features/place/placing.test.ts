@@ -45,6 +45,15 @@ describe('moving holes', () => {
     touch().onDrop({ xMm: 60, yMm: 60 }, { xMm: 198.5, yMm: 60 }, { ...how, shift: true });
     expect(now().holes[0]?.xMm).toBe(198.5);
   });
+  it('chooses all in a box that is drawn with Shift', () => {
+    const { touch, state } = room();
+    const shift = { ...how, shift: true };
+    expect(touch().onGrab({ xMm: 10, yMm: 10 }, shift)).toBe(true);
+    touch().onMove({ xMm: 10, yMm: 10 }, { xMm: 350, yMm: 80 }, shift);
+    expect(state().drawn).not.toBeNull();
+    touch().onDrop({ xMm: 10, yMm: 10 }, { xMm: 350, yMm: 80 }, shift);
+    expect(state()).toMatchObject({ drawn: null, selected: ['a'] });
+  });
   it('carries all that are chosen, chooses by tap, adds with Shift', () => {
     const { touch, state, now } = room({ selected: ['a', 'b'], snaps: false });
     touch().onGrab({ xMm: 300, yMm: 90 }, how);

@@ -37,6 +37,19 @@ export function usePlanGestures(
 ): Ref<View> {
   const element = useRef<HTMLElement | null>(null);
   const held = useRef<Held | null>(null);
+  // A finger tells of itself more often than the screen is drawn: once a frame is enough.
+  const due = useRef<number | null>(null);
+  const onceAFrame = (run: () => void): void => {
+    if (due.current !== null) cancelAnimationFrame(due.current);
+    due.current = requestAnimationFrame(() => {
+      due.current = null;
+      run();
+    });
+  };
+  const dropDue = (): void => {
+    if (due.current !== null) cancelAnimationFrame(due.current);
+    due.current = null;
+  };
   const latest = useRef({ view, touch });
   latest.current = { view, touch };
   const inWindow = (x: number, y: number): readonly [number, number] => {
@@ -51,6 +64,7 @@ export function usePlanGestures(
         const { touch: now, view: seen } = latest.current;
         const how = { shift: shiftKey, pxMm: 1 / seen.scale };
         if (pinching) {
+          dropDue();
           if (held.current?.taken) now.onDrop(held.current.from, held.current.from, how);
           held.current = null;
           cancel();
@@ -66,8 +80,14 @@ export function usePlanGestures(
           now.onTap(at(xy), how);
           return;
         }
-        if (taken) (last ? now.onDrop : now.onMove)(from, at(xy), how);
-        else setView(panned(seen, delta[0], delta[1]));
+        if (taken && last) {
+          dropDue();
+          now.onDrop(from, at(xy), how);
+        } else if (taken) {
+          onceAFrame(() => {
+            latest.current.touch.onMove(from, at(xy), how);
+          });
+        } else setView(panned(seen, delta[0], delta[1]));
       },
       onPinch: ({ origin, delta: [by], offset: _offset, memo, movement: [scale] }) => {
         const before = typeof memo === 'number' ? memo : 1;
