@@ -18,6 +18,7 @@ const HALO_PX = 4;
 /** Half a letter and a little, px. */
 const LETTER_PX = 4.2;
 const LEAST_TOLD_PX = 44;
+const BESIDE_PX = 8;
 
 /** A measured length on the plan with its words in the middle. */
 export function Span({ from, to, text, tone, halo, px, heavy = false, window }: SpanProps) {
@@ -25,9 +26,15 @@ export function Span({ from, to, text, tone, halo, px, heavy = false, window }: 
   const lengthPx = Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm) / px;
   // Beside a short line the number would only cover it: it stands in the boxes below as well.
   const told = heavy || lengthPx > LEAST_TOLD_PX;
+  const [midX, midY] = [(from.xMm + to.xMm) / 2, -(from.yMm + to.yMm) / 2];
+  const within = (x: number): number =>
+    Math.min(window.rightMm - half, Math.max(window.leftMm + half, x));
+  // Words of the heavy line stand beside it where it is upright, else below it: never on the hole.
+  const isUpright = Math.abs(to.yMm - from.yMm) > Math.abs(to.xMm - from.xMm);
+  const beside = heavy && isUpright;
   const words = {
-    x: Math.min(window.rightMm - half, Math.max(window.leftMm + half, (from.xMm + to.xMm) / 2)),
-    y: -(from.yMm + to.yMm) / 2 + (heavy ? 17 : -5) * px,
+    x: within(beside ? midX + half + BESIDE_PX * px : midX),
+    y: midY + (beside ? 5 : heavy ? 17 : -5) * px,
     textAnchor: 'middle' as const,
     fontSize: TEXT_PX * px,
     fontFamily: heavy ? 'Hyperlegible-700' : 'Hyperlegible-600',

@@ -119,7 +119,7 @@ it('adds, mirrors, spreads and aligns', () => {
 });
 
 it('fits, zooms about a point and pans', () => {
-  const fit = fitView({ widthMm: 400, heightMm: 300 }, 468, 368);
+  const fit = fitView({ widthMm: 400, heightMm: 300 }, 498, 368);
   expect(fit.scale).toBe(1);
   expect(toMm(fit, 34, 334)).toEqual({ xMm: 0, yMm: 0 });
   const near = zoomed(fit, 2, 134, 234, fit);

@@ -9,17 +9,19 @@ export interface PlanView {
 
 /** Room round the piece for its datum distances, px. */
 const ROOM_PX = 34;
+/** And at its right for the buttons, px. */
+const BUTTONS_PX = 30;
 const MOST_ZOOM = 60;
 
 /** The whole face in the middle of the window. */
 export function fitView({ widthMm, heightMm }: BoxMm, width: number, height: number): PlanView {
   const scale = Math.max(
     1e-3,
-    Math.min((width - 2 * ROOM_PX) / widthMm, (height - 2 * ROOM_PX) / heightMm),
+    Math.min((width - 2 * ROOM_PX - BUTTONS_PX) / widthMm, (height - 2 * ROOM_PX) / heightMm),
   );
   return {
     scale,
-    left: (width - widthMm * scale) / 2,
+    left: (width - BUTTONS_PX - widthMm * scale) / 2,
     bottom: (height + heightMm * scale) / 2,
   };
 }
