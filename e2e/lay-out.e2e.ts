@@ -238,3 +238,33 @@ test('the same holes go onto more pieces like it @once', async ({ page, request 
   await page.goto(`/jobs/${jobId}`);
   await expect(page.getByTestId('piece-Lantern side pane 3')).toContainText('8 mm');
 });
+
+/** A grey picture of 4 × 2 points. */
+const PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAQAAAACCAIAAADwyuo0AAAAEElEQVR4nGPomFkORwzIHACmYgzBn6TtMgAAAABJRU5ErkJggg==',
+  'base64',
+);
+
+test('a photograph is laid under the piece and brought to scale @once', async ({
+  page,
+  request,
+  hasTouch,
+}) => {
+  await layOut(page, request, '2-garden', 'Slate sundial plate', 'Photo');
+  await tool(page, 'Photo');
+  const give = async (name: string, buffer: Buffer): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByTestId('photo-lay').click();
+    await (await chooser).setFiles({ name, mimeType: 'image/png', buffer });
+  };
+  await give('fake.png', Buffer.from('not a picture'));
+  await expect(page.getByText('This file is not a picture that can be read')).toBeVisible();
+  await give('slate.png', PICTURE);
+  await expect(page.getByText('Laid under the piece')).toBeVisible();
+  await tapPlan(page, [0.3, 0.5], hasTouch);
+  await tapPlan(page, [0.6, 0.5], hasTouch);
+  await page.getByTestId('photo-true').fill('250');
+  await page.getByTestId('photo-scale').click();
+  await expect(page.getByTestId('photo-true')).toBeHidden();
+  await isSaved(page);
+});

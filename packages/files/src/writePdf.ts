@@ -38,8 +38,13 @@ const LAP_MM = 10;
 /** White round the drawing, so that edge and datum words have room, mm. */
 const ROUND_MM = 6;
 const CROSS_MM = 4;
-const CHECK_SQUARE_MM = 20;
-const SCALE_BAR_MM = 100;
+/** What a rule of the person's own measures: whole inches or whole centimetres. */
+const CHECKS = {
+  mm: { squareMm: 20, barMm: 100, tickMm: 10 },
+  inch: { squareMm: 25.4, barMm: 101.6, tickMm: 12.7 },
+} as const;
+/** Every so many ticks of the bar one is longer. */
+const LONG_EVERY = 2;
 const RED = { red: true } as const;
 
 /** A drawing laid flat: how far it reaches, and how to put it on a page. */
@@ -126,23 +131,27 @@ function drawRegistration(pen: PdfPen, { tile, tiling }: PageJob): void {
 }
 
 function drawFoot(pen: PdfPen, { sheet, choice, tile, tiling }: PageJob): void {
+  const { squareMm, barMm, tickMm } = CHECKS[choice.units.length];
   const base = pen.from({ xMm: MARGIN_MM, yMm: MARGIN_MM });
   base.polyline(
     [
       { xMm: 0, yMm: 6 },
-      { xMm: CHECK_SQUARE_MM, yMm: 6 },
-      { xMm: CHECK_SQUARE_MM, yMm: 6 + CHECK_SQUARE_MM },
-      { xMm: 0, yMm: 6 + CHECK_SQUARE_MM },
+      { xMm: squareMm, yMm: 6 },
+      { xMm: squareMm, yMm: 6 + squareMm },
+      { xMm: 0, yMm: 6 + squareMm },
     ],
     true,
   );
-  base.words({ xMm: 1.5, yMm: 15 }, formatLengthShort(CHECK_SQUARE_MM, choice.units), 3);
+  base.words({ xMm: 1.5, yMm: 15 }, formatLengthShort(squareMm, choice.units), 3);
   base.words({ xMm: 1.5, yMm: 10.5 }, 'square', 3);
   const bar = base.from({ xMm: MARGIN_MM + 30, yMm: MARGIN_MM + 8 });
-  bar.line({ xMm: 0, yMm: 0 }, { xMm: SCALE_BAR_MM, yMm: 0 });
-  for (let at = 0; at <= SCALE_BAR_MM; at += 10)
-    bar.line({ xMm: at, yMm: 0 }, { xMm: at, yMm: at % 50 === 0 ? 4 : 2.5 });
-  bar.words({ xMm: SCALE_BAR_MM + 2, yMm: 0 }, formatLengthShort(SCALE_BAR_MM, choice.units), 3);
+  bar.line({ xMm: 0, yMm: 0 }, { xMm: barMm, yMm: 0 });
+  for (let tick = 0; tick * tickMm <= barMm + 0.1; tick++)
+    bar.line(
+      { xMm: tick * tickMm, yMm: 0 },
+      { xMm: tick * tickMm, yMm: tick % LONG_EVERY === 0 ? 4 : 2.5 },
+    );
+  bar.words({ xMm: barMm + 2, yMm: 0 }, formatLengthShort(barMm, choice.units), 3);
   bar.words(
     { xMm: 0, yMm: 7 },
     'Print at 100 %, no fitting to the page. Measure bar and square before use.',

@@ -1,4 +1,6 @@
-import type { Outline } from '../geometry/outline';
+import { pointsAlong } from '../geometry/arc';
+import { selfCrossing } from '../geometry/crossing';
+import { distanceToEdge, outlineArea, polygonSides, type Outline } from '../geometry/outline';
 import { clearToEdge } from './clearDistances';
 
 /** Mulberry32: the same polygons every time. */
@@ -43,4 +45,43 @@ it('agrees with a brute-force walk round random polygons', () => {
     // Sign apart: a point in a dent lies outside.
     expect(Math.abs(clear + 1)).toBeCloseTo(nearestSample(pointsMm, x, y), 2);
   }
+});
+
+/** Whether a point lies inside many short chords, by counting crossings to its right. */
+function insideChords(points: readonly { xMm: number; yMm: number }[], x: number, y: number) {
+  let inside = false;
+  points.forEach((a, index) => {
+    const b = points[(index + 1) % points.length] ?? a;
+    if (a.yMm > y !== b.yMm > y && x < ((b.xMm - a.xMm) * (y - a.yMm)) / (b.yMm - a.yMm) + a.xMm)
+      inside = !inside;
+  });
+  return inside;
+}
+
+it('agrees with chords along random polygons whose sides bend in and out', () => {
+  const random = seeded(11);
+  let judged = 0;
+  for (let round = 0; round < 200; round++) {
+    const pointsMm = polygon(random);
+    const bulges = pointsMm.map(() => 0.6 * (random() - 0.5));
+    const outline = { kind: 'polygon', pointsMm, bulges } as const;
+    const sides = polygonSides(outline);
+    if (selfCrossing(sides)) continue;
+    judged += 1;
+    const chords = sides.flatMap((side) => pointsAlong(side, 1e-4));
+    const area = chords.reduce((sum, p, i) => {
+      const q = chords[(i + 1) % chords.length] ?? p;
+      return sum + (p.xMm * q.yMm - q.xMm * p.yMm) / 2;
+    }, 0);
+    expect(outlineArea(outline)).toBeCloseTo(area, 0);
+    for (let point = 0; point < 20; point++) {
+      const [x, y] = [200 * random(), 200 * random()];
+      const signed = distanceToEdge(outline, { xMm: x, yMm: y });
+      const nearest = Math.min(...chords.map((p) => Math.hypot(p.xMm - x, p.yMm - y)));
+      // Chords are sampled at their ends: never nearer than the true side, nor much further.
+      expect(Math.abs(signed)).toBeLessThan(nearest + 1e-3);
+      if (Math.abs(signed) > 0.01) expect(signed > 0).toBe(insideChords(chords, x, y));
+    }
+  }
+  expect(judged).toBeGreaterThan(50);
 });

@@ -11,10 +11,11 @@ import { Measured } from '../../drawing/Measured';
 import { ScaleDrawing } from '../../drawing/ScaleDrawing';
 import { Chips } from '../../ui/Chips';
 import { Column, Panel, Row } from '../../ui/layout';
+import { Lines } from '../../ui/Lines';
 import { LengthBox } from '../../ui/LengthBox';
 import { NumberBox } from '../../ui/NumberBox';
 import { Page } from '../../ui/Page';
-import { Heading, Small, Strong } from '../../ui/text';
+import { Heading, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import type { LoadedHole } from '../hole/HoleLoader';
 import { HoleTrouble } from '../hole/HoleTrouble';
@@ -214,16 +215,7 @@ function Part({ title, drawing, lines, children, testID }: PartProps) {
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
         {children}
       </Row>
-      <Column gap="$2">
-        {lines.map(({ name, value }) => (
-          <Row key={name} gap="$3" alignItems="flex-start">
-            <Small flex={1}>{name}</Small>
-            <Strong flex={1.4} fontSize="$2" lineHeight="$2">
-              {value}
-            </Strong>
-          </Row>
-        ))}
-      </Column>
+      <Lines lines={lines} />
     </Panel>
   );
 }

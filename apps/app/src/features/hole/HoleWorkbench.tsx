@@ -1,13 +1,10 @@
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
-import Redo2 from 'lucide-react-native/icons/redo-2';
-import Undo2 from 'lucide-react-native/icons/undo-2';
 import { ScrollView } from 'react-native';
-import { Icon } from '../../ui/Icon';
 import { Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
-import { Press } from '../../ui/Press';
 import { Loading } from '../../ui/StateView';
+import { UndoRedo } from '../../ui/UndoRedo';
 import { useKeys } from '../../ui/useKeys';
 import { JobTree } from '../job/JobTree';
 import { useGateAnswers } from '../gates/useGateAnswers';
@@ -104,16 +101,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const actions = (
     <>
       <SaveMark save={draft.save} />
-      <UndoRedo
-        canUndo={draft.past.length > 0}
-        canRedo={draft.future.length > 0}
-        onUndo={() => {
-          dispatch({ type: 'undo' });
-        }}
-        onRedo={() => {
-          dispatch({ type: 'redo' });
-        }}
-      />
+      <UndoRedo draft={draft} dispatch={dispatch} />
     </>
   );
   const head = {
@@ -149,39 +137,5 @@ export function HoleWorkbench(loaded: LoadedHole) {
       {view}
       {menu}
     </Page>
-  );
-}
-
-interface UndoRedoProps {
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly onUndo: () => void;
-  readonly onRedo: () => void;
-}
-
-function UndoRedo({ canUndo, canRedo, onUndo, onRedo }: UndoRedoProps) {
-  return (
-    <Row>
-      <Press
-        aria-label="Undo"
-        aria-disabled={!canUndo}
-        disabled={!canUndo}
-        onPress={onUndo}
-        paddingHorizontal="$3"
-        testID="undo"
-      >
-        <Icon of={Undo2} />
-      </Press>
-      <Press
-        aria-label="Redo"
-        aria-disabled={!canRedo}
-        disabled={!canRedo}
-        onPress={onRedo}
-        paddingHorizontal="$3"
-        testID="redo"
-      >
-        <Icon of={Redo2} />
-      </Press>
-    </Row>
   );
 }

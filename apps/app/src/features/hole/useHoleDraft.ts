@@ -1,9 +1,10 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useReducer, useRef } from 'react';
+import { useEffect, useReducer } from 'react';
 import { putHole } from '../../api/holes';
 import { putPiece } from '../../api/pieces';
 import { ApiProblem, Unreachable } from '../../api/problem';
+import { useSaveWhenResting } from '../draft/useSaveWhenResting';
 import {
   bodyOf,
   dirtyParts,
@@ -15,9 +16,6 @@ import {
   type SaveState,
 } from './holeDraft';
 import { dropDraft, keepDraft, keptDraft } from './keptDraft';
-
-const SAVE_AFTER_MS = 500;
-const RETRY_AFTER_MS = 2500;
 
 export interface HoleDraftHandle {
   readonly draft: HoleDraft;
@@ -47,28 +45,10 @@ export function useHoleDraft(detail: HoleDetail): HoleDraftHandle {
  */
 export function useAutosave({ draft, dispatch }: HoleDraftHandle, sound: boolean): void {
   const client = useQueryClient();
-  const latest = useRef(draft);
-  latest.current = draft;
-  // Two writes at once would meet each other as a conflict: the second waits for the first.
-  const writing = useRef(false);
-  const { kind } = draft.save;
-  useEffect(() => {
-    if (!sound || (kind !== 'waiting' && kind !== 'unreachable')) return;
-    const timer = setTimeout(
-      () => {
-        if (writing.current) return;
-        writing.current = true;
-        dispatch({ type: 'saving' });
-        void saveParts(latest.current, dispatch, client).finally(() => {
-          writing.current = false;
-        });
-      },
-      kind === 'waiting' ? SAVE_AFTER_MS : RETRY_AFTER_MS,
-    );
-    return () => {
-      clearTimeout(timer);
-    };
-  }, [sound, kind, draft.now, draft.save, dispatch, client]);
+  useSaveWhenResting(draft, sound, async () => {
+    dispatch({ type: 'saving' });
+    await saveParts(draft, dispatch, client);
+  });
 }
 
 async function saveParts(

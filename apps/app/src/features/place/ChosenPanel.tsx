@@ -11,9 +11,10 @@ import { v7 as newId } from 'uuid';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
+import { Lines } from '../../ui/Lines';
 import { LengthBox } from '../../ui/LengthBox';
 import { Notice } from '../../ui/Notice';
-import { Heading, Small, Strong } from '../../ui/text';
+import { Heading, Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
 import { EdgeList } from '../hole/EdgeList';
@@ -126,16 +127,10 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
         </Small>
       ) : null}
       {isRound(piece.outline) && !onBase ? (
-        <Column gap="$1" testID="round-setting">
-          {roundLines(roundSetting(piece.outline, hole, hole.diameterMm), units).map((line) => (
-            <Row key={line.name} gap="$2" justifyContent="space-between" alignItems="flex-start">
-              <Small flex={1}>{line.name}</Small>
-              <Strong flex={1} fontSize="$2">
-                {line.value}
-              </Strong>
-            </Row>
-          ))}
-        </Column>
+        <Lines
+          lines={roundLines(roundSetting(piece.outline, hole, hole.diameterMm), units)}
+          testID="round-setting"
+        />
       ) : null}
       <Row gap="$2" flexWrap="wrap">
         <Button

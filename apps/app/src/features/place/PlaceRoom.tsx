@@ -1,16 +1,13 @@
 import type { PieceLayout, StoredMachine } from '@nucleon/contract/wire';
 import { useMedia } from '@tamagui/core';
 import { describeLayout } from '@nucleon/core/layout/describeLayout';
-import Redo2 from 'lucide-react-native/icons/redo-2';
-import Undo2 from 'lucide-react-native/icons/undo-2';
 import { useDeferredValue, useState } from 'react';
 import { ScrollView, View, type LayoutChangeEvent } from 'react-native';
 import { Chips } from '../../ui/Chips';
-import { Icon } from '../../ui/Icon';
 import { Column, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
-import { Press } from '../../ui/Press';
+import { UndoRedo } from '../../ui/UndoRedo';
 import { useUnits } from '../display/displayStore';
 import { SaveMark } from '../hole/SaveMark';
 import { LayoutTrouble } from './LayoutTrouble';
@@ -34,7 +31,6 @@ interface PlaceRoomProps {
 export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
   const room = usePlaceRoom(layout, machines, firstHole);
   const { wide } = useMedia();
-  const { draft, dispatch } = room.handle;
   usePlaceKeys(room);
   const tools = (
     <ScrollView
@@ -78,31 +74,8 @@ export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
       fixed
       actions={
         <>
-          <SaveMark save={draft.save} />
-          <Press
-            aria-label="Undo"
-            disabled={draft.past.length === 0}
-            aria-disabled={draft.past.length === 0}
-            onPress={() => {
-              dispatch({ type: 'undo' });
-            }}
-            paddingHorizontal="$3"
-            testID="undo"
-          >
-            <Icon of={Undo2} />
-          </Press>
-          <Press
-            aria-label="Redo"
-            disabled={draft.future.length === 0}
-            aria-disabled={draft.future.length === 0}
-            onPress={() => {
-              dispatch({ type: 'redo' });
-            }}
-            paddingHorizontal="$3"
-            testID="redo"
-          >
-            <Icon of={Redo2} />
-          </Press>
+          <SaveMark save={room.handle.draft.save} />
+          <UndoRedo {...room.handle} />
         </>
       }
     >

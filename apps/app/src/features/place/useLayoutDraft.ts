@@ -1,8 +1,9 @@
 import type { PieceLayout } from '@nucleon/contract/wire';
-import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useReducer, useRef } from 'react';
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useReducer } from 'react';
 import { layoutQuery, putLayout } from '../../api/layouts';
 import { ApiProblem, Unreachable } from '../../api/problem';
+import { useSaveWhenResting } from '../draft/useSaveWhenResting';
 import { dropFromDevice, keepOnDevice, keptOnDevice } from '../draft/keptOnDevice';
 import {
   dueChange,
@@ -11,11 +12,10 @@ import {
   type LayoutAction,
   type LayoutContent,
   type LayoutDraft,
+  type LayoutSave,
 } from './layoutDraft';
 
 const KIND = 'layout';
-const SAVE_AFTER_MS = 500;
-const RETRY_AFTER_MS = 2500;
 
 export interface LayoutHandle {
   readonly draft: LayoutDraft;
@@ -44,58 +44,38 @@ export function useLayoutDraft(layout: PieceLayout): LayoutHandle {
  */
 export function useLayoutSave({ draft, dispatch }: LayoutHandle, sound: boolean): void {
   const client = useQueryClient();
-  const latest = useRef(draft);
-  latest.current = draft;
-  const writing = useRef(false);
-  const { kind } = draft.save;
-  useEffect(() => {
-    if (!sound || (kind !== 'waiting' && kind !== 'unreachable')) return;
-    const write = async (): Promise<void> => {
-      const { now, stored } = latest.current;
-      const { id, jobId } = now.piece;
-      const due = dueChange({ now, stored });
-      if (!due) return;
-      dispatch({ type: 'saving' });
-      try {
-        const layout = await putLayout(id, due);
-        dispatch({ type: 'saved', sent: now, layout });
-        client.setQueryData(layoutQuery(id).queryKey, layout);
-        void client.invalidateQueries({ queryKey: ['job', jobId] });
-        due.holes.forEach((hole) => {
-          void client.invalidateQueries({ queryKey: ['hole', hole.id] });
-        });
-      } catch (error) {
-        if (error instanceof ApiProblem && error.body.code === 'conflict') {
-          const current = await client.query({ ...layoutQuery(id), staleTime: 0 });
-          dispatch({ type: 'failed', save: { kind: 'conflict', current } });
-        } else if (error instanceof ApiProblem) {
-          dispatch({ type: 'failed', save: { kind: 'refused', message: error.body.detail } });
-        } else {
-          const message =
-            error instanceof Unreachable ? error.message : 'The server cannot be reached.';
-          dispatch({ type: 'failed', save: { kind: 'unreachable', message } });
-        }
-      }
-    };
-    const timer = setTimeout(
-      () => {
-        if (writing.current) return;
-        writing.current = true;
-        void write()
-          .catch(() => {
-            dispatch({
-              type: 'failed',
-              save: { kind: 'unreachable', message: 'The server cannot be reached.' },
-            });
-          })
-          .finally(() => {
-            writing.current = false;
-          });
-      },
-      kind === 'waiting' ? SAVE_AFTER_MS : RETRY_AFTER_MS,
-    );
-    return () => {
-      clearTimeout(timer);
-    };
-  }, [sound, kind, draft.now, draft.save, dispatch, client]);
+  useSaveWhenResting(draft, sound, async () => {
+    const { now, stored } = draft;
+    const due = dueChange({ now, stored });
+    if (!due) return;
+    dispatch({ type: 'saving' });
+    try {
+      const layout = await putLayout(now.piece.id, due);
+      dispatch({ type: 'saved', sent: now, layout });
+      client.setQueryData(layoutQuery(now.piece.id).queryKey, layout);
+      void client.invalidateQueries({ queryKey: ['job', now.piece.jobId] });
+      due.holes.forEach((hole) => {
+        void client.invalidateQueries({ queryKey: ['hole', hole.id] });
+      });
+    } catch (error) {
+      dispatch({ type: 'failed', save: await stateOf(error, now.piece.id, client) });
+    }
+  });
+}
+
+/** What a failed write leaves: the other version to choose from, a refusal, or a server away. */
+async function stateOf(error: unknown, pieceId: string, client: QueryClient): Promise<LayoutSave> {
+  try {
+    if (error instanceof ApiProblem && error.body.code === 'conflict') {
+      const current = await client.query({ ...layoutQuery(pieceId), staleTime: 0 });
+      return { kind: 'conflict', current };
+    }
+  } catch (again) {
+    return stateOf(again, pieceId, client);
+  }
+  if (error instanceof ApiProblem) return { kind: 'refused', message: error.body.detail };
+  return {
+    kind: 'unreachable',
+    message: error instanceof Unreachable ? error.message : 'The server cannot be reached.',
+  };
 }
