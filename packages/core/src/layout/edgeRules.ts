@@ -171,7 +171,11 @@ export const edgeText = (
 /** Rounding room, mm. */
 const SAME_MM = 1e-6;
 
-type Span = Pick<ClearSpan, 'from' | 'to'> & { readonly clearMm: number };
+type Span = Pick<ClearSpan, 'from' | 'to'> & {
+  readonly clearMm: number;
+  /** Where the person has said how far to stay away, instead of the rule. */
+  readonly marginMm?: number | undefined;
+};
 
 /** Everything a hole is measured against, by what it is. */
 function spansOf(
@@ -195,7 +199,7 @@ function spansOf(
   return Object.fromEntries(Object.entries(spans).filter(([, span]) => span !== null));
 }
 
-/** A margin of the person's own counts as if the place lay that much further away or nearer. */
+/** The place with least to spare, by its own margin where the person gave one. */
 function nearestWithMargin(
   usualMm: number,
   outline: RuleScene['piece']['outline'],
@@ -204,9 +208,10 @@ function nearestWithMargin(
 ): Span | null {
   const spans = places.flatMap((place) => {
     const span = spanToKeepOff(outline, hole, [place]);
-    return span ? [{ ...span, clearMm: span.clearMm + usualMm - (place.marginMm ?? usualMm) }] : [];
+    return span ? [{ ...span, marginMm: place.marginMm }] : [];
   });
-  return spans.reduce<Span | null>((a, b) => (a && a.clearMm < b.clearMm ? a : b), null);
+  const toSpare = (span: Span): number => span.clearMm - (span.marginMm ?? usualMm);
+  return spans.reduce<Span | null>((a, b) => (a && toSpare(a) < toSpare(b) ? a : b), null);
 }
 
 /** Which of the rules counts: all, unless the workshop has chosen its school of edge distance. */
@@ -227,13 +232,13 @@ export function judgeEdges(scene: RuleScene, others: readonly PlacedHole[]): rea
   const judged = (Object.entries(EDGE_RULES) as [EdgeRuleId, Rule][])
     .filter(([, rule]) => rule.applies(scene))
     .flatMap(([id, rule]) => {
-      const requiredMm = rule.requiredMm(scene);
       const measures: readonly Measure[] =
         rule.measure === 'edge' ? ['edge', 'web'] : [rule.measure];
       return measures.flatMap((measure) => {
         const span = spans[measure];
         const actualMm = measure === 'diameter' ? scene.hole.diameterMm : span?.clearMm;
         if (actualMm === undefined) return [];
+        const requiredMm = span?.marginMm ?? rule.requiredMm(scene);
         return [
           {
             rule: id,

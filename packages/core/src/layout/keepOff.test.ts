@@ -75,7 +75,11 @@ it('keeps a thickness from a handle and three from a crack, or the margin that w
     requiredMm: 60,
     ok: false,
   });
-  expect(rule(near('rib', 50), 'thickness-to-handle')?.ok).toBe(false);
+  expect(rule(near('rib', 50), 'thickness-to-handle')).toMatchObject({
+    requiredMm: 50,
+    actualMm: 40,
+    ok: false,
+  });
 });
 
 it('counts a hole that is there already, and lets steps of one hole share their middle', () => {

@@ -55,6 +55,22 @@ it('keeps what was moved while the last was being written, on the new version', 
   expect(dueChange(draft)?.holes).toMatchObject([{ id: 'h1', version: 2 }]);
 });
 
+it('brings back a hole that was new, saved and taken away, on the version the server has', () => {
+  let draft = edited(
+    openLayout(layout),
+    addHoles([{ xMm: 50, yMm: 60 }], 'face', undefined, () => 'new'),
+  );
+  draft = edited(draft, moveHoles(['h1'], 1, 0), 'b');
+  const saved = { piece: PIECE, holes: draft.now.holes.map((hole) => ({ ...hole, version: 1 })) };
+  draft = layoutDraft(draft, { type: 'saved', sent: draft.now, layout: saved });
+  draft = layoutDraft(layoutDraft(draft, { type: 'undo' }), { type: 'undo' });
+  expect(dueChange(draft)?.removed).toEqual(['new']);
+  const without = { piece: PIECE, holes: draft.now.holes };
+  draft = layoutDraft(draft, { type: 'saved', sent: draft.now, layout: without });
+  draft = layoutDraft(draft, { type: 'redo' });
+  expect(dueChange(draft)?.holes).toMatchObject([{ id: 'new', version: 1 }]);
+});
+
 it('lets a person keep theirs or mine, the other one undo away', () => {
   const mine = edited(openLayout(layout), moveHoles(['h1'], 1, 0), 'a');
   const current = { piece: PIECE, holes: [{ ...HOLE, xMm: 300, version: 7 }] };

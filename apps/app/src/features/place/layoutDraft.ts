@@ -14,6 +14,8 @@ export type LayoutSave =
 
 export interface LayoutDraft extends History<LayoutContent> {
   readonly stored: LayoutContent;
+  /** What version the server last had of each hole, of those taken away too: undo may bring them back. */
+  readonly versions: ReadonlyMap<string, number>;
   readonly save: LayoutSave;
 }
 
@@ -36,7 +38,11 @@ export type LayoutAction =
 const contentOf = ({ piece, holes }: LayoutContent): LayoutContent => ({ piece, holes });
 
 /** What must be written so that the server has what stands here; null when it has. */
-export function dueChange({ now, stored }: Pick<LayoutDraft, 'now' | 'stored'>): PutLayout | null {
+export function dueChange({
+  now,
+  stored,
+  versions,
+}: Pick<LayoutDraft, 'now' | 'stored' | 'versions'>): PutLayout | null {
   const before = new Map(stored.holes.map((hole) => [hole.id, hole]));
   const holes = now.holes
     .filter((hole) => {
@@ -44,7 +50,7 @@ export function dueChange({ now, stored }: Pick<LayoutDraft, 'now' | 'stored'>):
       return !was || !sameFields(hole, was);
     })
     .map((hole) => ({
-      ...bodyOf(hole, before.get(hole.id)?.version ?? hole.version),
+      ...bodyOf(hole, versions.get(hole.id) ?? 0),
       id: hole.id,
     }));
   const kept = new Set(now.holes.map(({ id }) => id));
@@ -60,9 +66,19 @@ export function dueChange({ now, stored }: Pick<LayoutDraft, 'now' | 'stored'>):
 
 export function openLayout(layout: PieceLayout, kept?: LayoutContent): LayoutDraft {
   const stored = contentOf(layout);
-  const draft = { ...newHistory(kept ?? stored), stored, save: { kind: 'saved' } as const };
-  return settled(draft);
+  return settled({
+    ...newHistory(kept ?? stored),
+    stored,
+    versions: learned(new Map(), stored),
+    save: { kind: 'saved' },
+  });
 }
+
+const learned = (
+  versions: LayoutDraft['versions'],
+  { holes }: LayoutContent,
+): LayoutDraft['versions'] =>
+  new Map([...versions, ...holes.map(({ id, version }) => [id, version] as const)]);
 
 const settled = (draft: LayoutDraft): LayoutDraft => ({
   ...draft,
@@ -87,13 +103,19 @@ export function layoutDraft(draft: LayoutDraft, action: LayoutAction): LayoutDra
     case 'saved': {
       const untouched = draft.now === action.sent;
       const now = untouched ? action.layout : withVersions(draft.now, action.layout);
-      return settled({ ...draft, stored: action.layout, now, save: { kind: 'saved' } });
+      const versions = learned(draft.versions, action.layout);
+      return settled({ ...draft, stored: action.layout, versions, now, save: { kind: 'saved' } });
     }
     case 'failed':
       return { ...draft, save: action.save };
     case 'keep-mine':
       return draft.save.kind === 'conflict'
-        ? settled({ ...draft, stored: draft.save.current, save: { kind: 'waiting' } })
+        ? settled({
+            ...draft,
+            stored: draft.save.current,
+            versions: learned(draft.versions, draft.save.current),
+            save: { kind: 'waiting' },
+          })
         : draft;
     case 'take-theirs': {
       if (draft.save.kind !== 'conflict') return draft;
@@ -102,13 +124,19 @@ export function layoutDraft(draft: LayoutDraft, action: LayoutAction): LayoutDra
         ...draft,
         ...recorded(draft, current, 'theirs', 0),
         stored: current,
+        versions: learned(draft.versions, current),
         save: { kind: 'saved' },
       };
     }
     case 'refetched':
       // Newer data replaces what is shown only when nothing here is unsaved.
       return draft.save.kind === 'saved' && !isSame(action.layout, draft.stored)
-        ? { ...draft, stored: action.layout, now: action.layout }
+        ? {
+            ...draft,
+            stored: action.layout,
+            versions: learned(draft.versions, action.layout),
+            now: action.layout,
+          }
         : draft;
   }
 }

@@ -45,8 +45,8 @@ export function useLayoutDraft(layout: PieceLayout): LayoutHandle {
 export function useLayoutSave({ draft, dispatch }: LayoutHandle, sound: boolean): void {
   const client = useQueryClient();
   useSaveWhenResting(draft, sound, async () => {
-    const { now, stored } = draft;
-    const due = dueChange({ now, stored });
+    const { now } = draft;
+    const due = dueChange(draft);
     if (!due) return;
     dispatch({ type: 'saving' });
     try {
