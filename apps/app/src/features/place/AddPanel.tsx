@@ -16,7 +16,7 @@ import { LengthBox } from '../../ui/LengthBox';
 import { NumberBox } from '../../ui/NumberBox';
 import { Small } from '../../ui/text';
 import { addHoles } from './layoutEdits';
-import type { PanelProps } from './PlacePanels';
+import type { PanelProps } from './panelProps';
 
 type Kind = PatternKind | 'round';
 

@@ -20,7 +20,7 @@ import { useUnits } from '../display/displayStore';
 import { EdgeList } from '../hole/EdgeList';
 import { HoleList } from './HoleList';
 import { alignHoles, changeHole, mirrorHoles, spreadHoles } from './layoutEdits';
-import type { PanelProps } from './PlacePanels';
+import type { PanelProps } from './panelProps';
 import type { PlaceRoomState } from './usePlaceRoom';
 
 /** What is chosen: one hole by number, several together, or the list to choose from. */

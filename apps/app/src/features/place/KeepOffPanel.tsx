@@ -7,7 +7,7 @@ import { LengthBox } from '../../ui/LengthBox';
 import { Press } from '../../ui/Press';
 import { Small, Strong } from '../../ui/text';
 import { changeKeepOff } from './layoutEdits';
-import type { PanelProps } from './PlacePanels';
+import type { PanelProps } from './panelProps';
 import { KEEP_OFF_CHIPS, SHAPE_CHIPS } from './tools';
 import { wordFor } from '../hole/choiceWords';
 

@@ -16,7 +16,7 @@ import { Notice } from '../../ui/Notice';
 import { Label, Small } from '../../ui/text';
 import { OutlineFields } from '../hole/OutlineFields';
 import { changePiece } from './layoutEdits';
-import type { PanelProps } from './PlacePanels';
+import type { PanelProps } from './panelProps';
 
 const MOST_SIDES_SHOWN = 24;
 

@@ -14,7 +14,7 @@ import { LengthBox } from '../../ui/LengthBox';
 import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import { changePiece } from './layoutEdits';
-import type { PanelProps } from './PlacePanels';
+import type { PanelProps } from './panelProps';
 import { shrinkPicture } from './shrinkPicture';
 
 /** A photograph under the outline, brought to scale by two points whose distance is known. */

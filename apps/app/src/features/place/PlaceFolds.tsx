@@ -17,7 +17,7 @@ import { WritePanel } from '../files/WritePanel';
 import { HousePanel } from './HousePanel';
 import { LikePanel } from './LikePanel';
 import { addHoles, changePiece } from './layoutEdits';
-import type { PanelProps } from './PlacePanels';
+import type { PanelProps } from './panelProps';
 
 type Part = 'house' | 'like' | 'files' | 'round';
 

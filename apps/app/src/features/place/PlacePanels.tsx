@@ -1,4 +1,3 @@
-import type { PieceLayout } from '@nucleon/contract/wire';
 import { isRound } from '@nucleon/core/layout/wrap';
 import { memo } from 'react';
 import { Chips } from '../../ui/Chips';
@@ -10,12 +9,7 @@ import { OutlinePanel } from './OutlinePanel';
 import { PhotoPanel } from './PhotoPanel';
 import { PlaceFolds } from './PlaceFolds';
 import { ScanPanel } from './ScanPanel';
-import type { PlaceRoomState } from './usePlaceRoom';
-
-export interface PanelProps {
-  readonly room: PlaceRoomState;
-  readonly layout: PieceLayout;
-}
+import type { PanelProps } from './panelProps';
 
 /** What belongs to the tool at hand, then what belongs to the whole piece. */
 export const PlacePanels = memo(function PlacePanels(props: PanelProps) {

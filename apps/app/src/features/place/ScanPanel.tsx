@@ -11,7 +11,7 @@ import { Press } from '../../ui/Press';
 import { Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import { changeBand } from './layoutEdits';
-import type { PanelProps } from './PlacePanels';
+import type { PanelProps } from './panelProps';
 import { SERVICE_CHIPS } from './tools';
 
 /** Pipes, cables and bars that a scan found, drawn as bands as wide as the scan is unsure. */
