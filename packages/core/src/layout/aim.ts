@@ -29,7 +29,7 @@ export interface Lean {
 }
 
 /** A guide whose thickness or clearance nobody has measured. */
-const USUAL_GUIDE = { thicknessMm: 18, clearanceMm: 0.3 } as const;
+export const USUAL_GUIDE = { thicknessMm: 18, clearanceMm: 0.3 } as const;
 
 /** How far the bit may lean as the hole is set up; a guide by its own play, never worse than free hand. */
 export function leanOf(setup: Pick<Setup, 'guide' | 'hold'>, machine?: MachineKindId): Lean {

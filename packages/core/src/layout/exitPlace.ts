@@ -21,6 +21,8 @@ export interface ExitPlace {
   readonly lengthMm: number;
   /** The hole's rim at its worst to the far face's edge, other holes and marked places, mm. */
   readonly clearMm: number;
+  /** Whether that is enough, in a sentence. */
+  readonly clearText: string;
   readonly reason: Reason;
 }
 
@@ -56,6 +58,7 @@ export function exitPlace(
     spanToKeepOff(piece.outline, exit, piece.keepOff ?? [])?.clearMm,
   ].filter((one): one is number => typeof one === 'number');
   const show = (mm: number): string => formatLengthShort(mm, units);
+  const clearMm = Math.min(...clears) - wander;
   const shift =
     fallMm === 0
       ? 'straight behind its entry'
@@ -67,7 +70,11 @@ export function exitPlace(
     acrossMm,
     alongMm,
     lengthMm: hole.diameterMm * Math.sqrt(stretch),
-    clearMm: Math.min(...clears) - wander,
+    clearMm,
+    clearText:
+      clearMm < 0
+        ? 'There it may run into the edge, another hole or a marked place.'
+        : `There it stays ${show(clearMm)} clear even then.`,
     reason: {
       text:
         wander < LEAST_SEEN_MM

@@ -1,7 +1,7 @@
 import { METRIC } from '../units/unitSystem';
 import { guideLean, leanOf } from './aim';
 import { exitPlace } from './exitPlace';
-import { dam, fallWedge, guideBoard } from './guideBoard';
+import { dam, fallWedge, guideBoard, usualDamInner } from './guideBoard';
 
 it('leans by clearance over thickness and drifts by depth', () => {
   expect(guideLean(0.3, 18)).toBeCloseTo(0.9548, 3);
@@ -25,6 +25,13 @@ it('fills a dam by the ring volumes', () => {
   const ring = dam({ bitDiameterMm: 20, innerDiameterMm: 60, wallMm: 10, heightMm: 15 });
   expect(ring.waterMl).toBeCloseTo((Math.PI / 4) * (3600 - 400) * 15e-3);
   expect(ring.puttyMl).toBeCloseTo((Math.PI / 4) * (6400 - 3600) * 15e-3);
+});
+
+it('presumes a ring that is wide enough for its bit', () => {
+  for (const D of [3, 22, 117]) {
+    const input = { bitDiameterMm: D, innerDiameterMm: usualDamInner(D), wallMm: 10, heightMm: 15 };
+    expect(dam(input).leastInnerMm).toBeLessThan(usualDamInner(D));
+  }
 });
 
 it('makes a fall with a wedge', () => {

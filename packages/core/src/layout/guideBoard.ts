@@ -63,6 +63,12 @@ export interface Dam {
 /** A finger's room round the bit, mm. */
 const ROUND_BIT_MM = 12;
 const ML = 1e-3;
+/** A ring is made to the next whole of this, mm. */
+const RING_STEP_MM = 5;
+
+/** Inside of a ring that leaves a finger's room round the bit and a little more, mm. */
+export const usualDamInner = (D: number): number =>
+  Math.ceil((D + 2 * ROUND_BIT_MM) / RING_STEP_MM + 1) * RING_STEP_MM;
 
 /** Ring volumes: π/4·(outer² − inner²)·h for the putty, π/4·(inner² − D²)·h for the water. */
 export const dam = ({

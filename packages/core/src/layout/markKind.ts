@@ -1,9 +1,8 @@
-import type { Piece, Setup } from '../job/job';
+import type { Setup } from '../job/job';
 import type { MarkKind } from '../job/place';
 import type { MaterialClass } from '../materials/material';
 
 export interface MarkScene {
-  readonly piece: Pick<Piece, 'form'>;
   readonly materialClass: MaterialClass;
   /** The face is glass, glazed or polished: a pencil will not take, and a bit skates. */
   readonly glossy: boolean;

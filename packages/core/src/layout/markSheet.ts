@@ -53,7 +53,6 @@ export function markSheet(given: MarkSheetInput): MarkSheet {
   const rows = markingOrder(holes).map((hole, index): MarkRow => {
     const bit = bits.find(({ id }) => id === hole.setup?.bit);
     const scene: MarkScene = {
-      piece,
       materialClass: material.class,
       glossy: isGlossy(material),
       diameterMm: hole.diameterMm,

@@ -78,7 +78,6 @@ it('marks row by row from the datum up', () => {
 
 it('advises a mark that outlives the first turn', () => {
   const base = {
-    piece: { form: 'sheet' },
     materialClass: 'glass',
     glossy: true,
     diameterMm: 22,

@@ -1,7 +1,8 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import type { Drawing } from '@nucleon/core/drawing/primitives';
 import { faceMaterial } from '@nucleon/core/job/faceMaterial';
-import { dam, fallWedge, guideBoard } from '@nucleon/core/layout/guideBoard';
+import { USUAL_GUIDE } from '@nucleon/core/layout/aim';
+import { dam, fallWedge, guideBoard, usualDamInner } from '@nucleon/core/layout/guideBoard';
 import { damLines, guideLines, wedgeLines } from '@nucleon/core/layout/guideLines';
 import { reachOf } from '@nucleon/core/layout/services';
 import type { ReasonInput } from '@nucleon/core/reason/reason';
@@ -22,8 +23,6 @@ import { HoleTrouble } from '../hole/HoleTrouble';
 import { SaveMark } from '../hole/SaveMark';
 import { useHoleRoom } from '../hole/useHoleRoom';
 
-const USUAL_BOARD_MM = 18;
-const USUAL_CLEARANCE_MM = 0.3;
 const USUAL_FALL = 60;
 const DRAWING_PX = 260;
 
@@ -39,8 +38,8 @@ export function GuideRoom(loaded: LoadedHole) {
 
   const guide = hole.setup?.guide;
   const given = {
-    boardThicknessMm: guide?.thicknessMm ?? USUAL_BOARD_MM,
-    clearanceMm: guide?.clearanceMm ?? USUAL_CLEARANCE_MM,
+    boardThicknessMm: guide?.thicknessMm ?? USUAL_GUIDE.thicknessMm,
+    clearanceMm: guide?.clearanceMm ?? USUAL_GUIDE.clearanceMm,
     bitDiameterMm,
     depthMm,
   };
@@ -63,7 +62,7 @@ export function GuideRoom(loaded: LoadedHole) {
   const [ring, setRing] = useState({ innerDiameterMm: 0, wallMm: 10, heightMm: 15 });
   const damInput = {
     ...ring,
-    innerDiameterMm: ring.innerDiameterMm || Math.ceil((bitDiameterMm + 40) / 5) * 5,
+    innerDiameterMm: ring.innerDiameterMm || usualDamInner(bitDiameterMm),
     bitDiameterMm,
   };
   const held = dam(damInput);

@@ -3,7 +3,6 @@ import type { StoredHole } from '@nucleon/contract/wire';
 import { roundLines } from '@nucleon/core/layout/roundLines';
 import { clashText, spansToServices } from '@nucleon/core/layout/services';
 import { isRound, roundSetting } from '@nucleon/core/layout/wrap';
-import { formatLengthShort } from '@nucleon/core/units/length';
 import { useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import Trash from 'lucide-react-native/icons/trash';
@@ -120,10 +119,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
       <EdgeList edges={lead?.judged ?? []} />
       {lead?.exit ? (
         <Small testID="exit-place">
-          {lead.exit.reason.text}
-          {lead.exit.clearMm < 0
-            ? ' There it may run into the edge, another hole or a marked place.'
-            : ` There it stays ${formatLengthShort(lead.exit.clearMm, units)} clear even then.`}
+          {lead.exit.reason.text} {lead.exit.clearText}
         </Small>
       ) : null}
       {isRound(piece.outline) && !onBase ? (
