@@ -57,7 +57,7 @@ it('prints the plan of every hole with its reasons', async () => {
     'steps',
     'reasons',
     'layers',
-    'crackAtLeast',
+    'crackProbability',
     'edge',
   ]) {
     expect(printed.holes[0]).toHaveProperty(key);

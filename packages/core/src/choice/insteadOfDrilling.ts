@@ -1,7 +1,7 @@
 import type { Hole, Piece } from '../job/job';
 import type { Material } from '../materials/material';
 import type { Plan, WarningCode } from '../plan/plan';
-import { oddsInWords } from '../plan/reasons/crackReasons';
+import { oddsInWords } from '../risk/oddsWords';
 import type { PurposeKind } from '../purposes/purposes';
 
 export const WAYS = [
@@ -63,12 +63,12 @@ type Known = {
 export function insteadOfDrilling(plan: Plan, known: Known): Instead {
   const stops = plan.gates.filter((gate) => gate.level === 'stop' && !SETTINGS.has(gate.code));
   const grave = plan.warnings.filter((warning) => GRAVE.has(warning.code));
-  const poor = plan.crackAtLeast >= POOR_ODDS;
+  const poor = plan.crackProbability >= POOR_ODDS;
   const why = [
     ...stops.map(({ title, message }) => `${title}${title.endsWith('?') ? '' : ':'} ${message}`),
     ...(poor
       ? [
-          `At least ${oddsInWords(plan.crackAtLeast)} crack, before bending on the support is counted.`,
+          `At least ${oddsInWords(plan.crackProbability)} crack, before bending on the support is counted.`,
         ]
       : []),
     ...grave.map((warning) => warning.message),

@@ -1,3 +1,4 @@
+import { normalMean } from './normalMean';
 import { bisectRising } from './bisect';
 import { mixtureQuantile } from './logNormalMixture';
 import { normalCdf } from './normal';
@@ -32,4 +33,10 @@ it('jumps from part to part where they lie far apart', () => {
   expect(mixtureQuantile(far, 0.875)).toBeCloseTo(1000, 0);
   expect(mixtureQuantile(far, 0.7)).toBeLessThan(12);
   expect(mixtureQuantile(far, 0.8)).toBeGreaterThan(900);
+});
+
+it('gives the moments of a normal, and of the log-normal on it', () => {
+  expect(normalMean((z) => z * z)).toBeCloseTo(1, 9);
+  // E[exp(a·Z)] = exp(a²/2)
+  expect(normalMean((z) => Math.exp(2.5 * z))).toBeCloseTo(Math.exp(2.5 ** 2 / 2), 3);
 });

@@ -13,7 +13,7 @@ import { formatLengthAbout } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import type { Reason } from '../reason/reason';
 import type { Plan } from './plan';
-import { oddsInWords } from './reasons/crackReasons';
+import { oddsInWords } from '../risk/oddsWords';
 
 /** One plain number of the plan as it is shown: label, value, unit, and why. */
 export interface Figure {
@@ -95,7 +95,7 @@ export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
     ['thermalStressMpa', 'Heat stress', split(formatPressure(plan.thermalStressMpa, units))],
     ['torqueNm', 'Torque', plain(formatSignificant(plan.torqueNm, 2), 'N·m')],
     ['powerW', 'Power at the rim', plain(formatSignificant(plan.powerW, 2), 'W')],
-    ['crackAtLeast', 'Cracks, at least', plain(oddsInWords(plan.crackAtLeast))],
+    ['crackProbability', 'Cracks, at least', plain(oddsInWords(plan.crackProbability))],
     ['passes', 'Passes', plain(formatDecimals(plan.passes, 0))],
   ]);
 }

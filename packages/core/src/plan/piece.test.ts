@@ -107,16 +107,18 @@ describe('the purpose of a hole', () => {
 
 it('says how likely a crack is at least, and more when it is chipped or dull', () => {
   const sound = planOf();
-  expect(sound.crackAtLeast).toBeGreaterThan(0.004);
-  expect(planOf({ piece: { damage: 'mended' } }).crackAtLeast).toBeGreaterThan(sound.crackAtLeast);
+  expect(sound.crackProbability).toBeGreaterThan(0.004);
+  expect(planOf({ piece: { damage: 'mended' } }).crackProbability).toBeGreaterThan(
+    sound.crackProbability,
+  );
   const dull: JobParts['bits'] = [
     { id: 'b', name: 'B', family: 'plated-cup-saw', diameterMm: 25, sharpness: 0.4 },
   ];
-  expect(planOf({ bits: dull }).crackAtLeast).toBeGreaterThan(sound.crackAtLeast);
+  expect(planOf({ bits: dull }).crackProbability).toBeGreaterThan(sound.crackProbability);
   const dry = planOf({ setup: { water: { kind: 'none' } } });
-  expect(dry.crackAtLeast).toBeGreaterThan(0.5);
+  expect(dry.crackProbability).toBeGreaterThan(0.5);
   const wall = planOf({ piece: { form: 'wall', material: 'clay-brick', thicknessMm: 215 } });
-  expect(wall.crackAtLeast).toBeCloseTo(0.0004);
+  expect(wall.crackProbability).toBeCloseTo(0.0004);
 });
 
 it('uses a material of the person’s own, and refuses one whose windows do not rise', () => {

@@ -6,7 +6,7 @@ import type { Fit } from '../purposes/fit';
 import type { Reason } from '../reason/reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '1.2.0';
+export const MODEL_VERSION = '1.3.0';
 
 /** Run states a step belongs to. */
 export const STEP_KINDS = [
@@ -167,7 +167,7 @@ export interface Plan {
    * Odds that it cracks, from heat, built-in stress and handling: at least this, since the piece's
    * bending on its support is not in it.
    */
-  readonly crackAtLeast: number;
+  readonly crackProbability: number;
   /** What the chosen purpose asks of the hole; null where none is chosen or filled in. */
   readonly fit: Fit | null;
   /** What the piece may be, likeliest first; empty where the material is known. */

@@ -38,7 +38,7 @@ export function planOutput(context: PlanContext): Plan {
     stages: context.stages,
     layers: context.layers.map(plannedLayer),
     water,
-    crackAtLeast: context.crack.total,
+    crackProbability: context.crack.total,
     fit: context.fit,
     couldBe: context.possible.map(({ material, share }) => ({
       material: material.id,

@@ -22,7 +22,7 @@ const EXPLAIN = {
   exitChipMm: exitChip,
   exitForceN: exitForce,
   passes,
-  crackAtLeast: crack,
+  crackProbability: crack,
   water,
   rimSpeedMPerS: rimSpeed,
   contactPressureMpa: pressure,

@@ -92,6 +92,16 @@ function pilotCuts({ setup, depthLayers }: TimeInputs): { cuttingS: number; seat
   return { cuttingS, seatCentreS };
 }
 
+/**
+ * sd of ln(rate) within a mix: its fastest to slowest body taken as the span from the 10th to the
+ * 90th of a hundred.
+ */
+export function mixSd(parts: LayerCut['parts']): number {
+  if (parts.length < 2) return 0;
+  const rates = parts.map((part) => part.cut.rateMmPerS);
+  return Math.log(Math.max(...rates) / Math.min(...rates)) / 2.5632;
+}
+
 /** Spread of the whole cut: the layers' own, weighted by time, and the spread within a mix. */
 function timeSd({ layers, setup, thicknessSd }: TimeInputs): number {
   let totalS = 0;
@@ -99,11 +109,8 @@ function timeSd({ layers, setup, thicknessSd }: TimeInputs): number {
   for (const { layer, slowest, parts, rateMmPerS } of layers) {
     if (!slowest) continue;
     const seconds = (layer.toMm - layer.fromMm) / rateMmPerS;
-    const rates = parts.map((part) => part.cut.rateMmPerS);
-    // Fastest to slowest body of a mix taken as the span from the 10th to the 90th of a hundred.
-    const mixSd = parts.length > 1 ? Math.log(Math.max(...rates) / Math.min(...rates)) / 2.5632 : 0;
     totalS += seconds;
-    weighted += seconds * Math.hypot(cuttingTimeSd(slowest, setup.hold), mixSd, thicknessSd);
+    weighted += seconds * Math.hypot(cuttingTimeSd(slowest, setup.hold), mixSd(parts), thicknessSd);
   }
   return totalS > 0 && Number.isFinite(totalS) ? weighted / totalS : 0;
 }

@@ -12,9 +12,9 @@ export const FORCE_SD = {
   press: 0.08,
   rig: 0.08,
 } as const satisfies Record<Hold, number>;
-const RPM_SD = 0.05;
-const SHARPNESS_SD = 0.1;
-const TOUGHNESS_SD = 0.1;
+export const RPM_SD = 0.05;
+export const SHARPNESS_SD = 0.1;
+export const TOUGHNESS_SD = 0.1;
 
 /**
  * sd of ln(cutting time), by first-order propagation of independent spreads through Preston's

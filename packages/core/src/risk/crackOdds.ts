@@ -1,5 +1,6 @@
 import type { Damage } from '../job/job';
 import type { Material } from '../materials/material';
+import { normalMean } from '../numeric/normalMean';
 import { failureProbability } from './weibull';
 
 /** Water at a crack's tip: wet glass bears this much of its strength. */
@@ -41,15 +42,30 @@ export interface CrackOdds {
 
 /**
  * P_total = 1 − (1 − P)(1 − P_hand), P from Weibull on the stresses that are known so far: heat and
- * what is built in. Without the bending of the piece on its support it is a lower bound.
+ * what is built in. Nobody presses evenly, so P is the mean over the spread of the heat stress, not
+ * its value at the middle. Without the bending of the piece on its support it is a lower bound.
+ * @param heatSd sd of ln σ_T: that of force and speed together
  */
 export function crackOdds(
   material: Material,
   thermalStressMpa: number,
   byHand: number,
   bearableMpa: number,
+  heatSd: number,
 ): CrackOdds {
-  const stressMpa = thermalStressMpa + builtInStress(material);
-  const byStress = failureProbability(stressMpa, bearableMpa, material.weibullModulus);
-  return { byStress, byHand, total: 1 - (1 - byStress) * (1 - byHand), stressMpa, bearableMpa };
+  const builtIn = builtInStress(material);
+  const byStress = normalMean((z) =>
+    failureProbability(
+      thermalStressMpa * Math.exp(heatSd * z) + builtIn,
+      bearableMpa,
+      material.weibullModulus,
+    ),
+  );
+  return {
+    byStress,
+    byHand,
+    total: 1 - (1 - byStress) * (1 - byHand),
+    stressMpa: thermalStressMpa + builtIn,
+    bearableMpa,
+  };
 }

@@ -1,3 +1,4 @@
+import { oddsInWords } from './oddsWords';
 import { MATERIALS } from '../materials/materials';
 import { bearableStress, builtInStress, crackOdds } from './crackOdds';
 import { handlingOdds } from './handlingOdds';
@@ -22,12 +23,29 @@ it('adds heat to what is built in, and hand to both', () => {
   const glass = MATERIALS['float-glass'];
   const bears = bearableStress(glass, true);
   expect(bears).toBeCloseTo(17.5);
-  const odds = crackOdds(glass, 2.908, 0.002, bears);
+  const odds = crackOdds(glass, 2.908, 0.002, bears, 0);
   expect(odds.stressMpa).toBeCloseTo(3.908);
   const byStress = 1 - Math.exp(Math.log(0.95) * (3.908 / 17.5) ** 7);
   expect(odds.byStress).toBeCloseTo(byStress, 10);
   expect(odds.total).toBeCloseTo(1 - (1 - byStress) * 0.998, 10);
+  // Far below its strength, and with nothing built in, P goes as σ^m: log-normal mean exp((m·sd)²/2).
+  const granite = MATERIALS.granite;
+  const even = crackOdds(granite, 0.5, 0, 20, 0).byStress;
+  const uneven = crackOdds(granite, 0.5, 0, 20, 0.2).byStress;
+  expect(uneven / even).toBeCloseTo(Math.exp((granite.weibullModulus * 0.2) ** 2 / 2), 2);
   expect(bearableStress(glass, true, 'mended')).toBeCloseTo(12.25);
   expect(builtInStress(MATERIALS['fused-glass'])).toBe(6);
   expect(builtInStress(MATERIALS.granite)).toBe(0);
+});
+
+it.each([
+  [0.025, '1 in 40'],
+  [0.0004, 'under 1 in 1000'],
+  [0.0011, '1 in 1000'],
+  [0.33, '1 in 3'],
+  [0.7, '7 in 10'],
+  [0.995, 'nearly all'],
+  [0, 'under 1 in 1000'],
+])('says a chance of %d as “%s”', (odds, words) => {
+  expect(oddsInWords(odds)).toBe(words);
 });

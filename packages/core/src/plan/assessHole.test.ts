@@ -1,0 +1,48 @@
+import { assessHole } from './assessHole';
+import { jobWith, type JobParts } from './jobFixtures';
+import { makePlan } from './makePlan';
+
+const both = (parts: JobParts) => {
+  const file = jobWith(parts);
+  const planned = makePlan(file, 'hole');
+  const assessed = assessHole(file, 'hole');
+  if (planned.kind === 'faulty' || assessed.kind === 'faulty') throw new Error('faulty fixture');
+  return { plan: planned.plan, risk: assessed.risk };
+};
+
+it.each<[string, JobParts]>([
+  ['glass in a guide', {}],
+  ['glass free hand', { setup: { hold: 'freehand' } }],
+  [
+    'granite in a press',
+    { piece: { material: 'granite', form: 'slab' }, setup: { hold: 'press' } },
+  ],
+])('agrees with the plan’s own closed forms: %s', (_, parts) => {
+  const { plan, risk } = both(parts);
+  const ratio = (a?: number, b?: number) => (a ?? NaN) / (b ?? NaN);
+  expect(ratio(risk.timeS?.p50, plan.drillTimeS?.p50)).toBeGreaterThan(0.96);
+  expect(ratio(risk.timeS?.p50, plan.drillTimeS?.p50)).toBeLessThan(1.06);
+  expect(ratio(risk.timeS?.p90, plan.drillTimeS?.p90)).toBeGreaterThan(0.9);
+  expect(ratio(risk.timeS?.p90, plan.drillTimeS?.p90)).toBeLessThan(1.15);
+  expect(ratio(risk.chipMm?.p50, plan.exitChipMm?.p50)).toBeCloseTo(1, 1);
+  expect(ratio(risk.chipMm?.p90, plan.exitChipMm?.p90)).toBeCloseTo(1, 1);
+  expect(ratio(risk.crackProbability, plan.crackProbability)).toBeCloseTo(1, 1);
+});
+
+it('asks first about what costs most: the material where nobody is sure', () => {
+  const { risk } = both({
+    piece: {
+      material: 'marble',
+      form: 'slab',
+      couldBe: [
+        { material: 'marble', share: 0.5 },
+        { material: 'quartzite-agate', share: 0.5 },
+      ],
+    },
+  });
+  expect(risk.unknowns[0]?.unknown).toBe('identity');
+});
+
+it('says what is wrong with the hole instead', () => {
+  expect(assessHole(jobWith({ hole: { xMm: 5000 } }), 'hole').kind).toBe('faulty');
+});

@@ -1,0 +1,22 @@
+import type { Fault } from '../job/fault';
+import type { JobFile } from '../job/job';
+import { assessRisk, DRAWS, SEED, type Risk } from '../risk/assessRisk';
+import { METRIC } from '../units/unitSystem';
+import { contextOf } from './makePlan';
+import { riskModelOf } from './riskModelOf';
+
+export type HoleRisk =
+  | { readonly kind: 'assessed'; readonly risk: Risk }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+/** The Monte Carlo of one hole as it is planned: the same on the phone, the server and the command line. */
+export function assessHole(
+  file: JobFile,
+  holeId: string,
+  { draws = DRAWS, seed = SEED }: { readonly draws?: number; readonly seed?: number } = {},
+): HoleRisk {
+  const worked = contextOf(file, holeId, METRIC);
+  return worked.kind === 'faulty'
+    ? worked
+    : { kind: 'assessed', risk: assessRisk(riskModelOf(worked.context), draws, seed) };
+}

@@ -1,0 +1,166 @@
+import { corePasses, type Passes } from '../cutting/passes';
+import { liftDepths } from '../cutting/lifts';
+import { judgeHazards } from '../hazards/judgeHazards';
+import { rimTemperature } from '../heat/rimTemperature';
+import { thermalStress } from '../heat/thermalStress';
+import type { Hole, JobFile, Piece } from '../job/job';
+import { faceMaterial } from '../job/faceMaterial';
+import { thicknessSpread } from '../job/thickness';
+import type { UnitSystem } from '../units/unitSystem';
+import {
+  cutLayer,
+  layersFromFarFace,
+  layersTo,
+  type LayerCut,
+  type MaterialCut,
+} from './cutLayers';
+import type { PlannedStage } from './plan';
+import { hazardScene } from './hazardScene';
+import type { PlanContext } from './planContext';
+import { capsOf, possibleMaterials } from './possibilities';
+import { allowedChip, planExit, planSide, type ExitPlan } from './planStages';
+import { planChip } from './planChip';
+import { planCrack } from './planCrack';
+import { planPurpose } from './planPurpose';
+import { planWear } from './planWear';
+import { planTime } from './planTime';
+import { planWater } from './planWater';
+import { resolveSetup, type ResolvedSetup } from './resolveSetup';
+
+/**
+ * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.
+ * Expects a piece and hole that passed the job check.
+ */
+export function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): PlanContext {
+  const face = faceMaterial(piece, file.customMaterials);
+  const possible = possibleMaterials(file, piece);
+  const resolved = resolveSetup(file, piece, hole, face);
+  const setup = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
+  const thickness = thicknessSpread(piece);
+  const purpose = planPurpose(piece, hole, face, units);
+  const opensFarFace = hole.depth.kind === 'through';
+  const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
+  const twoSided = opensFarFace && setup.sides === 'two';
+  const depthPerSideMm = twoSided ? depthMm / 2 : depthMm;
+
+  const depthLayers = layersTo(file, piece, depthMm);
+  const pilotMm = setup.bits.at(-2)?.geometry.diameterMm ?? 0;
+  const layers = depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, pilotMm));
+  const headline = slowestOf(layers);
+  const lastCut = layers.findLast((layer) => layer.slowest !== null)?.slowest ?? headline;
+  const exit = opensFarFace
+    ? planExit(lastCut, piece, setup, allowedChip(purpose.fit?.coverMm))
+    : null;
+
+  const nearSide = clipTo(layers, depthPerSideMm);
+  const farSide = twoSided
+    ? layersFromFarFace(depthLayers, depthMm, depthPerSideMm).map((layer) =>
+        cutLayer(layer, setup.finishing, setup, pilotMm),
+      )
+    : [];
+  const stageExit = exit ?? blindExit(headline);
+  const early = piece.thicknessMm - thickness.thinnestMm;
+  const stages: PlannedStage[] = [
+    ...planSide(1, nearSide, depthPerSideMm, opensFarFace && !twoSided, stageExit, early),
+    ...planSide(2, farSide, depthPerSideMm, twoSided, stageExit, early),
+  ];
+
+  const lifts = setup.coolant.flushesGroove
+    ? []
+    : liftDepths(setup.finishing.geometry, headline.contact.kerfAreaMm2, depthPerSideMm, (z) =>
+        rateAtDepth(nearSide, z),
+      );
+  // A bit must reach through where the piece is thickest.
+  const reachMm = depthPerSideMm + (opensFarFace ? thickness.thickestMm - piece.thicknessMm : 0);
+  const passes = planPasses(setup, reachMm);
+  const water = planWater({ piece, hole, setup, layers, headline, depthMm });
+  const sides = twoSided ? 2 : 1;
+  const time = planTime({
+    thicknessSd: thickness.relativeSd,
+    possible,
+    setup,
+    layers,
+    stages,
+    depthLayers,
+    liftCount: lifts.length * sides,
+    waterChangeCount: water.changeAtDepthMm.length,
+    coreBreakCount: passes.coreBreaksAtMm.length * sides,
+  });
+  const heat = rimTemperature(headline.material, setup.finishing.geometry, {
+    pressureMpa: headline.force.contactPressureMpa,
+    meanSpeedMPerS: headline.force.meanSpeedMPerS,
+    cutTimeS: depthMm / headline.rateMmPerS,
+    waterWPerM2K: setup.coolant.rimWPerM2K,
+    dry: headline.dry,
+  });
+  const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
+  const scene = hazardScene(
+    file.job,
+    { piece, hole, units, setup, depthMm, time },
+    face,
+    layers,
+    possible,
+    headline,
+  );
+  return {
+    piece,
+    hole,
+    units,
+    setup,
+    depthMm,
+    depthPerSideMm,
+    opensFarFace,
+    layers,
+    headline,
+    exit,
+    stages,
+    lifts,
+    passes,
+    water,
+    time,
+    chip: exit && planChip(exit, setup, headline, possible),
+    tempRiseK: heat.tempRiseK,
+    conductionWPerM2K: heat.conductionWPerM2K,
+    thermalStressMpa,
+    bitLife: planWear(headline, setup, depthMm),
+    gates: judgeHazards(scene),
+    thickness,
+    possible,
+    ...purpose,
+    crack: planCrack(headline, piece, setup, thermalStressMpa),
+  };
+}
+
+function slowestOf(layers: readonly LayerCut[]): MaterialCut {
+  const cuts = layers.flatMap((layer) => (layer.slowest ? [layer.slowest] : []));
+  const [first, ...rest] = cuts;
+  if (!first) throw new Error('A piece needs at least one solid layer; the job check sees to it.');
+  return rest.reduce((slow, cut) => (cut.rateMmPerS < slow.rateMmPerS ? cut : slow), first);
+}
+
+const clipTo = (layers: readonly LayerCut[], depthMm: number): LayerCut[] =>
+  layers
+    .filter(({ layer }) => layer.fromMm < depthMm - 1e-9)
+    .map((cut) => ({ ...cut, layer: { ...cut.layer, toMm: Math.min(cut.layer.toMm, depthMm) } }));
+
+/** Blind holes end at full force. */
+const blindExit = (cut: MaterialCut): ExitPlan => ({
+  exitForceN: cut.force.feedForceN,
+  idealN: cut.force.feedForceN,
+  belowGlaze: false,
+  allowedChipMm: Infinity,
+  chipDepthMm: 0,
+  chipWidthMm: 0,
+  conditions: { hold: 'rig', exitFactor: 0, sharpness: cut.sharpness, sheetThicknessMm: null },
+});
+
+function rateAtDepth(layers: readonly LayerCut[], depthMm: number): number {
+  const here = layers.find(({ layer }) => depthMm >= layer.fromMm && depthMm < layer.toMm);
+  return here && Number.isFinite(here.rateMmPerS) ? here.rateMmPerS : 0;
+}
+
+function planPasses(setup: ResolvedSetup, depthMm: number): Passes {
+  const { solid, usableDepthMm } = setup.finishing.geometry;
+  if (!solid) return corePasses(depthMm, usableDepthMm);
+  return { count: 1, coreBreaksAtMm: [], extensionMm: Math.max(0, depthMm - usableDepthMm) };
+}
