@@ -15,7 +15,11 @@ export interface BitGeometry {
 }
 
 /** Value at this size on the straight line between the family's smallest and largest bit. */
-function bySize(family: BitFamily, range: readonly [number, number], diameterMm: number): number {
+export function bySize(
+  family: BitFamily,
+  range: readonly [number, number],
+  diameterMm: number,
+): number {
   const [smallest, largest] = family.diameterMm;
   const along = Math.min(1, Math.max(0, (diameterMm - smallest) / (largest - smallest)));
   return range[0] + along * (range[1] - range[0]);

@@ -1,12 +1,12 @@
-import type { BitFamilyId } from '../bits/bitFamilies';
 import type { CoolantId } from '../coolants/coolants';
 import type { Outline } from '../geometry/outline';
-import type { MachineKindId } from '../machines/machineKinds';
-import type { MachineSpeeds } from '../machines/machineSpeeds';
 import type { Material } from '../materials/material';
 import type { SupportId } from '../supports/supports';
 import type { Hold, Pace, Start } from './choices';
+import type { Kit } from './kit';
 import type { Datum, HoleMark, House, KeepOff, PiecePhoto, ServiceBand } from './place';
+
+export type { Bit, Kit, Machine } from './kit';
 
 /** The job file's own vocabulary, version 1. Lengths mm; see docs/job-file.md. */
 export interface JobFile {
@@ -147,6 +147,8 @@ export interface WaterSetup {
   readonly trayWidthMm?: number;
   readonly coverMm?: number;
   readonly extraction?: boolean;
+  /** Running water is shut this far before the far face of a wall, to keep the room dry. */
+  readonly offBeforeFarFaceMm?: number;
 }
 
 /** How the person means to drill it. All optional: the planner fills the rest and says so. */
@@ -169,35 +171,4 @@ export interface Setup {
   readonly contactPressureMpa?: number;
   /** What holds a drill stand. */
   readonly standFixing?: 'anchor' | 'vacuum' | 'prop';
-}
-
-export interface Kit {
-  readonly bits?: readonly Bit[];
-  readonly machines?: readonly Machine[];
-}
-
-export interface Bit {
-  readonly id: string;
-  readonly name: string;
-  readonly family: BitFamilyId;
-  readonly diameterMm: number;
-  readonly rimWidthMm?: number;
-  readonly coverage?: number;
-  readonly usableDepthMm?: number;
-  readonly sharpness?: number;
-  readonly runOutMm?: number;
-  readonly depthCutMm?: number;
-  readonly holesCut?: number;
-  readonly price?: number;
-  readonly maxRpm?: number;
-}
-
-export interface Machine {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: MachineKindId;
-  readonly speeds?: MachineSpeeds;
-  readonly stallTorqueNm?: number;
-  readonly clutchTorqueNm?: number | null;
-  readonly power?: 'mains' | 'mains-protected' | 'battery' | 'low-voltage';
 }

@@ -86,4 +86,8 @@ export interface House {
   readonly edge?: { readonly per: 'diameter' | 'thickness' | 'mm'; readonly value: number };
   /** Which school of edge distance binds; the strictest where none is chosen. */
   readonly school?: string;
+  /** The way chosen in each dispute of schools, by question. */
+  readonly habits?: Readonly<Record<string, string>>;
+  /** What an hour at the bench is worth, in one's own money. */
+  readonly hourMoney?: number;
 }

@@ -132,6 +132,7 @@ function chosenBits(file: JobFile, setup: Setup): readonly ResolvedBit[] | undef
 function assumeBit(file: JobFile, piece: Piece, hole: Hole, material: Material): ResolvedBit {
   const family = usualFamily(piece, hole.diameterMm, material);
   const owned = (file.kit?.bits ?? [])
+    .filter(isUsable)
     .filter((bit) => Math.abs(bit.diameterMm - hole.diameterMm) <= SIZE_TOLERANCE_MM)
     .filter((bit) => bit.family === family || suits(bit.family, material))
     .sort(
@@ -148,6 +149,10 @@ function assumeBit(file: JobFile, piece: Piece, hole: Hole, material: Material):
   };
   return { bit, owned: owned !== undefined, geometry: bitGeometry(bit) };
 }
+
+/** A bit that is not put away, bald or bent. */
+export const isUsable = (bit: Pick<Bit, 'retired' | 'state'>): boolean =>
+  !bit.retired && bit.state !== 'bald' && bit.state !== 'out-of-true';
 
 /** Whether this family of bit is any use on this material. */
 export function suits(family: BitFamilyId, material: Material): boolean {
@@ -184,6 +189,7 @@ function assumeMachine(file: JobFile, piece: Piece, hole: Hole, material: Materi
   const isWall = piece.form === 'wall' || piece.form === 'floor';
   const isRig = (machine: Machine): boolean => MACHINE_KINDS[machine.kind].hold === 'press';
   const owned = (file.kit?.machines ?? [])
+    .filter((machine) => !machine.retired)
     // A press cannot be carried to a wall.
     .filter((machine) => !(isWall && isRig(machine)))
     .sort((a, b) => miss(a) - miss(b) || a.id.localeCompare(b.id))[0];

@@ -1,0 +1,54 @@
+import type { Shank } from '../couplings/connections';
+import type { Bit } from '../job/kit';
+import { BIT_FAMILIES, type BitFamilyId } from './bitFamilies';
+import { bitGeometry, bySize } from './bitGeometry';
+
+const round = (sizeMm: number): Shank => ({ kind: 'round', sizeMm });
+/** Above this a sintered core comes with a thread rather than a shank, mm. */
+const LARGEST_SHANKED_CORE_MM = 30;
+/** Above this a masonry core needs the heavy thread, mm. */
+const LARGEST_LIGHT_THREAD_MM = 132;
+
+/** The shank a bit of this family and size usually comes with. */
+export function usualShank(family: BitFamilyId, diameterMm: number): Shank {
+  switch (family) {
+    case 'plated-point':
+      return round(2.35);
+    case 'sintered-rod':
+      return round(diameterMm <= 4 ? 3 : 6);
+    case 'plated-tube':
+      return round(diameterMm <= 3 ? 2.35 : 6);
+    case 'plated-cup-saw':
+      return round(diameterMm <= 14 ? 6 : 10);
+    case 'sintered-core':
+      return diameterMm <= LARGEST_SHANKED_CORE_MM ? round(10) : { kind: 'thread-g-half' };
+    case 'brazed-tile-core':
+      return { kind: 'thread-m14' };
+    case 'segmented-core':
+      return { kind: diameterMm <= LARGEST_LIGHT_THREAD_MM ? 'thread-g-half' : 'thread-1-1-4' };
+    case 'carbide-spear':
+      return { kind: 'hex', sizeMm: 6.35 };
+  }
+}
+
+/** What a bit costs, in one's own money: as entered, else roughly, by family and size. */
+export const bitPrice = (bit: Pick<Bit, 'family' | 'diameterMm' | 'price'>): number =>
+  bit.price ??
+  bySize(BIT_FAMILIES[bit.family], BIT_FAMILIES[bit.family].priceMoney, bit.diameterMm);
+
+/** A new bit of a family and size, every dimension as usual; its id is the caller's. */
+export function usualBit(family: BitFamilyId, diameterMm: number): Omit<Bit, 'id' | 'name'> {
+  const { rimWidthMm, usableDepthMm, solid } = bitGeometry({ family, diameterMm });
+  const tenth = (mm: number): number => Math.round(mm * 10) / 10;
+  return {
+    family,
+    diameterMm,
+    ...(solid ? {} : { rimWidthMm: tenth(rimWidthMm) }),
+    usableDepthMm: Math.round(usableDepthMm),
+    shank: usualShank(family, diameterMm),
+    ...(family === 'sintered-core' || solid ? {} : { slotted: family === 'brazed-tile-core' }),
+    state: 'new',
+    holesCut: 0,
+    depthCutMm: 0,
+  };
+}

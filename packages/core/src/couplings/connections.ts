@@ -1,0 +1,56 @@
+/** The ways a bit, an adapter and a machine are joined. Threads by their standard designation. */
+export interface ConnectionKind {
+  readonly name: string;
+  /** Held by its size: a chuck or collet closes on it. */
+  readonly sized: boolean;
+  readonly note: string;
+}
+
+// prettier-ignore
+export const CONNECTIONS = {
+  round: { name: 'Round shank', sized: true, note: 'Tighten the chuck at all three holes; a shank that is short in the jaws runs out.' },
+  hex: { name: 'Six-sided shank', sized: true, note: 'Does not slip, but often runs out: spin it and look.' },
+  'hammer-slot': { name: 'Slotted hammer shank', sized: false, note: 'Hammer off. It has play by design: use it for coarse masonry only.' },
+  'thread-m14': { name: 'Thread M14', sized: false, note: 'A soft ring or a drop of oil on the shoulder, or it will not come apart.' },
+  'thread-m16': { name: 'Thread M16', sized: false, note: 'A soft ring or a drop of oil on the shoulder, or it will not come apart.' },
+  'thread-5-8': { name: 'Thread 5/8-11 UNC', sized: false, note: 'A soft ring or a drop of oil on the shoulder, or it will not come apart.' },
+  'thread-g-half': { name: 'Pipe thread G 1/2', sized: false, note: 'A soft ring on the shoulder keeps the water in and lets it come apart.' },
+  'thread-1-1-4': { name: 'Thread 1 1/4-7 UNC', sized: false, note: 'A copper or soft ring on the shoulder; two spanners to part it.' },
+} as const satisfies Record<string, ConnectionKind>;
+
+export type ConnectionId = keyof typeof CONNECTIONS;
+export const CONNECTION_IDS = Object.keys(CONNECTIONS) as readonly ConnectionId[];
+
+/** The end of a bit or adapter that goes into something. */
+export interface Shank {
+  readonly kind: ConnectionId;
+  /** Across a round or six-sided shank, mm. */
+  readonly sizeMm?: number;
+}
+
+/** The end of a machine or adapter that takes something. */
+export interface Holder {
+  readonly kind: ConnectionId;
+  /** What a chuck closes on, mm. */
+  readonly leastMm?: number;
+  readonly mostMm?: number;
+  /** A set of collets instead: only these, mm. */
+  readonly sizesMm?: readonly number[];
+}
+
+/** A collet closes on a shank this much off its size, mm. */
+const COLLET_GRIP_MM = 0.1;
+
+/** Whether a holder takes a shank. A three-jaw chuck takes a six-sided shank as well as a round one. */
+export function takes(holder: Holder, shank: Shank): boolean {
+  const jaws = holder.kind === 'round' || holder.kind === 'hex';
+  if (!jaws) return holder.kind === shank.kind;
+  const sixInCollet = shank.kind === 'hex' && holder.kind === 'round' && holder.sizesMm;
+  if (!CONNECTIONS[shank.kind].sized || sixInCollet) return false;
+  if (holder.kind === 'hex' && shank.kind === 'round') return false;
+  const { sizeMm } = shank;
+  if (sizeMm === undefined) return true;
+  return holder.sizesMm
+    ? holder.sizesMm.some((one) => Math.abs(one - sizeMm) <= COLLET_GRIP_MM)
+    : sizeMm >= (holder.leastMm ?? 0) && sizeMm <= (holder.mostMm ?? Infinity);
+}
