@@ -162,7 +162,7 @@ export function suits(family: BitFamilyId, material: Material): boolean {
   return material.class !== 'masonry' || !BIT_FAMILIES[family].plated;
 }
 
-function usualFamily(piece: Piece, diameterMm: number, material: Material): BitFamilyId {
+export function usualFamily(piece: Piece, diameterMm: number, material: Material): BitFamilyId {
   if (diameterMm <= SMALLEST_CORE_MM) return 'plated-point';
   if (diameterMm > LARGEST_CUP_MM) return 'segmented-core';
   if (material.class === 'masonry') {

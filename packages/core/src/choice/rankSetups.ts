@@ -1,0 +1,244 @@
+import { COOLANTS, type CoolantId } from '../coolants/coolants';
+import { faceMaterial } from '../job/faceMaterial';
+import type { Fault } from '../job/fault';
+import type { Hole, JobFile, Piece, Setup } from '../job/job';
+import type { Bit, Coupling, Machine } from '../job/kit';
+import { thicknessSpread } from '../job/thickness';
+import { MACHINE_KINDS } from '../machines/machineKinds';
+import { CAVITY, findMaterial } from '../materials/materials';
+import type { Material } from '../materials/material';
+import { contextOf, findHole } from '../plan/makePlan';
+import { isUsable, resolveSetup, SIZE_TOLERANCE_MM } from '../plan/resolveSetup';
+import { planPurpose } from '../plan/planPurpose';
+import { bitsForRange } from '../purposes/ownedFit';
+import { formatLength } from '../units/length';
+import { METRIC, type UnitSystem } from '../units/unitSystem';
+import { chainOf, obstaclesTo, type Obstacle, type Trial } from './obstacles';
+import { outcomeOf, type Outcome } from './outcome';
+import { placeInWords } from './placeInWords';
+import { whatToGet, type ToGet } from './whatToGet';
+
+/** One way of making the hole with what is owned. */
+export interface RankedSetup {
+  readonly bit: Bit;
+  readonly machine: Machine;
+  readonly water: CoolantId;
+  /** What joins bit and machine, machine first; null where the bit's shank is not known. */
+  readonly couplings: readonly Coupling[] | null;
+  /** What the hole's setup becomes when this is chosen. */
+  readonly setup: Setup;
+  readonly outcome: Outcome;
+  /** Why it stands where it stands. */
+  readonly why: string;
+}
+
+export interface ImpossibleSetup {
+  readonly bit: Bit;
+  readonly machine: Machine;
+  /** What stands in the way whichever water is used. */
+  readonly obstacles: readonly Obstacle[];
+}
+
+export interface Ranking {
+  readonly ranked: readonly RankedSetup[];
+  readonly impossible: readonly ImpossibleSetup[];
+  /** Bits of another size, the nearest first. */
+  readonly otherSizes: readonly { readonly bit: Bit; readonly text: string }[];
+  /** What would make the hole, where nothing owned does; and always the bit that is meant. */
+  readonly toGet: ToGet;
+}
+
+export type RankOutcome =
+  | { readonly kind: 'ranked'; readonly ranking: Ranking }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+/** Nearest other sizes worth naming. */
+const OTHER_SIZES = 3;
+
+/** Ways of wetting that suit a piece of this form, where no water means are listed as owned. */
+const USUAL_WATER: Readonly<Record<Piece['form'], readonly CoolantId[]>> = {
+  sheet: ['still-bath', 'pool', 'drip', 'running-tap', 'spindle'],
+  slab: ['still-bath', 'pool', 'drip', 'running-tap', 'spindle'],
+  block: ['pool', 'drip', 'running-tap', 'spindle'],
+  bead: ['still-bath', 'drip', 'oil-bath'],
+  vessel: ['pool', 'drip', 'sponge', 'still-bath'],
+  wall: ['spindle', 'bottle', 'sponge', 'none'],
+  floor: ['spindle', 'pool', 'bottle', 'none'],
+};
+/** Nobody needs to own these. */
+const AT_HAND: readonly CoolantId[] = ['bottle', 'sponge', 'puddle'];
+
+/**
+ * Every owned bit × machine × means that can make this hole, the least expected cost first; the
+ * impossible ones with what stands in the way. The order of the kit does not matter.
+ */
+export function rankSetups(file: JobFile, holeId: string, units: UnitSystem = METRIC): RankOutcome {
+  const { piece, hole } = findHole(file, holeId);
+  const asIs = contextOf(file, holeId, units);
+  if (asIs.kind === 'faulty') return asIs;
+  const bits = bitsOfSize(file, piece, hole, units);
+  const machines = (file.kit?.machines ?? []).filter((machine) => !machine.retired);
+  const couplings = (file.kit?.couplings ?? []).filter((one) => !one.retired);
+
+  const ranked: Omit<RankedSetup, 'why'>[] = [];
+  const impossible: ImpossibleSetup[] = [];
+  for (const bit of bits.fitting) {
+    for (const machine of machines) {
+      const tried = waterMeans(file, piece).map((water) => {
+        const trial = trialOf(file, piece, hole, { bit, machine, water, couplings, units });
+        return { water, trial, obstacles: obstaclesTo(trial) };
+      });
+      const able = tried.filter(({ obstacles }) => obstacles.length === 0);
+      for (const { water, trial } of able) {
+        const setup = setupWith(hole, bit, machine, water);
+        const outcome = tryOut(file, piece, hole, setup, units);
+        if (outcome?.timeS)
+          ranked.push({ bit, machine, water, couplings: chainOf(trial) ?? null, setup, outcome });
+      }
+      if (able.length === 0) {
+        const [first] = tried;
+        const always = first?.obstacles.filter(({ code }) =>
+          tried.every((one) => one.obstacles.some((other) => other.code === code)),
+        );
+        impossible.push({
+          bit,
+          machine,
+          obstacles: always?.length ? always : (first?.obstacles ?? []),
+        });
+      }
+    }
+  }
+  ranked.sort(byCost);
+  return {
+    kind: 'ranked',
+    ranking: {
+      ranked: ranked.map((one, index) => ({
+        ...one,
+        why: placeInWords(one.outcome, ranked[0]?.outcome ?? one.outcome, index, units),
+      })),
+      impossible: impossible.sort(byNames),
+      otherSizes: bits.others,
+      toGet: whatToGet(asIs.context, machines),
+    },
+  };
+}
+
+const byNames = (a: ImpossibleSetup, b: ImpossibleSetup): number =>
+  a.obstacles.length - b.obstacles.length ||
+  a.bit.id.localeCompare(b.bit.id) ||
+  a.machine.id.localeCompare(b.machine.id);
+
+type Costed = Pick<RankedSetup, 'bit' | 'machine' | 'water' | 'outcome'>;
+
+/** Least cost first; ties by names, so that the order of the kit does not show. */
+const byCost = (a: Costed, b: Costed): number =>
+  a.outcome.cost.totalMoney - b.outcome.cost.totalMoney ||
+  a.bit.id.localeCompare(b.bit.id) ||
+  a.machine.id.localeCompare(b.machine.id) ||
+  a.water.localeCompare(b.water);
+
+/** Bits that make this hole: within the part's range, else within half a millimetre. */
+function bitsOfSize(
+  file: JobFile,
+  piece: Piece,
+  hole: Hole,
+  units: UnitSystem,
+): { fitting: readonly Bit[]; others: Ranking['otherSizes'] } {
+  const bits = (file.kit?.bits ?? []).filter((bit) => !bit.retired);
+  const face = faceMaterial(piece, file.customMaterials);
+  const { fit } = planPurpose(piece, hole, face, units);
+  const range = fit?.diameter ?? {
+    targetMm: hole.diameterMm,
+    leastMm: hole.diameterMm - SIZE_TOLERANCE_MM,
+    mostMm: hole.diameterMm + SIZE_TOLERANCE_MM,
+  };
+  const { fitting, misses } = bitsForRange(range, bits);
+  return {
+    fitting: fitting.map(({ bit }) => bit),
+    others: misses
+      .filter(({ bit }) => isUsable(bit))
+      .slice(0, OTHER_SIZES)
+      .map(({ bit, missMm }) => ({
+        bit,
+        text: `${formatLength(Math.abs(missMm), units)} too ${missMm < 0 ? 'small' : 'wide'}.`,
+      })),
+  };
+}
+
+/** Owned means, else the usual ones for this form; what nobody needs to own goes along. */
+function waterMeans(file: JobFile, piece: Piece): readonly CoolantId[] {
+  const usual = USUAL_WATER[piece.form];
+  const owned = (file.kit?.water ?? []).filter((one) => !one.retired).map((one) => one.kind);
+  if (owned.length === 0) return usual;
+  return [...new Set([...owned, ...AT_HAND.filter((water) => usual.includes(water))])].sort();
+}
+
+interface Means {
+  readonly bit: Bit;
+  readonly machine: Machine;
+  readonly water: CoolantId;
+  readonly couplings: readonly Coupling[];
+  readonly units: UnitSystem;
+}
+
+function trialOf(file: JobFile, piece: Piece, hole: Hole, means: Means): Trial {
+  const face = faceMaterial(piece, file.customMaterials);
+  const setup = setupWith(hole, means.bit, means.machine, means.water);
+  const resolved = resolveSetup(file, piece, { ...hole, setup }, face);
+  const depthMm =
+    hole.depth.kind === 'through' ? thicknessSpread(piece).thickestMm : hole.depth.depthMm;
+  return {
+    ...means,
+    piece,
+    hole,
+    materials: [face, ...leafMaterials(file, piece)],
+    backingMm: resolved.support.atThicknessMm,
+    byHand: resolved.hold === 'freehand' || resolved.hold === 'guided',
+    depthMm: resolved.sides === 'two' ? depthMm / 2 : depthMm,
+  };
+}
+
+const leafMaterials = (file: JobFile, piece: Piece): Material[] =>
+  (piece.layers ?? []).flatMap((layer) =>
+    layer.material === CAVITY ? [] : (findMaterial(layer.material, file.customMaterials) ?? []),
+  );
+
+/** The hole's setup with these means, steered as this machine is unless a guide is made. */
+export function setupWith(hole: Hole, bit: Bit, machine: Machine, water: CoolantId): Setup {
+  const { bits: _bits, hold, start, water: before, ...rest } = hole.setup ?? {};
+  const usual = MACHINE_KINDS[machine.kind].hold;
+  const byHand = usual === 'freehand' || usual === 'guided';
+  const asBefore = byHand && (hold === 'freehand' || hold === 'guided') ? hold : undefined;
+  const steered = byHand ? (rest.guide ? 'guided' : asBefore) : usual;
+  const sameHold = hold === (steered ?? usual);
+  return {
+    ...rest,
+    bit: bit.id,
+    machine: machine.id,
+    ...(steered ? { hold: steered } : {}),
+    ...(start && sameHold ? { start } : {}),
+    water: before?.kind === water ? before : { ...trayOf(before), kind: water },
+  };
+}
+
+const trayOf = (water: Setup['water']): Omit<NonNullable<Setup['water']>, 'kind'> => ({
+  ...(water?.trayLengthMm === undefined ? {} : { trayLengthMm: water.trayLengthMm }),
+  ...(water?.trayWidthMm === undefined ? {} : { trayWidthMm: water.trayWidthMm }),
+});
+
+/** The hole as it would go with another setup; null where the job's own check refuses it. */
+export function tryOut(
+  file: JobFile,
+  piece: Piece,
+  hole: Hole,
+  setup: Setup,
+  units: UnitSystem,
+): Outcome | null {
+  const trial: Hole = { ...hole, setup };
+  const worked = contextOf({ ...file, pieces: [{ ...piece, holes: [trial] }] }, hole.id, units);
+  return worked.kind === 'faulty' ? null : outcomeOf(worked.context, file.house);
+}
+
+/** Short name of a set of means. */
+export const meansInWords = ({ bit, machine, water }: Omit<Costed, 'outcome'>): string =>
+  `${bit.name}, ${machine.name}, ${COOLANTS[water].name.toLowerCase()}`;
