@@ -12,7 +12,7 @@ import type { Hole, Piece } from '../job/job';
 import { MACHINE_KINDS } from '../machines/machineKinds';
 import { speedSettings } from '../machines/speedSettings';
 import type { Material } from '../materials/material';
-import { isUsable, suits } from '../plan/resolveSetup';
+import { isUsable, suits } from '../plan/assumeSetup';
 import { formatRimSpeed, formatRpm } from '../units/formatQuantity';
 import { formatLength } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';

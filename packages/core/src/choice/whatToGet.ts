@@ -8,7 +8,7 @@ import { cuttingWindow } from '../cutting/pace';
 import { TWO_HANDS_NM } from '../hazards/handLimits';
 import type { Machine } from '../job/kit';
 import type { PlanContext } from '../plan/planContext';
-import { suits, usualFamily } from '../plan/resolveSetup';
+import { suits, usualFamily } from '../plan/assumeSetup';
 import { formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';

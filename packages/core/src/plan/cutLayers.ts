@@ -8,7 +8,7 @@ import type { JobFile, Piece } from '../job/job';
 import type { Material } from '../materials/material';
 import { CAVITY, findMaterial } from '../materials/materials';
 import { bitSharpness, lifeDepth } from '../wear/sharpness';
-import type { ResolvedBit, ResolvedSetup } from './resolveSetup';
+import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
 
 /** A stretch of depth of one leaf; a cavity has no parts. */
 export interface DepthLayer {

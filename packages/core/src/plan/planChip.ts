@@ -4,7 +4,7 @@ import type { MaterialCut } from './cutLayers';
 import type { ChipSpread } from './plan';
 import type { ExitPlan } from './planStages';
 import type { PossibleMaterial } from './possibilities';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 import { exitChipSd, logNormalP90 } from './spread';
 
 /** Width of the exit chip with its spread; over all the piece may be where nobody is sure. */

@@ -9,7 +9,7 @@ import type { UnitSystem } from '../units/unitSystem';
 import type { LayerCut, MaterialCut } from './cutLayers';
 import type { ChipSpread, PlannedStage, TimeSpread, WaterPlan } from './plan';
 import type { ExitPlan } from './planStages';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 
 /** Everything worked out before it is put into words. */
 export interface PlanContext extends PlannedPurpose {

@@ -2,7 +2,7 @@ import type { Piece } from '../job/job';
 import { bearableStress, crackOdds, type CrackOdds } from '../risk/crackOdds';
 import { handlingOdds } from '../risk/handlingOdds';
 import type { MaterialCut } from './cutLayers';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 import { FORCE_SD, RPM_SD, SHARPNESS_SD } from './spread';
 
 /** Odds of a crack from what is known so far; in walls and floors, of spoiling the face. */

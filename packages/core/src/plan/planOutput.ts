@@ -5,7 +5,7 @@ import type { PlanContext } from './planContext';
 import { planReasons } from './planReasons';
 import { planSteps } from './planSteps';
 import { planWarnings } from './planWarnings';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 
 /** Everything worked out, as the plan that is shown, stored and printed. */
 export function planOutput(context: PlanContext): Plan {

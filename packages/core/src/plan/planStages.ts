@@ -4,7 +4,7 @@ import { stagesOf, type Stage } from '../cutting/stages';
 import type { Piece } from '../job/job';
 import { rateAt, type LayerCut, type MaterialCut } from './cutLayers';
 import type { PlannedStage } from './plan';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 
 /** Chips wider than this show where no cover hides them, mm. */
 export const ALLOWED_CHIP_MM = 1;

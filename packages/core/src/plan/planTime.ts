@@ -5,7 +5,7 @@ import type { PlannedStage, TimeSpread } from './plan';
 import { cutIfOther, type PossibleMaterial } from './possibilities';
 import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture';
 import type { TimeBreakdown } from './planContext';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 
 const LIFT_BY_HAND_S = 1.5;
 const LIFT_BY_PRESS_S = 1;

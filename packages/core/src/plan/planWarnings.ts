@@ -6,7 +6,8 @@ import { formatDecimals, formatSignificant } from '../units/roundNumber';
 import type { Warning } from './plan';
 import type { PlanContext } from './planContext';
 import { cutIfOther } from './possibilities';
-import { SIZE_TOLERANCE_MM, suits } from './resolveSetup';
+import { suits } from './assumeSetup';
+import { SIZE_TOLERANCE_MM } from './resolvedSetup';
 
 /** Below half, a bit takes twice as long and chips half as wide again. */
 const WORN_SHARPNESS = 0.5;

@@ -5,7 +5,7 @@ import { waterFlow } from '../water/flow';
 import { finesMass, murkLimit, waterChangeDepths } from '../water/murk';
 import type { LayerCut, MaterialCut } from './cutLayers';
 import type { WaterPlan } from './plan';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 
 /** Room round the piece in a tray nobody has measured, mm a side. */
 const TRAY_MARGIN_MM = 20;

@@ -1,7 +1,7 @@
 import { bitSharpness, lifeDepth, wornSharpness } from '../wear/sharpness';
 import type { MaterialCut } from './cutLayers';
 import type { PlanContext } from './planContext';
-import type { ResolvedSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 
 /** How long the rim lasts in this cut, and how sharp it is after this hole. */
 export function planWear(

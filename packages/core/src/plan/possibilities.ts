@@ -6,7 +6,7 @@ import type { BitGeometry } from '../bits/bitGeometry';
 import { cuttingWindow } from '../cutting/pace';
 import { penetrationRate } from '../cutting/penetrationRate';
 import type { MaterialCut } from './cutLayers';
-import type { SetupCaps } from './resolveSetup';
+import type { SetupCaps } from './resolvedSetup';
 
 /** Less likely than this a thing is not planned for. */
 const LEAST_SHARE = 0.05;

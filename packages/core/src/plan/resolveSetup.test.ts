@@ -1,7 +1,8 @@
 import type { Bit, Hole, JobFile, Machine, Piece } from '../job/job';
 import { MATERIALS, type MaterialId } from '../materials/materials';
 import { jobWith } from './jobFixtures';
-import { resolveSetup, suits } from './resolveSetup';
+import { resolveSetup } from './resolveSetup';
+import { suits } from './assumeSetup';
 
 interface Scene {
   readonly piece?: Partial<Piece>;

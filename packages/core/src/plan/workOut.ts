@@ -25,7 +25,8 @@ import { planPurpose } from './planPurpose';
 import { planWear } from './planWear';
 import { planTime } from './planTime';
 import { planWater } from './planWater';
-import { resolveSetup, type ResolvedSetup } from './resolveSetup';
+import { resolveSetup } from './resolveSetup';
+import type { ResolvedSetup } from './resolvedSetup';
 
 /**
  * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.

@@ -24,10 +24,21 @@ export const bit: Explain = ({ setup, hole, units }) => {
 
 export const choice =
   (name: string, value: (context: PlanContext) => string, why: string): Explain =>
-  (context) => ({
-    text: context.setup.assumed.includes(name) ? `Assumed: ${why}` : 'Your choice.',
-    inputs: [input('Chosen', value(context))],
-    source: context.setup.assumed.includes(name)
-      ? 'Usual practice for this piece; change it and the plan follows.'
-      : 'Your choice.',
-  });
+  (context) => {
+    const { assumed, byHabit } = context.setup;
+    const chosen = [input('Chosen', value(context))];
+    if (!assumed.includes(name))
+      return { text: 'Your choice.', inputs: chosen, source: 'Your choice.' };
+    return byHabit.includes(name)
+      ? {
+          text: 'Your house habit.',
+          inputs: chosen,
+          source:
+            'Remembered from where the ways were compared; change it here for this hole alone.',
+        }
+      : {
+          text: `Assumed: ${why}`,
+          inputs: chosen,
+          source: 'Usual practice for this piece; change it and the plan follows.',
+        };
+  };

@@ -1,0 +1,154 @@
+import { BIT_FAMILIES, type BitFamilyId } from '../bits/bitFamilies';
+import { bitGeometry } from '../bits/bitGeometry';
+import type { CoolantId } from '../coolants/coolants';
+import { boundingBox, faceOutline } from '../geometry/outline';
+import type { Hold, Start } from '../job/choices';
+import type { Bit, Hole, JobFile, Machine, Piece } from '../job/job';
+import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
+import { speedSettings } from '../machines/speedSettings';
+import type { Material } from '../materials/material';
+import type { SupportId } from '../supports/supports';
+import { SIZE_TOLERANCE_MM, type ResolvedBit } from './resolvedSetup';
+
+/** Panes longer than this do not go in a bench tray, mm. */
+const LARGEST_BATH_PIECE_MM = 600;
+/** Below this a ring has no room for a core. */
+const SMALLEST_CORE_MM = 3;
+const SMALLEST_CUP_MM = 6;
+const SMALLEST_SEGMENTED_MM = 28;
+const LARGEST_CUP_MM = 120;
+/** Stone thicker than this outlives a single plated layer. */
+const THICK_STONE_MM = 12;
+
+/** The nearest owned bit of the right kind, else a new one of exactly this size. */
+export function assumeBit(
+  file: JobFile,
+  piece: Piece,
+  hole: Hole,
+  material: Material,
+): ResolvedBit {
+  const family = usualFamily(piece, hole.diameterMm, material);
+  const owned = (file.kit?.bits ?? [])
+    .filter(isUsable)
+    .filter((bit) => Math.abs(bit.diameterMm - hole.diameterMm) <= SIZE_TOLERANCE_MM)
+    .filter((bit) => bit.family === family || suits(bit.family, material))
+    .sort(
+      (a, b) =>
+        Number(b.family === family) - Number(a.family === family) ||
+        Math.abs(a.diameterMm - hole.diameterMm) - Math.abs(b.diameterMm - hole.diameterMm) ||
+        a.id.localeCompare(b.id),
+    )[0];
+  const bit: Bit = owned ?? {
+    id: `assumed-${family}`,
+    name: `New ${BIT_FAMILIES[family].name.toLowerCase()}`,
+    family,
+    diameterMm: hole.diameterMm,
+  };
+  return { bit, owned: owned !== undefined, geometry: bitGeometry(bit) };
+}
+
+/** A bit that is not put away, bald or bent. */
+export const isUsable = (bit: Pick<Bit, 'retired' | 'state'>): boolean =>
+  !bit.retired && bit.state !== 'bald' && bit.state !== 'out-of-true';
+
+/** Whether this family of bit is any use on this material. */
+export function suits(family: BitFamilyId, material: Material): boolean {
+  if (family === 'carbide-spear') return material.id === 'glazed-wall-tile';
+  if (family === 'segmented-core')
+    return material.class === 'masonry' || material.class === 'stone';
+  return material.class !== 'masonry' || !BIT_FAMILIES[family].plated;
+}
+
+export function usualFamily(piece: Piece, diameterMm: number, material: Material): BitFamilyId {
+  if (diameterMm <= SMALLEST_CORE_MM) return 'plated-point';
+  if (diameterMm > LARGEST_CUP_MM) return 'segmented-core';
+  if (material.class === 'masonry') {
+    return diameterMm >= SMALLEST_SEGMENTED_MM ? 'segmented-core' : 'sintered-core';
+  }
+  if (diameterMm < SMALLEST_CUP_MM) return 'plated-tube';
+  if (material.id === 'porcelain-tile' || material.id === 'glazed-wall-tile')
+    return 'brazed-tile-core';
+  const [, largestCore] = BIT_FAMILIES['sintered-core'].diameterMm;
+  const isThickStone = material.class === 'stone' && piece.thicknessMm > THICK_STONE_MM;
+  return isThickStone && diameterMm <= largestCore ? 'sintered-core' : 'plated-cup-saw';
+}
+
+/** The owned machine that comes nearest to the wanted rim speed, else the usual kind. */
+export function assumeMachine(
+  file: JobFile,
+  piece: Piece,
+  hole: Hole,
+  material: Material,
+  hold: Hold | undefined,
+): Machine {
+  const wantedRpm = (60_000 * material.rimSpeedMPerS.best) / (Math.PI * hole.diameterMm);
+  const miss = (machine: Machine): number =>
+    Math.min(
+      ...speedSettings(machine).map(({ minRpm, maxRpm }) => {
+        const nearest = Math.min(Math.max(wantedRpm, minRpm), maxRpm);
+        return Math.abs(Math.log(Math.max(nearest, 1) / wantedRpm));
+      }),
+    );
+  const isWall = piece.form === 'wall' || piece.form === 'floor';
+  const isRig = (machine: Machine): boolean => MACHINE_KINDS[machine.kind].hold === 'press';
+  const owned = (file.kit?.machines ?? [])
+    .filter((machine) => !machine.retired)
+    // A press cannot be carried to a wall.
+    .filter((machine) => !(isWall && isRig(machine)))
+    // Wanted in a press, only a press will do; wanted by hand, anything else.
+    .filter((machine) => hold === undefined || isRig(machine) === (hold === 'press'))
+    .sort((a, b) => miss(a) - miss(b) || a.id.localeCompare(b.id))[0];
+  if (owned) return owned;
+  const kind: MachineKindId =
+    hold === 'press' && !isWall
+      ? 'bench-drill-press'
+      : isWall
+        ? hole.diameterMm > 52
+          ? 'hand-core-drill'
+          : 'rotary-hammer'
+        : hole.diameterMm <= 8
+          ? 'small-drill-press'
+          : 'cordless-drill';
+  return { id: `assumed-${kind}`, name: MACHINE_KINDS[kind].name, kind };
+}
+
+export function assumeStart(hold: Hold): Start {
+  return hold === 'press' || hold === 'rig' ? 'seat' : hold === 'guided' ? 'guide' : 'tilt';
+}
+
+export function assumeSupport(piece: Piece): SupportId {
+  switch (piece.form) {
+    case 'sheet':
+    case 'slab':
+      return piece.assembled ? 'nothing' : 'dense-foam-board';
+    case 'vessel':
+      return 'sponge';
+    case 'bead':
+    case 'block':
+      return 'softwood';
+    case 'wall':
+    case 'floor':
+      return 'nothing';
+  }
+}
+
+export function assumeWater(piece: Piece, hole: Hole, machine: Machine): CoolantId {
+  const box = boundingBox(faceOutline(piece.outline, hole.face ?? 'top'));
+  const fitsTray = Math.max(box.widthMm, box.heightMm) <= LARGEST_BATH_PIECE_MM && !piece.assembled;
+  switch (piece.form) {
+    case 'sheet':
+    case 'slab':
+      return fitsTray ? 'still-bath' : 'pool';
+    case 'bead':
+      return 'still-bath';
+    case 'vessel':
+      return hole.face === 'base' ? 'pool' : 'drip';
+    case 'block':
+      return 'pool';
+    case 'wall':
+    case 'floor':
+      return machine.kind === 'hand-core-drill' || machine.kind === 'stand-core-drill'
+        ? 'spindle'
+        : 'bottle';
+  }
+}

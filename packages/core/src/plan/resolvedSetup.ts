@@ -1,0 +1,45 @@
+import type { BitGeometry } from '../bits/bitGeometry';
+import type { Coolant, CoolantId } from '../coolants/coolants';
+import type { Hold, Pace, Start } from '../job/choices';
+import type { Bit, Machine, Setup } from '../job/job';
+import type { SpeedSetting } from '../machines/speedSettings';
+import type { Support, SupportId } from '../supports/supports';
+
+/** A bit farther than this off the hole's size does not make that hole, mm. */
+export const SIZE_TOLERANCE_MM = 0.5;
+
+export interface ResolvedBit {
+  readonly bit: Bit;
+  readonly owned: boolean;
+  readonly geometry: BitGeometry;
+}
+
+/** Bounds on what the pace asks for, where the material is not sure. */
+export interface SetupCaps {
+  readonly pressureMpa: number;
+  readonly rimSpeedMPerS: number;
+}
+
+/** The setup with nothing left open; `assumed` names what the planner chose. */
+export interface ResolvedSetup {
+  readonly caps?: SetupCaps | undefined;
+  readonly bits: readonly ResolvedBit[];
+  readonly finishing: ResolvedBit;
+  readonly machine: Machine;
+  readonly machineOwned: boolean;
+  readonly settings: readonly SpeedSetting[];
+  readonly support: Support & { readonly id: SupportId; readonly atThicknessMm: number };
+  readonly coolant: Coolant & {
+    readonly id: CoolantId;
+    readonly rimWPerM2K: number;
+    readonly atCoverMm: number;
+  };
+  readonly hold: Hold;
+  readonly start: Start;
+  readonly pace: Pace;
+  readonly sides: 'one' | 'two';
+  readonly wanted: Pick<Setup, 'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing'>;
+  readonly assumed: readonly string[];
+  /** Which of those are the house's habit rather than the planner's. */
+  readonly byHabit: readonly string[];
+}
