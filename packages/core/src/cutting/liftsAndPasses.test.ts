@@ -19,12 +19,34 @@ it('needs no lift in a hole too shallow for one', () => {
 });
 
 it('breaks the core every usable depth less five', () => {
-  expect(corePasses(95, 100)).toMatchObject({ count: 1, coreBreaksAtMm: [], extensionMm: 0 });
-  expect(corePasses(200, 100)).toMatchObject({
+  expect(corePasses([{ fromMm: 0, toMm: 95 }], 100)).toMatchObject({
+    count: 1,
+    coreBreaksAtMm: [],
+    extensionMm: 0,
+  });
+  expect(corePasses([{ fromMm: 0, toMm: 200 }], 100)).toMatchObject({
     count: 3,
     coreBreaksAtMm: [95, 190],
     extensionMm: 100,
   });
+});
+
+it('lets the core drop free behind a leaf, and begins the next with an empty barrel', () => {
+  const wall = [
+    { fromMm: 0, toMm: 102 },
+    { fromMm: 172, toMm: 322 },
+  ];
+  expect(corePasses(wall, 150)).toMatchObject({
+    count: 3,
+    breaks: [
+      { atMm: 102, lengthMm: 102, why: 'cavity' },
+      { atMm: 317, lengthMm: 145, why: 'barrel-full' },
+    ],
+    lastCoreMm: 5,
+    extensionMm: 172,
+    extendAtMm: 102,
+  });
+  expect(corePasses(wall, 450)).toMatchObject({ count: 2, coreBreaksAtMm: [102], extensionMm: 0 });
 });
 
 it('seats a thin piece within three tenths of it and leaves no gap', () => {

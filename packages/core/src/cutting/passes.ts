@@ -1,24 +1,66 @@
 /** Room kept between the core's top and the closed end of the barrel, mm. */
-const BARREL_RESERVE_MM = 5;
+export const BARREL_RESERVE_MM = 5;
+
+/** One leaf with something to cut in it, by its depths from the face, mm. */
+export interface SolidStretch {
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+export interface CoreBreak {
+  readonly atMm: number;
+  /** Length of the core that comes out here, mm. */
+  readonly lengthMm: number;
+  /** barrel-full: snapped because the barrel holds no more · cavity: it drops free behind the leaf. */
+  readonly why: 'barrel-full' | 'cavity';
+}
 
 export interface Passes {
   readonly count: number;
+  readonly breaks: readonly CoreBreak[];
   /** Depths at which the core is snapped and drawn, mm. */
   readonly coreBreaksAtMm: readonly number[];
+  /** Length of the core that comes out last, mm. */
+  readonly lastCoreMm: number;
   /** How much longer than the barrel the reach must be, mm; 0 when the barrel is enough. */
   readonly extensionMm: number;
+  /** Depth at which the extension goes on, mm; null where none does. */
+  readonly extendAtMm: number | null;
 }
 
 /**
- * Passes down to a depth with a core bit: when depth > usable depth − 5 mm the core is broken out
- * every usable depth − 5 mm, and beyond the barrel an extension carries on.
+ * Passes with a core bit through leaves with or without cavities between them: within a leaf the
+ * core is broken out every usable depth − 5 mm; where a cavity follows it drops free and is drawn
+ * out before the next leaf begins; beyond the barrel's reach an extension carries on.
+ * @param stretches contiguous leaves, the face's first; a gap between two is a cavity
  */
-export function corePasses(depthMm: number, usableDepthMm: number): Passes {
+export function corePasses(stretches: readonly SolidStretch[], usableDepthMm: number): Passes {
   const strokeMm = Math.max(usableDepthMm - BARREL_RESERVE_MM, 1);
-  const count = Math.max(1, Math.ceil(depthMm / strokeMm - 1e-9));
+  const breaks: CoreBreak[] = [];
+  let coreFromMm = stretches[0]?.fromMm ?? 0;
+  stretches.forEach(({ fromMm, toMm }, index) => {
+    const before = stretches[index - 1];
+    if (before && fromMm > before.toMm + 1e-9) {
+      breaks.push({ atMm: before.toMm, lengthMm: before.toMm - coreFromMm, why: 'cavity' });
+      coreFromMm = fromMm;
+    }
+    while (toMm - coreFromMm > strokeMm + 1e-9) {
+      coreFromMm += strokeMm;
+      breaks.push({ atMm: coreFromMm, lengthMm: strokeMm, why: 'barrel-full' });
+    }
+  });
+  const depthMm = stretches.at(-1)?.toMm ?? 0;
+  const extensionMm = Math.max(0, depthMm - usableDepthMm);
   return {
-    count,
-    coreBreaksAtMm: Array.from({ length: count - 1 }, (_, index) => (index + 1) * strokeMm),
-    extensionMm: Math.max(0, depthMm - usableDepthMm),
+    count: breaks.length + 1,
+    breaks,
+    coreBreaksAtMm: breaks.map(({ atMm }) => atMm),
+    lastCoreMm: depthMm - coreFromMm,
+    extensionMm,
+    extendAtMm: extensionMm > 0 ? extendAt(breaks, usableDepthMm) : null,
   };
 }
+
+/** With the core out anyway, at the last break the bare barrel still reaches; else where it ends. */
+const extendAt = (breaks: readonly CoreBreak[], usableDepthMm: number): number =>
+  breaks.findLast(({ atMm }) => atMm <= usableDepthMm)?.atMm ?? usableDepthMm;

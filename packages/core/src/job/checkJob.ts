@@ -10,13 +10,12 @@ import {
 import type { Material } from '../materials/material';
 import { CAVITY, findMaterial, MATERIAL_IDS } from '../materials/materials';
 import { formatDecimals } from '../units/roundNumber';
+import { checkIds, checkKit, mm, type Add } from './checkKit';
 import type { Fault } from './fault';
-import type { Bit, Hole, JobFile, Layer, Piece } from './job';
+import type { Hole, JobFile, Layer, Piece } from './job';
 
 /** Rounding room in stored lengths, mm. */
 const LENGTH_TOLERANCE_MM = 0.01;
-
-const mm = (value: number): string => `${formatDecimals(value, 2)} mm`;
 
 /**
  * What a schema cannot see: names that point nowhere, holes off the piece, bits bigger than the
@@ -28,20 +27,7 @@ export function checkJob(file: JobFile): Fault[] {
     faults.push({ pointer, message });
   };
   checkIds(file.pieces, '/pieces', 'piece', add);
-  checkIds(file.kit?.bits ?? [], '/kit/bits', 'bit', add);
-  checkIds(file.kit?.machines ?? [], '/kit/machines', 'machine', add);
-  file.kit?.bits?.forEach((bit, index) => {
-    checkBit(bit, `/kit/bits/${index}`, add);
-  });
-  file.kit?.machines?.forEach((machine, index) => {
-    const speeds = machine.speeds;
-    if (speeds?.kind === 'range' && speeds.minRpm > speeds.maxRpm) {
-      add(
-        `/kit/machines/${index}/speeds`,
-        `minRpm ${speeds.minRpm} is above maxRpm ${speeds.maxRpm}.`,
-      );
-    }
-  });
+  checkKit(file.kit ?? {}, '/kit', add);
   checkIds(file.customMaterials ?? [], '/customMaterials', 'material', add);
   file.customMaterials?.forEach((material, index) => {
     checkCustomMaterial(material, `/customMaterials/${index}`, add);
@@ -50,29 +36,6 @@ export function checkJob(file: JobFile): Fault[] {
     checkPiece(file, piece, `/pieces/${index}`, add);
   });
   return faults;
-}
-
-type Add = (pointer: string, message: string) => void;
-
-function checkIds(items: readonly { id: string }[], at: string, kind: string, add: Add): void {
-  const seen = new Set<string>();
-  items.forEach((item, index) => {
-    if (seen.has(item.id))
-      add(
-        `${at}/${index}/id`,
-        `Two ${kind}s are called “${item.id}”; each needs an id of its own.`,
-      );
-    seen.add(item.id);
-  });
-}
-
-function checkBit(bit: Bit, at: string, add: Add): void {
-  if (bit.rimWidthMm !== undefined && bit.rimWidthMm > bit.diameterMm / 2) {
-    add(
-      `${at}/rimWidthMm`,
-      `A rim ${mm(bit.rimWidthMm)} wide does not fit a bit of ${mm(bit.diameterMm)}: at most half the diameter, ${mm(bit.diameterMm / 2)}.`,
-    );
-  }
 }
 
 function checkPiece(file: JobFile, piece: Piece, at: string, add: Add): void {

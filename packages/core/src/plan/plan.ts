@@ -87,6 +87,8 @@ export interface WaterPlan {
   readonly flowLPerMin: number | null;
   readonly secondsPerCup: number | null;
   readonly slurryL: number | null;
+  /** Depth at which running water is shut to keep the room behind dry, mm; null where it is not. */
+  readonly offAtMm: number | null;
   readonly finesG: number;
 }
 
@@ -133,6 +135,35 @@ export interface PlannedSetup {
 
 export type PlannedStage = Stage & { readonly side: 1 | 2; readonly timeS: number | null };
 
+export const MOMENT_KINDS = [
+  'seat',
+  'leaf',
+  'cavity',
+  'core-break',
+  'core-drop',
+  'extension',
+  'water-change',
+  'water-off',
+  'flip',
+  'ease-off',
+  'end',
+] as const;
+export type MomentKind = (typeof MOMENT_KINDS)[number];
+
+/** One thing that happens on the way down. */
+export interface Moment {
+  readonly kind: MomentKind;
+  readonly side: 1 | 2;
+  /** Depth from the face it is drilled from, mm. */
+  readonly depthMm: number;
+  /** Since the first touch, s; null when it would not cut so far. */
+  readonly atS: number | null;
+  /** How long it halts the cut, s. */
+  readonly haltS: number;
+  readonly title: string;
+  readonly detail: string;
+}
+
 /** Everything known about drilling one hole; all units in the names. */
 export interface Plan {
   readonly holeId: string;
@@ -160,6 +191,8 @@ export interface Plan {
   readonly lifts: readonly number[];
   readonly passes: number;
   readonly coreBreaksAtMm: readonly number[];
+  /** What happens at which depth and after how long, from the first touch to through. */
+  readonly timeline: readonly Moment[];
   readonly stages: readonly PlannedStage[];
   readonly layers: readonly PlannedLayer[];
   readonly water: WaterPlan;

@@ -6,6 +6,7 @@ import { planReasons } from './planReasons';
 import { planSteps } from './planSteps';
 import { planWarnings } from './planWarnings';
 import type { ResolvedSetup } from './resolvedSetup';
+import { timelineOf } from './timeline';
 
 /** Everything worked out, as the plan that is shown, stored and printed. */
 export function planOutput(context: PlanContext): Plan {
@@ -35,6 +36,7 @@ export function planOutput(context: PlanContext): Plan {
     lifts: context.lifts,
     passes: context.passes.count,
     coreBreaksAtMm: context.passes.coreBreaksAtMm,
+    timeline: timelineOf(context),
     stages: context.stages,
     layers: context.layers.map(plannedLayer),
     water,

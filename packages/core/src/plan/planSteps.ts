@@ -4,10 +4,12 @@ import {
   formatDuration,
   formatFlow,
   formatForce,
+  formatMass,
   formatRpm,
   formatVolume,
 } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
+import { coreMass } from './coreMass';
 import { fullRingDepth, radiusAt } from '../layout/curve';
 import type { FollowUp } from '../purposes/fit';
 import type { PlannedStage, Step } from './plan';
@@ -130,7 +132,11 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
   });
   if (lifts.length > 0) steps.push(liftStep(context));
   if (side === 1)
-    steps.push(...waterChanges(water.changeAtDepthMm, context), ...coreBreaks(context));
+    steps.push(
+      ...waterChanges(water.changeAtDepthMm, context),
+      ...coreBreaks(context),
+      ...waterOff(context),
+    );
   if (exit) steps.push(easeOff(context, exit, mains.at(-1)?.forceN ?? exit.forceN));
   return steps;
 }
@@ -189,15 +195,39 @@ const waterChanges = (depths: readonly number[], { setup, units }: PlanContext):
         },
       ];
 
-const coreBreaks = ({ passes, units }: PlanContext): Step[] =>
-  passes.coreBreaksAtMm.map((depth) => ({
-    kind: 'core-break',
-    title: `Break out the core at ${formatLengthShort(depth, units)}`,
-    detail:
-      'Snap it and draw it out without prying on the good edge; rim back in the groove before the motor starts.',
-    fromDepthMm: depth,
-    toDepthMm: depth,
-  }));
+const waterOff = ({ water, units, piece }: PlanContext): Step[] =>
+  water.offAtMm === null
+    ? []
+    : [
+        {
+          kind: 'water-change',
+          title: `Shut the water at ${formatLengthShort(water.offAtMm, units)}`,
+          detail: `${formatLengthShort(piece.thicknessMm - water.offAtMm, units)} before the far face, so that none runs into the room behind. The groove stays wet for a while: press lightly, keep turning.`,
+          fromDepthMm: water.offAtMm,
+          toDepthMm: water.offAtMm,
+        },
+      ];
+
+const coreBreaks = (context: PlanContext): Step[] =>
+  context.passes.breaks.map((one) => {
+    const at = formatLengthShort(one.atMm, context.units);
+    const mass = formatMass(coreMass(context, one), context.units);
+    return one.why === 'cavity'
+      ? {
+          kind: 'core-break',
+          title: `The core drops free at ${at}`,
+          detail: `About ${mass}: push it out of the barrel before the next leaf. Go on inside the first hole, on the guide rod if there is one, with the least force until the ring is full.`,
+          fromDepthMm: one.atMm,
+          toDepthMm: one.atMm,
+        }
+      : {
+          kind: 'core-break',
+          title: `Break out the core at ${at}`,
+          detail: `About ${mass}. Snap it and draw it out without prying on the good edge; rim back in the groove before the motor starts.${one.atMm === context.passes.extendAtMm ? ' Now the extension goes on.' : ''}`,
+          fromDepthMm: one.atMm,
+          toDepthMm: one.atMm,
+        };
+  });
 
 const flip = ({ depthPerSideMm, units }: PlanContext): Step => ({
   kind: 'flip',

@@ -1,3 +1,4 @@
+import type { CoreBreak } from '../cutting/passes';
 import { solidCentreSeatTime } from '../cutting/stages';
 import { cuttingTimeSd, logNormalP10, logNormalP90 } from './spread';
 import { cutLayer, type DepthLayer, type LayerCut } from './cutLayers';
@@ -9,8 +10,14 @@ import type { ResolvedSetup } from './resolvedSetup';
 
 const LIFT_BY_HAND_S = 1.5;
 const LIFT_BY_PRESS_S = 1;
-export const CORE_BREAK_S = 120;
+const CORE_BREAK_S = 120;
+/** A core that dropped free is pushed out of the barrel, and the bit led into the next leaf. */
+const CORE_DROP_S = 40;
 export const BIT_SWAP_S = 40;
+
+/** What taking a core out costs, s. */
+export const coreBreakS = (why: CoreBreak['why']): number =>
+  why === 'cavity' ? CORE_DROP_S : CORE_BREAK_S;
 
 export interface TimeInputs {
   /** sd of ln(thickness). */
@@ -23,7 +30,7 @@ export interface TimeInputs {
   readonly depthLayers: readonly DepthLayer[];
   readonly liftCount: number;
   readonly waterChangeCount: number;
-  readonly coreBreakCount: number;
+  readonly coreBreaks: readonly CoreBreak[];
 }
 
 /** All stages, lifts, water changes, core breaks and bit swaps; only cutting time is uncertain. */
@@ -37,7 +44,7 @@ export function planTime(inputs: TimeInputs): TimeBreakdown {
     cuttingS,
     liftsS: inputs.liftCount * liftS,
     waterChangesS: inputs.waterChangeCount * setup.coolant.changeS,
-    coreBreaksS: inputs.coreBreakCount * CORE_BREAK_S,
+    coreBreaksS: inputs.coreBreaks.reduce((sum, { why }) => sum + coreBreakS(why), 0),
     seatCentreS: chain.seatCentreS,
     bitSwapsS: (setup.bits.length - 1) * BIT_SWAP_S,
   };

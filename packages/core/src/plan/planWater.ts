@@ -36,6 +36,16 @@ function standingVolume(
   });
 }
 
+/** Where nobody has said, water is shut this far before a wall's far face, mm. */
+export const WATER_OFF_BEFORE_MM = 20;
+
+/** Running water behind a wall is a wet room: it is shut before the far face. 0 leaves it running. */
+function waterOffAt(piece: Piece, hole: Hole, { wanted }: ResolvedSetup): number | null {
+  if (piece.form !== 'wall' || hole.depth.kind !== 'through') return null;
+  const before = wanted.water?.offBeforeFarFaceMm ?? WATER_OFF_BEFORE_MM;
+  return before > 0 && before < piece.thicknessMm ? piece.thicknessMm - before : null;
+}
+
 export interface WaterInputs {
   readonly piece: Piece;
   readonly hole: Hole;
@@ -70,6 +80,7 @@ export function planWater(inputs: WaterInputs): WaterPlan {
     flowLPerMin: null,
     secondsPerCup: null,
     slurryL: null,
+    offAtMm: null,
   };
   const base = { method: coolant.id, name: coolant.name, finesG };
   if (coolant.kind === 'standing') {
@@ -103,6 +114,7 @@ export function planWater(inputs: WaterInputs): WaterPlan {
       flowLPerMin: flow.flowLPerMin,
       secondsPerCup: flow.secondsPerCup,
       slurryL: Number.isFinite(slurryL) ? slurryL : null,
+      offAtMm: waterOffAt(piece, hole, setup),
     };
   }
   return { ...none, ...base };

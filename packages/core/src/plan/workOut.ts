@@ -73,7 +73,7 @@ export function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSyst
       );
   // A bit must reach through where the piece is thickest.
   const reachMm = depthPerSideMm + (opensFarFace ? thickness.thickestMm - piece.thicknessMm : 0);
-  const passes = planPasses(setup, reachMm);
+  const passes = planPasses(setup, nearSide, reachMm);
   const water = planWater({ piece, hole, setup, layers, headline, depthMm });
   const sides = twoSided ? 2 : 1;
   const time = planTime({
@@ -85,7 +85,7 @@ export function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSyst
     depthLayers,
     liftCount: lifts.length * sides,
     waterChangeCount: water.changeAtDepthMm.length,
-    coreBreakCount: passes.coreBreaksAtMm.length * sides,
+    coreBreaks: twoSided ? [...passes.breaks, ...passes.breaks] : passes.breaks,
   });
   const heat = rimTemperature(headline.material, setup.finishing.geometry, {
     pressureMpa: headline.force.contactPressureMpa,
@@ -160,8 +160,16 @@ function rateAtDepth(layers: readonly LayerCut[], depthMm: number): number {
   return here && Number.isFinite(here.rateMmPerS) ? here.rateMmPerS : 0;
 }
 
-function planPasses(setup: ResolvedSetup, depthMm: number): Passes {
+/** A solid bit has no core; a core bit breaks out leaf by leaf, the last one as thick as it may be. */
+function planPasses(setup: ResolvedSetup, layers: readonly LayerCut[], reachMm: number): Passes {
   const { solid, usableDepthMm } = setup.finishing.geometry;
-  if (!solid) return corePasses(depthMm, usableDepthMm);
-  return { count: 1, coreBreaksAtMm: [], extensionMm: Math.max(0, depthMm - usableDepthMm) };
+  const leaves = layers
+    .filter(({ slowest }) => slowest !== null)
+    .map(({ layer: { fromMm, toMm } }) => ({ fromMm, toMm }));
+  const last = leaves.at(-1);
+  const stretches = last ? [...leaves.slice(0, -1), { ...last, toMm: reachMm }] : [];
+  const passes = corePasses(stretches, usableDepthMm);
+  return solid
+    ? { ...passes, count: 1, breaks: [], coreBreaksAtMm: [], lastCoreMm: 0, extendAtMm: null }
+    : passes;
 }

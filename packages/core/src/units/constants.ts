@@ -9,3 +9,6 @@ export const NEWTON_PER_KGF = STANDARD_GRAVITY_M_PER_S2;
 export const MPA_PER_PSI = NEWTON_PER_LBF / (MM_PER_INCH * MM_PER_INCH);
 /** US liquid quart, exact. */
 export const LITRE_PER_US_QUART = 0.946352946;
+
+/** International avoirdupois pound, exact. */
+export const KG_PER_LB = 0.453_592_37;

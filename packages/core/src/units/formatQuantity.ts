@@ -1,4 +1,5 @@
 import {
+  KG_PER_LB,
   LITRE_PER_US_QUART,
   MM_PER_INCH,
   MPA_PER_PSI,
@@ -48,6 +49,15 @@ export function showVolume(litres: number, units: UnitSystem): ShownQuantity {
 }
 export const formatVolume = (litres: number, units: UnitSystem): string =>
   joined(showVolume(litres, units));
+
+/** A mass: grams under a kilogram, ounces under a pound. */
+export function formatMass(kg: number, units: UnitSystem): string {
+  if (units.length === 'inch') {
+    const lb = kg / KG_PER_LB;
+    return lb < 1 ? `${formatSignificant(lb * 16, 2)} oz` : `${formatSignificant(lb, 2)} lb`;
+  }
+  return kg < 1 ? `${formatSignificant(kg * 1000, 2)} g` : `${formatSignificant(kg, 2)} kg`;
+}
 
 export function formatFlow(litresPerMin: number, units: UnitSystem): string {
   return units.length === 'inch'

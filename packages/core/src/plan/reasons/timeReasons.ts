@@ -60,7 +60,8 @@ export const passes: Explain = ({ passes: p, setup, units }) => ({
   text:
     p.count === 1
       ? `The bit reaches ${formatLengthShort(setup.finishing.geometry.usableDepthMm, units)}: one go.`
-      : `The core is broken out ${p.count - 1} times.`,
+      : `The core comes out ${p.count - 1 === 1 ? 'once' : `${p.count - 1} times`} on the way.`,
   inputs: [input('Usable depth', formatLength(setup.finishing.geometry.usableDepthMm, units))],
-  source: 'A core fills the barrel: it is broken out every usable depth less 5 mm.',
+  source:
+    'A core fills the barrel: it is broken out every usable depth less 5 mm; behind a leaf with a cavity it drops free.',
 });

@@ -1,0 +1,21 @@
+import type { CoreBreak } from '../cutting/passes';
+import type { PlanContext } from './planContext';
+
+type Cored = Pick<PlanContext, 'setup' | 'layers'>;
+
+/** Mass of the core between two depths, kg: the plug inside the ring, leaf by leaf. */
+export function coreMassBetween({ setup, layers }: Cored, fromMm: number, toMm: number): number {
+  const { solid, diameterMm, rimWidthMm } = setup.finishing.geometry;
+  if (solid) return 0;
+  const areaMm2 = (Math.PI * (diameterMm - 2 * rimWidthMm) ** 2) / 4;
+  return layers.reduce((sum, { layer, slowest }) => {
+    const lengthMm = Math.min(toMm, layer.toMm) - Math.max(fromMm, layer.fromMm);
+    return slowest && lengthMm > 0
+      ? sum + areaMm2 * lengthMm * slowest.material.densityKgPerM3 * 1e-9
+      : sum;
+  }, 0);
+}
+
+/** Mass of the core that comes out at a break, kg. */
+export const coreMass = (cored: Cored, { atMm, lengthMm }: CoreBreak): number =>
+  coreMassBetween(cored, atMm - lengthMm, atMm);
