@@ -59,6 +59,8 @@ it('prints the plan of every hole with its reasons', async () => {
     'layers',
     'crackProbability',
     'edge',
+    'risk',
+    'timeline',
   ]) {
     expect(printed.holes[0]).toHaveProperty(key);
   }
@@ -141,7 +143,7 @@ it('explains itself when asked wrongly', async () => {
   expect((await run()).code).toBe(2);
   expect(await run('drill', 'x')).toMatchObject({
     code: 2,
-    err: '“drill” is not a command; use plan or check or fit or convert or identify.',
+    err: '“drill” is not a command; use plan or check or choose or window or fit or convert or identify.',
   });
   expect((await run('plan')).err).toContain('Use: nucleon plan FILE; got 0 words.');
 });
@@ -284,4 +286,57 @@ describe('convert', () => {
     expect(await said(at('half.dxf'), at('x.json'))).toContain('cut short');
     expect(existsSync(at('x.json'))).toBe(false);
   });
+});
+
+it('ranks what is owned for a hole, by its label or id', async () => {
+  const { code, out, err } = await run('choose', DEMO, '--hole', 'Arbor');
+  expect([code, err]).toEqual([0, '']);
+  const printed = JSON.parse(out);
+  expect(printed.ranked.length).toBeGreaterThan(1);
+  expect(printed.ranked[0]).toMatchObject({ why: expect.any(String), effort: expect.any(String) });
+  const costs = printed.ranked.map((one: any) => one.cost.totalMoney);
+  expect(costs).toEqual([...costs].sort((a: number, b: number) => a - b));
+  expect(printed.impossible.every((one: any) => one.obstacles.length > 0)).toBe(true);
+  expect(printed.toGet.bit[0]).toContain('22 mm');
+});
+
+it('answers an empty kit with what to get', async () => {
+  const { code, out } = await run(
+    'choose',
+    changed((file) => {
+      delete file.kit;
+      file.pieces.forEach((piece: any) => piece.holes.forEach((hole: any) => delete hole.setup));
+    }),
+    '--hole',
+    'Arbor',
+  );
+  expect(code).toBe(0);
+  expect(JSON.parse(out)).toMatchObject({ ranked: [], impossible: [] });
+  expect(JSON.parse(out).toGet.machine.length).toBeGreaterThan(2);
+});
+
+it('prints the working window as a grid', async () => {
+  const { code, out } = await run('window', DEMO, '--hole', 'Arbor', '--size', '12');
+  expect(code).toBe(0);
+  const grid = JSON.parse(out);
+  expect([grid.columns, grid.rows, grid.rpm.length, grid.forceN.length]).toEqual([12, 12, 12, 12]);
+  expect(grid.margins.glazes).toHaveLength(144);
+  expect(grid.plan).toMatchObject({ area: expect.any(String) });
+});
+
+it.each([
+  [['choose', DEMO, '--hole', 'Nowhere'], 1, /No hole “Nowhere”; the file has .*Arbor/],
+  [['window', DEMO, '--hole', 'Arbor', '--size', '1'], 1, /--size 1 will not do/],
+  [['choose', DEMO], 2, /Use: nucleon choose FILE --hole ID/],
+])('says what is wrong with %j', async (words, code, err) => {
+  const ran = await run(...words);
+  expect(ran.code).toBe(code);
+  expect(ran.err).toMatch(err);
+});
+
+it('gives the same risk each time it is asked', async () => {
+  const riskOf = async () => JSON.parse((await run('plan', DEMO)).out).holes[0].risk;
+  const risk = await riskOf();
+  expect(risk.seed).toBe(20260);
+  expect(await riskOf()).toEqual(risk);
 });

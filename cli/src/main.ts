@@ -3,11 +3,14 @@ import { IDENTIFIER_KINDS } from '@nucleon/core/identify/identify';
 import { PURPOSE_KINDS } from '@nucleon/core/purposes/purposes';
 import { INCH_POUND, METRIC } from '@nucleon/core/units/unitSystem';
 import { checkFile } from './checkFile';
+import { chooseHole } from './chooseHole';
 import { convertFile } from './convertFile';
 import type { Console } from './console';
 import { fitPurpose } from './fitPurpose';
 import { identifyPiece } from './identifyPiece';
+import { oneHole } from './oneHole';
 import { planFile } from './planFile';
+import { windowHole } from './windowHole';
 
 /** Every option there is; each command says which are its own. */
 const OPTIONS = {
@@ -19,6 +22,8 @@ const OPTIONS = {
   mirrored: { type: 'boolean' },
   unit: { type: 'string' },
   layers: { type: 'string' },
+  hole: { type: 'string' },
+  size: { type: 'string' },
 } as const;
 type Option = keyof typeof OPTIONS;
 
@@ -59,6 +64,28 @@ const COMMANDS = {
     may: ['inch'],
     run: ({ words: [file = ''] }, console) => checkFile(file, console),
   },
+  choose: {
+    usage: 'choose FILE --hole ID',
+    does: 'rank the bits, machines and ways of wetting that make a hole, and say why others cannot',
+    takes: 1,
+    needs: ['hole'],
+    may: ['inch', 'piece'],
+    run: async ({ words: [file = ''], values }, console) => {
+      const one = await oneHole(file, values.hole ?? '', values.piece, console);
+      return one ? chooseHole(one, console, unitsOf(values)) : 1;
+    },
+  },
+  window: {
+    usage: 'window FILE --hole ID',
+    does: 'print the working window of a hole: speed against force, and what goes wrong where',
+    takes: 1,
+    needs: ['hole'],
+    may: ['inch', 'piece', 'size'],
+    run: async ({ words: [file = ''], values }, console) => {
+      const one = await oneHole(file, values.hole ?? '', values.piece, console);
+      return one ? windowHole(one, values.size, console) : 1;
+    },
+  },
   fit: {
     usage: "fit PURPOSE --json '{…}'",
     does: `print what a part asks of its hole: ${PURPOSE_KINDS.join(', ')}`,
@@ -98,7 +125,9 @@ const USAGE = [
   ...Object.values(COMMANDS).map(({ usage, does }) => `  nucleon ${usage}\n      ${does}`),
   '',
   '  --inch               write sentences in inches and pounds',
-  '  --piece ID           which piece of the job (convert)',
+  '  --hole ID            which hole, by id or label (choose, window)',
+  '  --size N             columns and rows of the grid, 40 unless said (window)',
+  '  --piece ID           which piece of the job (convert, choose, window)',
   '  --face face|base     which face of a vessel (convert)',
   '  --paper a4|letter    pages of a PDF (convert)',
   '  --mirrored           for marking from the back (convert to PDF)',

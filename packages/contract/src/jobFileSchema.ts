@@ -1,11 +1,17 @@
-import { BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
 import { COOLANT_IDS } from '@nucleon/core/coolants/coolants';
 import { HAZARDS } from '@nucleon/core/hazards/judgeHazards';
 import { HOLDS, PACES, STARTS } from '@nucleon/core/job/choices';
 import { DAMAGES, GLASS_TREATMENTS, PIECE_FORMS } from '@nucleon/core/job/job';
-import { MACHINE_KIND_IDS } from '@nucleon/core/machines/machineKinds';
 import { PURPOSE_KINDS } from '@nucleon/core/purposes/purposes';
 import { SUPPORT_IDS } from '@nucleon/core/supports/supports';
+import {
+  bitFields,
+  couplingFields,
+  guideFields,
+  machineFields,
+  supportFields,
+  waterFields,
+} from './kitSchema';
 import { LIMITS } from './limits';
 import { customMaterial } from './materialSchema';
 import {
@@ -73,6 +79,7 @@ const setup = object(
         trayWidthMm: number(LIMITS.lengthMm),
         coverMm: number({ above: 0, most: 500, unit: 'mm' }),
         extraction: yesNo,
+        offBeforeFarFaceMm: number(LIMITS.smallMm),
       },
     ),
     rimSpeedMPerS: number(LIMITS.rimSpeedMPerS),
@@ -152,65 +159,6 @@ export const pieceFields = {
   },
 } as const;
 
-export const bitFields = {
-  required: { name, family: oneOf(BIT_FAMILY_IDS), diameterMm: number(LIMITS.diameterMm) },
-  optional: {
-    rimWidthMm: number(LIMITS.rimWidthMm),
-    coverage: number(LIMITS.share),
-    usableDepthMm: number(LIMITS.thicknessMm),
-    sharpness: number(LIMITS.sharpness),
-    runOutMm: number(LIMITS.smallMm),
-    depthCutMm: number(LIMITS.depthCutMm),
-    holesCut: number(LIMITS.count),
-    price: number(LIMITS.money),
-    maxRpm: number({ above: 0, most: 100_000, unit: 'rpm' }),
-  },
-} as const;
-
-const speeds = kinds({
-  range: [{ minRpm: number(LIMITS.rpm), maxRpm: number({ above: 0, most: 100_000, unit: 'rpm' }) }],
-  steps: [
-    {
-      rpm: {
-        type: 'array',
-        minItems: 1,
-        maxItems: 50,
-        description: 'a list of 1 to 50 speeds in rpm',
-        items: number({ above: 0, most: 100_000, unit: 'rpm' }),
-      },
-    },
-  ],
-  gears: [
-    {
-      gears: {
-        type: 'array',
-        minItems: 1,
-        maxItems: 20,
-        description: 'a list of 1 to 20 gears',
-        items: object(
-          { minRpm: number(LIMITS.rpm), maxRpm: number({ above: 0, most: 100_000, unit: 'rpm' }) },
-          { stallTorqueNm: number(LIMITS.torqueNm) },
-        ),
-      },
-    },
-  ],
-});
-
-export const machineFields = {
-  required: { name, kind: oneOf(MACHINE_KIND_IDS) },
-  optional: {
-    speeds,
-    stallTorqueNm: number(LIMITS.torqueNm),
-    clutchTorqueNm: {
-      type: ['number', 'null'],
-      exclusiveMinimum: 0,
-      maximum: 2000,
-      description: 'a number of N·m above 0 and at most 2000, or null for no clutch',
-    },
-    power: oneOf(['mains', 'mains-protected', 'battery', 'low-voltage']),
-  },
-} as const;
-
 export const jobFields = {
   required: { name },
   optional: { notes: text(10_000), checks: list(check, 200) },
@@ -220,6 +168,9 @@ const part = (
   fields: { required: Record<string, JsonSchema>; optional: Record<string, JsonSchema> },
   more: Record<string, JsonSchema> = {},
 ): JsonSchema => object({ id, ...fields.required, ...more }, fields.optional);
+
+const loosePart = (fields: FieldSet): JsonSchema =>
+  object({}, { id, ...fields.required, ...fields.optional });
 
 /** The open job file, version 1, as JSON Schema draft 2020-12. */
 export const JOB_FILE_SCHEMA: JsonSchema = {
@@ -239,8 +190,11 @@ export const JOB_FILE_SCHEMA: JsonSchema = {
         {
           bits: list(part(bitFields), 5000),
           machines: list(part(machineFields), 1000),
-          supports: list({}, 1000),
-          guides: list({}, 1000),
+          couplings: list(part(couplingFields), 1000),
+          // Early files had these in any shape: what has no name or kind is kept as it is.
+          supports: list(loosePart(supportFields), 1000),
+          guides: list(loosePart(guideFields), 1000),
+          water: list(part(waterFields), 1000),
         },
       ),
       customMaterials: list(customMaterial, 200),

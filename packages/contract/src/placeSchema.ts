@@ -1,4 +1,5 @@
 import { KEEP_OFF_KINDS, MARK_KINDS, SERVICE_KINDS } from '@nucleon/core/job/place';
+import { SCHOOL_IDS } from '@nucleon/core/plan/schools';
 import { EDGE_RULES } from '@nucleon/core/layout/edgeRules';
 import { LIMITS } from './limits';
 import {
@@ -99,5 +100,12 @@ export const houseFields = {
       value: number({ above: 0, most: 1000, unit: '' }),
     }),
     school: oneOf(Object.keys(EDGE_RULES)),
+    habits: {
+      type: 'object',
+      propertyNames: { enum: [...SCHOOL_IDS] },
+      additionalProperties: text(40),
+      description: `ways by question: ${SCHOOL_IDS.join(', ')}`,
+    },
+    hourMoney: number(LIMITS.money),
   },
 } as const;

@@ -1,4 +1,5 @@
-import { bitFields, holeFields, machineFields, pieceFields, putSchema } from './jobFileSchema';
+import { holeFields, pieceFields, putSchema } from './jobFileSchema';
+import { bitFields, machineFields } from './kitSchema';
 import { describeLimit, LIMITS } from './limits';
 import { validator } from './validator';
 

@@ -1,5 +1,6 @@
 import type { Fault } from '@nucleon/core/job/fault';
 import type { Bit, Hole, JobHeader, Machine, Piece } from '@nucleon/core/job/job';
+import type { Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/job/kit';
 import type { House } from '@nucleon/core/job/place';
 import type { Material } from '@nucleon/core/materials/material';
 import type { Plan } from '@nucleon/core/plan/plan';
@@ -81,6 +82,23 @@ export type StoredHouse = House & { readonly version: number };
 
 export type StoredBit = Bit & Versioned;
 export type StoredMachine = Machine & Versioned;
+export type StoredCoupling = Coupling & Versioned;
+export type StoredSupport = OwnedSupport & Versioned;
+export type StoredGuide = OwnedGuide & Versioned;
+export type StoredWater = OwnedWater & Versioned;
+
+/** Everything owned beside bits and machines: short lists, read in one go. */
+export interface StoredParts {
+  readonly couplings: readonly StoredCoupling[];
+  readonly supports: readonly StoredSupport[];
+  readonly guides: readonly StoredGuide[];
+  readonly water: readonly StoredWater[];
+}
+
+/** Several new bits at once: all of them are stored, or none. */
+export interface NewBits {
+  readonly bits: readonly Bit[];
+}
 
 /** What a PUT sends: the thing's own fields and the version it was read at. */
 export type Put<T> = Omit<T, 'id' | 'updatedAt' | 'pieceId' | 'jobId' | 'holes'>;

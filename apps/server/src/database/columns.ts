@@ -27,6 +27,11 @@ export const maybeJson = (name: string): EntitySchemaColumnOptions => ({
   name,
   nullable: true,
 });
+export const maybeYesNo = (name: string): EntitySchemaColumnOptions => ({
+  type: 'boolean',
+  name,
+  nullable: true,
+});
 export const int = (name: string): EntitySchemaColumnOptions => ({ type: 'int', name });
 
 /** What every stored thing has: a version for optimistic locking, UTC times, soft delete. */

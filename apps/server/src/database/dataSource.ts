@@ -2,6 +2,7 @@ import { DataSource } from 'typeorm';
 import { holeEntity } from '../holes/holeEntity';
 import { jobEntity } from '../jobs/jobEntity';
 import { bitEntity } from '../kit/bitEntity';
+import { kitPartEntity } from '../kit/kitPartEntity';
 import { machineEntity } from '../kit/machineEntity';
 import { pieceEntity } from '../pieces/pieceEntity';
 import { houseEntity } from '../house/houseEntity';
@@ -10,6 +11,7 @@ import { holePlanEntity } from '../plans/holePlanEntity';
 import { Start1764000000000 } from './migrations/1764000000000-start';
 import { KnowThePiece1764100000000 } from './migrations/1764100000000-know-the-piece';
 import { Place1764200000000 } from './migrations/1764200000000-place';
+import { Kit1764300000000 } from './migrations/1764300000000-kit';
 
 /** MariaDB with migrations only; times are UTC. */
 export function createDataSource(url: string): DataSource {
@@ -27,10 +29,16 @@ export function createDataSource(url: string): DataSource {
       holePlanEntity,
       bitEntity,
       machineEntity,
+      kitPartEntity,
       photoEntity,
       houseEntity,
     ],
-    migrations: [Start1764000000000, KnowThePiece1764100000000, Place1764200000000],
+    migrations: [
+      Start1764000000000,
+      KnowThePiece1764100000000,
+      Place1764200000000,
+      Kit1764300000000,
+    ],
     connectTimeout: 4000,
     poolSize: 10,
   });

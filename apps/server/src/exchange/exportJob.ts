@@ -1,9 +1,9 @@
 import type { JobFile, Setup } from '@nucleon/core/job/job';
 import type { EntityManager } from 'typeorm';
 import { holeOf } from '../holes/holeMapping';
-import { loadHouse } from '../house/houseRoutes';
+import { loadHouse } from '../house/loadHouse';
 import { jobHeader } from '../jobs/jobMapping';
-import { bitOf, machineOf } from '../kit/kitMapping';
+import { bitOf, machineOf, partsOf } from '../kit/kitMapping';
 import { pieceOf } from '../pieces/pieceMapping';
 import { loadJob, loadKit, namedKit } from '../plans/loadJob';
 import { renameKit } from './importJob';
@@ -25,6 +25,7 @@ export async function exportJob(manager: EntityManager, jobId: string): Promise<
   const rename = (setup: Setup): Setup => renameKit(setup, bitId, machineId);
   const { kit: kitExtra, ...fileExtra } = loaded.job.fileExtra;
   const { version, ...house } = await loadHouse(manager);
+  const beside = (typeof kitExtra === 'object' ? kitExtra : {}) as Record<string, unknown>;
 
   return {
     format: 'nucleon-job',
@@ -46,9 +47,10 @@ export async function exportJob(manager: EntityManager, jobId: string): Promise<
         }),
     })),
     kit: {
-      ...(typeof kitExtra === 'object' ? kitExtra : {}),
+      ...beside,
       bits: bits.map((row) => ({ ...bitOf(row), id: bitId(row.id) })),
       machines: machines.map((row) => ({ ...machineOf(row), id: machineId(row.id) })),
+      ...filled(partsOf(kit.parts), beside),
     },
     // Habits settled here come before those the file came with.
     ...(version > 0 ? { house } : {}),
@@ -67,4 +69,17 @@ function fileIds(rows: readonly { id: string; fileId: string | null }[]): (id: s
     names.set(row.id, name);
   }
   return (id) => names.get(id) ?? id;
+}
+
+/** Lists with something in them, and what of the same list the file had in a shape of its own. */
+function filled<T extends object>(lists: T, beside: Record<string, unknown>): Partial<T> {
+  return Object.fromEntries(
+    Object.entries(lists as Record<string, readonly unknown[] | undefined>).flatMap(
+      ([name, list = []]) => {
+        const own = beside[name];
+        const all = [...(Array.isArray(own) ? (own as unknown[]) : []), ...list];
+        return all.length > 0 ? [[name, all]] : [];
+      },
+    ),
+  ) as Partial<T>;
 }

@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Bit, Hole, JobFile, Machine, Setup } from '@nucleon/core/job/job';
+import { KIT_PART_SORTS, type KitPartSort } from '@nucleon/contract/kitSchema';
 import { validate as isUuid } from 'uuid';
-import { In, type EntityManager, type EntitySchema } from 'typeorm';
+import { In, IsNull, type EntityManager, type EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import type { VersionedRow } from '../database/columns';
 import { fieldsBeside } from '../database/present';
@@ -11,7 +12,16 @@ import { holeContent } from '../holes/holeMapping';
 import { jobEntity } from '../jobs/jobEntity';
 import { jobContent } from '../jobs/jobMapping';
 import { bitEntity, type BitRow } from '../kit/bitEntity';
-import { bitContent, bitOf, machineContent, machineOf } from '../kit/kitMapping';
+import {
+  bitContent,
+  bitOf,
+  machineContent,
+  machineOf,
+  partContent,
+  partOf,
+  type KitPart,
+} from '../kit/kitMapping';
+import { kitPartEntity } from '../kit/kitPartEntity';
 import { machineEntity, type MachineRow } from '../kit/machineEntity';
 import { pieceEntity } from '../pieces/pieceEntity';
 import { pieceContent } from '../pieces/pieceMapping';
@@ -33,7 +43,15 @@ export interface ImportTools {
  */
 export async function importJob(file: JobFile, tools: ImportTools): Promise<string> {
   const { manager } = tools;
-  const { bits = [], machines = [], ...kitExtra } = file.kit ?? {};
+  const {
+    bits = [],
+    machines = [],
+    couplings,
+    supports,
+    guides,
+    water,
+    ...kitExtra
+  } = file.kit ?? {};
   const bitIds = await importKit(tools, bitEntity, bits, bitContent, (row: BitRow): Bit =>
     bitOf(row),
   );
@@ -45,10 +63,20 @@ export async function importJob(file: JobFile, tools: ImportTools): Promise<stri
     (row: MachineRow): Machine => machineOf(row),
   );
 
+  const lists = { couplings, supports, guides, water };
+  for (const sort of KIT_PART_SORTS)
+    await importParts(tools, sort, lists[sort]?.filter(isWhole) ?? []);
+  const unnamed = Object.fromEntries(
+    KIT_PART_SORTS.flatMap((sort) => {
+      const odd = lists[sort]?.filter((part) => !isWhole(part)) ?? [];
+      return odd.length > 0 ? [[sort, odd]] : [];
+    }),
+  );
+
   const jobId = await insert(tools, jobEntity, file.job.id, {
     ...jobContent(file.job, {
       customMaterials: file.customMaterials ? [...file.customMaterials] : null,
-      fileExtra: { ...fieldsBeside(file, [...FILE_KEYS, 'kit']), kit: kitExtra },
+      fileExtra: { ...fieldsBeside(file, [...FILE_KEYS, 'kit']), kit: { ...kitExtra, ...unnamed } },
     }),
   });
   for (const [index, piece] of file.pieces.entries()) {
@@ -121,6 +149,25 @@ async function importKit<Row extends VersionedRow, Item extends { id: string }>(
     ids.set(item.id, same?.id ?? (await insert(tools, entity, item.id, content(item))));
   }
   return ids;
+}
+
+/** Early files had supports and guides in any shape; those go through unread. */
+const isWhole = (part: Partial<KitPart>): boolean =>
+  [part.id, part.name, part.kind].every((field) => typeof field === 'string');
+
+/** No hole names these by id: one that is owned alike already is not stored again. */
+async function importParts(
+  tools: ImportTools,
+  sort: KitPartSort,
+  parts: readonly KitPart[],
+): Promise<void> {
+  const owned = await tools.manager.find(kitPartEntity, { where: { sort, deletedAt: IsNull() } });
+  for (const part of parts) {
+    const same = owned.some((row) =>
+      isDeepStrictEqual({ ...partOf(row), id: part.id }, { ...part, id: part.id }),
+    );
+    if (!same) await insert(tools, kitPartEntity, part.id, partContent(sort)(part));
+  }
 }
 
 async function insert<Row extends VersionedRow>(

@@ -10,7 +10,9 @@ import type { Content } from '../database/putVersioned';
 import { holeEntity } from '../holes/holeEntity';
 import { jobEntity } from '../jobs/jobEntity';
 import { bitEntity } from '../kit/bitEntity';
-import { bitContent, machineContent } from '../kit/kitMapping';
+import { KIT_PART_SORTS } from '@nucleon/contract/kitSchema';
+import { bitContent, machineContent, partContent } from '../kit/kitMapping';
+import { kitPartEntity } from '../kit/kitPartEntity';
 import { machineEntity } from '../kit/machineEntity';
 import { pieceEntity } from '../pieces/pieceEntity';
 import { forgetPlansWithKit } from '../plans/storePlans';
@@ -65,6 +67,10 @@ async function removeDemo(manager: EntityManager, file: JobFile): Promise<void> 
     await putBack(manager, bitEntity, bit.id, bitContent(bit));
   for (const machine of file.kit?.machines ?? []) {
     await putBack(manager, machineEntity, machine.id, machineContent(machine));
+  }
+  for (const sort of KIT_PART_SORTS) {
+    for (const part of file.kit?.[sort] ?? [])
+      await putBack(manager, kitPartEntity, part.id, partContent(sort)(part));
   }
 }
 

@@ -1,6 +1,8 @@
 import { holeFields, putSchema } from '@nucleon/contract/jobFileSchema';
 import { validator } from '@nucleon/contract/validator';
 import type { HoleDetail, Put, StoredHole } from '@nucleon/contract/wire';
+import type { JobFile } from '@nucleon/core/job/job';
+import { assessHole } from '@nucleon/core/plan/assessHole';
 import { Router } from 'express';
 import { IsNull, type EntityManager } from 'typeorm';
 import { nextPosition } from '../database/position';
@@ -8,13 +10,13 @@ import { putVersioned } from '../database/putVersioned';
 import { setDeleted } from '../database/softDelete';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
-import { notFound } from '../http/problem';
+import { faultyProblem, notFound } from '../http/problem';
 import type { JobRow } from '../jobs/jobEntity';
 import { jobWithMaterials } from '../jobs/jobMapping';
 import { touchJob } from '../jobs/touchJob';
 import type { PieceRow } from '../pieces/pieceEntity';
 import { storedPiece } from '../pieces/pieceMapping';
-import { loadPiece } from '../plans/loadJob';
+import { loadKit, loadPiece, planningFile } from '../plans/loadJob';
 import { planOf, storePlans } from '../plans/storePlans';
 import type { ServerContext } from '../serverContext';
 import { holeEntity, type HoleRow } from './holeEntity';
@@ -44,6 +46,14 @@ async function holeDetail(manager: EntityManager, id: string): Promise<HoleDetai
   };
 }
 
+/** The job of one hole that its plan is made from. */
+async function holeFile(manager: EntityManager, id: string): Promise<JobFile> {
+  const row = await manager.findOneBy(holeEntity, { id, deletedAt: IsNull() });
+  if (!row) throw notFound('hole', id);
+  const loaded = await loadPiece(manager, row.pieceId, id);
+  return planningFile(loaded, await loadKit(manager), loaded.piece, row);
+}
+
 export function holeRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.get('/holes/:holeId', async (request, response) => {
@@ -54,6 +64,12 @@ export function holeRoutes({ source, now }: ServerContext): Router {
     const hole = await source.manager.findOneBy(holeEntity, { id, deletedAt: IsNull() });
     if (!hole) throw notFound('hole', id);
     response.json(await planOf(source.manager, hole, now()));
+  });
+  router.get('/holes/:holeId/risk', async (request, response) => {
+    const file = await holeFile(source.manager, idParam(request, 'holeId'));
+    const assessed = assessHole(file, idParam(request, 'holeId'));
+    if (assessed.kind === 'faulty') throw faultyProblem(assessed.faults);
+    response.json(assessed.risk);
   });
   router.put('/pieces/:pieceId/holes/:holeId', async (request, response) => {
     const [pieceId, id] = [idParam(request, 'pieceId'), idParam(request, 'holeId')];

@@ -2,6 +2,7 @@ import type { House } from '@nucleon/core/job/place';
 import { EntitySchema } from 'typeorm';
 import {
   foreignId,
+  maybeDouble,
   maybeJson,
   maybeText,
   versionedColumns,
@@ -13,6 +14,8 @@ export interface HouseRow extends VersionedRow {
   workshopId: string;
   edge: NonNullable<House['edge']> | null;
   school: string | null;
+  habits: Record<string, string> | null;
+  hourMoney: number | null;
 }
 
 export const houseEntity = new EntitySchema<HouseRow>({
@@ -22,5 +25,7 @@ export const houseEntity = new EntitySchema<HouseRow>({
     workshopId: foreignId('workshop_id'),
     edge: maybeJson('edge'),
     school: maybeText('school', 60),
+    habits: maybeJson('habits'),
+    hourMoney: maybeDouble('hour_money'),
   },
 });

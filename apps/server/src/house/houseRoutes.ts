@@ -1,34 +1,22 @@
 import { houseFields, putSchema } from '@nucleon/contract/jobFileSchema';
 import { validator } from '@nucleon/contract/validator';
-import type { StoredHouse } from '@nucleon/contract/wire';
 import type { House } from '@nucleon/core/job/place';
 import { Router } from 'express';
-import type { EntityManager } from 'typeorm';
-import { fieldsBeside, present } from '../database/present';
+import { fieldsBeside } from '../database/present';
 import { putVersioned } from '../database/putVersioned';
 import { transact } from '../database/transact';
 import { KEPT_BY_SERVER } from '../database/wireFields';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { checkedBody } from '../http/body';
 import type { ServerContext } from '../serverContext';
-import { houseEntity, type HouseRow } from './houseEntity';
+import { forgetAllPlans } from '../plans/storePlans';
+import { houseEntity } from './houseEntity';
+import { loadHouse, storedHouse } from './loadHouse';
 
 const KNOWN = [...KEPT_BY_SERVER, ...Object.keys(houseFields.optional)];
 const checkHouseBody = validator<House & { readonly version: number }>(
   putSchema(houseFields, 'house'),
 );
-
-const houseOf = (row: HouseRow): House => ({
-  ...row.extra,
-  ...present({ edge: row.edge, school: row.school }),
-});
-const storedHouse = (row: HouseRow): StoredHouse => ({ ...houseOf(row), version: row.version });
-
-/** The workshop's habits; none yet reads as version 0. */
-export async function loadHouse(manager: EntityManager): Promise<StoredHouse> {
-  const row = await manager.findOneBy(houseEntity, { id: THE_WORKSHOP_ID });
-  return row ? storedHouse(row) : { version: 0 };
-}
 
 export function houseRoutes({ source, now }: ServerContext): Router {
   const router = Router();
@@ -37,8 +25,8 @@ export function houseRoutes({ source, now }: ServerContext): Router {
   });
   router.put('/house', async (request, response) => {
     const body = checkedBody(request, checkHouseBody);
-    const { row } = await transact(source, (manager) =>
-      putVersioned(
+    const row = await transact(source, async (manager) => {
+      const written = await putVersioned(
         manager,
         houseEntity,
         {
@@ -48,13 +36,18 @@ export function houseRoutes({ source, now }: ServerContext): Router {
             workshopId: THE_WORKSHOP_ID,
             edge: body.edge ?? null,
             school: body.school ?? null,
+            habits: body.habits ? { ...body.habits } : null,
+            hourMoney: body.hourMoney ?? null,
             extra: fieldsBeside(body, KNOWN),
           },
           now: now(),
         },
         storedHouse,
-      ),
-    );
+      );
+      // A habit settles what holes leave open: any of their plans may be another now.
+      if (written.changed) await forgetAllPlans(manager);
+      return written.row;
+    });
     response.json(storedHouse(row));
   });
   return router;

@@ -4,6 +4,9 @@ import {
   double,
   foreignId,
   maybeDouble,
+  maybeJson,
+  maybeText,
+  maybeYesNo,
   text,
   versionedColumns,
   type VersionedRow,
@@ -23,6 +26,14 @@ export interface BitRow extends VersionedRow {
   holesCut: number | null;
   price: number | null;
   maxRpm: number | null;
+  supplier: string | null;
+  batch: string | null;
+  state: NonNullable<Bit['state']> | null;
+  slotted: boolean | null;
+  barrelDiameterMm: number | null;
+  shank: NonNullable<Bit['shank']> | null;
+  sharpnessLog: NonNullable<Bit['sharpnessLog']> | null;
+  retired: boolean | null;
 }
 
 export const bitEntity = new EntitySchema<BitRow>({
@@ -42,5 +53,13 @@ export const bitEntity = new EntitySchema<BitRow>({
     holesCut: maybeDouble('holes_cut'),
     price: maybeDouble('price'),
     maxRpm: maybeDouble('max_rpm'),
+    supplier: maybeText('supplier', 120),
+    batch: maybeText('batch', 120),
+    state: maybeText('state', 20),
+    slotted: maybeYesNo('slotted'),
+    barrelDiameterMm: maybeDouble('barrel_diameter_mm'),
+    shank: maybeJson('shank'),
+    sharpnessLog: maybeJson('sharpness_log'),
+    retired: maybeYesNo('retired'),
   },
 });

@@ -1,6 +1,14 @@
-import { bitFields, machineFields, putSchema } from '@nucleon/contract/jobFileSchema';
+import { putSchema } from '@nucleon/contract/jobFileSchema';
+import {
+  bitFields,
+  KIT_PART_FIELDS,
+  KIT_PART_SORTS,
+  machineFields,
+  type KitPartSort,
+} from '@nucleon/contract/kitSchema';
 import { validator, type Validated } from '@nucleon/contract/validator';
-import type { Page, Put, StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import { id, list, object } from '@nucleon/contract/schemaParts';
+import type { NewBits, Page, Put, StoredBit, StoredMachine } from '@nucleon/contract/wire';
 import { checkJob } from '@nucleon/core/job/checkJob';
 import type { Kit } from '@nucleon/core/job/job';
 import { Router } from 'express';
@@ -12,10 +20,19 @@ import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { containing, pageQuery } from '../http/paging';
 import { faultyProblem } from '../http/problem';
-import { forgetPlansWithKit } from '../plans/storePlans';
+import { forgetAllPlans, forgetPlansWithKit } from '../plans/storePlans';
 import type { ServerContext } from '../serverContext';
 import { bitEntity } from './bitEntity';
-import { bitContent, machineContent, storedBit, storedMachine } from './kitMapping';
+import {
+  bitContent,
+  machineContent,
+  partContent,
+  storedBit,
+  storedMachine,
+  storedPart,
+  type KitPart,
+} from './kitMapping';
+import { kitPartEntity } from './kitPartEntity';
 import { machineEntity } from './machineEntity';
 
 /** One kind of kit: where it lives and how it is read and shown. */
@@ -23,6 +40,8 @@ interface KitResource<Row extends VersionedRow, Body extends { version: number }
   readonly path: string;
   readonly entity: EntitySchema<Row>;
   readonly orderBy: string;
+  /** Rows of a shared table that belong to it. */
+  readonly only?: Partial<Row>;
   readonly check: (data: unknown) => Validated<Body>;
   readonly content: (body: Body) => Content<Row>;
   readonly show: (row: Row) => Stored;
@@ -49,8 +68,26 @@ const machines = {
   asKit: (id: string, body: Put<StoredMachine>): Kit => ({ machines: [{ ...body, id }] }),
 };
 
+/** Couplings, supports, guides and ways of wetting: one table, told apart by sort. */
+const partResource = (sort: KitPartSort) => ({
+  path: `/kit/${sort}`,
+  entity: kitPartEntity,
+  orderBy: 'row.name',
+  only: { sort },
+  check: validator<Omit<KitPart, 'id'> & { readonly version: number }>(
+    putSchema(KIT_PART_FIELDS[sort], sort),
+  ),
+  content: partContent(sort),
+  show: storedPart,
+  asKit: (id: string, body: object): Kit => ({ [sort]: [{ ...body, id }] }),
+});
+
+const PART_RESOURCES = KIT_PART_SORTS.map(partResource);
+
 export function kitRoutes(context: ServerContext): Router {
   const router = Router();
+  for (const resource of PART_RESOURCES) addResource(router, context, resource);
+  addBatch(router, context);
   addResource(router, context, bits);
   addResource(router, context, machines);
   return router;
@@ -65,6 +102,8 @@ function addResource<Row extends VersionedRow, Body extends { version: number },
   router.get(path, async (request, response) => {
     const { page, pageSize, search } = pageQuery(request.query);
     const found = source.manager.createQueryBuilder(entity, 'row').where('row.deletedAt IS NULL');
+    for (const [column, value] of Object.entries(resource.only ?? {}))
+      found.andWhere(`row.${column} = :${column}`, { [column]: value });
     if (search) found.andWhere('row.name LIKE :like', { like: containing(search) });
     const [rows, total] = await found
       .orderBy(resource.orderBy, 'ASC')
@@ -101,6 +140,29 @@ function addResource<Row extends VersionedRow, Body extends { version: number },
   router.post(`${path}/:id/restore`, async (request, response) => {
     await setGone(() => null)(idParam(request, 'id'));
     response.status(204).end();
+  });
+}
+
+const checkBatch = validator<NewBits>({
+  $id: 'urn:nucleon:new-bits',
+  ...object({ bits: list(object({ id, ...bitFields.required }, bitFields.optional), 2000) }),
+});
+
+/** Several new bits in one transaction; sending them again changes nothing. */
+function addBatch(router: Router, { source, now }: ServerContext): void {
+  router.post('/bits/batch', async (request, response) => {
+    const { bits: several } = checkedBody(request, checkBatch);
+    refuseNonsense({ bits: several });
+    const rows = await transact(source, async (manager) => {
+      const written = [];
+      for (const { id, ...body } of several) {
+        const put = { id, version: 0, content: bitContent(body), now: now() };
+        written.push((await putVersioned(manager, bitEntity, put, storedBit)).row);
+      }
+      await forgetAllPlans(manager);
+      return written;
+    });
+    response.json({ items: rows.map(storedBit) });
   });
 }
 

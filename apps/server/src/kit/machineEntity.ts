@@ -6,6 +6,7 @@ import {
   maybeDouble,
   maybeJson,
   maybeText,
+  maybeYesNo,
   text,
   versionedColumns,
   type VersionedRow,
@@ -20,7 +21,22 @@ export interface MachineRow extends VersionedRow {
   /** Wrapped, since null itself means “no clutch”. */
   clutch: { torqueNm: number | null } | null;
   power: NonNullable<Machine['power']> | null;
+  holders: NonNullable<Machine['holders']> | null;
+  /** Travel, room under the chuck, throat, lever and pinion. */
+  room: MachineRoom | null;
+  waterRated: boolean | null;
+  spindleWater: boolean | null;
+  retired: boolean | null;
 }
+
+export const ROOM_FIELDS = [
+  'travelMm',
+  'chuckToTableMm',
+  'throatMm',
+  'leverArmMm',
+  'pinionRadiusMm',
+] as const satisfies readonly (keyof Machine)[];
+export type MachineRoom = Pick<Machine, (typeof ROOM_FIELDS)[number]>;
 
 export const machineEntity = new EntitySchema<MachineRow>({
   name: 'machine',
@@ -33,5 +49,10 @@ export const machineEntity = new EntitySchema<MachineRow>({
     stallTorqueNm: maybeDouble('stall_torque_nm'),
     clutch: maybeJson('clutch'),
     power: maybeText('power', 20),
+    holders: maybeJson('holders'),
+    room: maybeJson('room'),
+    waterRated: maybeYesNo('water_rated'),
+    spindleWater: maybeYesNo('spindle_water'),
+    retired: maybeYesNo('retired'),
   },
 });

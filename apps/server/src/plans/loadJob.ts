@@ -1,11 +1,14 @@
 import type { Bit, Hole, JobFile, Machine } from '@nucleon/core/job/job';
+import type { House } from '@nucleon/core/job/place';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { holeEntity, type HoleRow } from '../holes/holeEntity';
 import { holeOf } from '../holes/holeMapping';
 import { jobEntity, type JobRow } from '../jobs/jobEntity';
 import { jobHeader } from '../jobs/jobMapping';
 import { bitEntity, type BitRow } from '../kit/bitEntity';
-import { bitOf, machineOf } from '../kit/kitMapping';
+import { loadHouse } from '../house/loadHouse';
+import { bitOf, machineOf, partsOf } from '../kit/kitMapping';
+import { kitPartEntity, type KitPartRow } from '../kit/kitPartEntity';
 import { machineEntity, type MachineRow } from '../kit/machineEntity';
 import { pieceEntity, type PieceRow } from '../pieces/pieceEntity';
 import { pieceOf } from '../pieces/pieceMapping';
@@ -51,14 +54,25 @@ export async function loadPiece(
   return { job, piece, pieces: [piece], holes };
 }
 
-/** All of the workshop's kit, retired pieces too: a plan may still lean on one. */
+/** All of the workshop's kit and habits, deleted pieces too: a plan may still lean on one. */
 export interface LoadedKit {
   readonly bits: readonly BitRow[];
   readonly machines: readonly MachineRow[];
+  readonly parts: readonly KitPartRow[];
+  readonly house: House;
 }
 
 export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
-  return { bits: await manager.find(bitEntity), machines: await manager.find(machineEntity) };
+  const { version: _version, ...house } = await loadHouse(manager);
+  return {
+    bits: await manager.find(bitEntity),
+    machines: await manager.find(machineEntity),
+    parts: await manager.find(kitPartEntity, {
+      where: { deletedAt: IsNull() },
+      order: { name: 'ASC', id: 'ASC' },
+    }),
+    house,
+  };
 }
 
 /** A job of one hole, with the kit in use and whatever retired part of it the hole still names. */
@@ -79,7 +93,9 @@ export function planningFile(
     kit: {
       bits: kit.bits.filter(inUse).map((row): Bit => bitOf(row)),
       machines: kit.machines.filter(inUse).map((row): Machine => machineOf(row)),
+      ...partsOf(kit.parts),
     },
+    house: kit.house,
     customMaterials: loaded.job.customMaterials ?? [],
   };
 }

@@ -91,6 +91,12 @@ const headlineOf = (
   current: row.modelVersion === MODEL_VERSION && row.dataVersion === MATERIAL_DATA_VERSION,
 });
 
+/** Forgets every plan: they are made again when next read. */
+export async function forgetAllPlans(manager: EntityManager): Promise<void> {
+  // Not a truncation: that would end the transaction.
+  await manager.createQueryBuilder().delete().from(holePlanEntity).execute();
+}
+
 /**
  * Forgets plans that a change of kit may alter: those that name this part and those for which the
  * planner chose from what is owned. They are made again when next read.

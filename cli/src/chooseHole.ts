@@ -1,0 +1,56 @@
+import { rankSetups } from '@nucleon/core/choice/rankSetups';
+import { MODEL_VERSION } from '@nucleon/core/plan/plan';
+import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import type { Console } from './console';
+import { faultLine } from './faultLine';
+import type { OneHole } from './oneHole';
+import { NUCLEON_VERSION } from './version';
+
+/** Prints what is owned that makes the hole, best first, and what cannot and why. */
+export function chooseHole({ file, holeId }: OneHole, console: Console, units: UnitSystem): number {
+  const outcome = rankSetups(file, holeId, units);
+  if (outcome.kind === 'faulty') {
+    outcome.faults.forEach((fault) => {
+      console.err(faultLine(fault));
+    });
+    return 1;
+  }
+  const { ranked, impossible, otherSizes, toGet } = outcome.ranking;
+  const named = ({ id, name }: { id: string; name: string }) => ({ id, name });
+  console.out(
+    JSON.stringify(
+      {
+        nucleon: NUCLEON_VERSION,
+        model: MODEL_VERSION,
+        holeId,
+        ranked: ranked.map(({ bit, machine, water, couplings, setup, outcome: found, why }) => ({
+          bit: named(bit),
+          machine: named(machine),
+          water,
+          couplings: couplings?.map(named) ?? null,
+          setup,
+          drillTimeS: found.timeS,
+          crackProbability: found.crackProbability,
+          exitChipMm: found.chipMm,
+          chipOverOdds: found.chipOverOdds,
+          feedForceN: found.feedForceN,
+          rpm: found.rpm,
+          effort: found.effort.level,
+          handForceN: found.effort.handForceN,
+          cost: found.cost,
+          why,
+        })),
+        impossible: impossible.map(({ bit, machine, obstacles }) => ({
+          bit: named(bit),
+          machine: named(machine),
+          obstacles,
+        })),
+        otherSizes: otherSizes.map(({ bit, text }) => ({ bit: named(bit), text })),
+        toGet,
+      },
+      null,
+      2,
+    ),
+  );
+  return 0;
+}

@@ -1,0 +1,50 @@
+import type { JobFile } from '@nucleon/core/job/job';
+import type { Console } from './console';
+import { faultLine } from './faultLine';
+import { loadJobFile } from './loadJobFile';
+
+/** A job of the one piece that holds the hole meant. */
+export interface OneHole {
+  readonly file: JobFile;
+  readonly holeId: string;
+}
+
+/**
+ * The hole a command is about: by its id or label, in the piece named where several have it.
+ * @returns null after saying what is wrong
+ */
+export async function oneHole(
+  path: string,
+  wanted: string,
+  pieceWanted: string | undefined,
+  console: Console,
+): Promise<OneHole | null> {
+  const loaded = await loadJobFile(path);
+  if (loaded.kind === 'faulty') {
+    loaded.faults.forEach((fault) => {
+      console.err(faultLine(fault));
+    });
+    return null;
+  }
+  const all = loaded.value.pieces.flatMap((piece) => piece.holes.map((hole) => ({ piece, hole })));
+  const found = all
+    .filter(({ hole }) => hole.id === wanted || hole.label === wanted)
+    .filter(
+      ({ piece }) =>
+        pieceWanted === undefined || piece.id === pieceWanted || piece.name === pieceWanted,
+    );
+  const [first, second] = found;
+  if (!first) {
+    console.err(
+      `No hole “${wanted}”; the file has ${all.map(({ hole }) => hole.label ?? hole.id).join(', ') || 'none'}.`,
+    );
+    return null;
+  }
+  if (second) {
+    console.err(
+      `Hole “${wanted}” is in ${found.map(({ piece }) => `“${piece.name}”`).join(' and ')}; say which with --piece.`,
+    );
+    return null;
+  }
+  return { file: { ...loaded.value, pieces: [first.piece] }, holeId: first.hole.id };
+}

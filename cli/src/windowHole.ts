@@ -1,0 +1,45 @@
+import { MOST_GRID, WINDOW_AREAS, workingWindow } from '@nucleon/core/choice/workingWindow';
+import { contextOf } from '@nucleon/core/plan/makePlan';
+import { MODEL_VERSION } from '@nucleon/core/plan/plan';
+import { METRIC } from '@nucleon/core/units/unitSystem';
+import type { Console } from './console';
+import { faultLine } from './faultLine';
+import type { OneHole } from './oneHole';
+import { NUCLEON_VERSION } from './version';
+
+const USUAL_SIZE = 40;
+/** Margins are printed to the hundredth of a standard deviation. */
+const hundredth = (value: number): number => Math.round(value * 100) / 100;
+
+/** Prints the map of speed against force: margins of every area, row by row. */
+export function windowHole(
+  { file, holeId }: OneHole,
+  size: string | undefined,
+  console: Console,
+): number {
+  const side = size === undefined ? USUAL_SIZE : Number(size);
+  if (!Number.isInteger(side) || side < 2 || side > MOST_GRID) {
+    console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MOST_GRID}.`);
+    return 1;
+  }
+  const worked = contextOf(file, holeId, METRIC);
+  if (worked.kind === 'faulty') {
+    worked.faults.forEach((fault) => {
+      console.err(faultLine(fault));
+    });
+    return 1;
+  }
+  const grid = workingWindow(worked.context, side);
+  console.out(
+    JSON.stringify({
+      nucleon: NUCLEON_VERSION,
+      model: MODEL_VERSION,
+      holeId,
+      ...grid,
+      margins: Object.fromEntries(
+        WINDOW_AREAS.map((area) => [area, Array.from(grid.margins[area], hundredth)]),
+      ),
+    }),
+  );
+  return 0;
+}
