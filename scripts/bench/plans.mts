@@ -1,11 +1,15 @@
-/** Prints how long one plan takes, ms, over the demo's holes: `tsx scripts/bench/plans.mts`. */
+/** Prints how long a plan, its risk, window, ranking and comparison take, ms, over the demo's holes: `tsx scripts/bench/plans.mts`. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { checkJobData } from '@nucleon/contract/readJobFile';
 import type { JobFile } from '@nucleon/core/job/job';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { compareMethods } from '@nucleon/core/choice/compareMethods';
+import { rankSetups } from '@nucleon/core/choice/rankSetups';
+import { workingWindow } from '@nucleon/core/choice/workingWindow';
+import { contextOf, makePlan } from '@nucleon/core/plan/makePlan';
+import { riskModelOf } from '@nucleon/core/plan/riskModelOf';
+import { assessRisk } from '@nucleon/core/risk/assessRisk';
+import { METRIC } from '@nucleon/core/units/unitSystem';
 
-const ROUNDS = 200;
-const WARM_ROUNDS = 50;
 const folder = new URL('../../demo/', import.meta.url);
 
 const holes: { file: JobFile; holeId: string }[] = [];
@@ -16,14 +20,44 @@ for (const name of readdirSync(folder)) {
     for (const hole of piece.holes) holes.push({ file: checked.value, holeId: hole.id });
 }
 
-const times: number[] = [];
-for (let round = 0; round < ROUNDS + WARM_ROUNDS; round++) {
-  for (const { file, holeId } of holes) {
-    const began = performance.now();
-    makePlan(file, holeId);
-    if (round >= WARM_ROUNDS) times.push(performance.now() - began);
+/** Median and 95th percentile, ms, of a piece of work over every hole, after warming up. */
+function timed(
+  rounds: number,
+  work: (hole: { file: JobFile; holeId: string }) => void,
+): { medianMs: number; p95Ms: number } {
+  const times: number[] = [];
+  const warmRounds = Math.ceil(rounds / 4);
+  for (let round = 0; round < rounds + warmRounds; round++) {
+    for (const hole of holes) {
+      const began = performance.now();
+      work(hole);
+      if (round >= warmRounds) times.push(performance.now() - began);
+    }
   }
+  times.sort((a, b) => a - b);
+  const at = (share: number): number => times[Math.floor(share * (times.length - 1))] ?? NaN;
+  return { medianMs: at(0.5), p95Ms: at(0.95) };
 }
-times.sort((a, b) => a - b);
-const at = (share: number): number => times[Math.floor(share * (times.length - 1))] ?? NaN;
-console.log(JSON.stringify({ medianMs: at(0.5), p95Ms: at(0.95) }));
+
+const contexts = new Map(
+  holes.map(({ file, holeId }) => {
+    const worked = contextOf(file, holeId, METRIC);
+    if (worked.kind === 'faulty') throw new Error(`hole ${holeId} is faulty`);
+    return [holeId, worked.context];
+  }),
+);
+const contextFor = (holeId: string) => {
+  const context = contexts.get(holeId);
+  if (!context) throw new Error(`no context of ${holeId}`);
+  return context;
+};
+
+console.log(
+  JSON.stringify({
+    plan: timed(200, ({ file, holeId }) => makePlan(file, holeId)),
+    risk: timed(8, ({ holeId }) => assessRisk(riskModelOf(contextFor(holeId)))),
+    window: timed(8, ({ holeId }) => workingWindow(contextFor(holeId), 120)),
+    rank: timed(8, ({ file, holeId }) => rankSetups(file, holeId)),
+    compare: timed(8, ({ file, holeId }) => compareMethods(file, holeId)),
+  }),
+);

@@ -6,7 +6,7 @@ export const DRAWS = 10_000;
 /** The same on the phone, the server and the command line, so that the numbers are too. */
 export const SEED = 20_260;
 /** Draws for weighing the unknowns against each other: all share the same deviates. */
-const WEIGHING_DRAWS = 2_000;
+const WEIGHING_DRAWS = 1_000;
 const TRIES_SHOWN = 20;
 
 export interface Percentiles {

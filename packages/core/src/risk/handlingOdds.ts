@@ -19,12 +19,21 @@ export interface HandlingCase {
   readonly sharpnessSd?: number;
 }
 
-/**
- * P_hand = base × thin × dull: thin = max(1, (4/t)²) for sheets and vessels, dull = (2 − s)²;
- * a tenth of it in masonry.
- */
+/** thin = max(1, (4/t)²) for sheets and vessels, 1 for bulky pieces (null). */
+export const thinFactor = (sheetThicknessMm: number | null): number =>
+  sheetThicknessMm === null ? 1 : Math.max(1, (THIN_MM / sheetThicknessMm) ** 2);
+
+/** dull = (2 − s)²; over a spread of s its mean is (2 − s)² + sd². */
+export const dullFactor = (sharpness: number, sd = 0): number => (2 - sharpness) ** 2 + sd ** 2;
+
+/** What hold and material make of it, before thin and dull. */
+export const handlingBase = ({ hold, masonry }: Pick<HandlingCase, 'hold' | 'masonry'>): number =>
+  BASE[hold] * (masonry ? MASONRY : 1);
+
+/** P_hand = base × thin × dull; a tenth of it in masonry. */
 export function handlingOdds(at: HandlingCase): number {
-  const thin = at.sheetThicknessMm === null ? 1 : Math.max(1, (THIN_MM / at.sheetThicknessMm) ** 2);
-  const dull = (2 - at.sharpness) ** 2 + (at.sharpnessSd ?? 0) ** 2;
-  return Math.min(1, BASE[at.hold] * thin * dull * (at.masonry ? MASONRY : 1));
+  return Math.min(
+    1,
+    handlingBase(at) * thinFactor(at.sheetThicknessMm) * dullFactor(at.sharpness, at.sharpnessSd),
+  );
 }

@@ -1,13 +1,16 @@
 import { widening } from '../breakthrough/exitChip';
 import { normalDraws, seededRandom } from '../random/seededRandom';
-import { handlingOdds } from './handlingOdds';
+import { dullFactor, handlingBase, thinFactor } from './handlingOdds';
 import { UNKNOWNS, type RiskModel, type Unknown } from './riskModel';
-import { failureProbability } from './weibull';
+import { weibullOdds, weibullScale } from './weibull';
 
 /** No rim is balder than this, whatever is drawn. */
 const LEAST_SHARPNESS = 0.05;
 /** A hand that falls near the glaze still cuts with a tenth of its force, as in the closed form. */
 const LEAST_CUTTING_SHARE = 0.1;
+
+/** A body that shells as usual: only the sheet's thickness widens its chip. */
+const PLAIN = { exitChipFactor: 1 };
 
 /** What came out of every draw: aligned arrays, as long as there were draws. */
 export interface Tries {
@@ -57,6 +60,10 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
   const chipMm = new Float64Array(chip ? draws : 0);
   const odds = new Float64Array(draws);
   const width = UNKNOWNS.length;
+  const handBase = handlingBase(model.handling);
+  const scaleMpa = weibullScale(strength.fractileMpa, strength.weibullModulus);
+  const sheetMm = chip?.sheetThicknessMm ?? null;
+  const thinAtMiddle = sheetMm === null ? 1 : widening(PLAIN, sheetMm);
   const at = (draw: number, unknown: Exclude<Unknown, 'identity'>, column: number): number =>
     unknown === frozen ? 0 : (z[draw * width + column] ?? 0) * sd[unknown];
   const [likeliest] = model.identities;
@@ -84,9 +91,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     timeS[draw] = model.fixedS + seconds * slowness;
 
     if (chip) {
-      const sheet = chip.sheetThicknessMm;
-      const plain = { exitChipFactor: 1 };
-      const thin = sheet === null ? 1 : widening(plain, sheet * t) / widening(plain, sheet);
+      const thin = sheetMm === null ? 1 : widening(PLAIN, sheetMm * t) / thinAtMiddle;
       chipMm[draw] =
         chip.widthMm *
         identity.chipFactor *
@@ -95,16 +100,15 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     }
 
     const sheet = model.handling.sheetThicknessMm;
-    const byHand = handlingOdds({
-      ...model.handling,
-      sheetThicknessMm: sheet === null ? null : sheet * t,
-      sharpness: s,
-    });
+    const byHand = Math.min(
+      1,
+      handBase * (sheet === null ? 1 : thinFactor(sheet * t)) * dullFactor(s),
+    );
     const byStress = model.handlingAlone
       ? 0
-      : failureProbability(
+      : weibullOdds(
           heat.thermalStressMpa * f * n + heat.builtInMpa,
-          strength.fractileMpa,
+          scaleMpa,
           strength.weibullModulus,
         );
     odds[draw] = 1 - (1 - byStress) * (1 - byHand);
