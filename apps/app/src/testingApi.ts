@@ -4,10 +4,11 @@ import type {
   StoredBit,
   StoredHole,
   StoredMachine,
+  StoredParts,
   StoredPiece,
 } from '@nucleon/contract/wire';
-import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Planner } from './workers/planner';
+import { TASKS } from './workers/tasks';
 
 /** What one request was answered with, for a test to look back on. */
 export interface Sent {
@@ -54,6 +55,7 @@ export const BITS: readonly StoredBit[] = [
 export const MACHINES: readonly StoredMachine[] = [
   { ...at, id: 'm1', name: 'Bench press', kind: 'bench-drill-press' },
 ];
+export const NO_PARTS: StoredParts = { couplings: [], supports: [], guides: [], water: [] };
 export const DETAIL: HoleDetail = {
   job: { ...at, id: 'j1', name: 'Clock court', customMaterials: [] },
   piece: PIECE,
@@ -121,6 +123,7 @@ function soundAnswer({ method, path, body }: Sent): { status: number; body: unkn
     '/bits': page(BITS),
     '/machines': page(MACHINES),
     '/house': { version: 0 },
+    '/kit/parts': NO_PARTS,
     '/pieces/p1/layout': { job: DETAIL.job, piece: PIECE, holes: [HOLE] },
     '/jobs/j1/export': { format: 'nucleon-job' },
   };
@@ -152,17 +155,13 @@ export function fakeApi(own: Answer = () => undefined): Sent[] {
   return log;
 }
 
-/** Plans in the test's own thread, answering in a later turn as a worker would. */
+/** Works things out in the test's own thread, answering in a later turn as a worker would. */
 export const ownThreadPlanner: Planner = {
-  ask: (request, answered) => {
+  ask: (task, input, answered) => {
     let wanted = true;
+    const run = TASKS[task] as (asked: typeof input) => ReturnType<(typeof TASKS)[typeof task]>;
     void Promise.resolve().then(() => {
-      if (wanted)
-        answered({
-          id: 0,
-          kind: 'answered',
-          outcome: makePlan(request.file, request.holeId, request.units),
-        });
+      if (wanted) answered({ id: 0, kind: 'answered', outcome: run(input) });
     });
     return () => {
       wanted = false;

@@ -1,4 +1,12 @@
-import type { Page, Put, StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import type { KitPartSort } from '@nucleon/contract/kitSchema';
+import type {
+  NewBits,
+  Page,
+  Put,
+  StoredBit,
+  StoredMachine,
+  StoredParts,
+} from '@nucleon/contract/wire';
 import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
 
@@ -23,6 +31,22 @@ export const machinesQuery = queryOptions({
   queryFn: ({ signal }) => everyPage<StoredMachine>('/machines', signal),
 });
 
+export const partsQuery = queryOptions({
+  queryKey: ['kit-parts'],
+  queryFn: ({ signal }) => fetchJson<StoredParts>('/kit/parts', { signal }),
+});
+
+export type StoredPart = StoredParts[KitPartSort][number];
+export const putPart = (sort: KitPartSort, id: string, body: object): Promise<StoredPart> =>
+  fetchJson(`/kit/${sort}/${id}`, { method: 'PUT', body });
+export const deletePart = (sort: KitPartSort, id: string): Promise<void> =>
+  fetchJson(`/kit/${sort}/${id}`, { method: 'DELETE' });
+export const restorePart = (sort: KitPartSort, id: string): Promise<void> =>
+  fetchJson(`/kit/${sort}/${id}/restore`, { method: 'POST' });
+
+/** Several new bits at once: all of them, or none. */
+export const addBits = (body: NewBits): Promise<Pick<Page<StoredBit>, 'items'>> =>
+  fetchJson('/bits/batch', { method: 'POST', body });
 export const putBit = (id: string, body: Put<StoredBit>): Promise<StoredBit> =>
   fetchJson(`/bits/${id}`, { method: 'PUT', body });
 export const deleteBit = (id: string): Promise<void> =>

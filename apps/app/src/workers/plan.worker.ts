@@ -1,15 +1,17 @@
-import type { PlanReply, PlanRequest } from '@nucleon/contract/workerProtocol';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import type { TaskReply, TaskRequest } from './planner';
+import { TASKS, type TaskName } from './tasks';
 
-/** Runs the core's plan off the page's thread. */
-globalThis.onmessage = ({ data }: MessageEvent<PlanRequest>): void => {
-  const reply = answer(data);
-  (globalThis as unknown as { postMessage: (message: PlanReply) => void }).postMessage(reply);
+/** Runs the core off the page's thread. */
+globalThis.onmessage = ({ data }: MessageEvent<TaskRequest>): void => {
+  (globalThis as unknown as { postMessage: (message: TaskReply) => void }).postMessage(
+    answer(data),
+  );
 };
 
-function answer({ id, file, holeId, units }: PlanRequest): PlanReply {
+function answer<T extends TaskName>({ id, task, input }: TaskRequest<T>): TaskReply {
   try {
-    return { id, kind: 'answered', outcome: makePlan(file, holeId, units) };
+    const run = TASKS[task] as (asked: typeof input) => ReturnType<(typeof TASKS)[T]>;
+    return { id, kind: 'answered', outcome: run(input) };
   } catch (error) {
     return { id, kind: 'broken', message: error instanceof Error ? error.message : String(error) };
   }

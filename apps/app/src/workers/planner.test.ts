@@ -1,28 +1,27 @@
-import type { PlanReply, PlanRequest } from '@nucleon/contract/workerProtocol';
 import type { JobFile } from '@nucleon/core/job/job';
 import { METRIC } from '@nucleon/core/units/unitSystem';
-import { workerPlanner } from './planner';
+import { workerPlanner, type TaskReply, type TaskRequest } from './planner';
 
 /** A worker whose answers the test gives by hand. */
 function heldWorker() {
-  const asked: PlanRequest[] = [];
+  const asked: TaskRequest[] = [];
   const worker = {
-    onmessage: null as ((event: { data: PlanReply }) => void) | null,
-    postMessage: (request: PlanRequest) => asked.push(request),
+    onmessage: null as ((event: { data: TaskReply }) => void) | null,
+    postMessage: (request: TaskRequest) => asked.push(request),
     terminate: jest.fn(),
   };
-  return { asked, worker, reply: (data: PlanReply) => worker.onmessage?.({ data }) };
+  return { asked, worker, reply: (data: TaskReply) => worker.onmessage?.({ data }) };
 }
 
 const request = { file: {} as JobFile, holeId: 'h', units: METRIC };
-const broken = (id: number): PlanReply => ({ id, kind: 'broken', message: String(id) });
+const broken = (id: number): TaskReply => ({ id, kind: 'broken', message: String(id) });
 
 it('gives each asker its own answer, whatever order they come in', () => {
   const { asked, worker, reply } = heldWorker();
   const planner = workerPlanner(worker as unknown as Worker);
   const [first, second] = [jest.fn(), jest.fn()];
-  planner.ask(request, first);
-  planner.ask(request, second);
+  planner.ask('plan', request, first);
+  planner.ask('plan', request, second);
   expect(asked.map((one) => one.id)).toEqual([1, 2]);
   reply(broken(2));
   reply(broken(1));
@@ -34,7 +33,7 @@ it('lets late answers lose', () => {
   const { worker, reply } = heldWorker();
   const planner = workerPlanner(worker as unknown as Worker);
   const late = jest.fn();
-  planner.ask(request, late)();
+  planner.ask('plan', request, late)();
   reply(broken(1));
   expect(late).not.toHaveBeenCalled();
 });

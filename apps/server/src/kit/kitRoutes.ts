@@ -12,7 +12,7 @@ import type { NewBits, Page, Put, StoredBit, StoredMachine } from '@nucleon/cont
 import { checkJob } from '@nucleon/core/job/checkJob';
 import type { Kit } from '@nucleon/core/job/job';
 import { Router } from 'express';
-import type { EntitySchema } from 'typeorm';
+import { IsNull, type EntitySchema } from 'typeorm';
 import type { VersionedRow } from '../database/columns';
 import { putVersioned, type Content } from '../database/putVersioned';
 import { setDeleted } from '../database/softDelete';
@@ -86,6 +86,16 @@ const PART_RESOURCES = KIT_PART_SORTS.map(partResource);
 
 export function kitRoutes(context: ServerContext): Router {
   const router = Router();
+  router.get('/kit/parts', async (_request, response) => {
+    const rows = await context.source.manager.find(kitPartEntity, {
+      where: { deletedAt: IsNull() },
+      order: { name: 'ASC', id: 'ASC' },
+    });
+    const answer = Object.fromEntries(
+      KIT_PART_SORTS.map((sort) => [sort, rows.filter((row) => row.sort === sort).map(storedPart)]),
+    );
+    response.json(answer);
+  });
   for (const resource of PART_RESOURCES) addResource(router, context, resource);
   addBatch(router, context);
   addResource(router, context, bits);

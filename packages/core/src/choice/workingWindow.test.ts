@@ -4,6 +4,7 @@ import type { PlanContext } from '../plan/planContext';
 import { METRIC } from '../units/unitSystem';
 import { cuttingTorque } from '../cutting/feedForce';
 import { rimSpeedAt } from '../cutting/contact';
+import { logTicks, pointInNumbers, pointInWords } from './windowWords';
 import { areaAt, marginsAt, WINDOW_AREAS, windowCase, workingWindow } from './workingWindow';
 
 const contextWith = (parts: JobParts = {}): PlanContext => {
@@ -69,4 +70,16 @@ it('knows no arms in a press', () => {
 
 it('draws no finer than it can', () => {
   expect(() => workingWindow(contextWith(), 401)).toThrow('401');
+});
+
+it('says where a point lies, and puts round numbers on the axes', () => {
+  const { plan, diameterMm, contactAreaMm2 } = workingWindow(contextWith(), 20);
+  expect(pointInWords(plan)).toMatch(
+    /^Cuts clean, (well inside|with room|but only just)\. The nearest/,
+  );
+  expect(pointInWords({ ...plan, area: 'glazes', margin: -1 })).toMatch(/^Glazes\. Too light/);
+  expect(pointInNumbers(plan, { diameterMm, contactAreaMm2 }, METRIC)).toBe(
+    '917 rpm and 26 N: 1.2 m/s at the rim, 0.35 MPa.',
+  );
+  expect(logTicks(180, 5200)).toEqual([200, 500, 1000, 2000, 5000]);
 });

@@ -2,7 +2,7 @@ import { INCH_POUND, METRIC } from '../units/unitSystem';
 import { effortOf, enduranceS, handForce, MOST_PUSH_N } from './pressing';
 import { formatReading, scaleReading } from './scaleReading';
 import { simulatedScale } from './simulatedScale';
-import { steadinessOf, type ForceSample } from './steadiness';
+import { steadinessFromExtremes, steadinessOf, type ForceSample } from './steadiness';
 
 it('follows Rohmert: a third of the most for over two minutes, half for about one, nothing at all', () => {
   expect(enduranceS(MOST_PUSH_N / 2)).toBeCloseTo(60 * (-1.5 + 4.2 - 2.4 + 0.8));
@@ -61,4 +61,12 @@ it('stands in for a hand on a scale: it arrives, and wanders about as much as sa
   expect(lnSd).toBeLessThan(0.09);
   const again = simulatedScale(4);
   expect(again.read(26, 0)).toEqual(simulatedScale(4).read(26, 0));
+});
+
+it('judges a hand by the least and most a plain scale showed', () => {
+  expect(steadinessFromExtremes(24, 28, band)).toMatchObject({ verdict: 'good' });
+  expect(steadinessFromExtremes(5, 12, band).verdict).toBe('light');
+  expect(steadinessFromExtremes(40, 60, band).verdict).toBe('heavy');
+  expect(steadinessFromExtremes(10, 60, band).verdict).toBe('uneven');
+  expect(steadinessFromExtremes(20, 30, band).lnSd).toBeCloseTo(Math.log(1.5) / 4);
 });

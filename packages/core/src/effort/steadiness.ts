@@ -1,3 +1,5 @@
+import { normalCdf } from '../numeric/normal';
+
 /** One reading of a scale that is pressed: when, ms, and how hard, N. */
 export interface ForceSample {
   readonly atMs: number;
@@ -57,14 +59,38 @@ export function steadinessOf(samples: readonly ForceSample[], band: ForceBand): 
   const meanN = mean((forceN) => forceN);
   const within = mean((forceN) => Number(forceN >= band.leastN && forceN <= band.mostN));
   const found = { seconds, within, meanN, lnSd };
-  if (within >= GOOD_SHARE) return { ...found, verdict: 'good', text: 'That is the hand for it.' };
+  return { ...found, ...verdictOf(within, meanN, band) };
+}
+
+function verdictOf(
+  within: number,
+  meanN: number,
+  band: ForceBand,
+): Pick<Steadiness, 'verdict' | 'text'> {
+  if (within >= GOOD_SHARE) return { verdict: 'good', text: 'That is the hand for it.' };
   if (meanN < band.leastN)
-    return { ...found, verdict: 'light', text: 'Too light: the rim would polish and glaze.' };
+    return { verdict: 'light', text: 'Too light: the rim would polish and glaze.' };
   if (meanN > band.mostN)
-    return { ...found, verdict: 'heavy', text: 'Too heavy: diamonds tear out and edges chip.' };
+    return { verdict: 'heavy', text: 'Too heavy: diamonds tear out and edges chip.' };
   return {
-    ...found,
     verdict: 'uneven',
     text: 'Right on the whole, but it wanders. Lean, do not push.',
   };
+}
+
+/** A hand that is watched for half a minute strays about this many sd from end to end. */
+const EXTREMES_SD = 4;
+
+/** The same from a scale that keeps no record: the least and most it showed. */
+export function steadinessFromExtremes(leastN: number, mostN: number, band: ForceBand): Steadiness {
+  const [low, high] = [
+    Math.max(TOUCH_N, Math.min(leastN, mostN)),
+    Math.max(leastN, mostN, TOUCH_N),
+  ];
+  const lnSd = Math.log(high / low) / EXTREMES_SD;
+  const meanN = Math.sqrt(low * high);
+  const share = (limitN: number): number =>
+    lnSd === 0 ? Number(limitN >= meanN) : normalCdf((Math.log(limitN) - Math.log(meanN)) / lnSd);
+  const within = Math.max(0, share(band.mostN) - share(band.leastN));
+  return { seconds: 30, within, meanN, lnSd, ...verdictOf(within, meanN, band) };
 }

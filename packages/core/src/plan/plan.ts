@@ -174,6 +174,8 @@ export interface Plan {
   readonly rpm: number;
   readonly feedForceN: number;
   readonly seatForceN: number;
+  /** Force under which the rim glazes, from which it cuts well, and over which it tears, N. */
+  readonly forceWindowN: { readonly glaze: number; readonly low: number; readonly high: number };
   readonly contactPressureMpa: number;
   readonly rimSpeedMPerS: number;
   readonly meanSpeedMPerS: number;

@@ -21,6 +21,7 @@ export function planOutput(context: PlanContext): Plan {
     feedForceN: headline.force.feedForceN,
     seatForceN:
       context.stages.find((stage) => stage.kind === 'seat')?.forceN ?? headline.force.feedForceN,
+    forceWindowN: forceWindow(headline),
     contactPressureMpa: headline.force.contactPressureMpa,
     rimSpeedMPerS: headline.speed.rimSpeedMPerS,
     meanSpeedMPerS: headline.force.meanSpeedMPerS,
@@ -56,6 +57,12 @@ export function planOutput(context: PlanContext): Plan {
     modelVersion: MODEL_VERSION,
     dataVersion: MATERIAL_DATA_VERSION,
   };
+}
+
+function forceWindow({ window, contact }: MaterialCut): Plan['forceWindowN'] {
+  const { glaze, low, high } = window.pressureMpa;
+  const area = contact.contactAreaMm2;
+  return { glaze: glaze * area, low: low * area, high: high * area };
 }
 
 function plannedLayer({ layer, slowest, rateMmPerS }: LayerCut): PlannedLayer {

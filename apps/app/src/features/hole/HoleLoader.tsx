@@ -1,17 +1,16 @@
-import type { HoleDetail, StoredBit, StoredMachine } from '@nucleon/contract/wire';
+import type { HoleDetail } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import type { ReactNode } from 'react';
 import { holeQuery } from '../../api/holes';
-import { bitsQuery, machinesQuery } from '../../api/kit';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/StateView';
+import { useWorkshop, type Workshop } from '../kit/useWorkshop';
 
 /** What every screen about one hole starts from. */
 export interface LoadedHole {
   readonly detail: HoleDetail;
-  readonly bits: readonly StoredBit[];
-  readonly machines: readonly StoredMachine[];
+  readonly workshop: Workshop;
 }
 
 interface HoleLoaderProps {
@@ -24,22 +23,16 @@ interface HoleLoaderProps {
 export function HoleLoader({ title, children }: HoleLoaderProps) {
   const { jobId, holeId } = useLocalSearchParams<{ jobId: string; holeId: string }>();
   const hole = useQuery(holeQuery(holeId));
-  const bits = useQuery(bitsQuery);
-  const machines = useQuery(machinesQuery);
-  if (hole.data && bits.data && machines.data) {
-    return children({ detail: hole.data, bits: bits.data, machines: machines.data });
-  }
-  const failed = [hole, bits, machines].find((query) => query.isError);
+  const workshop = useWorkshop();
+  if (hole.data && workshop.data) return children({ detail: hole.data, workshop: workshop.data });
+  const error = hole.error ?? workshop.error;
   const retry = (): void => {
-    [hole, bits, machines].forEach((query) => void query.refetch());
+    void hole.refetch();
+    workshop.retry();
   };
   return (
     <Page title={title} back={{ href: `/jobs/${jobId}`, label: 'the job' }}>
-      {failed?.error ? (
-        <Failed error={failed.error} onRetry={retry} />
-      ) : (
-        <Loading what="the plan" />
-      )}
+      {error ? <Failed error={error} onRetry={retry} /> : <Loading what="the plan" />}
     </Page>
   );
 }

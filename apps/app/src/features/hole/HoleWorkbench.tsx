@@ -8,6 +8,7 @@ import { UndoRedo } from '../../ui/UndoRedo';
 import { useKeys } from '../../ui/useKeys';
 import { JobTree } from '../job/JobTree';
 import { useGateAnswers } from '../gates/useGateAnswers';
+import { CloserRooms } from './CloserRooms';
 import type { LoadedHole } from './HoleLoader';
 import { HoleTrouble } from './HoleTrouble';
 import { HoleMenu } from './HoleMenu';
@@ -15,6 +16,7 @@ import { LiveBar } from './LiveBar';
 import { PlanView } from './PlanView';
 import { SaveMark } from './SaveMark';
 import { useEdges } from './useEdges';
+import { roomHref, type HoleRoomName } from './rooms';
 import { useHoleRoom } from './useHoleRoom';
 import { Walk } from './Walk';
 
@@ -25,7 +27,7 @@ const WALK_WIDTH = 400;
 /** The plan and what it is made from: one column on a phone, side by side on a wide screen. */
 export function HoleWorkbench(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
-  const { detail, bits, machines, handle, edit, plan, faults } = room;
+  const { detail, workshop, handle, edit, plan, faults } = room;
   const router = useRouter();
   const { wide } = useMedia();
   const { draft, dispatch } = handle;
@@ -55,21 +57,15 @@ export function HoleWorkbench(loaded: LoadedHole) {
     },
   ]);
 
-  const openRoom = (name: 'know' | 'purpose' | 'instead' | 'place' | 'guide'): void => {
-    const { job, piece, hole } = detail;
-    router.navigate(
-      name === 'place'
-        ? `/jobs/${job.id}/pieces/${piece.id}/place?hole=${hole.id}`
-        : `/jobs/${job.id}/holes/${hole.id}/${name}`,
-    );
+  const openRoom = (name: HoleRoomName): void => {
+    router.navigate(roomHref(detail, name));
   };
   const trouble = <HoleTrouble {...room} />;
   const walk = (
     <Walk
       edit={edit}
       plan={plan}
-      bits={bits}
-      machines={machines}
+      workshop={workshop}
       custom={detail.job.customMaterials}
       edges={edges}
       startsOpen={wide ? 'piece' : null}
@@ -110,7 +106,12 @@ export function HoleWorkbench(loaded: LoadedHole) {
     back: { href: `/jobs/${detail.job.id}`, label: 'the job' },
     actions,
   };
-  const menu = <HoleMenu detail={detail} plan={plan} />;
+  const menu = (
+    <>
+      <CloserRooms onOpen={openRoom} />
+      <HoleMenu detail={detail} plan={plan} />
+    </>
+  );
 
   if (wide) {
     return (

@@ -1,13 +1,13 @@
-import type { StoredBit, StoredMachine } from '@nucleon/contract/wire';
 import { MACHINE_KINDS } from '@nucleon/core/machines/machineKinds';
+import { isUsable } from '@nucleon/core/plan/assumeSetup';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { formatLengthShort } from '@nucleon/core/units/length';
-import { useRouter } from 'expo-router';
-import Plus from 'lucide-react-native/icons/plus';
+import ListOrdered from 'lucide-react-native/icons/list-ordered';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
+import type { Workshop } from '../kit/useWorkshop';
 import { PACE_CHIPS, SIDES_CHIPS, START_CHIPS } from './choiceWords';
 import type { Editing } from './editing';
 
@@ -17,22 +17,30 @@ const PLANNER = '';
 interface SetupFoldProps {
   readonly edit: Editing;
   readonly plan: Plan | null;
-  readonly bits: readonly StoredBit[];
-  readonly machines: readonly StoredMachine[];
+  readonly workshop: Workshop;
+  /** Opens the ranking of all that is owned. */
+  readonly onChoose: () => void;
 }
 
 /** Bit, machine, start, pace and sides. */
-export function SetupFold({ edit, plan, bits, machines }: SetupFoldProps) {
+export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
   const units = useUnits();
-  const router = useRouter();
   const { hole, changeSetup } = edit;
   const setup = hole.setup ?? {};
+  const chosenBit = setup.bits?.at(-1) ?? setup.bit ?? PLANNER;
+  const bits = workshop.bits.filter((bit) => isUsable(bit) || bit.id === chosenBit);
+  const machines = workshop.machines.filter((one) => !one.retired || one.id === setup.machine);
   const nearest = [...bits].sort(
     (a, b) => Math.abs(a.diameterMm - hole.diameterMm) - Math.abs(b.diameterMm - hole.diameterMm),
   );
-  const chosenBit = setup.bits?.at(-1) ?? setup.bit ?? PLANNER;
   return (
     <>
+      <Button
+        label="What would do it best?"
+        icon={ListOrdered}
+        onPress={onChoose}
+        testID="open-choose"
+      />
       <Chips
         label="Bit, nearest size first"
         chips={[
@@ -69,14 +77,6 @@ export function SetupFold({ edit, plan, bits, machines }: SetupFoldProps) {
           {plan.setup.machineName}: {plan.reasons.machine?.text}
         </Small>
       ) : null}
-      <Button
-        label="Add to the kit"
-        icon={Plus}
-        look="quiet"
-        onPress={() => {
-          router.navigate('/kit');
-        }}
-      />
       <Chips
         label="Pace"
         chips={PACE_CHIPS}

@@ -1,4 +1,3 @@
-import type { StoredBit, StoredMachine } from '@nucleon/contract/wire';
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import type { Material } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
@@ -10,6 +9,7 @@ import { Fold } from '../../ui/Fold';
 import { Panel } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
+import type { Workshop } from '../kit/useWorkshop';
 import { HOLD_CHIPS, PACE_CHIPS, TREATMENT_CHIPS, wordFor } from './choiceWords';
 import type { Editing } from './editing';
 import { HoleFold } from './HoleFold';
@@ -20,19 +20,18 @@ import { WaterHoldFold } from './WaterHoldFold';
 interface WalkProps {
   readonly edit: Editing;
   readonly plan: Plan | null;
-  readonly bits: readonly StoredBit[];
-  readonly machines: readonly StoredMachine[];
+  readonly workshop: Workshop;
   readonly custom: readonly Material[];
   readonly edges: readonly JudgedRule[];
   readonly startsOpen: Part | null;
   /** Opens a room of its own beside the plan. */
-  readonly onOpen: (room: 'know' | 'purpose' | 'place' | 'guide') => void;
+  readonly onOpen: (room: 'know' | 'purpose' | 'place' | 'guide' | 'choose') => void;
 }
 
 type Part = 'piece' | 'hole' | 'setup' | 'water';
 
 /** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
-export function Walk({ edit, plan, bits, machines, custom, edges, startsOpen, onOpen }: WalkProps) {
+export function Walk({ edit, plan, workshop, custom, edges, startsOpen, onOpen }: WalkProps) {
   const units = useUnits();
   const [open, setOpen] = useState<Part | null>(startsOpen);
   const { piece, hole } = edit;
@@ -103,7 +102,14 @@ export function Walk({ edit, plan, bits, machines, custom, edges, startsOpen, on
             : '…',
         )}
       >
-        <SetupFold edit={edit} plan={plan} bits={bits} machines={machines} />
+        <SetupFold
+          edit={edit}
+          plan={plan}
+          workshop={workshop}
+          onChoose={() => {
+            onOpen('choose');
+          }}
+        />
       </Fold>
       {plan ? (
         <Fold

@@ -12,9 +12,9 @@ export interface HoleRoom extends LoadedHole, LivePlan {
 
 /** One hole being worked on: its draft, saved by itself, and the plan that follows it. */
 export function useHoleRoom(loaded: LoadedHole): HoleRoom {
-  const { detail, bits, machines } = loaded;
+  const { detail, workshop } = loaded;
   const handle = useHoleDraft(detail);
-  const live = useLivePlan(detail, handle.draft.now, bits, machines);
+  const live = useLivePlan(detail, handle.draft.now, workshop);
   useAutosave(handle, live.faults.length === 0);
   return { ...loaded, ...live, handle, edit: editing(handle, clockMs) };
 }

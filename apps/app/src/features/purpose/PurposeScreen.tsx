@@ -41,7 +41,7 @@ function PurposeRoom(loaded: LoadedHole) {
       subtitle={detail.piece.name}
       back={{ href: home, label: 'the plan' }}
     >
-      <PurposeList bits={loaded.bits} onChoose={choose} />
+      <PurposeList bits={loaded.workshop.bits} onChoose={choose} />
     </Page>
   );
 }

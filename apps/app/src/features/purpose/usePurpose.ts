@@ -25,7 +25,7 @@ export interface PurposeDraft {
 
 export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
   const units = useUnits();
-  const { detail, edit, bits: owned, machines } = room;
+  const { detail, edit, workshop } = room;
   const { piece, hole } = edit;
   const stored = hole.purpose?.kind === kind ? hole.purpose : { kind };
   const [given, setGiven] = useState<Given>(() => {
@@ -42,9 +42,9 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
   const bits = useMemo(() => {
     if (outcome.kind !== 'fits') return null;
     const withPurpose = { ...hole, purpose: { ...given, kind } };
-    const file: JobFile = fileOf(detail.job, { piece, hole: withPurpose }, owned, machines);
+    const file: JobFile = fileOf(detail.job, { piece, hole: withPurpose }, workshop);
     return bitsForPurpose(file, { ...piece, holes: [] }, withPurpose, outcome.fit, units);
-  }, [outcome, given, kind, hole, piece, detail.job, owned, machines, units]);
+  }, [outcome, given, kind, hole, piece, detail.job, workshop, units]);
   return {
     tool,
     given,

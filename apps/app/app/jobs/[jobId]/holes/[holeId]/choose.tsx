@@ -1,0 +1,3 @@
+import { ChooseScreen } from '../../../../../src/features/choose/ChooseScreen';
+
+export default ChooseScreen;

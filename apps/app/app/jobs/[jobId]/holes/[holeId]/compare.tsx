@@ -1,0 +1,3 @@
+import { CompareScreen } from '../../../../../src/features/compare/CompareScreen';
+
+export default CompareScreen;

@@ -1,0 +1,3 @@
+import { HireScreen } from '../../../../../src/features/hire/HireScreen';
+
+export default HireScreen;

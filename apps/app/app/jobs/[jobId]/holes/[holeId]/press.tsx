@@ -1,0 +1,3 @@
+import { PressScreen } from '../../../../../src/features/press/PressScreen';
+
+export default PressScreen;

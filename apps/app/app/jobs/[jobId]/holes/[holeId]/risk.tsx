@@ -1,0 +1,3 @@
+import { RiskScreen } from '../../../../../src/features/risk/RiskScreen';
+
+export default RiskScreen;

@@ -1,0 +1,3 @@
+import { ThroughScreen } from '../../../../../src/features/through/ThroughScreen';
+
+export default ThroughScreen;

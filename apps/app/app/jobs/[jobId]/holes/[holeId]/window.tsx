@@ -1,0 +1,3 @@
+import { WindowScreen } from '../../../../../src/features/window/WindowScreen';
+
+export default WindowScreen;

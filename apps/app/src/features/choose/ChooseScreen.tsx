@@ -1,0 +1,96 @@
+import type { RankedSetup } from '@nucleon/core/choice/rankSetups';
+import { useRouter } from 'expo-router';
+import Plus from 'lucide-react-native/icons/plus';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { Empty, Loading } from '../../ui/StateView';
+import { Body, Heading, Small } from '../../ui/text';
+import { useTask } from '../../workers/useTask';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { planHref } from '../hole/rooms';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { Impossible } from './Impossible';
+import { RankedRow } from './RankedRow';
+import { ToGetList } from './ToGetList';
+
+/** Everything owned that makes this hole, best first. */
+export function ChooseScreen() {
+  return (
+    <HoleLoader title="With what?">
+      {(loaded) => <ChooseRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function ChooseRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const router = useRouter();
+  const { outcome, faults } = useTask('rank', room.asked);
+  const ranking = outcome?.kind === 'ranked' ? outcome.ranking : null;
+  const use = ({ setup }: RankedSetup): void => {
+    room.edit.changeHole({ setup }, 'choose');
+    router.navigate(planHref(room.detail));
+  };
+  const { setup } = room.edit.hole;
+  const isNow = (one: RankedSetup): boolean =>
+    one.bit.id === setup?.bit &&
+    one.machine.id === setup.machine &&
+    one.water === setup.water?.kind;
+  const toKit = (): void => {
+    router.navigate('/kit');
+  };
+  return (
+    <RoomPage name="choose" room={room}>
+      {ranking === null && faults.length === 0 ? <Loading what="the ranking" /> : null}
+      {ranking ? (
+        <Column padding="$4" gap="$4" testID="ranking">
+          {ranking.ranked.length > 0 ? (
+            <Small>
+              By what a hole is expected to cost: your time, the bit’s wear, and the piece times the
+              odds of losing it.
+            </Small>
+          ) : (
+            <Empty
+              title="Nothing you own makes this hole"
+              text={
+                ranking.impossible.length > 0
+                  ? 'What stands in the way is listed below, and what would do it.'
+                  : 'There is no bit of this size and machine in your kit. This is what to look for:'
+              }
+            >
+              <Button label="Add to the kit" icon={Plus} onPress={toKit} />
+            </Empty>
+          )}
+          {ranking.ranked.map((one, index) => (
+            <RankedRow
+              key={`${one.bit.id} ${one.machine.id} ${one.water}`}
+              place={index + 1}
+              one={one}
+              now={isNow(one)}
+              onUse={() => {
+                use(one);
+              }}
+            />
+          ))}
+          {ranking.ranked.length === 0 ? <ToGetList toGet={ranking.toGet} /> : null}
+          <Impossible list={ranking.impossible} />
+          {ranking.otherSizes.length > 0 ? (
+            <Column gap="$2" testID="other-sizes">
+              <Heading aria-level={2}>Other sizes you own</Heading>
+              {ranking.otherSizes.map(({ bit, text }) => (
+                <Row key={bit.id} gap="$3">
+                  <Body fontSize="$2" flex={1}>
+                    {bit.name}
+                  </Body>
+                  <Small>{text}</Small>
+                </Row>
+              ))}
+            </Column>
+          ) : null}
+          {ranking.ranked.length > 0 ? <ToGetList toGet={ranking.toGet} /> : null}
+        </Column>
+      ) : null}
+    </RoomPage>
+  );
+}

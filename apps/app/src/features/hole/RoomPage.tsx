@@ -1,0 +1,37 @@
+import type { ReactNode } from 'react';
+import { Row } from '../../ui/layout';
+import { Page } from '../../ui/Page';
+import { UndoRedo } from '../../ui/UndoRedo';
+import { HoleTrouble } from './HoleTrouble';
+import { CLOSER_ROOMS, planHref, type CloserRoom } from './rooms';
+import { SaveMark } from './SaveMark';
+import type { HoleRoom } from './useHoleRoom';
+
+interface RoomPageProps {
+  readonly name: CloserRoom;
+  readonly room: HoleRoom;
+  readonly maxWidth?: number;
+  readonly children: ReactNode;
+}
+
+/** A room about one hole: what it is, the way back, undo, and what troubles the draft. */
+export function RoomPage({ name, room, maxWidth, children }: RoomPageProps) {
+  const { edit, detail, handle } = room;
+  return (
+    <Page
+      title={CLOSER_ROOMS[name].title}
+      subtitle={`${edit.hole.label?.trim() || 'Hole'} · ${edit.piece.name}`}
+      back={{ href: planHref(detail), label: 'the plan' }}
+      {...(maxWidth === undefined ? {} : { maxWidth })}
+      actions={
+        <Row gap="$1">
+          <SaveMark save={handle.draft.save} />
+          <UndoRedo draft={handle.draft} dispatch={handle.dispatch} />
+        </Row>
+      }
+    >
+      <HoleTrouble {...room} />
+      {children}
+    </Page>
+  );
+}

@@ -1,0 +1,26 @@
+import type { HoleDetail } from '@nucleon/contract/wire';
+
+/** The rooms round one hole's plan that are listed under it. */
+export const CLOSER_ROOMS = {
+  choose: { title: 'With what?', note: 'Everything you own, ranked for this hole.' },
+  window: { title: 'Working window', note: 'Speed against force, and what goes wrong where.' },
+  compare: { title: 'Ways compared', note: 'Soft or hard, one side or two, slow or fast.' },
+  press: { title: 'How hard is that?', note: 'On a scale, on the lever, on the arms.' },
+  through: { title: 'On the way down', note: 'Leaf by leaf, breaks, water off, ease off.' },
+  risk: { title: 'How sure is it?', note: 'Odds and ranges, and what to find out first.' },
+  hire: { title: 'Hire or buy?', note: 'One hole or sixty: what costs least.' },
+} as const;
+
+export type CloserRoom = keyof typeof CLOSER_ROOMS;
+export const CLOSER_ROOM_IDS = Object.keys(CLOSER_ROOMS) as readonly CloserRoom[];
+
+/** Every room that opens from a hole's plan. */
+export type HoleRoomName = CloserRoom | 'know' | 'purpose' | 'instead' | 'place' | 'guide';
+
+export function roomHref({ job, piece, hole }: HoleDetail, name: HoleRoomName): string {
+  return name === 'place'
+    ? `/jobs/${job.id}/pieces/${piece.id}/place?hole=${hole.id}`
+    : `/jobs/${job.id}/holes/${hole.id}/${name}`;
+}
+
+export const planHref = ({ job, hole }: HoleDetail): string => `/jobs/${job.id}/holes/${hole.id}`;

@@ -1,0 +1,131 @@
+import { formatReading, scaleReading } from '@nucleon/core/effort/scaleReading';
+import {
+  steadinessOf,
+  type ForceBand,
+  type ForceSample,
+  type Steadiness,
+} from '@nucleon/core/effort/steadiness';
+import { useGesture } from '@use-gesture/react';
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { Numeral, Small } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { ForceGauge } from './ForceGauge';
+import { pretendScale } from './scale';
+
+const PAD_PX = 240;
+/** The pad's top asks for this much of the band's upper end. */
+const TOP_OVER_MOST = 1.6;
+const SEED = 7;
+const STEP = 1.05;
+const nowMs = (): number => Date.now();
+
+interface PressPadProps {
+  readonly band: ForceBand;
+  readonly tare: number;
+  readonly onTried: (how: Steadiness) => void;
+}
+
+/**
+ * Hold a finger on the pad: higher is harder. The pretended scale follows as a hand would; letting
+ * go tells how steady it was. Keys: the buttons beneath do the same.
+ */
+export function PressPad({ band, tare, onTried }: PressPadProps) {
+  const units = useUnits();
+  const topN = band.mostN * TOP_OVER_MOST;
+  const element = useRef<HTMLElement | null>(null);
+  const [scale] = useState(() => pretendScale(SEED, nowMs));
+  const [reading, setReading] = useState<ForceSample | null>(null);
+  const [wantedN, setWantedN] = useState<number | null>(null);
+  const samples = useRef<ForceSample[]>([]);
+  const pressing = wantedN !== null;
+  const mean = (forceN: number | null): void => {
+    scale.mean(forceN ?? 0);
+    setWantedN(forceN);
+  };
+  const letGo = (): void => {
+    mean(null);
+    onTried(steadinessOf(samples.current, band));
+  };
+
+  useEffect(() => {
+    if (!pressing) {
+      setReading(null);
+      return undefined;
+    }
+    samples.current = [];
+    return scale.watch((sample) => {
+      samples.current.push(sample);
+      setReading(sample);
+    });
+  }, [pressing, scale]);
+
+  useGesture(
+    {
+      onDrag: ({ xy: [, y], last }) => {
+        const rect = element.current?.getBoundingClientRect();
+        if (!rect) return;
+        if (last) letGo();
+        else mean(topN * Math.min(1, Math.max(0, (rect.bottom - y) / rect.height)));
+      },
+    },
+    { target: element, drag: { filterTaps: false, pointer: { touch: true } } },
+  );
+
+  const shown = reading?.forceN ?? 0;
+  return (
+    <Column gap="$3">
+      <Row gap="$4" alignItems="stretch">
+        <View
+          ref={(node) => {
+            element.current = node as unknown as HTMLElement | null;
+          }}
+          testID="press-pad"
+          style={{ flex: 1, height: PAD_PX, touchAction: 'none', cursor: 'ns-resize' } as object}
+        >
+          <ForceGauge band={band} topN={topN} forceN={shown} wantedN={wantedN} height={PAD_PX} />
+        </View>
+        <Column width={132} justifyContent="center" gap="$2">
+          <Numeral fontSize="$7" lineHeight="$7" testID="scale-reading">
+            {formatReading(scaleReading(shown, units, tare), units)}
+          </Numeral>
+          <Small>
+            {pressing
+              ? 'Keep it in the band. Let go when you have had enough.'
+              : 'Hold a finger on the pad: higher is harder.'}
+          </Small>
+        </Column>
+      </Row>
+      <Row gap="$2" flexWrap="wrap">
+        {pressing ? (
+          <>
+            <Button
+              label="Harder"
+              onPress={() => {
+                mean(wantedN * STEP);
+              }}
+            />
+            <Button
+              label="Lighter"
+              onPress={() => {
+                mean(wantedN / STEP);
+              }}
+            />
+            <Button label="Let go" look="main" onPress={letGo} testID="let-go" />
+          </>
+        ) : (
+          <Button
+            label="Press without the pad"
+            look="quiet"
+            onPress={() => {
+              mean(band.wantedN);
+            }}
+            testID="press-start"
+          />
+        )}
+      </Row>
+    </Column>
+  );
+}

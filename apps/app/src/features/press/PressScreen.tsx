@@ -1,0 +1,117 @@
+import { FEED_AID_IDS, FEED_AIDS, type FeedAidId } from '@nucleon/core/effort/pressing';
+import { aidText, armLines, forceLines, leverText } from '@nucleon/core/effort/pressingWords';
+import { scaleUnit } from '@nucleon/core/effort/scaleReading';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Panel, Row } from '../../ui/layout';
+import { Lines } from '../../ui/Lines';
+import { NumberBox } from '../../ui/NumberBox';
+import { Loading } from '../../ui/StateView';
+import { Heading, Small } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { ScaleTrainer } from './ScaleTrainer';
+
+const AID_CHIPS = FEED_AID_IDS.map((value) => ({ value, label: FEED_AIDS[value].name }));
+const TARE_LIMIT = { least: 0, most: 200, unit: '' };
+
+/** The plan's force on a scale, at the lever and in the arms. */
+export function PressScreen() {
+  return (
+    <HoleLoader title="How hard is that?">
+      {(loaded) => <PressRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function PressRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const units = useUnits();
+  const router = useRouter();
+  const [tare, setTare] = useState<number | undefined>(undefined);
+  const [aid, setAid] = useState<FeedAidId>('none');
+  const { plan, workshop } = room;
+  if (!plan)
+    return (
+      <RoomPage name="press" room={room}>
+        {room.faults.length === 0 ? <Loading what="the force" /> : null}
+      </RoomPage>
+    );
+  const machine = workshop.machines.find(({ id }) => id === plan.setup.machineId) ?? {};
+  const { hold } = plan.setup;
+  const byHand = hold === 'freehand' || hold === 'guided';
+  const cuttingS = plan.stages.reduce((sum, { timeS }) => sum + (timeS ?? 0), 0);
+  const pressed = {
+    feedForceN: plan.feedForceN,
+    cuttingS,
+    hold,
+    machine,
+    aid: byHand ? aid : 'none',
+  } as const;
+  const lever = leverText(pressed, units);
+  return (
+    <RoomPage name="press" room={room}>
+      <Column padding="$4" gap="$5">
+        <Panel wet padding="$4" gap="$3" testID="force-lines">
+          <Heading aria-level={2}>Press with</Heading>
+          <Lines lines={forceLines(plan.feedForceN, tare ?? 0, units)} />
+          <NumberBox
+            label={`With the drill resting on it, the scale shows, ${scaleUnit(units).unit}`}
+            value={tare}
+            placeholder="0"
+            limit={TARE_LIMIT}
+            onChange={setTare}
+            note="The drill’s own weight presses too: add to what the scale shows already."
+            testID="tare"
+          />
+        </Panel>
+        <ScaleTrainer
+          band={{
+            leastN: plan.forceWindowN.low,
+            wantedN: plan.feedForceN,
+            mostN: plan.forceWindowN.high,
+          }}
+          tare={tare ?? 0}
+        />
+        <Column gap="$3" testID="arms">
+          <Heading aria-level={2}>{byHand ? 'In the arms' : 'At the handle'}</Heading>
+          {lever ? <Small>{lever}</Small> : null}
+          {lever ? (
+            <Row>
+              <Button
+                label="Measure it, in the kit"
+                look="quiet"
+                onPress={() => {
+                  router.navigate('/kit?shelf=machines');
+                }}
+              />
+            </Row>
+          ) : null}
+          {byHand ? (
+            <>
+              <Chips
+                label="Helped by"
+                chips={AID_CHIPS}
+                value={aid}
+                onChange={setAid}
+                testID="aid"
+              />
+              <Small>{aidText(aid)}</Small>
+            </>
+          ) : null}
+          <Panel padding="$4">
+            <Lines lines={armLines(pressed, units)} testID="arm-lines" />
+          </Panel>
+          <Small>
+            How long arms hold a steady push follows Rohmert’s curve, for a most of about half your
+            body weight; people differ by a third.
+          </Small>
+        </Column>
+      </Column>
+    </RoomPage>
+  );
+}

@@ -1,0 +1,85 @@
+import { formatReading, scaleReading, scaleUnit } from '@nucleon/core/effort/scaleReading';
+import { steadinessLines } from '@nucleon/core/effort/pressingWords';
+import {
+  steadinessFromExtremes,
+  type ForceBand,
+  type Steadiness,
+} from '@nucleon/core/effort/steadiness';
+import { useState } from 'react';
+import { Chips } from '../../ui/Chips';
+import { Column, Panel, Row } from '../../ui/layout';
+import { Lines } from '../../ui/Lines';
+import { NumberBox } from '../../ui/NumberBox';
+import { Heading, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { PressPad } from './PressPad';
+
+const WAYS = [
+  { value: 'pretend', label: 'Pretend scale' },
+  { value: 'own', label: 'My bathroom scale' },
+] as const;
+const READING_LIMIT = { least: 0, most: 400, unit: '' };
+
+interface ScaleTrainerProps {
+  readonly band: ForceBand;
+  readonly tare: number;
+}
+
+/** Practise the force: on a pretended scale with the finger, or on a real one by its readings. */
+export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
+  const units = useUnits();
+  const [way, setWay] = useState<(typeof WAYS)[number]['value']>('pretend');
+  const [tried, setTried] = useState<Steadiness | null>(null);
+  const [least, setLeast] = useState<number | undefined>();
+  const [most, setMost] = useState<number | undefined>();
+  const { unit, newtonPerUnit } = scaleUnit(units);
+  const own =
+    least !== undefined && most !== undefined
+      ? steadinessFromExtremes((least - tare) * newtonPerUnit, (most - tare) * newtonPerUnit, band)
+      : null;
+  const shown = way === 'pretend' ? tried : own;
+  const at = (forceN: number): string => formatReading(scaleReading(forceN, units, tare), units);
+  return (
+    <Column gap="$3" testID="trainer">
+      <Heading aria-level={2}>Practise it</Heading>
+      <Small>
+        Between {at(band.leastN)} and {at(band.mostN)} it cuts well; aim for {at(band.wantedN)}.
+      </Small>
+      <Chips label="On" chips={WAYS} value={way} onChange={setWay} testID="scale-way" />
+      {way === 'pretend' ? (
+        <PressPad band={band} tare={tare} onTried={setTried} />
+      ) : (
+        <Panel padding="$4" gap="$3">
+          <Small color="$ink">
+            Scale on the bench, a block of wood on it. Press as if drilling for half a minute, eyes
+            on the block, and have someone read the scale.
+          </Small>
+          <Row gap="$3" alignItems="flex-start">
+            <NumberBox
+              inRow
+              label={`Least it showed, ${unit}`}
+              value={least}
+              limit={READING_LIMIT}
+              onChange={setLeast}
+              testID="reading-least"
+            />
+            <NumberBox
+              inRow
+              label={`Most it showed, ${unit}`}
+              value={most}
+              limit={READING_LIMIT}
+              onChange={setMost}
+              testID="reading-most"
+            />
+          </Row>
+        </Panel>
+      )}
+      {shown ? (
+        <Panel wet padding="$4" gap="$2" role="status" aria-live="polite" testID="steadiness">
+          <Strong color={shown.verdict === 'good' ? '$fine' : '$caution'}>{shown.text}</Strong>
+          {shown.verdict === 'too-short' ? null : <Lines lines={steadinessLines(shown, units)} />}
+        </Panel>
+      ) : null}
+    </Column>
+  );
+}

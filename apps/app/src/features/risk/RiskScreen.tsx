@@ -1,0 +1,104 @@
+import { riskLines, unknownLines, type UnknownLine } from '@nucleon/core/plan/riskWords';
+import { useRouter } from 'expo-router';
+import { Measured } from '../../drawing/Measured';
+import { Button } from '../../ui/Button';
+import { Column, Panel, Row } from '../../ui/layout';
+import { Loading } from '../../ui/StateView';
+import { ShareBar } from '../../ui/ShareBar';
+import { Heading, Label, Numeral, Small } from '../../ui/text';
+import { useTask } from '../../workers/useTask';
+import { useUnits } from '../display/displayStore';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { planHref, roomHref } from '../hole/rooms';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { TwentyTries } from './TwentyTries';
+
+/** Odds and ranges of this hole, and which unknown to settle first. */
+export function RiskScreen() {
+  return (
+    <HoleLoader title="How sure is it?">
+      {(loaded) => <RiskRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function RiskRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const units = useUnits();
+  const router = useRouter();
+  const { outcome, faults } = useTask('risk', room.asked);
+  const risk = outcome?.kind === 'assessed' ? outcome.risk : null;
+  const lines = risk ? unknownLines(risk) : [];
+  const places: Record<NonNullable<UnknownLine['ask']>['place'], string> = {
+    'bit-check': `/kit?check=${room.plan?.setup.bitId ?? ''}`,
+    'know-the-piece': roomHref(room.detail, 'know'),
+    'press-trainer': roomHref(room.detail, 'press'),
+    thickness: planHref(room.detail),
+    trial: roomHref(room.detail, 'instead'),
+  };
+  return (
+    <RoomPage name="risk" room={room}>
+      {risk === null && faults.length === 0 ? <Loading what="the odds" /> : null}
+      {risk ? (
+        <Column padding="$4" gap="$5" testID="risk">
+          <Panel wet>
+            {riskLines(risk, units).map(({ key, title, value, note }) => (
+              <Column
+                key={key}
+                padding="$4"
+                gap="$1"
+                borderTopWidth={key === 'crack' ? 0 : 1}
+                borderColor="$line"
+                testID={`risk-${key}`}
+              >
+                <Label>{title}</Label>
+                <Numeral>{value}</Numeral>
+                <Small>{note}</Small>
+              </Column>
+            ))}
+          </Panel>
+          {risk.timeS ? (
+            <Column gap="$2">
+              <Heading aria-level={2}>Twenty tries like this one</Heading>
+              <Measured>{(width) => <TwentyTries risk={risk} width={width} />}</Measured>
+            </Column>
+          ) : null}
+          <Column gap="$3">
+            <Heading aria-level={2}>What would make it surer</Heading>
+            {lines.map(({ unknown, title, what, cost, costText, gain, ask }) => (
+              <Column
+                key={unknown}
+                gap="$2"
+                borderTopWidth={1}
+                borderColor="$line"
+                paddingTop="$3"
+                testID={`unknown-${unknown}`}
+              >
+                <ShareBar strong share={cost} text={costText} label={title} />
+                <Small>{gain}</Small>
+                <Small>{what}</Small>
+                {ask ? (
+                  <Row>
+                    <Button
+                      label={ask.text}
+                      onPress={() => {
+                        router.navigate(places[ask.place]);
+                      }}
+                      testID={`ask-${unknown}`}
+                    />
+                  </Row>
+                ) : null}
+              </Column>
+            ))}
+          </Column>
+          <Small>
+            {risk.draws} seeded tries of the same plan: force, speed, sharpness, the piece’s own
+            hardness, toughness and thickness drawn from their spreads; the strength stays a Weibull
+            distribution, so each try gives odds. Seed {risk.seed}: asked again it says the same.
+          </Small>
+        </Column>
+      ) : null}
+    </RoomPage>
+  );
+}

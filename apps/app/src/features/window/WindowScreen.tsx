@@ -1,0 +1,118 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import { AREA_WORDS } from '@nucleon/core/choice/workingWindow';
+import { pointInNumbers, pointInWords } from '@nucleon/core/choice/windowWords';
+import { useMemo } from 'react';
+import { Measured } from '../../drawing/Measured';
+import { Button } from '../../ui/Button';
+import { Column, Panel, Row } from '../../ui/layout';
+import { NumberBox } from '../../ui/NumberBox';
+import { Loading } from '../../ui/StateView';
+import { Body, Small, Strong } from '../../ui/text';
+import { useTask } from '../../workers/useTask';
+import { useUnits } from '../display/displayStore';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { useWindowPoint } from './useWindowPoint';
+import { withoutOwnPoint } from './windowPlace';
+import { WindowMap } from './WindowMap';
+
+const TALLEST_PX = 520;
+
+/** Speed against force: what goes wrong where, and where the plan lies. */
+export function WindowScreen() {
+  return (
+    <HoleLoader title="Working window">
+      {(loaded) => <WindowRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function WindowRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const units = useUnits();
+  const { asked, plan } = room;
+  // The map itself does not move while its point is dragged.
+  const base = useMemo(() => withoutOwnPoint(asked), [asked]);
+  const drawn = useTask('window', base);
+  const placed = useTask('windowPoint', asked);
+  const view = drawn.outcome?.kind === 'drawn' ? drawn.outcome.view : null;
+  const point = placed.outcome?.kind === 'placed' ? placed.outcome.point : null;
+  const { own, move, clear } = useWindowPoint(room.edit, view);
+  if (!view || !point || !plan)
+    return (
+      <RoomPage name="window" room={room}>
+        {drawn.faults.length === 0 ? <Loading what="the window" /> : null}
+      </RoomPage>
+    );
+  return (
+    <RoomPage name="window" room={room} maxWidth={900}>
+      <Column padding="$4" gap="$4">
+        <Small>
+          For {plan.setup.bitName} in {plan.layers[0]?.name.toLowerCase()}, by{' '}
+          {plan.water.name.toLowerCase()}. Drag the point, and the plan follows.
+        </Small>
+        <Measured>
+          {(width) => (
+            <WindowMap
+              view={view}
+              point={point}
+              width={width}
+              height={Math.min(TALLEST_PX, width * 0.9)}
+              onMove={move}
+            />
+          )}
+        </Measured>
+        <Panel wet padding="$4" gap="$2" testID="window-point" role="status" aria-live="polite">
+          <Strong color={point.area === 'clean' ? '$fine' : '$caution'}>
+            {pointInWords(point)}
+          </Strong>
+          <Body fontSize="$2">{pointInNumbers(point, view, units)}</Body>
+          {view.machine.every(({ fromRpm, toRpm }) => fromRpm === toRpm) ? (
+            <Small>{plan.setup.machineName} has fixed speeds: the point keeps to its lines.</Small>
+          ) : null}
+        </Panel>
+        <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+          <NumberBox
+            inRow
+            label="Speed, rpm"
+            value={Math.round(point.rpm)}
+            limit={LIMITS.rpm}
+            onChange={(rpm) => {
+              if (rpm) move({ rpm, forceN: point.forceN });
+            }}
+            testID="window-rpm"
+          />
+          <NumberBox
+            inRow
+            label="Force, N"
+            value={Number(point.forceN.toFixed(1))}
+            limit={{ above: 0, most: 5000, unit: 'N' }}
+            onChange={(forceN) => {
+              if (forceN) move({ rpm: point.rpm, forceN });
+            }}
+            testID="window-force"
+          />
+        </Row>
+        {own ? (
+          <Row>
+            <Button label="Back to the pace’s own" onPress={clear} testID="window-clear" />
+          </Row>
+        ) : null}
+        <Column gap="$1">
+          {view.areas
+            .filter(({ rings }) => rings.length > 0)
+            .map(({ area }) => (
+              <Small key={area}>
+                {AREA_WORDS[area].name}: {AREA_WORDS[area].text}
+              </Small>
+            ))}
+          <Small>
+            Borders are soft because hands, bits and pieces differ: the pale edge reaches one
+            standard deviation to either side.
+          </Small>
+        </Column>
+      </Column>
+    </RoomPage>
+  );
+}

@@ -1,0 +1,58 @@
+import type { AskedHole } from '../../workers/tasks';
+import type { WindowView } from '../../workers/windowView';
+
+/** A speed and a force, as they are dragged to. */
+export interface SpeedAndForce {
+  readonly rpm: number;
+  readonly forceN: number;
+}
+
+/** Where the map lies in its drawing, px. */
+export interface MapBox {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+const along = (value: number, from: number, to: number): number =>
+  Math.log(value / from) / Math.log(to / from);
+const valueAt = (share: number, from: number, to: number): number => from * (to / from) ** share;
+const held = (share: number): number => Math.min(1, Math.max(0, share));
+
+/** Where a speed and force are drawn; off the map they stand at its edge. */
+export function placeOf(
+  view: WindowView,
+  box: MapBox,
+  { rpm, forceN }: SpeedAndForce,
+): { readonly X: number; readonly Y: number } {
+  return {
+    X: box.left + held(along(rpm, view.fromRpm, view.toRpm)) * box.width,
+    Y: box.top + (1 - held(along(forceN, view.fromForceN, view.toForceN))) * box.height,
+  };
+}
+
+/** The speed and force under a finger. */
+export function pointUnder(view: WindowView, box: MapBox, X: number, Y: number): SpeedAndForce {
+  return {
+    rpm: valueAt(held((X - box.left) / box.width), view.fromRpm, view.toRpm),
+    forceN: valueAt(held(1 - (Y - box.top) / box.height), view.fromForceN, view.toForceN),
+  };
+}
+
+/** The same question without a speed and pressure of the person's own. */
+export function withoutOwnPoint(asked: AskedHole): AskedHole {
+  return {
+    ...asked,
+    file: {
+      ...asked.file,
+      pieces: asked.file.pieces.map((piece) => ({
+        ...piece,
+        holes: piece.holes.map((hole) => {
+          const { rimSpeedMPerS: _v, contactPressureMpa: _p, ...setup } = hole.setup ?? {};
+          return { ...hole, setup };
+        }),
+      })),
+    },
+  };
+}

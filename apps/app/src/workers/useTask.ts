@@ -1,0 +1,36 @@
+import type { Fault } from '@nucleon/core/job/fault';
+import { useEffect, useState } from 'react';
+import { usePlanner } from './PlannerProvider';
+import type { TaskInput, TaskName, TaskOutcome } from './tasks';
+
+export interface Asked<T extends TaskName> {
+  /** The last answer; stays while a newer one is on its way. */
+  readonly outcome: TaskOutcome<T> | null;
+  readonly faults: readonly Fault[];
+}
+
+const NOT_FROM_THESE: readonly Fault[] = [
+  { pointer: '', message: 'It could not be worked out from these values.' },
+];
+
+/**
+ * What the worker makes of an input, asked anew whenever that changes; late answers lose.
+ * @param input kept by the caller: a new object is a new question; null asks nothing
+ */
+export function useTask<T extends TaskName>(task: T, input: TaskInput<T> | null): Asked<T> {
+  const planner = usePlanner();
+  const [asked, setAsked] = useState<Asked<T>>({ outcome: null, faults: [] });
+  useEffect(() => {
+    if (input === null) return undefined;
+    return planner.ask(task, input, (reply) => {
+      setAsked((last) => {
+        if (reply.kind === 'broken') return { ...last, faults: NOT_FROM_THESE };
+        const { outcome } = reply;
+        return outcome.kind === 'faulty'
+          ? { ...last, faults: outcome.faults }
+          : { outcome, faults: [] };
+      });
+    });
+  }, [planner, task, input]);
+  return asked;
+}
