@@ -36,12 +36,12 @@ export function askFiles(
         end({
           kind: 'refused',
           message:
-            request.kind === 'read'
-              ? `“${request.name}” took longer than ${READ_WITHIN_MS / 1000} s to read and was left. Save the one piece alone, as a plain DXF or SVG.`
+            'name' in request
+              ? `“${request.name}” took longer than ${READ_WITHIN_MS / 1000} s to read and was left. Save less in one file.`
               : 'Writing it took too long and was stopped.',
         });
       },
-      request.kind === 'read' ? READ_WITHIN_MS : WRITE_WITHIN_MS,
+      'name' in request ? READ_WITHIN_MS : WRITE_WITHIN_MS,
     );
     worker.onmessage = ({ data }: MessageEvent<FilesReply>) => {
       if (data.kind === 'page') onPage(data.done, data.of);

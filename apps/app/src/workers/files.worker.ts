@@ -1,7 +1,9 @@
+import { readBitsCsv, writeBitsCsv } from '@nucleon/files/bitsCsv';
 import { readDrawing } from '@nucleon/files/readDrawing';
 import { writeDxf } from '@nucleon/files/writeDxf';
 import { writePdf } from '@nucleon/files/writePdf';
 import { writeSvg } from '@nucleon/files/writeSvg';
+import { v7 as newId } from 'uuid';
 import type { FilesReply, FilesRequest } from './filesProtocol';
 
 const say = (reply: FilesReply): void => {
@@ -16,6 +18,16 @@ globalThis.onmessage = ({ data }: MessageEvent<FilesRequest>): void => {
 };
 
 async function answer(request: FilesRequest): Promise<void> {
+  if (request.kind === 'read-bits') {
+    const text = new TextDecoder('utf-8').decode(request.bytes);
+    say({ kind: 'bits', outcome: readBitsCsv(text, request.owned, () => newId()) });
+    return;
+  }
+  if (request.kind === 'write-bits') {
+    const bytes = new TextEncoder().encode(writeBitsCsv(request.bits));
+    say({ kind: 'written', bytes, mime: 'text/csv' });
+    return;
+  }
   if (request.kind === 'read') {
     say({ kind: 'read', outcome: readDrawing(request.bytes, request.name) });
     return;

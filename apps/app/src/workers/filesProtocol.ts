@@ -1,4 +1,6 @@
+import type { Bit } from '@nucleon/core/job/kit';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import type { BitsCsvOutcome } from '@nucleon/files/bitsCsv';
 import type { ReadOutcome } from '@nucleon/files/drawnFile';
 import type { Sheet } from '@nucleon/files/sheet';
 import type { PaperId } from '@nucleon/files/tiles';
@@ -8,6 +10,13 @@ export type DrawnFormat = 'pdf' | 'dxf' | 'svg';
 /** What the files worker is asked, one at a time. */
 export type FilesRequest =
   | { readonly kind: 'read'; readonly bytes: Uint8Array; readonly name: string }
+  | {
+      readonly kind: 'read-bits';
+      readonly bytes: Uint8Array;
+      readonly name: string;
+      readonly owned: readonly Pick<Bit, 'name' | 'family' | 'diameterMm'>[];
+    }
+  | { readonly kind: 'write-bits'; readonly bits: readonly Bit[] }
   | {
       readonly kind: 'write';
       readonly format: DrawnFormat;
@@ -19,6 +28,7 @@ export type FilesRequest =
 
 export type FilesReply =
   | { readonly kind: 'read'; readonly outcome: ReadOutcome }
+  | { readonly kind: 'bits'; readonly outcome: BitsCsvOutcome }
   | { readonly kind: 'page'; readonly done: number; readonly of: number }
   | { readonly kind: 'written'; readonly bytes: Uint8Array; readonly mime: string }
   | { readonly kind: 'refused'; readonly message: string };

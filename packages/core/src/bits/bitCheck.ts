@@ -1,5 +1,6 @@
 import { formatLength } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
+import { wornSharpness } from '../wear/sharpness';
 import { BIT_FAMILIES } from './bitFamilies';
 import type { Bit, BitState } from '../job/kit';
 
@@ -135,6 +136,9 @@ export function judgeBit(
   };
 }
 
-/** How sharp a rim is once dressed: what wear has left of it, never quite new. */
-export const dressedSharpness = (wornSharpness: number): number =>
-  Math.min(DRESSED_AT_MOST, wornSharpness);
+/** How sharp a rim is once dressed: what wear has left of it in its best material, never quite new. */
+export function dressedSharpness(bit: Pick<Bit, 'family' | 'depthCutMm'>): number {
+  const { lifeDepthM } = BIT_FAMILIES[bit.family];
+  const lifeMm = Math.sqrt(lifeDepthM[0] * lifeDepthM[1]) * 1000;
+  return Math.min(DRESSED_AT_MOST, wornSharpness(bit.depthCutMm ?? 0, lifeMm));
+}

@@ -31,10 +31,13 @@ export function usualShank(family: BitFamilyId, diameterMm: number): Shank {
   }
 }
 
-/** What a bit costs, in one's own money: as entered, else roughly, by family and size. */
+/** Roughly what a bit of this family and size costs, in one's own money. */
+export const usualPrice = ({ family, diameterMm }: Pick<Bit, 'family' | 'diameterMm'>): number =>
+  bySize(BIT_FAMILIES[family], BIT_FAMILIES[family].priceMoney, diameterMm);
+
+/** What a bit costs: as entered, else roughly. */
 export const bitPrice = (bit: Pick<Bit, 'family' | 'diameterMm' | 'price'>): number =>
-  bit.price ??
-  bySize(BIT_FAMILIES[bit.family], BIT_FAMILIES[bit.family].priceMoney, bit.diameterMm);
+  bit.price ?? usualPrice(bit);
 
 /** A new bit of a family and size, every dimension as usual; its id is the caller's. */
 export function usualBit(family: BitFamilyId, diameterMm: number): Omit<Bit, 'id' | 'name'> {

@@ -2,7 +2,10 @@ import { LIMITS } from '@nucleon/contract/limits';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
 import { bitGeometry } from '@nucleon/core/bits/bitGeometry';
-import type { Bit } from '@nucleon/core/job/job';
+import { stateWords } from '@nucleon/core/bits/bitWords';
+import { usualPrice } from '@nucleon/core/bits/usualBit';
+import { formatMoney } from '@nucleon/core/choice/outcomeWords';
+import { BIT_STATES, type Bit } from '@nucleon/core/job/kit';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useForm, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';
@@ -15,21 +18,29 @@ import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
 import { KitFormShell } from './KitFormShell';
+import { ShankField } from './ShankField';
 
 interface BitFormProps {
   readonly bit?: StoredBit;
+  /** What is known of a new one already. */
+  readonly start?: Partial<Draft>;
   readonly onDone: () => void;
   readonly onDelete?: () => Promise<void>;
 }
 
 type Draft = Omit<Bit, 'id'>;
 
+const SLOT_CHIPS = [
+  { value: 'yes', label: 'Slotted' },
+  { value: 'no', label: 'Closed' },
+] as const;
+
 const NEW_BIT: Draft = { name: '', family: 'plated-cup-saw', diameterMm: 10 };
 
 /** Family and size are enough; the rest comes from the family until it is measured. */
-export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
+export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
   const units = useUnits();
-  const { control, setValue } = useForm<Draft>({ defaultValues: bit ?? NEW_BIT });
+  const { control, setValue } = useForm<Draft>({ defaultValues: bit ?? { ...NEW_BIT, ...start } });
   const draft = useWatch({ control }) as Draft & Partial<StoredBit>;
   const usual = bitGeometry({ family: draft.family, diameterMm: draft.diameterMm });
   const family = BIT_FAMILIES[draft.family];
@@ -138,6 +149,93 @@ export function BitForm({ bit, onDone, onDelete }: BitFormProps) {
           setValue('usableDepthMm', mm);
         }}
       />
+      <Chips
+        label="State"
+        chips={BIT_STATES.map((value) => ({ value, label: stateWords(value) }))}
+        value={draft.state}
+        onChange={(state) => {
+          setValue('state', state);
+        }}
+        testID="bit-state"
+      />
+      <ShankField
+        label="Shank"
+        shank={draft.shank}
+        onChange={(shank) => {
+          setValue('shank', shank);
+        }}
+      />
+      {family.solid ? null : (
+        <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
+          <LengthBox
+            inRow
+            label="Barrel, if narrower"
+            valueMm={draft.barrelDiameterMm ?? null}
+            placeholder="as the rim"
+            mostMm={draft.diameterMm}
+            onChangeMm={(mm) => {
+              setValue('barrelDiameterMm', mm);
+            }}
+            onClear={() => {
+              setValue('barrelDiameterMm', undefined);
+            }}
+          />
+          <Chips
+            label="Slots in the barrel"
+            chips={SLOT_CHIPS}
+            value={draft.slotted === undefined ? undefined : draft.slotted ? 'yes' : 'no'}
+            onChange={(answer) => {
+              setValue('slotted', answer === 'yes');
+            }}
+          />
+        </Row>
+      )}
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
+        <NumberBox
+          inRow
+          label="Price"
+          value={draft.price}
+          limit={LIMITS.money}
+          placeholder={formatMoney(usualPrice(draft))}
+          onChange={(value) => {
+            setValue('price', value);
+          }}
+          testID="bit-price"
+        />
+        <LengthBox
+          inRow
+          label="Run-out"
+          valueMm={draft.runOutMm ?? null}
+          placeholder="not measured"
+          mostMm={20}
+          anySign
+          onChangeMm={(mm) => {
+            setValue('runOutMm', Math.max(0, mm));
+          }}
+          onClear={() => {
+            setValue('runOutMm', undefined);
+          }}
+        />
+      </Row>
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
+        <TextBox
+          inRow
+          label="Supplier"
+          value={draft.supplier ?? ''}
+          onChangeText={(text) => {
+            setValue('supplier', text === '' ? undefined : text);
+          }}
+          testID="bit-supplier"
+        />
+        <TextBox
+          inRow
+          label="Batch"
+          value={draft.batch ?? ''}
+          onChangeText={(text) => {
+            setValue('batch', text === '' ? undefined : text);
+          }}
+        />
+      </Row>
     </KitFormShell>
   );
 }

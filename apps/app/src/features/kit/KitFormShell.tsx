@@ -48,7 +48,7 @@ export function KitFormShell({ children, canSave, save, onDone, onDelete }: KitF
         <Button label="Save" look="main" onPress={keep} disabled={!canSave} testID="kit-save" />
         <Button label="Close" onPress={onDone} />
         {onDelete ? (
-          <Button label="Put away" icon={Trash} look="stop" onPress={trying(onDelete)} />
+          <Button label="Delete" icon={Trash} look="stop" onPress={trying(onDelete)} />
         ) : null}
       </Row>
     </Column>

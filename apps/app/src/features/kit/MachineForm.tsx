@@ -1,6 +1,6 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import type { StoredMachine } from '@nucleon/contract/wire';
-import type { Machine } from '@nucleon/core/job/job';
+import type { Machine } from '@nucleon/core/job/kit';
 import {
   MACHINE_KIND_IDS,
   MACHINE_KINDS,
@@ -14,6 +14,7 @@ import { Chips } from '../../ui/Chips';
 import { NumberBox } from '../../ui/NumberBox';
 import { TextBox } from '../../ui/TextBox';
 import { KitFormShell } from './KitFormShell';
+import { MachineRoomFields } from './MachineRoomFields';
 import { readSpeeds, showSpeeds } from './machineSpeeds';
 
 interface MachineFormProps {
@@ -94,6 +95,13 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
         limit={LIMITS.torqueNm}
         onChange={(value) => {
           setValue('stallTorqueNm', value);
+        }}
+      />
+      <MachineRoomFields
+        draft={draft}
+        kind={kind}
+        onChange={(field, value) => {
+          setValue(field, value as never);
         }}
       />
     </KitFormShell>

@@ -1,0 +1,64 @@
+import { formatMoney } from '@nucleon/core/choice/outcomeWords';
+import type { HireOption } from '@nucleon/core/choice/hireOrBuy';
+import { useTheme } from '@tamagui/core';
+import { LineChart } from 'react-native-chart-kit/v2';
+import { View } from 'react-native';
+import { LINE_DASHES, useLineTones } from './lineLooks';
+
+const HEIGHT_PX = 280;
+/** The chart reaches a little beyond the holes that are asked about. */
+const ROOM = 1.6;
+const LEAST_HOLES = 12;
+
+interface CostChartProps {
+  readonly options: readonly HireOption[];
+  readonly holes: number;
+  readonly width: number;
+}
+
+/** Cost against number of holes, a line for each way: where they cross, the other becomes cheaper. */
+export default function CostChart({ options, holes, width }: CostChartProps) {
+  const theme = useTheme();
+  const tones = useLineTones();
+  const most = Math.min(
+    options[0]?.costMoney.length ?? 1,
+    Math.max(LEAST_HOLES, Math.ceil(holes * ROOM)),
+  );
+  const data = Array.from({ length: most }, (_, index) => ({
+    holes: index + 1,
+    ...Object.fromEntries(options.map(({ way, costMoney }) => [way, costMoney[index] ?? 0])),
+  })) as Record<string, number>[];
+  return (
+    <View testID="cost-chart">
+      <LineChart
+        data={data}
+        xKey="holes"
+        series={options.map(({ way, title }) => ({
+          yKey: way,
+          label: title,
+          color: tones[way],
+          strokeWidth: 2.5,
+          strokeDasharray: LINE_DASHES[way] ?? undefined,
+          dot: false,
+        }))}
+        width={width}
+        height={HEIGHT_PX}
+        theme={{
+          background: 'transparent',
+          plotBackground: 'transparent',
+          grid: theme.line.val,
+          axis: theme.muted.val,
+          text: theme.ink.val,
+          mutedText: theme.muted.val,
+          typography: { fontFamily: 'Hyperlegible', axisLabelSize: 13 },
+        }}
+        showDots={false}
+        legend={false}
+        yDomain={{ includeZero: true }}
+        formatYLabel={formatMoney}
+        formatXLabel={(value) => String(value)}
+        accessibilityLabel={`Cost of one to ${most} holes: ${options.map(({ title, costMoney }) => `${title} ${formatMoney(costMoney[0] ?? 0)} for one, ${formatMoney(costMoney[most - 1] ?? 0)} for ${most}`).join('; ')}.`}
+      />
+    </View>
+  );
+}

@@ -1,0 +1,120 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import { formatMoney } from '@nucleon/core/choice/outcomeWords';
+import { MOST_HOLES, type HirePrices } from '@nucleon/core/choice/hireOrBuy';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Measured } from '../../drawing/Measured';
+import { Column, Panel, Row } from '../../ui/layout';
+import { NumberBox } from '../../ui/NumberBox';
+import { Loading } from '../../ui/StateView';
+import { Body, Heading, Small, Strong } from '../../ui/text';
+import { useTask } from '../../workers/useTask';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { LINE_DASHES, useLineTones } from './lineLooks';
+
+/** The chart's library comes only when it is looked at. */
+const CostChart = lazy(() => import('./CostChart'));
+
+const PRICES: readonly { readonly key: keyof HirePrices; readonly label: string }[] = [
+  { key: 'hourMoney', label: 'An hour of yours' },
+  { key: 'cheapBitMoney', label: 'A cheap bit' },
+  { key: 'goodBitMoney', label: 'A good bit' },
+  { key: 'rigDayMoney', label: 'The rig, a day' },
+  { key: 'orderedHoleMoney', label: 'Drilled for you, a hole' },
+  { key: 'orderedTripMoney', label: 'And the trip' },
+];
+const HOLES_LIMIT = { least: 1, most: MOST_HOLES, unit: 'holes' };
+
+/** What one to sixty holes like this cost, done this way or that. */
+export function HireScreen() {
+  return (
+    <HoleLoader title="Hire or buy?">
+      {(loaded) => <HireRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function HireRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const [own, setOwn] = useState<Partial<HirePrices>>({});
+  const [holes, setHoles] = useState(6);
+  const tones = useLineTones();
+  const { asked } = room;
+  const input = useMemo(() => ({ ...asked, prices: own }), [asked, own]);
+  const { outcome, faults } = useTask('hire', input);
+  const weighed = outcome?.kind === 'weighed' ? outcome.hireOrBuy : null;
+  return (
+    <RoomPage name="hire" room={room} maxWidth={900}>
+      {weighed === null && faults.length === 0 ? <Loading what="the costs" /> : null}
+      {weighed ? (
+        <Column padding="$4" gap="$4" testID="hire">
+          <Body testID="hire-verdict">{weighed.text}</Body>
+          <Suspense fallback={<Loading what="the chart" />}>
+            <Measured>
+              {(width) => <CostChart options={weighed.options} holes={holes} width={width} />}
+            </Measured>
+          </Suspense>
+          <NumberBox
+            label="How many holes like this?"
+            value={holes}
+            limit={HOLES_LIMIT}
+            onChange={(value) => {
+              if (value) setHoles(Math.round(value));
+            }}
+            testID="hire-holes"
+          />
+          <Panel wet>
+            {weighed.options.map(({ way, title, text, costMoney }, index) => (
+              <Row
+                key={way}
+                padding="$4"
+                gap="$3"
+                alignItems="flex-start"
+                borderTopWidth={index === 0 ? 0 : 1}
+                borderColor="$line"
+                testID={`hire-${way}`}
+              >
+                <Column
+                  width={14}
+                  height={0}
+                  marginTop={11}
+                  borderTopWidth={4}
+                  borderStyle={LINE_DASHES[way] ? 'dashed' : 'solid'}
+                  borderColor={tones[way]}
+                />
+                <Column flex={1}>
+                  <Strong>{title}</Strong>
+                  <Small>{text}</Small>
+                </Column>
+                <Strong fontVariant={['tabular-nums']}>
+                  {formatMoney(costMoney[holes - 1] ?? NaN)}
+                </Strong>
+              </Row>
+            ))}
+          </Panel>
+          <Column gap="$2">
+            <Heading aria-level={2}>Prices, in your own money</Heading>
+            <Small>Rough until you type your own. Nothing is remembered but for this page.</Small>
+            <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+              {PRICES.map(({ key, label }) => (
+                <NumberBox
+                  key={key}
+                  inRow
+                  label={label}
+                  value={own[key] ?? Number(weighed.prices[key].toFixed(2))}
+                  limit={LIMITS.money}
+                  onChange={(value) => {
+                    const { [key]: _old, ...others } = own;
+                    setOwn(value === undefined ? others : { ...others, [key]: value });
+                  }}
+                  testID={`price-${key}`}
+                />
+              ))}
+            </Row>
+          </Column>
+        </Column>
+      ) : null}
+    </RoomPage>
+  );
+}

@@ -1,0 +1,105 @@
+import type { StoredBit } from '@nucleon/contract/wire';
+import { lastDressed, noteWords } from '@nucleon/core/bits/bitWords';
+import { useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import Copy from 'lucide-react-native/icons/copy';
+import Eye from 'lucide-react-native/icons/eye';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { putBit } from '../../api/kit';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { Label, Small } from '../../ui/text';
+import { BitCheck } from './BitCheck';
+import { BitForm } from './BitForm';
+
+const day = (at: string): string => format(new Date(at), 'd MMM yyyy');
+
+interface BitCardProps {
+  readonly bit: StoredBit;
+  readonly startsWith: 'check' | null;
+  readonly onDone: () => void;
+  readonly onDelete: () => Promise<void>;
+}
+
+/** One bit: look at it, change it, have another like it, put it away. */
+export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
+  const client = useQueryClient();
+  const [checking, setChecking] = useState(startsWith === 'check');
+  const [trouble, setTrouble] = useState('');
+  const { id, version, updatedAt: _at, ...own } = bit;
+  const keep = async (work: () => Promise<unknown>): Promise<void> => {
+    setTrouble('');
+    try {
+      await work();
+      await client.invalidateQueries();
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'It was not saved.');
+    }
+  };
+  const another = (): Promise<unknown> => {
+    const { sharpness: _s, sharpnessLog: _log, runOutMm: _run, ...like } = own;
+    return putBit(newId(), {
+      ...like,
+      name: `${bit.name} (another)`,
+      state: 'new',
+      holesCut: 0,
+      depthCutMm: 0,
+      retired: false,
+      version: 0,
+    });
+  };
+  if (checking)
+    return (
+      <BitCheck
+        bit={bit}
+        onDone={() => {
+          setChecking(false);
+        }}
+      />
+    );
+  const dressed = lastDressed(bit);
+  return (
+    <Column testID="bit-card">
+      <Column padding="$4" gap="$3" backgroundColor="$ground">
+        <Row gap="$2" flexWrap="wrap">
+          <Button
+            label="Look at it"
+            icon={Eye}
+            onPress={() => {
+              setChecking(true);
+            }}
+            testID="bit-check"
+          />
+          <Button label="Another like it" icon={Copy} onPress={() => void keep(another)} />
+          <Button
+            label={bit.retired ? 'Use it again' : 'Put away'}
+            onPress={() =>
+              void keep(async () => {
+                await putBit(id, { ...own, retired: !bit.retired, version });
+                onDone();
+              })
+            }
+            testID="bit-retire"
+          />
+        </Row>
+        {trouble ? (
+          <Small color="$stop" role="alert">
+            {trouble}
+          </Small>
+        ) : null}
+        {bit.sharpnessLog?.length ? (
+          <Column gap="$1" testID="sharpness-log">
+            <Label>Sharpness so far{dressed ? `, last dressed ${day(dressed)}` : ''}</Label>
+            {[...bit.sharpnessLog].reverse().map((note, index) => (
+              <Small key={`${note.at} ${index}`}>
+                {day(note.at)}: {noteWords(note)}
+              </Small>
+            ))}
+          </Column>
+        ) : null}
+      </Column>
+      <BitForm bit={bit} onDone={onDone} onDelete={onDelete} />
+    </Column>
+  );
+}

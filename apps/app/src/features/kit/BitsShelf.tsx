@@ -1,0 +1,126 @@
+import type { StoredBit } from '@nucleon/contract/wire';
+import { BIT_FAMILIES } from '@nucleon/core/bits/bitFamilies';
+import { stateWords } from '@nucleon/core/bits/bitWords';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import Plus from 'lucide-react-native/icons/plus';
+import { useState } from 'react';
+import { deleteBit, restoreBit } from '../../api/kit';
+import { Button } from '../../ui/Button';
+import { Row } from '../../ui/layout';
+import { useUnits } from '../display/displayStore';
+import { BitCard } from './BitCard';
+import { CsvButtons } from './CsvButtons';
+import { matches } from './matches';
+import { QuickBit } from './QuickBit';
+import { Shelf, ShelfItem } from './Shelf';
+import { useGone } from './useGone';
+
+interface BitsShelfProps {
+  readonly bits: readonly StoredBit[];
+  readonly search: string;
+  /** The bit whose check is asked for by another screen. */
+  readonly check: string | null;
+}
+
+/** The bits, smallest first; those put away stay out of sight until asked for. */
+export function BitsShelf({ bits, search, check }: BitsShelfProps) {
+  const units = useUnits();
+  const [open, setOpen] = useState<string | null>(check === '' ? null : check);
+  const [adding, setAdding] = useState(false);
+  const [away, setAway] = useState(false);
+  const gone = useGone(() => {
+    setOpen(null);
+  });
+  const putAway = bits.filter((bit) => bit.retired);
+  const shown = bits
+    .filter((bit) => away || !bit.retired || bit.id === open)
+    .filter((bit) =>
+      matches(search, [
+        bit.name,
+        BIT_FAMILIES[bit.family].name,
+        String(bit.diameterMm),
+        bit.supplier,
+        bit.batch,
+      ]),
+    );
+  return (
+    <>
+      <Shelf
+        title="Bits"
+        actions={
+          <Button
+            label="Add a bit"
+            icon={Plus}
+            look="quiet"
+            onPress={() => {
+              setAdding(!adding);
+            }}
+            testID="add-bit"
+          />
+        }
+        empty={
+          bits.length === 0
+            ? 'No bits yet: plans assume a new one of the usual kind.'
+            : shown.length === 0
+              ? `Nothing here is called “${search}”.`
+              : null
+        }
+      >
+        {adding ? (
+          <QuickBit
+            onDone={() => {
+              setAdding(false);
+            }}
+          />
+        ) : null}
+        {shown.map((bit) => (
+          <ShelfItem
+            key={bit.id}
+            name={bit.name}
+            line={`${BIT_FAMILIES[bit.family].name}, ${formatLengthShort(bit.diameterMm, units)}${bit.holesCut ? `, ${bit.holesCut} holes cut` : ''}${bit.retired ? ', put away' : ''}`}
+            mark={markOf(bit)}
+            open={open === bit.id}
+            onPress={() => {
+              setOpen(open === bit.id ? null : bit.id);
+            }}
+          >
+            <BitCard
+              bit={bit}
+              startsWith={check === bit.id ? 'check' : null}
+              onDone={() => {
+                setOpen(null);
+              }}
+              onDelete={() =>
+                gone(
+                  bit.name,
+                  () => deleteBit(bit.id),
+                  () => restoreBit(bit.id),
+                )
+              }
+            />
+          </ShelfItem>
+        ))}
+      </Shelf>
+      <Row gap="$2" flexWrap="wrap">
+        {putAway.length > 0 ? (
+          <Button
+            label={away ? 'Hide those put away' : `Show ${putAway.length} put away`}
+            look="quiet"
+            onPress={() => {
+              setAway(!away);
+            }}
+            testID="show-away"
+          />
+        ) : null}
+      </Row>
+      <CsvButtons bits={bits} />
+    </>
+  );
+}
+
+function markOf(bit: StoredBit) {
+  if (!bit.state || bit.state === 'good') return null;
+  const text = stateWords(bit.state);
+  if (bit.state === 'new') return { text, tone: '$fine' } as const;
+  return { text, tone: bit.state === 'tired' ? '$caution' : '$stop' } as const;
+}

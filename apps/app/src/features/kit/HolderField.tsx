@@ -1,0 +1,52 @@
+import { CONNECTION_IDS, CONNECTIONS, type Holder } from '@nucleon/core/couplings/connections';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+
+const KIND_CHIPS = CONNECTION_IDS.map((value) => ({
+  value,
+  label: value === 'round' ? 'Chuck or collet' : CONNECTIONS[value].name,
+}));
+
+interface HolderFieldProps {
+  readonly label: string;
+  readonly holder: Holder | undefined;
+  readonly onChange: (holder: Holder) => void;
+  readonly testID?: string;
+}
+
+/** The end that takes something: a thread, or a chuck with what it closes on. */
+export function HolderField({ label, holder, onChange, testID = 'holder' }: HolderFieldProps) {
+  const size = (field: 'leastMm' | 'mostMm', text: string) => (
+    <LengthBox
+      inRow
+      label={text}
+      valueMm={holder?.[field] ?? null}
+      placeholder="not known"
+      mostMm={100}
+      onChangeMm={(mm) => {
+        if (holder) onChange({ ...holder, [field]: mm });
+      }}
+      testID={`${testID}-${field}`}
+    />
+  );
+  return (
+    <Column gap="$2">
+      <Chips
+        label={label}
+        chips={KIND_CHIPS}
+        value={holder?.kind}
+        onChange={(kind) => {
+          onChange({ kind });
+        }}
+        testID={testID}
+      />
+      {holder && CONNECTIONS[holder.kind].sized ? (
+        <Row gap="$3" alignItems="flex-start">
+          {size('leastMm', 'Closes on, from')}
+          {size('mostMm', 'to')}
+        </Row>
+      ) : null}
+    </Column>
+  );
+}

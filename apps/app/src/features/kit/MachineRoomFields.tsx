@@ -1,0 +1,113 @@
+import type { Machine } from '@nucleon/core/job/kit';
+import type { MachineKind } from '@nucleon/core/machines/machineKinds';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Small } from '../../ui/text';
+import { HolderField } from './HolderField';
+
+type Field =
+  | 'holders'
+  | 'power'
+  | 'waterRated'
+  | 'spindleWater'
+  | 'travelMm'
+  | 'chuckToTableMm'
+  | 'throatMm'
+  | 'leverArmMm'
+  | 'pinionRadiusMm';
+
+interface MachineRoomFieldsProps {
+  readonly draft: Partial<Machine>;
+  readonly kind: MachineKind;
+  readonly onChange: (field: Field, value: Machine[Field] | undefined) => void;
+}
+
+const POWER_CHIPS = [
+  { value: 'mains', label: 'Mains' },
+  { value: 'mains-protected', label: 'Mains, with RCD plug' },
+  { value: 'battery', label: 'Battery' },
+  { value: 'low-voltage', label: 'Low voltage' },
+] as const;
+const yesNo = (yes: string, no: string) =>
+  [
+    { value: 'yes', label: yes },
+    { value: 'no', label: no },
+  ] as const;
+const WET_CHIPS = yesNo('Made for water', 'Keep it dry');
+const SPINDLE_CHIPS = yesNo('Through its spindle', 'None of its own');
+
+/** What its spindle takes, its power and water, and for a press the room it has. */
+export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsProps) {
+  const length = (field: Field & keyof Machine, label: string) => (
+    <LengthBox
+      inRow
+      label={label}
+      valueMm={(draft[field] as number | undefined) ?? null}
+      placeholder="not measured"
+      mostMm={5000}
+      onChangeMm={(mm) => {
+        onChange(field, mm);
+      }}
+      onClear={() => {
+        onChange(field, undefined);
+      }}
+      testID={`machine-${field}`}
+    />
+  );
+  const said = (value: boolean): 'yes' | 'no' => (value ? 'yes' : 'no');
+  return (
+    <Column gap="$4">
+      <HolderField
+        label="Its spindle takes"
+        holder={draft.holders?.[0] ?? kind.holders[0]}
+        onChange={(holder) => {
+          onChange('holders', [holder]);
+        }}
+        testID="machine-holder"
+      />
+      <Chips
+        label="Power"
+        chips={POWER_CHIPS}
+        value={draft.power ?? kind.power}
+        onChange={(power) => {
+          onChange('power', power);
+        }}
+      />
+      <Row gap="$4" flexWrap="wrap" alignItems="flex-start">
+        <Chips
+          label="In spray"
+          chips={WET_CHIPS}
+          value={said(draft.waterRated ?? kind.waterRated)}
+          onChange={(answer) => {
+            onChange('waterRated', answer === 'yes');
+          }}
+        />
+        <Chips
+          label="Water"
+          chips={SPINDLE_CHIPS}
+          value={said(draft.spindleWater ?? kind.spindleWater)}
+          onChange={(answer) => {
+            onChange('spindleWater', answer === 'yes');
+          }}
+        />
+      </Row>
+      {kind.hold === 'press' ? (
+        <Column gap="$2">
+          <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+            {length('travelMm', 'Quill comes down')}
+            {length('chuckToTableMm', 'Chuck to table, most')}
+            {length('throatMm', 'Spindle to column')}
+          </Row>
+          <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+            {length('leverArmMm', 'Feed lever, long')}
+            {length('pinionRadiusMm', 'Pinion, radius')}
+          </Row>
+          <Small>
+            The pinion’s radius: how far the quill comes down in one turn of the lever, over 6.28.
+          </Small>
+        </Column>
+      ) : null}
+    </Column>
+  );
+}

@@ -1,0 +1,71 @@
+import type { StoredMachine } from '@nucleon/contract/wire';
+import { MACHINE_KINDS } from '@nucleon/core/machines/machineKinds';
+import Plus from 'lucide-react-native/icons/plus';
+import { useState } from 'react';
+import { deleteMachine, restoreMachine } from '../../api/kit';
+import { Button } from '../../ui/Button';
+import { MachineForm } from './MachineForm';
+import { matches } from './matches';
+import { Shelf, ShelfItem } from './Shelf';
+import { useGone } from './useGone';
+
+interface MachinesShelfProps {
+  readonly machines: readonly StoredMachine[];
+  readonly search: string;
+}
+
+export function MachinesShelf({ machines, search }: MachinesShelfProps) {
+  const [open, setOpen] = useState<string | null>(null);
+  const close = (): void => {
+    setOpen(null);
+  };
+  const gone = useGone(close);
+  const shown = machines.filter((one) => matches(search, [one.name, MACHINE_KINDS[one.kind].name]));
+  return (
+    <Shelf
+      title="Machines"
+      actions={
+        <Button
+          label="Add a machine"
+          icon={Plus}
+          look="quiet"
+          onPress={() => {
+            setOpen(open === 'new' ? null : 'new');
+          }}
+        />
+      }
+      empty={
+        machines.length === 0
+          ? 'No machines yet: plans assume the usual kind.'
+          : shown.length === 0
+            ? `Nothing here is called “${search}”.`
+            : null
+      }
+    >
+      {open === 'new' ? <MachineForm onDone={close} /> : null}
+      {shown.map((machine) => (
+        <ShelfItem
+          key={machine.id}
+          name={machine.name}
+          line={MACHINE_KINDS[machine.kind].name}
+          open={open === machine.id}
+          onPress={() => {
+            setOpen(open === machine.id ? null : machine.id);
+          }}
+        >
+          <MachineForm
+            machine={machine}
+            onDone={close}
+            onDelete={() =>
+              gone(
+                machine.name,
+                () => deleteMachine(machine.id),
+                () => restoreMachine(machine.id),
+              )
+            }
+          />
+        </ShelfItem>
+      ))}
+    </Shelf>
+  );
+}

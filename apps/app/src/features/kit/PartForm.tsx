@@ -1,0 +1,232 @@
+import type { KitPartSort } from '@nucleon/contract/kitSchema';
+import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
+import { APART_WAYS, APART_WORDS } from '@nucleon/core/couplings/apart';
+import {
+  COUPLING_KINDS,
+  type Coupling,
+  type OwnedGuide,
+  type OwnedSupport,
+  type OwnedWater,
+} from '@nucleon/core/job/kit';
+import { SUPPORT_IDS, SUPPORTS, type SupportId } from '@nucleon/core/supports/supports';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { putPart, type StoredPart } from '../../api/kit';
+import { Chips } from '../../ui/Chips';
+import { Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Small } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { HolderField } from './HolderField';
+import { KitFormShell } from './KitFormShell';
+import { COUPLING_WORDS, GUIDE_WORDS } from './partSorts';
+import { ShankField } from './ShankField';
+
+/** Any part's fields while it is filled in. */
+interface PartDraft {
+  readonly name?: string;
+  readonly kind?: string;
+  readonly [field: string]: unknown;
+}
+
+const FRESH: Readonly<Record<KitPartSort, PartDraft>> = {
+  couplings: { kind: 'adapter', into: { kind: 'hex' }, takes: { kind: 'thread-m14' } },
+  supports: { kind: 'dense-foam-board' },
+  guides: { kind: 'board' },
+  water: { kind: 'still-bath' },
+};
+
+const KINDS: Readonly<Record<KitPartSort, readonly { value: string; label: string }[]>> = {
+  couplings: COUPLING_KINDS.map((value) => ({ value, label: COUPLING_WORDS[value] })),
+  supports: SUPPORT_IDS.filter((id) => id !== 'nothing').map((value) => ({
+    value,
+    label: SUPPORTS[value].name,
+  })),
+  guides: Object.entries(GUIDE_WORDS).map(([value, label]) => ({ value, label })),
+  water: COOLANT_IDS.filter((id) => id !== 'none').map((value) => ({
+    value,
+    label: COOLANTS[value].name,
+  })),
+};
+
+const NOTES: Readonly<Record<KitPartSort, (kind: string) => string>> = {
+  couplings: () => '',
+  supports: (kind) => SUPPORTS[kind as SupportId].note,
+  guides: () => '',
+  water: (kind) => COOLANTS[kind as CoolantId].note,
+};
+
+type Change = (change: PartDraft) => void;
+
+interface PartFormProps {
+  readonly sort: KitPartSort;
+  readonly part: StoredPart | null;
+  readonly onDone: () => void;
+  readonly onDelete?: () => Promise<void>;
+}
+
+/** A coupling, backing, guide or way of wetting. */
+export function PartForm({ sort, part, onDone, onDelete }: PartFormProps) {
+  const [draft, setDraft] = useState<PartDraft>(() => (part ? { ...part } : FRESH[sort]));
+  const change: Change = (one) => {
+    setDraft((last) => ({ ...last, ...one }));
+  };
+  const kind = draft.kind ?? '';
+  const usualName = KINDS[sort].find((chip) => chip.value === kind)?.label ?? 'Part';
+  const save = (): Promise<StoredPart> => {
+    const {
+      id = newId(),
+      version = 0,
+      updatedAt: _at,
+      ...fields
+    } = draft as PartDraft & {
+      id?: string;
+      version?: number;
+    };
+    const known = Object.fromEntries(
+      Object.entries(fields).filter(([, value]) => value !== undefined),
+    );
+    return putPart(sort, id, { ...known, name: draft.name?.trim() || usualName, version });
+  };
+  const note = NOTES[sort](kind);
+  return (
+    <KitFormShell canSave save={save} onDone={onDone} onDelete={onDelete}>
+      <Chips
+        label="Kind"
+        chips={KINDS[sort]}
+        value={kind}
+        onChange={(next) => {
+          change({ kind: next });
+        }}
+        testID="part-kind"
+      />
+      {note ? <Small>{note}</Small> : null}
+      <TextBox
+        label="Name"
+        value={draft.name ?? ''}
+        placeholder={usualName}
+        onChangeText={(name) => {
+          change({ name });
+        }}
+        testID="part-name"
+      />
+      <Fields sort={sort} draft={draft} change={change} />
+    </KitFormShell>
+  );
+}
+
+interface FieldsProps {
+  readonly sort: KitPartSort;
+  readonly draft: PartDraft;
+  readonly change: Change;
+}
+
+function Fields({ sort, draft, change }: FieldsProps) {
+  const length = (field: string, label: string) => (
+    <LengthBox
+      inRow
+      label={label}
+      valueMm={(draft[field] as number | undefined) ?? null}
+      placeholder="not measured"
+      mostMm={5000}
+      onChangeMm={(mm) => {
+        change({ [field]: mm });
+      }}
+      onClear={() => {
+        change({ [field]: undefined });
+      }}
+      testID={`part-${field}`}
+    />
+  );
+  const several = (fields: readonly (readonly [string, string])[]) => (
+    <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+      {fields.map(([field, label]) => (
+        <Row key={field} flexGrow={1} flexBasis={116}>
+          {length(field, label)}
+        </Row>
+      ))}
+    </Row>
+  );
+  switch (sort) {
+    case 'couplings':
+      return (
+        <CouplingFields coupling={draft as unknown as Coupling} change={change} length={length} />
+      );
+    case 'supports':
+      return several([
+        ['thicknessMm', 'Thick'],
+        ['widthMm', 'Wide'],
+        ['lengthMm', 'Long'],
+      ] satisfies readonly (readonly [keyof OwnedSupport, string])[]);
+    case 'guides':
+      return several([
+        ['boreMm', 'Its hole'],
+        ['thicknessMm', 'Thick'],
+      ] satisfies readonly (readonly [keyof OwnedGuide, string])[]);
+    case 'water':
+      return draft.kind === 'still-bath' || draft.kind === 'oil-bath'
+        ? several([
+            ['trayLengthMm', 'Tray, long'],
+            ['trayWidthMm', 'Tray, wide'],
+            ['trayDepthMm', 'Tray, deep'],
+          ] satisfies readonly (readonly [keyof OwnedWater, string])[])
+        : null;
+  }
+}
+
+const APART_CHIPS = APART_WAYS.map((value) => ({ value, label: APART_WORDS[value].label }));
+const WATER_CHIPS = [
+  { value: 'yes', label: 'Brings water in' },
+  { value: 'no', label: 'Dry' },
+] as const;
+
+function CouplingFields({
+  coupling,
+  change,
+  length,
+}: {
+  readonly coupling: Coupling;
+  readonly change: Change;
+  readonly length: (field: string, label: string) => React.ReactNode;
+}) {
+  return (
+    <>
+      <ShankField
+        label="Goes into the machine with"
+        shank={coupling.into}
+        onChange={(into) => {
+          change({ into });
+        }}
+        testID="part-into"
+      />
+      <HolderField
+        label="Takes the bit by"
+        holder={coupling.takes}
+        onChange={(takes) => {
+          change({ takes });
+        }}
+        testID="part-takes"
+      />
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        {length('lengthMm', 'Carries it further by')}
+      </Row>
+      <Chips
+        label="Water"
+        chips={WATER_CHIPS}
+        value={coupling.carriesWater ? 'yes' : 'no'}
+        onChange={(answer) => {
+          change({ carriesWater: answer === 'yes' });
+        }}
+      />
+      <Chips
+        label="Comes apart by"
+        chips={APART_CHIPS}
+        value={coupling.apart}
+        onChange={(apart) => {
+          change({ apart });
+        }}
+      />
+      {coupling.apart ? <Small>{APART_WORDS[coupling.apart].text}</Small> : null}
+    </>
+  );
+}

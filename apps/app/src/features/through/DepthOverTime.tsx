@@ -1,0 +1,163 @@
+import type { Plan } from '@nucleon/core/plan/plan';
+import type { TimelineDrawing, TimelineMark } from '@nucleon/core/section/timelineDrawing';
+import { formatDuration } from '@nucleon/core/units/formatQuantity';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useTheme } from '@tamagui/core';
+import { Circle, G, Line, Path, Rect, Svg, Text } from 'react-native-svg';
+import { GrainPattern } from '../../drawing/GrainPattern';
+import { useDrawingInk } from '../../drawing/useDrawingInk';
+import { spreadLabels } from '../../drawing/spreadLabels';
+import { useUnits } from '../display/displayStore';
+
+const LEAF_PX = 92;
+const GAP_PX = 46;
+const TOP_PX = 14;
+const FOOT_PX = 30;
+const RIGHT_PX = 12;
+const LABEL_PX = 16;
+
+/** Marks worth a word beside the line; the rest stand in the list. */
+const NAMED: ReadonlySet<TimelineMark['kind']> = new Set([
+  'core-break',
+  'core-drop',
+  'water-off',
+  'water-change',
+  'ease-off',
+  'end',
+]);
+
+interface DepthOverTimeProps {
+  readonly plan: Plan;
+  readonly timeline: TimelineDrawing;
+  readonly thicknessMm: number;
+  readonly width: number;
+}
+
+/** The leaves cut through at the left, and beside them, to the same depth scale, depth against time. */
+export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverTimeProps) {
+  const theme = useTheme();
+  const units = useUnits();
+  const { ink, edge } = useDrawingInk();
+  const height = Math.min(420, Math.max(260, width * 0.8));
+  const foot = height - FOOT_PX;
+  const left = LEAF_PX + GAP_PX;
+  const Y = (depth: number): number => TOP_PX + depth * (foot - TOP_PX);
+  const X = (time: number): number => left + time * (width - left - RIGHT_PX);
+  const depthMm = timeline.depthMm;
+  const line = timeline.steps
+    .map(({ fromTime, fromDepth, toTime, toDepth }, index) =>
+      index === 0
+        ? `M${X(fromTime)} ${Y(fromDepth)}L${X(toTime)} ${Y(toDepth)}`
+        : `L${X(toTime)} ${Y(toDepth)}`,
+    )
+    .join('');
+  // Spread upwards from the foot: what comes last stands lowest.
+  const named = spreadLabels(
+    timeline.marks
+      .filter(({ kind }) => NAMED.has(kind))
+      .map((mark) => ({ ...mark, y: -Y(mark.depth), heightPx: LABEL_PX })),
+    4 - foot,
+  );
+  const words = { fontFamily: 'Hyperlegible', fontSize: 13 } as const;
+  const tone = ({ kind }: TimelineMark): string =>
+    kind.startsWith('water')
+      ? theme.water.val
+      : kind === 'ease-off'
+        ? theme.rim.val
+        : theme.ink.val;
+  return (
+    <Svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label={timeline.description}
+      testID="way-down"
+    >
+      <GrainPattern stroke={edge} />
+      {plan.layers.map(({ fromMm, toMm, class: kind, name }) => {
+        const top = Y(Math.min(1, fromMm / depthMm));
+        const tall = Y(Math.min(1, toMm / depthMm)) - top;
+        return tall <= 0 ? null : (
+          <G key={`${name} ${fromMm}`}>
+            <Rect
+              {...{ x: 2, y: top }}
+              width={LEAF_PX}
+              height={tall}
+              fill={ink(kind ?? 'void')}
+              stroke={edge}
+              strokeWidth={0.8}
+              strokeDasharray={kind === null ? '4 3' : undefined}
+            />
+            {tall > 18 ? (
+              <Text {...words} {...{ x: 8, y: top + Math.min(tall / 2 + 5, 18) }} fill={edge}>
+                {name.length > 12 ? `${name.slice(0, 11)}…` : name}
+              </Text>
+            ) : null}
+          </G>
+        );
+      })}
+      <Text {...words} {...{ x: LEAF_PX + 6, y: TOP_PX + 8 }} fill={theme.muted.val}>
+        0
+      </Text>
+      <Text {...words} {...{ x: LEAF_PX + 6, y: foot }} fill={theme.ink.val}>
+        {formatLengthShort(Math.min(depthMm, thicknessMm), units)}
+      </Text>
+      {plan.layers
+        .slice(1)
+        .map(({ fromMm }) =>
+          fromMm < depthMm ? (
+            <Line
+              key={fromMm}
+              x1={LEAF_PX + 2}
+              x2={width - RIGHT_PX}
+              y1={Y(fromMm / depthMm)}
+              y2={Y(fromMm / depthMm)}
+              stroke={theme.line.val}
+            />
+          ) : null,
+        )}
+      <Line x1={left} x2={left} y1={TOP_PX} y2={foot} stroke={theme.line.val} />
+      <Line x1={left} x2={width - RIGHT_PX} y1={foot} y2={foot} stroke={theme.line.val} />
+      <Path d={line} fill="none" stroke={theme.water.val} strokeWidth={3} strokeLinejoin="round" />
+      {named.map((mark) => {
+        const late = mark.time > 0.55;
+        const y = -mark.at;
+        const x = X(mark.time) + (late ? -12 : 12);
+        return (
+          <G key={`${mark.kind} ${mark.depth} ${mark.time}`}>
+            <Circle cx={X(mark.time)} cy={Y(mark.depth)} r={5} fill={tone(mark)} />
+            <Text
+              {...words}
+              {...{ x, y: y + 4 }}
+              stroke={theme.surface.val}
+              strokeWidth={4}
+              fill="none"
+              textAnchor={late ? 'end' : 'start'}
+            >
+              {mark.title}
+            </Text>
+            <Text
+              {...words}
+              {...{ x, y: y + 4 }}
+              fill={tone(mark)}
+              textAnchor={late ? 'end' : 'start'}
+            >
+              {mark.title}
+            </Text>
+          </G>
+        );
+      })}
+      <Text {...words} {...{ x: left, y: height - 8 }} fill={theme.muted.val}>
+        Start
+      </Text>
+      <Text
+        {...words}
+        {...{ x: width - RIGHT_PX, y: height - 8 }}
+        fill={theme.ink.val}
+        textAnchor="end"
+      >
+        {`about ${formatDuration(timeline.totalS)}`}
+      </Text>
+    </Svg>
+  );
+}
