@@ -1,31 +1,58 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { show } from '../../testing';
-import { fakeApi, type Sent } from '../../testingApi';
+import { BITS, fakeApi, type Sent } from '../../testingApi';
 import { useUndo } from '../../ui/undoStore';
 import { KitScreen } from './KitScreen';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: jest.fn() }) }));
+const mockParams: { shelf?: string; check?: string } = {};
+jest.mock('expo-router', () => ({
+  useRouter: () => ({ navigate: jest.fn(), setParams: jest.fn() }),
+  useLocalSearchParams: () => mockParams,
+}));
 jest.mock('../display/displayStore', () => ({
   useUnits: () => ({ length: 'mm', force: 'N' }),
   useThemeName: () => 'light',
 }));
 
 const changes = (log: readonly Sent[]): Sent[] => log.filter((sent) => sent.method !== 'GET');
-const open = async (log: readonly Sent[]): Promise<readonly Sent[]> => {
+const open = async (
+  log: readonly Sent[],
+  params: typeof mockParams = {},
+): Promise<readonly Sent[]> => {
+  Object.assign(mockParams, { shelf: undefined, check: undefined }, params);
   show(<KitScreen />);
-  await screen.findByText('Cup saw 22');
+  await screen.findByTestId('kit-search');
   return log;
 };
 
 it('lists what is owned', async () => {
   await open(fakeApi());
   expect(screen.getByText('Plated cup saw, 22 mm')).toBeTruthy();
-  expect(screen.getByText('Bench drill press')).toBeTruthy();
+  expect(screen.getByText('Bits 2')).toBeTruthy();
+});
+
+it('takes a common bit in three taps, everything else as usual for its kind', async () => {
+  const log = await open(fakeApi());
+  fireEvent.press(screen.getByTestId('add-bit'));
+  fireEvent.press(screen.getByText('Sintered core'));
+  fireEvent.press(screen.getByText('12 mm'));
+  fireEvent.press(screen.getByTestId('quick-add'));
+  await waitFor(() => expect(changes(log)).toHaveLength(1));
+  expect(changes(log)[0]?.body).toMatchObject({
+    name: 'Sintered core 12 mm',
+    family: 'sintered-core',
+    diameterMm: 12,
+    shank: { kind: 'round', sizeMm: 10 },
+    state: 'new',
+    version: 0,
+  });
+  expect(await screen.findByText(/is in your kit. Another\?/)).toBeTruthy();
 });
 
 it('names a new bit for its family and size, and saves just what was said', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByText('Add a bit'));
+  fireEvent.press(screen.getByTestId('add-bit'));
+  fireEvent.press(screen.getByTestId('every-detail'));
   fireEvent.press(screen.getByText('Sintered core'));
   fireEvent.changeText(screen.getByTestId('bit-diameter'), '35');
   fireEvent.press(screen.getByTestId('kit-save'));
@@ -66,12 +93,12 @@ it('says what keeps a bit from being saved', async () => {
   expect(await screen.findByText('A rim 14 mm wide does not fit.')).toBeTruthy();
 });
 
-it('puts a bit away and offers it back', async () => {
+it('deletes a bit and offers it back', async () => {
   const log = await open(fakeApi());
   fireEvent.press(screen.getByText('Tube 6'));
-  fireEvent.press(screen.getByText('Put away'));
+  fireEvent.press(screen.getByText('Delete'));
   await waitFor(() =>
-    expect(useUndo.getState().offer?.message).toBe('Put away “Tube 6” from your bits.'),
+    expect(useUndo.getState().offer?.message).toBe('Deleted “Tube 6” from your kit.'),
   );
   await useUndo.getState().offer?.undo();
   expect(changes(log).map((sent) => `${sent.method} ${sent.path}`)).toEqual([
@@ -81,7 +108,7 @@ it('puts a bit away and offers it back', async () => {
 });
 
 it('refuses speeds it cannot read, and saves those it can', async () => {
-  const log = await open(fakeApi());
+  const log = await open(fakeApi(), { shelf: 'machines' });
   fireEvent.press(screen.getByText('Add a machine'));
   fireEvent.changeText(screen.getByTestId('machine-speeds'), 'fast');
   expect(screen.getByText(/“fast” will not do/)).toBeTruthy();
@@ -95,4 +122,62 @@ it('refuses speeds it cannot read, and saves those it can', async () => {
     kind: 'cordless-drill',
     speeds: { kind: 'steps', rpm: [400, 900] },
   });
+});
+
+it('finds by name, size or supplier, and keeps what is put away out of sight', async () => {
+  const away = { ...BITS[1], id: 'b3', name: 'Old cup', supplier: 'Market', retired: true };
+  await open(
+    fakeApi(({ path }) =>
+      path.startsWith('/bits')
+        ? { status: 200, body: { items: [...BITS, away], page: 1, pageSize: 200, total: 3 } }
+        : undefined,
+    ),
+  );
+  expect(screen.queryByText('Old cup')).toBeNull();
+  fireEvent.press(screen.getByTestId('show-away'));
+  expect(screen.getByText('Old cup')).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('kit-search'), 'market');
+  expect(screen.queryByText('Cup saw 22')).toBeNull();
+  expect(screen.getByText('Old cup')).toBeTruthy();
+  fireEvent.changeText(screen.getByTestId('kit-search'), 'nothing');
+  expect(screen.getByText('Nothing here is called “nothing”.')).toBeTruthy();
+});
+
+it('looks at a bit in four looks, and keeps what they say', async () => {
+  const log = await open(fakeApi(), { check: 'b1' });
+  fireEvent.press(screen.getByText('Wobbles a little'));
+  fireEvent.press(screen.getByText('Smooth all round, it slides'));
+  fireEvent.press(screen.getByText('Straight and clean'));
+  fireEvent.press(screen.getByText('Clear'));
+  expect(screen.getByTestId('verdict-dress')).toBeTruthy();
+  fireEvent.press(screen.getByTestId('bit-dressed'));
+  await waitFor(() => expect(changes(log)).toHaveLength(1));
+  expect(changes(log)[0]).toMatchObject({
+    path: '/bits/b1',
+    body: {
+      runOutMm: 0.2,
+      sharpness: 0.95,
+      state: 'good',
+      sharpnessLog: [{ sharpness: 0.95, how: 'dressed' }],
+    },
+  });
+});
+
+it('adds an adapter with both its ends', async () => {
+  const log = await open(fakeApi(), { shelf: 'couplings' });
+  fireEvent.press(screen.getByTestId('add-couplings'));
+  fireEvent.changeText(screen.getByTestId('part-name'), 'Hex to M14');
+  fireEvent.changeText(screen.getByTestId('part-into-size'), '8');
+  fireEvent.press(screen.getByTestId('kit-save'));
+  await waitFor(() => expect(changes(log)).toHaveLength(1));
+  expect(changes(log)[0]).toMatchObject({
+    body: {
+      name: 'Hex to M14',
+      kind: 'adapter',
+      into: { kind: 'hex', sizeMm: 8 },
+      takes: { kind: 'thread-m14' },
+      version: 0,
+    },
+  });
+  expect(changes(log)[0]?.path).toMatch(/^\/kit\/couplings\//);
 });
