@@ -113,18 +113,23 @@ function ringsOf(values: number[], level: number): Rings {
 }
 
 function shapeOf(area: WindowShape['area'], values: number[]): WindowShape {
-  return { area, rings: ringsOf(values, 0), label: labelAt(values) };
+  // The plan's point stands in the middle of the clean: its name goes below.
+  return { area, rings: ringsOf(values, 0), label: labelAt(values, area === 'clean' ? 0.5 : 0) };
 }
 
-/** The cell of the area nearest to its middle. */
-function labelAt(values: readonly number[]): readonly [number, number] | null {
+/**
+ * The cell of the area nearest to its middle.
+ * @param lower 0 at its middle, 1 at its foot
+ */
+function labelAt(values: readonly number[], lower: number): readonly [number, number] | null {
   const inside = values.flatMap((value, at) => (value > 0 ? [at] : []));
   if (inside.length < LEAST_NAMED_SHARE * values.length) return null;
   const column = (at: number): number => at % GRID;
   const row = (at: number): number => Math.floor(at / GRID);
   const mean = (of: (at: number) => number): number =>
     inside.reduce((sum, at) => sum + of(at), 0) / inside.length;
-  const [x, y] = [mean(column), mean(row)];
+  const [x, middle] = [mean(column), mean(row)];
+  const y = middle - lower * (middle - Math.min(...inside.map(row)));
   const off = (at: number): number => (column(at) - x) ** 2 + (row(at) - y) ** 2;
   const nearest = inside.reduce((best, at) => (off(at) < off(best) ? at : best));
   return [column(nearest) / (GRID - 1), row(nearest) / (GRID - 1)];

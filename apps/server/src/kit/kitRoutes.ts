@@ -112,7 +112,7 @@ function addResource<Row extends VersionedRow, Body extends { version: number },
   router.get(path, async (request, response) => {
     const { page, pageSize, search } = pageQuery(request.query);
     const found = source.manager.createQueryBuilder(entity, 'row').where('row.deletedAt IS NULL');
-    for (const [column, value] of Object.entries(resource.only ?? {}))
+    for (const [column, value] of Object.entries<unknown>(resource.only ?? {}))
       found.andWhere(`row.${column} = :${column}`, { [column]: value });
     if (search) found.andWhere('row.name LIKE :like', { like: containing(search) });
     const [rows, total] = await found

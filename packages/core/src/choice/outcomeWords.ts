@@ -33,7 +33,7 @@ export function outcomeFigures(outcome: Outcome, units: UnitSystem): OutcomeFigu
       figure: 'crack',
       name: 'Cracks',
       value: oddsInWords(crackProbability),
-      note: 'bending not counted yet',
+      note: 'or worse, by bending',
     },
     {
       figure: 'chip',
@@ -48,7 +48,7 @@ export function outcomeFigures(outcome: Outcome, units: UnitSystem): OutcomeFigu
       value: EFFORT_WORDS[effort.level],
       note: `${formatForce(effort.handForceN, units)} by hand`,
     },
-    { figure: 'cost', name: 'Costs', value: formatMoney(cost.totalMoney), note: 'in your money' },
+    { figure: 'cost', name: 'Costs', value: formatMoney(cost.totalMoney), note: 'your money' },
   ];
 }
 

@@ -84,8 +84,8 @@ it('beds a new bit in', () => {
       { id: 'cup25', name: 'Cup', family: 'plated-cup-saw' as const, diameterMm: 25, holesCut: 0 },
     ],
   };
-  expect(text(fresh)).toMatch(/A new bit beds in/);
-  expect(text()).not.toMatch(/A new bit beds in/);
+  expect(text(fresh)).toMatch(/Bed the new bit in/);
+  expect(text()).not.toMatch(/Bed the new bit in/);
 });
 
 it('says ease off only where the force falls', () => {

@@ -1,3 +1,4 @@
+import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { COOLANTS } from '../coolants/coolants';
 import type { Hold, Start } from '../job/choices';
 import {
@@ -103,12 +104,11 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
   const exit = mine.find((stage) => stage.kind === 'exit');
   const steps: Step[] = [];
   if (seat) {
-    const bedIn =
-      setup.finishing.bit.holesCut === 0 ? ' A new bit beds in for the first millimetre.' : '';
+    if (side === 1) steps.push(...bedIn(context, seat));
     steps.push({
       kind: 'seat',
       title: `Seat with ${formatForce(seat.forceN, units)}`,
-      detail: `${START_DETAIL[setup.start]} ${formatRpm(seat.rpm)} for the first ${formatLengthShort(seat.toMm, units)}.${bedIn}${curveDetail(context)}`,
+      detail: `${START_DETAIL[setup.start]} ${formatRpm(seat.rpm)} for the first ${formatLengthShort(seat.toMm, units)}.${curveDetail(context)}`,
       fromDepthMm: 0,
       toDepthMm: seat.toMm,
     });
@@ -140,6 +140,20 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
   if (exit) steps.push(easeOff(context, exit, mains.at(-1)?.forceN ?? exit.forceN));
   return steps;
 }
+
+/** A new plated rim is sharp beyond what it keeps: the first millimetre wears it in. */
+const bedIn = ({ setup, units, depthPerSideMm }: PlanContext, seat: PlannedStage): Step[] =>
+  setup.finishing.bit.holesCut === 0 && BIT_FAMILIES[setup.finishing.bit.family].plated
+    ? [
+        {
+          kind: 'seat',
+          title: 'Bed the new bit in',
+          detail: `Its first hole: no more than ${formatForce(seat.forceN, units)} for the first ${formatLengthShort(Math.min(1, depthPerSideMm), units)}, then as planned.`,
+          fromDepthMm: 0,
+          toDepthMm: Math.min(1, depthPerSideMm),
+        },
+      ]
+    : [];
 
 /** On a round wall the rim bites in a crescent first. */
 function curveDetail({ piece, hole, setup, units }: PlanContext): string {

@@ -3,6 +3,7 @@ import { oddsInWords } from '../risk/oddsWords';
 import type { Unknown } from '../risk/riskModel';
 import { formatDuration, formatDurationSpan } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
+import { formatDecimals } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
 import { UNKNOWN_WORDS, type AnswerPlace } from './unknownWords';
 
@@ -21,7 +22,7 @@ export function riskLines(risk: Risk, units: UnitSystem): RiskLine[] {
       key: 'crack',
       title: 'It cracks or is spoilt',
       value: oddsInWords(crackProbability),
-      note: `Mean over ${draws} tries. From heat, built-in stress and handling; bending on the support comes on top.`,
+      note: `Mean over ${formatDecimals(draws, 0)} tries. From heat, built-in stress and handling; bending on the support comes on top.`,
     },
     {
       key: 'time',
@@ -51,7 +52,7 @@ export interface UnknownLine {
   readonly what: string;
   /** Share of the spread it brings, 0 to 1. */
   readonly cost: number;
-  /** The same in words: `3 tenths`. */
+  /** The same in words: `half of the doubt`. */
   readonly costText: string;
   readonly gain: string;
   readonly ask: { readonly place: AnswerPlace; readonly text: string } | null;
@@ -85,5 +86,18 @@ export function unknownLines(risk: Risk): UnknownLine[] {
   });
 }
 
+const TENTHS: Readonly<Record<number, string>> = {
+  1: 'a tenth',
+  2: 'a fifth',
+  3: 'three tenths',
+  4: 'four tenths',
+  5: 'half',
+  6: 'six tenths',
+  7: 'seven tenths',
+  8: 'four fifths',
+  9: 'nine tenths',
+  10: 'nearly all',
+};
+
 const tenths = (share: number): string =>
-  share > 0.95 ? 'all' : share < 0.1 ? 'a little' : `${Math.round(share * 10)} tenths`;
+  share > 0.95 ? 'all' : share < 0.05 ? 'a little' : (TENTHS[Math.round(share * 10)] ?? 'a little');

@@ -55,6 +55,8 @@ function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
   const mine = stages.filter((stage) => stage.side === side);
   const exit = mine.find((stage) => stage.kind === 'exit');
   const last = mine.at(-1);
+  const mainN = mine.findLast((stage) => stage.kind === 'main')?.forceN ?? Infinity;
+  const eased = exit !== undefined && exit.forceN < mainN * 0.999;
   const L = (mm: number): string => formatLengthShort(mm, units);
   const at = (depthMm: number, moment: Omit<Draft, 'side' | 'depthMm'>): Draft => ({
     side,
@@ -136,8 +138,10 @@ function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
       at(exit.fromMm, {
         kind: 'ease-off',
         haltS: 0,
-        title: 'Ease off',
-        detail: `Down to ${formatForce(exit.forceN, units)}.`,
+        title: eased ? 'Ease off' : 'Nearly through',
+        detail: eased
+          ? `Down to ${formatForce(exit.forceN, units)}.`
+          : `Keep to ${formatForce(exit.forceN, units)}, no more.`,
       }),
     );
   if (last && (side === 2 || !(opensFarFace && setup.sides === 'two')))

@@ -27,6 +27,8 @@ export interface TimelineMark {
 export interface TimelineDrawing {
   readonly steps: readonly TimelineStep[];
   readonly marks: readonly TimelineMark[];
+  /** What happens from the far face, where the hole is finished from there; not drawn. */
+  readonly farMarks: readonly TimelineMark[];
   readonly totalS: number;
   readonly depthMm: number;
   readonly description: string;
@@ -37,6 +39,7 @@ export function timelineDrawing(plan: Plan, units: UnitSystem): TimelineDrawing 
   const moments = plan.timeline.filter((moment) => moment.side === 1);
   const last = moments.at(-1);
   const totalS = last?.atS ?? null;
+  const farSide = plan.timeline.filter((moment) => moment.side === 2);
   if (!last || totalS === null || totalS <= 0) return null;
   const depthMm = plan.depthPerSideMm;
   const steps: TimelineStep[] = [];
@@ -62,17 +65,19 @@ export function timelineDrawing(plan: Plan, units: UnitSystem): TimelineDrawing 
   });
   const when = ({ depthMm: z, atS }: Moment): string =>
     `${formatLengthShort(z, units)}, ${z === 0 ? 'at the start' : `after about ${formatDuration(atS ?? 0)}`}`;
-  const marks = moments.map((moment): TimelineMark => ({
+  const markOf = (moment: Moment): TimelineMark => ({
     kind: moment.kind,
     depth: moment.depthMm / depthMm,
     time: (moment.atS ?? 0) / totalS,
     title: moment.title,
     when: when(moment),
     detail: moment.detail,
-  }));
+  });
+  const marks = moments.map(markOf);
   return {
     steps,
     marks,
+    farMarks: farSide.map(markOf),
     totalS,
     depthMm,
     description: `Depth over time: ${marks.map(({ title, when: at }) => `${title} at ${at}`).join('; ')}.`,

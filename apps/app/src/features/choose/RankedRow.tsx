@@ -40,9 +40,9 @@ export function RankedRow({ place, one, now, onUse }: RankedRowProps) {
           ) : null}
         </Column>
       </Row>
-      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+      <Row flexWrap="wrap" alignItems="flex-start" rowGap="$3">
         {outcomeFigures(one.outcome, units).map(({ figure, name, value, note }) => (
-          <Column key={figure} minWidth={88} flexGrow={1}>
+          <Column key={figure} width="33.3%" minWidth={96} paddingRight="$2">
             <Label fontSize="$1" lineHeight="$1">
               {name}
             </Label>

@@ -2,7 +2,7 @@ import type { Comparison } from '@nucleon/core/choice/compareMethods';
 import type { House } from '@nucleon/core/job/place';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { houseQuery, putHouse } from '../../api/house';
+import { getHouse, putHouse } from '../../api/house';
 import { Column } from '../../ui/layout';
 import { Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
@@ -63,7 +63,7 @@ function useHabit() {
   const set = async ({ id }: Comparison, way: string | null): Promise<void> => {
     setFault('');
     try {
-      const house = await client.fetchQuery({ ...houseQuery, staleTime: 0 });
+      const house = await getHouse();
       const { [id]: _old, ...others } = house.habits ?? {};
       const habits: House['habits'] = way === null ? others : { ...others, [id]: way };
       await putHouse({ ...house, habits });

@@ -1,5 +1,10 @@
-import type { Comparison, Method } from '@nucleon/core/choice/compareMethods';
+import {
+  COMPARED_FIGURES,
+  type Comparison,
+  type Method,
+} from '@nucleon/core/choice/compareMethods';
 import { outcomeFigures } from '@nucleon/core/choice/outcomeWords';
+import type { ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Body, Heading, Label, Small, Strong } from '../../ui/text';
@@ -12,10 +17,9 @@ interface QuestionProps {
   readonly onRemember: (way: string | null) => void;
 }
 
-/** One dispute: its ways as columns, what they come to, and the house's habit. */
+/** One dispute: its ways as columns, figure by figure, what they come to, and the house's habit. */
 export function Question({ comparison, onPick, onRemember }: QuestionProps) {
-  const { id, question, note, methods, verdict, habit, rememberable } = comparison;
-  const current = methods.find((method) => method.current);
+  const { id, question, note, methods, verdict } = comparison;
   return (
     <Column gap="$3" testID={`question-${id}`}>
       <Column gap="$1">
@@ -23,103 +27,141 @@ export function Question({ comparison, onPick, onRemember }: QuestionProps) {
         <Small>{note}</Small>
       </Column>
       <Body testID={`verdict-${id}`}>{verdict}</Body>
-      <Row gap="$2" alignItems="stretch" flexWrap="wrap">
-        {methods.map((method) => (
-          <Way
-            key={method.id}
-            question={id}
-            method={method}
-            onPick={() => {
-              onPick(method);
-            }}
-          />
-        ))}
-      </Row>
-      {rememberable && current ? (
-        <Row>
-          {habit === current.id ? (
-            <Button
-              label={`“${current.label}” is your house habit: forget it`}
-              look="quiet"
-              onPress={() => {
-                onRemember(null);
-              }}
-              testID={`forget-${id}`}
-            />
-          ) : (
-            <Button
-              label={`Always “${current.label}”, unless I say otherwise`}
-              look="quiet"
-              onPress={() => {
-                onRemember(current.id);
-              }}
-              testID={`remember-${id}`}
-            />
+      <Panel wet>
+        <Cells methods={methods}>
+          {({ label, text, current }) => (
+            <>
+              <Strong color={current ? '$water' : '$ink'}>{label}</Strong>
+              <Small fontSize="$1" lineHeight="$1">
+                {text}
+              </Small>
+            </>
           )}
-        </Row>
-      ) : null}
+        </Cells>
+        <FigureRows methods={methods} />
+        <Cells methods={methods} ruled>
+          {({ needs, fault }) => (
+            <>
+              {fault ? <Small color="$stop">{fault}</Small> : null}
+              <Small fontSize="$1" lineHeight="$1">
+                {needs
+                  ? `Needs ${needs[0]?.toLowerCase() ?? ''}${needs.slice(1)}`
+                  : 'Needs nothing more'}
+              </Small>
+            </>
+          )}
+        </Cells>
+        <Cells methods={methods}>
+          {(method) =>
+            method.current ? (
+              <Strong fontSize="$2" color="$fine" paddingVertical="$3">
+                In the plan
+              </Strong>
+            ) : (
+              <Button
+                label="Pick"
+                onPress={() => {
+                  onPick(method);
+                }}
+                disabled={method.outcome === null}
+                hint={`${question}: pick ${method.label}`}
+                testID={`pick-${id}-${method.id}`}
+              />
+            )
+          }
+        </Cells>
+      </Panel>
+      <Habit comparison={comparison} onRemember={onRemember} />
     </Column>
   );
 }
 
-interface WayProps {
-  readonly question: string;
-  readonly method: Method;
-  readonly onPick: () => void;
+/** A cell for each way, all of one width. */
+function Cells({
+  methods,
+  ruled = false,
+  children,
+}: {
+  readonly methods: readonly Method[];
+  readonly ruled?: boolean;
+  readonly children: (method: Method) => ReactNode;
+}) {
+  return (
+    <Row
+      alignItems="stretch"
+      borderTopWidth={ruled ? 1 : 0}
+      borderColor="$line"
+      paddingHorizontal="$1"
+    >
+      {methods.map((method) => (
+        <Column
+          key={method.id}
+          flex={1}
+          minWidth={0}
+          padding="$2"
+          gap="$1"
+          backgroundColor={method.current ? '$waterWash' : 'transparent'}
+        >
+          {children(method)}
+        </Column>
+      ))}
+    </Row>
+  );
 }
 
-function Way({ question, method, onPick }: WayProps) {
+/** Figure by figure across the ways, the best marked by a word. */
+function FigureRows({ methods }: { readonly methods: readonly Method[] }) {
   const units = useUnits();
-  const { label, text, needs, outcome, fault, current, bestIn } = method;
+  return COMPARED_FIGURES.map((figure) => (
+    <Cells key={figure} methods={methods} ruled>
+      {({ outcome, bestIn }) => {
+        const shown = outcome
+          ? outcomeFigures(outcome, units).find((one) => one.figure === figure)
+          : null;
+        const best = bestIn.includes(figure);
+        return (
+          <>
+            <Label fontSize="$1" lineHeight="$1">
+              {shown?.name ?? ''}
+              {best ? ' · best' : ''}
+            </Label>
+            <Strong fontSize="$2" color={best ? '$fine' : '$ink'}>
+              {shown?.value ?? '–'}
+            </Strong>
+          </>
+        );
+      }}
+    </Cells>
+  ));
+}
+
+function Habit({
+  comparison: { id, methods, habit, rememberable },
+  onRemember,
+}: Pick<QuestionProps, 'comparison' | 'onRemember'>) {
+  const current = methods.find((method) => method.current);
+  if (!rememberable || !current) return null;
   return (
-    <Panel
-      wet={current}
-      flexGrow={1}
-      flexBasis={0}
-      minWidth={104}
-      padding="$3"
-      gap="$3"
-      justifyContent="space-between"
-      testID={`way-${question}-${method.id}`}
-    >
-      <Column gap="$2">
-        <Strong color={current ? '$water' : '$ink'}>{label}</Strong>
-        <Small fontSize="$1" lineHeight="$1">
-          {text}
-        </Small>
-        {outcome
-          ? outcomeFigures(outcome, units).map(({ figure, name, value }) => (
-              <Column key={figure}>
-                <Label fontSize="$1" lineHeight="$1">
-                  {name}
-                  {bestIn.includes(figure) ? ' · best' : ''}
-                </Label>
-                <Strong fontSize="$2" color={bestIn.includes(figure) ? '$fine' : '$ink'}>
-                  {value}
-                </Strong>
-              </Column>
-            ))
-          : null}
-        {fault ? <Small color="$stop">{fault}</Small> : null}
-        {needs ? (
-          <Small fontSize="$1" lineHeight="$1">
-            Needs: {needs.toLowerCase()}.
-          </Small>
-        ) : null}
-      </Column>
-      {current ? (
-        <Strong fontSize="$2" color="$fine" paddingVertical="$2">
-          In the plan
-        </Strong>
+    <Row>
+      {habit === current.id ? (
+        <Button
+          label={`“${current.label}” is your house habit: forget it`}
+          look="quiet"
+          onPress={() => {
+            onRemember(null);
+          }}
+          testID={`forget-${id}`}
+        />
       ) : (
         <Button
-          label="Pick"
-          onPress={onPick}
-          disabled={outcome === null}
-          hint={`${question}: pick ${label}`}
-          testID={`pick-${question}-${method.id}`}
+          label={`Always “${current.label}”, unless I say otherwise`}
+          look="quiet"
+          onPress={() => {
+            onRemember(current.id);
+          }}
+          testID={`remember-${id}`}
         />
       )}
-    </Panel>
+    </Row>
   );
 }

@@ -1,4 +1,5 @@
 import { formatMoney } from '@nucleon/core/choice/outcomeWords';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import type { HireOption } from '@nucleon/core/choice/hireOrBuy';
 import { useTheme } from '@tamagui/core';
 import { LineChart } from 'react-native-chart-kit/v2';
@@ -55,7 +56,7 @@ export default function CostChart({ options, holes, width }: CostChartProps) {
         showDots={false}
         legend={false}
         yDomain={{ includeZero: true }}
-        formatYLabel={formatMoney}
+        formatYLabel={(money) => formatDecimals(money, 1)}
         formatXLabel={(value) => String(value)}
         accessibilityLabel={`Cost of one to ${most} holes: ${options.map(({ title, costMoney }) => `${title} ${formatMoney(costMoney[0] ?? 0)} for one, ${formatMoney(costMoney[most - 1] ?? 0)} for ${most}`).join('; ')}.`}
       />

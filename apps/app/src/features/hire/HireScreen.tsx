@@ -11,7 +11,7 @@ import { useTask } from '../../workers/useTask';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
-import { LINE_DASHES, useLineTones } from './lineLooks';
+import { LineSwatch } from './LineSwatch';
 
 /** The chart's library comes only when it is looked at. */
 const CostChart = lazy(() => import('./CostChart'));
@@ -39,7 +39,6 @@ function HireRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
   const [own, setOwn] = useState<Partial<HirePrices>>({});
   const [holes, setHoles] = useState(6);
-  const tones = useLineTones();
   const { asked } = room;
   const input = useMemo(() => ({ ...asked, prices: own }), [asked, own]);
   const { outcome, faults } = useTask('hire', input);
@@ -75,14 +74,7 @@ function HireRoom(loaded: LoadedHole) {
                 borderColor="$line"
                 testID={`hire-${way}`}
               >
-                <Column
-                  width={14}
-                  height={0}
-                  marginTop={11}
-                  borderTopWidth={4}
-                  borderStyle={LINE_DASHES[way] ? 'dashed' : 'solid'}
-                  borderColor={tones[way]}
-                />
+                <LineSwatch way={way} />
                 <Column flex={1}>
                   <Strong>{title}</Strong>
                   <Small>{text}</Small>

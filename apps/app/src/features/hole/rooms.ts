@@ -5,8 +5,8 @@ export const CLOSER_ROOMS = {
   choose: { title: 'With what?', note: 'Everything you own, ranked for this hole.' },
   window: { title: 'Working window', note: 'Speed against force, and what goes wrong where.' },
   compare: { title: 'Ways compared', note: 'Soft or hard, one side or two, slow or fast.' },
-  press: { title: 'How hard is that?', note: 'On a scale, on the lever, on the arms.' },
-  through: { title: 'On the way down', note: 'Leaf by leaf, breaks, water off, ease off.' },
+  press: { title: 'How hard?', note: 'On a scale, on the lever, on the arms.' },
+  through: { title: 'The way down', note: 'Leaf by leaf, breaks, water off, ease off.' },
   risk: { title: 'How sure is it?', note: 'Odds and ranges, and what to find out first.' },
   hire: { title: 'Hire or buy?', note: 'One hole or sixty: what costs least.' },
 } as const;

@@ -65,7 +65,7 @@ export function BitCheck({
             label={`${BIT_LOOK_IDS.indexOf(look) + 1} · ${BIT_LOOKS[look].title}`}
             chips={Object.entries(BIT_LOOKS[look].answers).map(([value, label]) => ({
               value,
-              label: label as string,
+              label,
             }))}
             value={looks[look]}
             onChange={(answer) => {

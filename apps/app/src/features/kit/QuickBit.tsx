@@ -59,7 +59,7 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
         <Chips
           label="2 · What size?"
           chips={BIT_FAMILIES[family].sizesMm.map((mm) => ({
-            value: mm as number,
+            value: mm,
             label: size(mm),
           }))}
           value={diameterMm}

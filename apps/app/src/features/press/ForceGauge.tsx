@@ -2,6 +2,7 @@ import type { ForceBand } from '@nucleon/core/effort/steadiness';
 import { useTheme } from '@tamagui/core';
 import { Line, Rect, Svg, Text } from 'react-native-svg';
 import { Measured } from '../../drawing/Measured';
+import { at } from '../../drawing/at';
 
 interface ForceGaugeProps {
   readonly band: ForceBand;
@@ -24,7 +25,7 @@ export function ForceGauge({ band, topN, forceN, wantedN, height }: ForceGaugePr
         <Svg width={width} height={height} aria-hidden>
           <Rect width={width} height={height} fill={theme.surface.val} stroke={theme.line.val} />
           <Rect
-            {...{ x: 0, y: Y(band.mostN) }}
+            {...at(0, Y(band.mostN))}
             width={width}
             height={Y(band.leastN) - Y(band.mostN)}
             fill={theme.waterWash.val}
@@ -37,14 +38,14 @@ export function ForceGauge({ band, topN, forceN, wantedN, height }: ForceGaugePr
             stroke={theme.water.val}
             strokeWidth={2}
           />
-          <Text {...words} {...{ x: 10, y: Y(band.mostN) - 6 }} fill={theme.muted.val}>
+          <Text {...words} {...at(10, Y(band.mostN) - 6)} fill={theme.muted.val}>
             Tears out above
           </Text>
-          <Text {...words} {...{ x: 10, y: Y(band.leastN) + 18 }} fill={theme.muted.val}>
+          <Text {...words} {...at(10, Y(band.leastN) + 18)} fill={theme.muted.val}>
             Polishes below
           </Text>
           <Rect
-            {...{ x: width - 46, y: Y(forceN) }}
+            {...at(width - 46, Y(forceN))}
             width={30}
             height={height - Y(forceN)}
             fill={inBand ? theme.fine.val : theme.rim.val}

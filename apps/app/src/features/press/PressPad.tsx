@@ -51,10 +51,7 @@ export function PressPad({ band, tare, onTried }: PressPadProps) {
   };
 
   useEffect(() => {
-    if (!pressing) {
-      setReading(null);
-      return undefined;
-    }
+    if (!pressing) return undefined;
     samples.current = [];
     return scale.watch((sample) => {
       samples.current.push(sample);
@@ -74,7 +71,7 @@ export function PressPad({ band, tare, onTried }: PressPadProps) {
     { target: element, drag: { filterTaps: false, pointer: { touch: true } } },
   );
 
-  const shown = reading?.forceN ?? 0;
+  const shown = pressing ? (reading?.forceN ?? 0) : 0;
   return (
     <Column gap="$3">
       <Row gap="$4" alignItems="stretch">

@@ -22,7 +22,7 @@ const TARE_LIMIT = { least: 0, most: 200, unit: '' };
 /** The plan's force on a scale, at the lever and in the arms. */
 export function PressScreen() {
   return (
-    <HoleLoader title="How hard is that?">
+    <HoleLoader title="How hard?">
       {(loaded) => <PressRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

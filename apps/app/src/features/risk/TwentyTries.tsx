@@ -2,6 +2,7 @@ import type { Risk } from '@nucleon/core/risk/assessRisk';
 import { formatDuration } from '@nucleon/core/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { Circle, G, Line, Svg, Text } from 'react-native-svg';
+import { at } from '../../drawing/at';
 
 const SIDE_PX = 14;
 const FOOT_PX = 26;
@@ -47,13 +48,13 @@ export function TwentyTries({ risk, width }: { readonly risk: Risk; readonly wid
         />
       ))}
       <G>
-        <Text {...words} {...{ x: SIDE_PX, y: foot + 18 }}>
+        <Text {...words} {...at(SIDE_PX, foot + 18)}>
           {formatDuration(first)}
         </Text>
-        <Text {...words} {...{ x: X(columnOf(middle)), y: foot + 18 }} textAnchor="middle">
+        <Text {...words} {...at(X(columnOf(middle)), foot + 18)} textAnchor="middle">
           {formatDuration(middle)}
         </Text>
-        <Text {...words} {...{ x: width - SIDE_PX, y: foot + 18 }} textAnchor="end">
+        <Text {...words} {...at(width - SIDE_PX, foot + 18)} textAnchor="end">
           {formatDuration(last)}
         </Text>
       </G>

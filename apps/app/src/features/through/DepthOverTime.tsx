@@ -6,8 +6,9 @@ import { useTheme } from '@tamagui/core';
 import { Circle, G, Line, Path, Rect, Svg, Text } from 'react-native-svg';
 import { GrainPattern } from '../../drawing/GrainPattern';
 import { useDrawingInk } from '../../drawing/useDrawingInk';
-import { spreadLabels } from '../../drawing/spreadLabels';
+import { spreadLabels, wrapWords } from '../../drawing/spreadLabels';
 import { useUnits } from '../display/displayStore';
+import { at } from '../../drawing/at';
 
 const LEAF_PX = 92;
 const GAP_PX = 46;
@@ -15,6 +16,8 @@ const TOP_PX = 14;
 const FOOT_PX = 30;
 const RIGHT_PX = 12;
 const LABEL_PX = 16;
+/** Letters that fit across a leaf. */
+const LEAF_LETTERS = 13;
 
 /** Marks worth a word beside the line; the rest stand in the list. */
 const NAMED: ReadonlySet<TimelineMark['kind']> = new Set([
@@ -80,7 +83,7 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
         return tall <= 0 ? null : (
           <G key={`${name} ${fromMm}`}>
             <Rect
-              {...{ x: 2, y: top }}
+              {...at(2, top)}
               width={LEAF_PX}
               height={tall}
               fill={ink(kind ?? 'void')}
@@ -88,18 +91,27 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
               strokeWidth={0.8}
               strokeDasharray={kind === null ? '4 3' : undefined}
             />
-            {tall > 18 ? (
-              <Text {...words} {...{ x: 8, y: top + Math.min(tall / 2 + 5, 18) }} fill={edge}>
-                {name.length > 12 ? `${name.slice(0, 11)}…` : name}
-              </Text>
-            ) : null}
+            {tall > 18
+              ? wrapWords(name, LEAF_LETTERS)
+                  .slice(0, Math.floor(tall / LABEL_PX))
+                  .map((words_, index) => (
+                    <Text
+                      key={words_}
+                      {...words}
+                      {...at(8, top + 16 + index * LABEL_PX)}
+                      fill={edge}
+                    >
+                      {words_}
+                    </Text>
+                  ))
+              : null}
           </G>
         );
       })}
-      <Text {...words} {...{ x: LEAF_PX + 6, y: TOP_PX + 8 }} fill={theme.muted.val}>
+      <Text {...words} {...at(LEAF_PX + 6, TOP_PX + 8)} fill={theme.muted.val}>
         0
       </Text>
-      <Text {...words} {...{ x: LEAF_PX + 6, y: foot }} fill={theme.ink.val}>
+      <Text {...words} {...at(LEAF_PX + 6, foot)} fill={theme.ink.val}>
         {formatLengthShort(Math.min(depthMm, thicknessMm), units)}
       </Text>
       {plan.layers
@@ -122,13 +134,13 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
       {named.map((mark) => {
         const late = mark.time > 0.55;
         const y = -mark.at;
-        const x = X(mark.time) + (late ? -12 : 12);
+        const x = X(mark.time) + (late ? -14 : 14);
         return (
           <G key={`${mark.kind} ${mark.depth} ${mark.time}`}>
             <Circle cx={X(mark.time)} cy={Y(mark.depth)} r={5} fill={tone(mark)} />
             <Text
               {...words}
-              {...{ x, y: y + 4 }}
+              {...at(x, y + 4)}
               stroke={theme.surface.val}
               strokeWidth={4}
               fill="none"
@@ -138,7 +150,7 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
             </Text>
             <Text
               {...words}
-              {...{ x, y: y + 4 }}
+              {...at(x, y + 4)}
               fill={tone(mark)}
               textAnchor={late ? 'end' : 'start'}
             >
@@ -147,15 +159,10 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
           </G>
         );
       })}
-      <Text {...words} {...{ x: left, y: height - 8 }} fill={theme.muted.val}>
+      <Text {...words} {...at(left, height - 8)} fill={theme.muted.val}>
         Start
       </Text>
-      <Text
-        {...words}
-        {...{ x: width - RIGHT_PX, y: height - 8 }}
-        fill={theme.ink.val}
-        textAnchor="end"
-      >
+      <Text {...words} {...at(width - RIGHT_PX, height - 8)} fill={theme.ink.val} textAnchor="end">
         {`about ${formatDuration(timeline.totalS)}`}
       </Text>
     </Svg>

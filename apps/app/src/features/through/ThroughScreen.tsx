@@ -14,7 +14,7 @@ import { DepthOverTime } from './DepthOverTime';
 /** The way down: leaf by leaf, what happens at which depth and when. */
 export function ThroughScreen() {
   return (
-    <HoleLoader title="On the way down">
+    <HoleLoader title="The way down">
       {(loaded) => <ThroughRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -53,24 +53,29 @@ function ThroughRoom(loaded: LoadedHole) {
         {timeline ? (
           <Column gap="$2" testID="moments">
             <Heading aria-level={2}>In this order</Heading>
-            {timeline.marks.map(({ kind, title, when, detail }, index) => (
-              <Row
-                key={`${kind} ${index}`}
-                gap="$3"
-                alignItems="flex-start"
-                borderTopWidth={1}
-                borderColor="$line"
-                paddingVertical="$2"
-                testID={`moment-${kind}`}
-              >
-                <Label width={24}>{index + 1}</Label>
-                <Column flex={1}>
-                  <Strong>{title}</Strong>
-                  <Small>{when}</Small>
-                  {detail ? <Small>{detail}</Small> : null}
-                </Column>
-              </Row>
-            ))}
+            {timeline.farMarks.length > 0 ? (
+              <Small>Drawn from the near face; after turning it over, the rest.</Small>
+            ) : null}
+            {[...timeline.marks, ...timeline.farMarks].map(
+              ({ kind, title, when, detail }, index) => (
+                <Row
+                  key={`${kind} ${index}`}
+                  gap="$3"
+                  alignItems="flex-start"
+                  borderTopWidth={1}
+                  borderColor="$line"
+                  paddingVertical="$2"
+                  testID={`moment-${kind}`}
+                >
+                  <Label width={24}>{index + 1}</Label>
+                  <Column flex={1}>
+                    <Strong>{title}</Strong>
+                    <Small>{when}</Small>
+                    {detail ? <Small>{detail}</Small> : null}
+                  </Column>
+                </Row>
+              ),
+            )}
           </Column>
         ) : null}
         <WaterOff room={room} />

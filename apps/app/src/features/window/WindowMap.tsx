@@ -12,6 +12,7 @@ import type { Palette } from '../../ui/palette';
 import { useUnits } from '../display/displayStore';
 import { useDragOnMap } from './useDragOnMap';
 import { placeOf, type MapBox, type SpeedAndForce } from './windowPlace';
+import { at } from '../../drawing/at';
 
 const LEFT_PX = 46;
 const RIGHT_PX = 10;
@@ -37,7 +38,7 @@ interface WindowMapProps {
   readonly point: WindowPoint;
   readonly width: number;
   readonly height: number;
-  readonly onMove: (to: SpeedAndForce) => void;
+  readonly onMove: (to: Partial<SpeedAndForce>) => void;
 }
 
 /** The map with the plan as a point to drag; arrow keys move it too. */
@@ -50,7 +51,7 @@ export function WindowMap({ view, point, width, height, onMove }: WindowMapProps
     height: height - TOP_PX - BOTTOM_PX,
   };
   const drag = useDragOnMap(view, box, point, onMove);
-  const at = placeOf(view, box, point);
+  const stands = placeOf(view, box, point);
   const wanted = drag.held ? placeOf(view, box, drag.held) : null;
   return (
     <View
@@ -80,24 +81,24 @@ export function WindowMap({ view, point, width, height, onMove }: WindowMapProps
           />
         ) : null}
         <Line
-          x1={at.X}
-          x2={at.X}
-          y1={at.Y}
+          x1={stands.X}
+          x2={stands.X}
+          y1={stands.Y}
           y2={box.top + box.height}
           stroke={theme.rim.val}
           strokeDasharray="2 4"
         />
         <Line
           x1={box.left}
-          x2={at.X}
-          y1={at.Y}
-          y2={at.Y}
+          x2={stands.X}
+          y1={stands.Y}
+          y2={stands.Y}
           stroke={theme.rim.val}
           strokeDasharray="2 4"
         />
         <Circle
-          cx={at.X}
-          cy={at.Y}
+          cx={stands.X}
+          cy={stands.Y}
           r={9}
           fill={theme.rim.val}
           stroke={theme.surface.val}
@@ -139,7 +140,7 @@ const Ground = memo(function Ground({
   return (
     <Svg width={width} height={height} aria-hidden>
       <Rect
-        {...{ x: box.left, y: box.top }}
+        {...at(box.left, box.top)}
         width={box.width}
         height={box.height}
         fill={theme.surface.val}
@@ -186,7 +187,7 @@ const Ground = memo(function Ground({
             />
             <Text
               {...words}
-              {...{ x: X, y: box.top + box.height + 18 }}
+              {...at(X, box.top + box.height + 18)}
               fill={theme.muted.val}
               textAnchor="middle"
             >
@@ -200,12 +201,7 @@ const Ground = memo(function Ground({
         return (
           <G key={forceN}>
             <Line x1={box.left - 5} x2={box.left} y1={Y} y2={Y} stroke={theme.muted.val} />
-            <Text
-              {...words}
-              {...{ x: box.left - 8, y: Y + 4 }}
-              fill={theme.muted.val}
-              textAnchor="end"
-            >
+            <Text {...words} {...at(box.left - 8, Y + 4)} fill={theme.muted.val} textAnchor="end">
               {showForce(forceN, units).value}
             </Text>
           </G>
@@ -213,13 +209,13 @@ const Ground = memo(function Ground({
       })}
       <Text
         {...words}
-        {...{ x: box.left + box.width, y: height - 4 }}
+        {...at(box.left + box.width, height - 4)}
         fill={theme.ink.val}
         textAnchor="end"
       >
         Speed, rpm
       </Text>
-      <Text {...words} {...{ x: 2, y: height - 4 }} fill={theme.ink.val}>
+      <Text {...words} {...at(2, height - 4)} fill={theme.ink.val}>
         {`Force, ${units.force}, upwards`}
       </Text>
       {view.areas.map(({ area, label }) =>
@@ -253,10 +249,10 @@ function AreaName({
   const words = { fontFamily: 'Hyperlegible-700', fontSize: 13, textAnchor: 'middle' } as const;
   return (
     <G>
-      <Text {...words} {...{ x: X, y: Y }} stroke={theme.surface.val} strokeWidth={4} fill="none">
+      <Text {...words} {...at(X, Y)} stroke={theme.surface.val} strokeWidth={4} fill="none">
         {name}
       </Text>
-      <Text {...words} {...{ x: X, y: Y }} fill={tone}>
+      <Text {...words} {...at(X, Y)} fill={tone}>
         {name}
       </Text>
     </G>

@@ -79,7 +79,7 @@ function WindowRoom(loaded: LoadedHole) {
             value={Math.round(point.rpm)}
             limit={LIMITS.rpm}
             onChange={(rpm) => {
-              if (rpm) move({ rpm, forceN: point.forceN });
+              if (rpm) move({ rpm });
             }}
             testID="window-rpm"
           />
@@ -89,7 +89,7 @@ function WindowRoom(loaded: LoadedHole) {
             value={Number(point.forceN.toFixed(1))}
             limit={{ above: 0, most: 5000, unit: 'N' }}
             onChange={(forceN) => {
-              if (forceN) move({ rpm: point.rpm, forceN });
+              if (forceN) move({ forceN });
             }}
             testID="window-force"
           />

@@ -1,8 +1,8 @@
 import { useGesture } from '@use-gesture/react';
-import { useEffect, useRef, useState, type Ref } from 'react';
+import { useCallback, useEffect, useRef, useState, type Ref } from 'react';
 import type { View } from 'react-native';
 import type { WindowView } from '../../workers/windowView';
-import { pointUnder, type MapBox, type SpeedAndForce } from './windowPlace';
+import { nextSpeed, pointUnder, type MapBox, type SpeedAndForce } from './windowPlace';
 
 /** One press of an arrow key, as a ratio; with Shift a finer one. */
 const STEP = 1.03;
@@ -16,7 +16,7 @@ export function useDragOnMap(
   view: WindowView,
   box: MapBox,
   point: SpeedAndForce,
-  onMove: (to: SpeedAndForce) => void,
+  onMove: (to: Partial<SpeedAndForce>) => void,
 ): { readonly ref: Ref<View>; readonly held: SpeedAndForce | null } {
   const element = useRef<HTMLElement | null>(null);
   const [found, setFound] = useState<HTMLElement | null>(null);
@@ -34,7 +34,7 @@ export function useDragOnMap(
         now.onMove(to);
       },
     },
-    { target: element, drag: { filterTaps: false, pointer: { touch: true } } },
+    { target: element, drag: { filterTaps: false, pointer: { touch: true, keys: false } } },
   );
 
   useEffect(() => {
@@ -42,11 +42,11 @@ export function useDragOnMap(
     const press = (event: KeyboardEvent): void => {
       const step = event.shiftKey ? FINE_STEP : STEP;
       const now = latest.current;
-      const moves: Record<string, SpeedAndForce> = {
-        ArrowLeft: { ...now.point, rpm: now.point.rpm / step },
-        ArrowRight: { ...now.point, rpm: now.point.rpm * step },
-        ArrowDown: { ...now.point, forceN: now.point.forceN / step },
-        ArrowUp: { ...now.point, forceN: now.point.forceN * step },
+      const moves: Record<string, Partial<SpeedAndForce>> = {
+        ArrowLeft: { rpm: nextSpeed(now.view, now.point.rpm, 1 / step) },
+        ArrowRight: { rpm: nextSpeed(now.view, now.point.rpm, step) },
+        ArrowDown: { forceN: now.point.forceN / step },
+        ArrowUp: { forceN: now.point.forceN * step },
       };
       const to = moves[event.key];
       if (!to) return;
@@ -59,10 +59,10 @@ export function useDragOnMap(
     };
   }, [found]);
 
-  const ref = (node: View | null): void => {
+  const ref = useCallback((node: View | null): void => {
     const next = isElement(node) ? node : null;
     element.current = next;
     setFound(next);
-  };
+  }, []);
   return { ref, held };
 }

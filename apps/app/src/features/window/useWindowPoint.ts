@@ -4,24 +4,37 @@ import type { WindowView } from '../../workers/windowView';
 import type { Editing } from '../hole/editing';
 import type { SpeedAndForce } from './windowPlace';
 
+/** To four figures, never down: a hair under a machine's step would fall to the step below. */
+function roundedUp(value: number): number {
+  const step = 10 ** (Math.floor(Math.log10(value)) - 3);
+  return Number((Math.ceil(value / step - 1e-9) * step).toPrecision(6));
+}
+
 /** The plan's own point on the map: dragging it overrides the pace, clearing it gives that back. */
 export function useWindowPoint(edit: Editing, view: WindowView | null) {
   const { setup } = edit.hole;
   return {
     own: setup?.rimSpeedMPerS !== undefined || setup?.contactPressureMpa !== undefined,
-    move: ({ rpm, forceN }: SpeedAndForce): void => {
+    move: ({ rpm, forceN }: Partial<SpeedAndForce>): void => {
       if (!view) return;
-      const hundredth = (value: number): number => Math.max(0.001, Number(value.toPrecision(4)));
       edit.changeSetup(
         {
-          rimSpeedMPerS: Math.min(
-            LIMITS.rimSpeedMPerS.most,
-            hundredth(rimSpeedAt(rpm, view.diameterMm)),
-          ),
-          contactPressureMpa: Math.min(
-            LIMITS.contactPressureMpa.most,
-            hundredth(forceN / view.contactAreaMm2),
-          ),
+          ...(rpm === undefined
+            ? {}
+            : {
+                rimSpeedMPerS: Math.min(
+                  LIMITS.rimSpeedMPerS.most,
+                  roundedUp(rimSpeedAt(rpm, view.diameterMm)),
+                ),
+              }),
+          ...(forceN === undefined
+            ? {}
+            : {
+                contactPressureMpa: Math.min(
+                  LIMITS.contactPressureMpa.most,
+                  roundedUp(forceN / view.contactAreaMm2),
+                ),
+              }),
         },
         'window',
       );

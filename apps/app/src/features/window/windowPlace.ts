@@ -56,3 +56,15 @@ export function withoutOwnPoint(asked: AskedHole): AskedHole {
     },
   };
 }
+
+/** A machine with fixed speeds goes to its next line; one that can be set goes by the ratio. */
+export function nextSpeed({ machine }: WindowView, rpm: number, ratio: number): number {
+  const fixed = machine.filter(({ fromRpm, toRpm }) => fromRpm === toRpm);
+  if (fixed.length < machine.length) return rpm * ratio;
+  const lines = fixed.map(({ fromRpm }) => fromRpm).sort((a, b) => a - b);
+  const next =
+    ratio > 1
+      ? lines.find((line) => line > rpm * 1.001)
+      : lines.findLast((line) => line < rpm * 0.999);
+  return next ?? rpm;
+}
