@@ -1,7 +1,7 @@
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { bitGeometry } from '../bits/bitGeometry';
 import { COOLANTS, type CoolantId } from '../coolants/coolants';
-import { CONNECTIONS, type Holder, type Shank } from '../couplings/connections';
+import { connectionInLine, type Holder, type Shank } from '../couplings/connections';
 import { chainReach, couplingChain } from '../couplings/couplingChain';
 import { chooseSpeed } from '../cutting/chooseSpeed';
 import { cuttingWindow, paceTarget } from '../cutting/pace';
@@ -73,14 +73,14 @@ export const hasSpindleWater = (machine: Machine): boolean =>
   machine.spindleWater ?? MACHINE_KINDS[machine.kind].spindleWater;
 
 const shankText = ({ kind, sizeMm }: Shank, units: UnitSystem): string =>
-  `${CONNECTIONS[kind].name.toLowerCase()}${sizeMm === undefined ? '' : ` of ${formatLength(sizeMm, units)}`}`;
+  `${connectionInLine(kind)}${sizeMm === undefined ? '' : ` of ${formatLength(sizeMm, units)}`}`;
 
 function holderText(holder: Holder, units: UnitSystem): string {
   if (holder.sizesMm)
     return `collets for ${holder.sizesMm.map((mm) => formatLength(mm, units)).join(', ')}`;
   return holder.leastMm !== undefined && holder.mostMm !== undefined
     ? `a chuck for ${formatLength(holder.leastMm, units)} to ${formatLength(holder.mostMm, units)}`
-    : CONNECTIONS[holder.kind].name.toLowerCase();
+    : connectionInLine(holder.kind);
 }
 
 const isPress = (machine: Machine): boolean => MACHINE_KINDS[machine.kind].hold === 'press';

@@ -1,8 +1,7 @@
 import { BIT_FAMILIES, type BitFamilyId } from '../bits/bitFamilies';
 import { bitGeometry } from '../bits/bitGeometry';
 import { usualShank } from '../bits/usualBit';
-import { CONNECTIONS } from '../couplings/connections';
-import { takes } from '../couplings/connections';
+import { connectionInLine, takes } from '../couplings/connections';
 import { rpmForRimSpeed } from '../cutting/contact';
 import { cuttingWindow } from '../cutting/pace';
 import { TWO_HANDS_NM } from '../hazards/handLimits';
@@ -52,9 +51,9 @@ function bitToGet(context: PlanContext, machines: readonly Machine[]): string[] 
   );
   const joined =
     machines.length === 0
-      ? `usually with a ${CONNECTIONS[shank.kind].name.toLowerCase()}`
+      ? `usually with a ${connectionInLine(shank.kind)}`
       : fitting.length > 0
-        ? `with a ${CONNECTIONS[shank.kind].name.toLowerCase()}${shank.sizeMm ? ` of ${formatLengthShort(shank.sizeMm, units)}` : ''}, which ${fitting[0]?.name ?? ''} takes`
+        ? `with a ${connectionInLine(shank.kind)}${shank.sizeMm ? ` of ${formatLengthShort(shank.sizeMm, units)}` : ''}, which ${fitting[0]?.name ?? ''} takes`
         : `that ${machines.map((machine) => machine.name).join(' or ')} takes, or an adapter for it`;
   return [
     `${name}, ${size}`,

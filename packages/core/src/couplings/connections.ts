@@ -18,6 +18,12 @@ export const CONNECTIONS = {
   'thread-1-1-4': { name: 'Thread 1 1/4-7 UNC', sized: false, note: 'A copper or soft ring on the shoulder; two spanners to part it.' },
 } as const satisfies Record<string, ConnectionKind>;
 
+/** Its name within a sentence: `thread M14`, `pipe thread G 1/2`. */
+export const connectionInLine = (kind: ConnectionId): string => {
+  const { name } = CONNECTIONS[kind];
+  return `${name[0]?.toLowerCase() ?? ''}${name.slice(1)}`;
+};
+
 export type ConnectionId = keyof typeof CONNECTIONS;
 export const CONNECTION_IDS = Object.keys(CONNECTIONS) as readonly ConnectionId[];
 

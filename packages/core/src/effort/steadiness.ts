@@ -27,18 +27,21 @@ export interface Steadiness {
 /** Shorter tries say nothing of a hand. */
 const LEAST_SECONDS = 5;
 const LEAST_SAMPLES = 10;
+/** Until then a hand is still on its way to the force, ms. */
+const SETTLING_MS = 1000;
 const GOOD_SHARE = 0.8;
 /** Less than this is not pressing, N. */
 const TOUCH_N = 0.5;
 
 /**
  * How well a force was held, from what a scale read. Samples are weighted by the time to the next;
- * readings below a touch are left out.
+ * the first second and readings below a touch are left out.
  */
 export function steadinessOf(samples: readonly ForceSample[], band: ForceBand): Steadiness {
+  const settledMs = (samples[0]?.atMs ?? 0) + SETTLING_MS;
   const spans = samples.slice(0, -1).flatMap((sample, index) => {
     const next = samples[index + 1];
-    return next && sample.forceN >= TOUCH_N
+    return next && sample.forceN >= TOUCH_N && sample.atMs >= settledMs
       ? [{ forceN: sample.forceN, seconds: (next.atMs - sample.atMs) / 1000 }]
       : [];
   });

@@ -1,4 +1,4 @@
-import { CONNECTIONS, type Holder, type Shank } from '../couplings/connections';
+import { connectionInLine, CONNECTIONS, type Holder, type Shank } from '../couplings/connections';
 import { formatDecimals } from '../units/roundNumber';
 import type { Bit, Coupling, Kit, Machine } from './kit';
 
@@ -85,7 +85,7 @@ function checkShank({ kind, sizeMm }: Shank, at: string, add: Add): void {
   if (!CONNECTIONS[kind].sized && sizeMm !== undefined)
     add(
       `${at}/sizeMm`,
-      `A ${CONNECTIONS[kind].name.toLowerCase()} has its size in its name; leave out ${mm(sizeMm)}.`,
+      `A ${connectionInLine(kind)} has its size in its name; leave out ${mm(sizeMm)}.`,
     );
 }
 

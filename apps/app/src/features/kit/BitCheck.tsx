@@ -15,7 +15,7 @@ import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
 import { Notice } from '../../ui/Notice';
-import { Small } from '../../ui/text';
+import { Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
 const LEVELS = { use: 'fine', dress: 'caution', bin: 'stop' } as const;
@@ -60,9 +60,11 @@ export function BitCheck({
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="bit-check-panel">
       {BIT_LOOK_IDS.filter((look) => looks[look] !== undefined || look === next).map((look) => (
         <Column key={look} gap="$2">
-          <Small color="$ink">{BIT_LOOKS[look].ask}</Small>
+          <Strong>
+            {BIT_LOOK_IDS.indexOf(look) + 1} · {BIT_LOOKS[look].title}
+          </Strong>
           <Chips
-            label={`${BIT_LOOK_IDS.indexOf(look) + 1} · ${BIT_LOOKS[look].title}`}
+            label={BIT_LOOKS[look].ask}
             chips={Object.entries(BIT_LOOKS[look].answers).map(([value, label]) => ({
               value,
               label,

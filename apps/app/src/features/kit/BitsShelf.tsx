@@ -3,7 +3,7 @@ import { BIT_FAMILIES } from '@nucleon/core/bits/bitFamilies';
 import { stateWords } from '@nucleon/core/bits/bitWords';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import Plus from 'lucide-react-native/icons/plus';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { deleteBit, restoreBit } from '../../api/kit';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/layout';
@@ -28,6 +28,12 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
   const [open, setOpen] = useState<string | null>(check === '' ? null : check);
   const [adding, setAdding] = useState(false);
   const [away, setAway] = useState(false);
+  // Sent here by another screen: the bit it speaks of comes into sight.
+  useEffect(() => {
+    const there = (globalThis.document as Document | undefined)?.getElementById;
+    if (check && typeof there === 'function')
+      document.getElementById(`bit-${check}`)?.scrollIntoView();
+  }, [check]);
   const gone = useGone(() => {
     setOpen(null);
   });
@@ -76,6 +82,7 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
         {shown.map((bit) => (
           <ShelfItem
             key={bit.id}
+            id={`bit-${bit.id}`}
             name={bit.name}
             line={`${BIT_FAMILIES[bit.family].name}, ${formatLengthShort(bit.diameterMm, units)}${bit.holesCut ? `, ${bit.holesCut} holes cut` : ''}${bit.retired ? ', put away' : ''}`}
             mark={markOf(bit)}

@@ -31,6 +31,7 @@ export function Shelf({ title, actions, empty, children }: ShelfProps) {
 }
 
 interface ShelfItemProps {
+  readonly id?: string;
   readonly name: string;
   readonly line: string;
   /** A word on its state, where there is one. */
@@ -40,9 +41,9 @@ interface ShelfItemProps {
   readonly children: ReactNode;
 }
 
-export function ShelfItem({ name, line, mark, open, onPress, children }: ShelfItemProps) {
+export function ShelfItem({ id, name, line, mark, open, onPress, children }: ShelfItemProps) {
   return (
-    <Column borderTopWidth={1} borderColor="$line">
+    <Column borderTopWidth={1} borderColor="$line" {...(id ? { id } : {})}>
       <Press
         aria-expanded={open}
         onPress={onPress}

@@ -1,6 +1,6 @@
 import type { KitPartSort } from '@nucleon/contract/kitSchema';
 import { COOLANTS } from '@nucleon/core/coolants/coolants';
-import { CONNECTIONS } from '@nucleon/core/couplings/connections';
+import { connectionInLine } from '@nucleon/core/couplings/connections';
 import type { Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/job/kit';
 import { SUPPORTS } from '@nucleon/core/supports/supports';
 import { formatLengthShort } from '@nucleon/core/units/length';
@@ -41,7 +41,7 @@ export const PART_SORTS = {
     empty: 'Nothing between machine and bit yet: what does not fit straight in is ruled out.',
     line: (part, units) => {
       const { kind, into, takes, lengthMm } = part as Coupling;
-      return `${COUPLING_WORDS[kind]}, ${CONNECTIONS[into.kind].name.toLowerCase()} to ${CONNECTIONS[takes.kind].name.toLowerCase()}${lengthMm ? `, ${formatLengthShort(lengthMm, units)}` : ''}`;
+      return `${COUPLING_WORDS[kind]}, ${connectionInLine(into.kind)} to ${connectionInLine(takes.kind)}${lengthMm ? `, ${formatLengthShort(lengthMm, units)}` : ''}`;
     },
   },
   supports: {

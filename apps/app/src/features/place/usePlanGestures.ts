@@ -2,6 +2,7 @@ import type { PointMm } from '@nucleon/core/geometry/outline';
 import { useGesture } from '@use-gesture/react';
 import { useRef, type Ref } from 'react';
 import type { View } from 'react-native';
+import { isElement } from '../../ui/isElement';
 import { panned, toMm, zoomed, type PlanView } from './planView';
 
 /** What a finger or mouse does on the plan, in the face's own mm. */
@@ -25,9 +26,6 @@ interface Held {
 }
 
 const WHEEL_STEP = 0.0016;
-const isElement = (view: unknown): view is HTMLElement =>
-  typeof (view as { addEventListener?: unknown } | null)?.addEventListener === 'function';
-
 /** Drag, tap, pinch and wheel on the plan's window. */
 export function usePlanGestures(
   view: PlanView,

@@ -13,6 +13,7 @@ import { Column, Row } from '../../ui/layout';
 import { Numeral, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import { ForceGauge } from './ForceGauge';
+import { isElement } from '../../ui/isElement';
 import { pretendScale } from './scale';
 
 const PAD_PX = 240;
@@ -77,7 +78,7 @@ export function PressPad({ band, tare, onTried }: PressPadProps) {
       <Row gap="$4" alignItems="stretch">
         <View
           ref={(node) => {
-            element.current = node as unknown as HTMLElement | null;
+            element.current = isElement(node) ? node : null;
           }}
           testID="press-pad"
           style={{ flex: 1, height: PAD_PX, touchAction: 'none', cursor: 'ns-resize' } as object}

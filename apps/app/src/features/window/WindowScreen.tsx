@@ -1,6 +1,7 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import { AREA_WORDS } from '@nucleon/core/choice/workingWindow';
 import { pointInNumbers, pointInWords } from '@nucleon/core/choice/windowWords';
+import { useMedia } from '@tamagui/core';
 import { useMemo } from 'react';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';
@@ -9,6 +10,7 @@ import { NumberBox } from '../../ui/NumberBox';
 import { Loading } from '../../ui/StateView';
 import { Body, Small, Strong } from '../../ui/text';
 import { useTask } from '../../workers/useTask';
+import type { WindowView } from '../../workers/windowView';
 import { useUnits } from '../display/displayStore';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
@@ -17,7 +19,8 @@ import { useWindowPoint } from './useWindowPoint';
 import { withoutOwnPoint } from './windowPlace';
 import { WindowMap } from './WindowMap';
 
-const TALLEST_PX = 520;
+const TALLEST_PX = 560;
+const FORCE_LIMIT = { above: 0, most: 5000, unit: 'N' };
 
 /** Speed against force: what goes wrong where, and where the plan lies. */
 export function WindowScreen() {
@@ -31,6 +34,7 @@ export function WindowScreen() {
 function WindowRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
   const units = useUnits();
+  const { wide } = useMedia();
   const { asked, plan } = room;
   // The map itself does not move while its point is dragged.
   const base = useMemo(() => withoutOwnPoint(asked), [asked]);
@@ -45,74 +49,99 @@ function WindowRoom(loaded: LoadedHole) {
         {drawn.faults.length === 0 ? <Loading what="the window" /> : null}
       </RoomPage>
     );
+  const map = (
+    <Measured>
+      {(width) => (
+        <WindowMap
+          view={view}
+          point={point}
+          width={width}
+          height={Math.min(TALLEST_PX, width * 0.9)}
+          onMove={move}
+        />
+      )}
+    </Measured>
+  );
+  const stepped = view.machine.every(({ fromRpm, toRpm }) => fromRpm === toRpm);
+  const beside = (
+    <>
+      <Panel wet padding="$4" gap="$2" testID="window-point" role="status" aria-live="polite">
+        <Strong color={point.area === 'clean' ? '$fine' : '$caution'}>{pointInWords(point)}</Strong>
+        <Body fontSize="$2">{pointInNumbers(point, view, units)}</Body>
+        {stepped ? (
+          <Small>{plan.setup.machineName} has fixed speeds: the point keeps to its lines.</Small>
+        ) : null}
+      </Panel>
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        <NumberBox
+          inRow
+          label="Speed, rpm"
+          value={Math.round(point.rpm)}
+          limit={LIMITS.rpm}
+          onChange={(rpm) => {
+            if (rpm) move({ rpm });
+          }}
+          testID="window-rpm"
+        />
+        <NumberBox
+          inRow
+          label="Force, N"
+          value={Number(point.forceN.toFixed(1))}
+          limit={FORCE_LIMIT}
+          onChange={(forceN) => {
+            if (forceN) move({ forceN });
+          }}
+          testID="window-force"
+        />
+      </Row>
+      {own ? (
+        <Row>
+          <Button label="Back to the pace’s own" onPress={clear} testID="window-clear" />
+        </Row>
+      ) : null}
+      <Legend view={view} />
+    </>
+  );
   return (
-    <RoomPage name="window" room={room} maxWidth={900}>
+    <RoomPage name="window" room={room} maxWidth={1200}>
       <Column padding="$4" gap="$4">
         <Small>
           For {plan.setup.bitName} in {plan.layers[0]?.name.toLowerCase()}, by{' '}
           {plan.water.name.toLowerCase()}. Drag the point, and the plan follows.
         </Small>
-        <Measured>
-          {(width) => (
-            <WindowMap
-              view={view}
-              point={point}
-              width={width}
-              height={Math.min(TALLEST_PX, width * 0.9)}
-              onMove={move}
-            />
-          )}
-        </Measured>
-        <Panel wet padding="$4" gap="$2" testID="window-point" role="status" aria-live="polite">
-          <Strong color={point.area === 'clean' ? '$fine' : '$caution'}>
-            {pointInWords(point)}
-          </Strong>
-          <Body fontSize="$2">{pointInNumbers(point, view, units)}</Body>
-          {view.machine.every(({ fromRpm, toRpm }) => fromRpm === toRpm) ? (
-            <Small>{plan.setup.machineName} has fixed speeds: the point keeps to its lines.</Small>
-          ) : null}
-        </Panel>
-        <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-          <NumberBox
-            inRow
-            label="Speed, rpm"
-            value={Math.round(point.rpm)}
-            limit={LIMITS.rpm}
-            onChange={(rpm) => {
-              if (rpm) move({ rpm });
-            }}
-            testID="window-rpm"
-          />
-          <NumberBox
-            inRow
-            label="Force, N"
-            value={Number(point.forceN.toFixed(1))}
-            limit={{ above: 0, most: 5000, unit: 'N' }}
-            onChange={(forceN) => {
-              if (forceN) move({ forceN });
-            }}
-            testID="window-force"
-          />
-        </Row>
-        {own ? (
-          <Row>
-            <Button label="Back to the pace’s own" onPress={clear} testID="window-clear" />
+        {wide ? (
+          <Row gap="$5" alignItems="flex-start">
+            <Column flex={1.7}>{map}</Column>
+            <Column flex={1} gap="$4">
+              {beside}
+            </Column>
           </Row>
-        ) : null}
-        <Column gap="$1">
-          {view.areas
-            .filter(({ rings }) => rings.length > 0)
-            .map(({ area }) => (
-              <Small key={area}>
-                {AREA_WORDS[area].name}: {AREA_WORDS[area].text}
-              </Small>
-            ))}
-          <Small>
-            Borders are soft because hands, bits and pieces differ: the pale edge reaches one
-            standard deviation to either side.
-          </Small>
-        </Column>
+        ) : (
+          <>
+            {map}
+            {beside}
+          </>
+        )}
       </Column>
     </RoomPage>
+  );
+}
+
+/** What each area on the map means. */
+function Legend({ view }: { readonly view: WindowView }) {
+  return (
+    <Column gap="$1">
+      {view.areas
+        .filter(({ rings }) => rings.length > 0)
+        .map(({ area }) => (
+          <Small key={area}>
+            {AREA_WORDS[area].name}: {AREA_WORDS[area].text}
+          </Small>
+        ))}
+      <Small>
+        Borders are soft because hands, bits and pieces differ: the pale edge reaches one standard
+        deviation to either side.
+      </Small>
+    </Column>
   );
 }

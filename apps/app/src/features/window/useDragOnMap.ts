@@ -2,14 +2,12 @@ import { useGesture } from '@use-gesture/react';
 import { useCallback, useEffect, useRef, useState, type Ref } from 'react';
 import type { View } from 'react-native';
 import type { WindowView } from '../../workers/windowView';
+import { isElement } from '../../ui/isElement';
 import { nextSpeed, pointUnder, type MapBox, type SpeedAndForce } from './windowPlace';
 
 /** One press of an arrow key, as a ratio; with Shift a finer one. */
 const STEP = 1.03;
 const FINE_STEP = 1.005;
-
-const isElement = (view: unknown): view is HTMLElement =>
-  typeof (view as { addEventListener?: unknown } | null)?.addEventListener === 'function';
 
 /** The plan's point follows a finger, a mouse or the arrow keys. */
 export function useDragOnMap(
