@@ -8,7 +8,8 @@ test(
   async ({ page, request }) => {
     const jobId = await ownJob(request, '1-dial-house', 'Kit');
     await page.goto('/kit');
-    await page.getByRole('button', { name: 'Add a bit' }).click();
+    await page.getByTestId('add-bit').click();
+    await page.getByTestId('every-detail').click();
     await page.getByTestId('bit-family').getByRole('radio', { name: 'Plated cup saw' }).click();
     await page.getByTestId('bit-diameter').fill('24');
     await page.getByTestId('bit-name').fill('Test cup 24');
@@ -24,12 +25,12 @@ test(
 
     await page.goto('/kit');
     await page.getByRole('button', { name: /Test cup 24/ }).click();
-    await page.getByRole('button', { name: 'Put away' }).click();
+    await page.getByRole('button', { name: 'Delete' }).click();
     await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeHidden();
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: /Test cup 24/ })).toBeVisible();
     await page.getByRole('button', { name: /Test cup 24/ }).click();
-    await page.getByRole('button', { name: 'Put away' }).click();
+    await page.getByRole('button', { name: 'Delete' }).click();
   },
 );
 
@@ -115,6 +116,9 @@ test('an address that leads nowhere says so', { tag: '@once' }, async ({ page })
   await expect(page.getByTestId('failed')).toContainText('There is no hole “none”');
 });
 
+/** A bit of the demo's. */
+const CUP_22 = '0192d0c0-0001-7000-8000-000000000002';
+
 /** Every screen by its address, in two lots so that neither takes too long. */
 const LOTS: Record<
   string,
@@ -134,6 +138,16 @@ const LOTS: Record<
     `/jobs/${jobId}/pieces/${pieceId}/marks`,
     `/jobs/${jobId}/holes/${holes[0] ?? ''}/guide`,
   ],
+  'kit and choice': (jobId, holes) => {
+    const hole = `/jobs/${jobId}/holes/${holes[0] ?? ''}`;
+    return [
+      '/kit?shelf=couplings',
+      `/kit?check=${CUP_22}`,
+      ...['choose', 'window', 'compare', 'press', 'through', 'risk', 'hire'].map(
+        (room) => `${hole}/${room}`,
+      ),
+    ];
+  },
   'piece and part': (jobId, holes) => {
     const hole = `/jobs/${jobId}/holes/${holes.at(-1) ?? ''}`;
     return [

@@ -18,7 +18,24 @@ export async function dragOnPlan(
   to: readonly [number, number],
   hasTouch: boolean,
 ): Promise<void> {
-  const box = await planBox(page);
+  await dragWithin(page, await planBox(page), from, to, hasTouch);
+}
+
+interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Drags between two places of a box, given as shares of it. */
+export async function dragWithin(
+  page: Page,
+  box: Box,
+  from: readonly [number, number],
+  to: readonly [number, number],
+  hasTouch: boolean,
+): Promise<void> {
   const at = (share: number): readonly [number, number] => [
     box.x + box.width * (from[0] + (to[0] - from[0]) * share),
     box.y + box.height * (from[1] + (to[1] - from[1]) * share),

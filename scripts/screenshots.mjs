@@ -22,14 +22,12 @@ const hole = (inJob, n) =>
   `${job(inJob)}/holes/0192d0c0-0030-7000-8000-0000000000${String(n).padStart(2, '0')}`;
 const piece = (inJob, n, view) =>
   `${job(inJob)}/pieces/0192d0c0-0020-7000-8000-0000000000${String(n).padStart(2, '0')}/${view}`;
-const fold = (part) => (page) => page.getByTestId(`fold-${part}`).click();
 
 const VIEWS = [
   { name: 'jobs-phone', path: '/' },
   { name: 'job-phone', path: job(2) },
   { name: 'plan-phone', path: hole(1, 1) },
   { name: 'plan-phone-dark', path: hole(2, 8), dark: true },
-  { name: 'plan-setup-phone', path: hole(2, 5), act: fold('setup') },
   { name: 'plan-stop-phone', path: hole(1, 4) },
   { name: 'plan-wide', path: hole(1, 1), wide: true },
   {
@@ -50,24 +48,12 @@ const VIEWS = [
       }
     },
   },
-  { name: 'found-phone', path: `${hole(1, 13)}/know?step=found` },
-  { name: 'layers-phone', path: `${hole(2, 8)}/know?step=layers` },
   {
     name: 'purpose-phone',
     path: `${hole(3, 11)}/purpose`,
     act: (page) => page.getByTestId('fit-range').scrollIntoViewIfNeeded(),
   },
   { name: 'purpose-wide-dark', path: `${hole(2, 8)}/purpose`, wide: true, dark: true },
-  { name: 'instead-phone', path: `${hole(1, 4)}/instead` },
-  {
-    name: 'materials-phone',
-    path: `${job(2)}/materials`,
-    act: async (page) => {
-      await page.getByTestId('copy-material').click();
-      await page.getByTestId('material-kind').getByRole('radio', { name: 'Stone' }).click();
-      await page.getByTestId('material').getByRole('radio', { name: 'Slate' }).click();
-    },
-  },
   { name: 'place-phone', path: `${piece(3, 8, 'place')}?hole=${hole(3, 11).split('/').at(-1)}` },
   {
     name: 'place-wide',
@@ -90,9 +76,17 @@ const VIEWS = [
   },
   {
     name: 'kit-phone',
-    path: '/kit',
-    act: (page) => page.getByRole('button', { name: /Cup saw 22/ }).click(),
+    path: '/kit?check=0192d0c0-0001-7000-8000-000000000005',
+    act: async (page) => {
+      await page.getByText('Runs true').click();
+      await page.getByText('Smooth all round, it slides').click();
+    },
   },
+  { name: 'choose-phone', path: `${hole(1, 1)}/choose` },
+  { name: 'window-wide', path: `${hole(1, 1)}/window`, wide: true },
+  { name: 'compare-phone', path: `${hole(1, 1)}/compare` },
+  { name: 'through-phone-dark', path: `${hole(2, 8)}/through`, dark: true },
+  { name: 'risk-phone', path: `${hole(1, 1)}/risk` },
 ];
 
 checkNode();

@@ -87,7 +87,14 @@ export function Page({
           <Row id="print-hide-actions">{actions}</Row>
         </Row>
       </Row>
-      {fixed ? body : <ScrollView contentContainerStyle={{ flexGrow: 1 }}>{body}</ScrollView>}
+      {fixed ? (
+        body
+      ) : (
+        // Reached by keyboard, so that a page of nothing but words can be scrolled.
+        <ScrollView tabIndex={0} contentContainerStyle={{ flexGrow: 1 }}>
+          {body}
+        </ScrollView>
+      )}
       {footer ? (
         <Row
           id="print-hide-footer"

@@ -8,6 +8,8 @@ import { nextSpeed, pointUnder, type MapBox, type SpeedAndForce } from './window
 /** One press of an arrow key, as a ratio; with Shift a finer one. */
 const STEP = 1.03;
 const FINE_STEP = 1.005;
+/** After this long without a key the point stands where the plan says. */
+const RESTED_MS = 800;
 
 /** The plan's point follows a finger, a mouse or the arrow keys. */
 export function useDragOnMap(
@@ -37,22 +39,32 @@ export function useDragOnMap(
 
   useEffect(() => {
     if (!found) return undefined;
+    // Presses come quicker than the plan follows: each goes on from where the last one aimed.
+    let aim: SpeedAndForce | null = null;
+    let rest: ReturnType<typeof setTimeout> | undefined;
     const press = (event: KeyboardEvent): void => {
       const step = event.shiftKey ? FINE_STEP : STEP;
       const now = latest.current;
+      const from = aim ?? now.point;
       const moves: Record<string, Partial<SpeedAndForce>> = {
-        ArrowLeft: { rpm: nextSpeed(now.view, now.point.rpm, 1 / step) },
-        ArrowRight: { rpm: nextSpeed(now.view, now.point.rpm, step) },
-        ArrowDown: { forceN: now.point.forceN / step },
-        ArrowUp: { forceN: now.point.forceN * step },
+        ArrowLeft: { rpm: nextSpeed(now.view, from.rpm, 1 / step) },
+        ArrowRight: { rpm: nextSpeed(now.view, from.rpm, step) },
+        ArrowDown: { forceN: from.forceN / step },
+        ArrowUp: { forceN: from.forceN * step },
       };
       const to = moves[event.key];
       if (!to) return;
       event.preventDefault();
+      aim = { ...from, ...to };
+      clearTimeout(rest);
+      rest = setTimeout(() => {
+        aim = null;
+      }, RESTED_MS);
       now.onMove(to);
     };
     found.addEventListener('keydown', press);
     return () => {
+      clearTimeout(rest);
       found.removeEventListener('keydown', press);
     };
   }, [found]);
