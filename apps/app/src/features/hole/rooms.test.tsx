@@ -115,7 +115,11 @@ it('practises on the pretended scale without the pad', async () => {
   await screen.findByTestId('force-lines');
   jest.useFakeTimers();
   fireEvent.press(screen.getByTestId('press-start'));
-  for (let tenths = 0; tenths < 90; tenths++) act(() => void jest.advanceTimersByTime(100));
+  for (let tenths = 0; tenths < 90; tenths++) {
+    act(() => {
+      jest.advanceTimersByTime(100);
+    });
+  }
   fireEvent.press(screen.getByTestId('let-go'));
   jest.useRealTimers();
   expect(

@@ -30,8 +30,7 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
   const [away, setAway] = useState(false);
   // Sent here by another screen: the bit it speaks of comes into sight.
   useEffect(() => {
-    const there = (globalThis.document as Document | undefined)?.getElementById;
-    if (check && typeof there === 'function')
+    if (check && 'getElementById' in document)
       document.getElementById(`bit-${check}`)?.scrollIntoView();
   }, [check]);
   const gone = useGone(() => {
