@@ -40,6 +40,16 @@ it('marks the way that is planned now', () => {
   expect(one('pace', { setup: { pace: 'brisk' } })['gentle']?.current).toBe(false);
 });
 
+it('shows what is planned now with the plan’s own figures, to the machine', () => {
+  const planned = makePlan(jobWith(), 'hole');
+  if (planned.kind === 'faulty') throw new Error('faulty');
+  for (const { methods } of compare()) {
+    for (const { current, outcome } of methods) {
+      if (current) expect(outcome?.timeS?.p50).toBeCloseTo(planned.plan.drillTimeS?.p50 ?? NaN, 9);
+    }
+  }
+});
+
 it('asks at a wall what a wall asks', () => {
   const wall: JobParts = {
     piece: { form: 'wall', material: 'concrete', thicknessMm: 150 },

@@ -99,16 +99,18 @@ function settledSetup({ hole, now }: Scene): Setup {
 function compareSchool(scene: Scene, id: SchoolId): Comparison {
   const school: School = SCHOOLS[id];
   const settled = settledSetup(scene);
-  const methods = Object.entries(school.ways).map(([wayId, way]) =>
-    method(scene, {
+  const methods = Object.entries(school.ways).map(([wayId, way]) => {
+    const current = isCurrent(settled, way.change);
+    return method(scene, {
       id: wayId,
       label: way.label,
       text: way.text,
       needs: way.needs ?? null,
-      setup: takeWay(settled, id, wayId),
-      current: isCurrent(settled, way.change),
-    }),
-  );
+      // What is done now stays as it is, to the machine.
+      setup: current ? settled : takeWay(settled, id, wayId),
+      current,
+    });
+  });
   return finished(scene, {
     id,
     question: school.question,

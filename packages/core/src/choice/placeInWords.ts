@@ -10,7 +10,7 @@ const ALIKE = 1.15;
 /** A crack rarer than this frightens nobody. */
 const RARE = 0.002;
 /** Chips over the allowed width this often are a reason of their own. */
-const OFTEN = 0.25;
+const OFTEN = 0.05;
 
 /** Why a way stands where it stands: what sets it apart from the first. */
 export function placeInWords(
@@ -25,8 +25,8 @@ export function placeInWords(
   }
   const said = [
     slower(outcome, first),
-    riskier(outcome, first),
     chipped(outcome, first, units),
+    riskier(outcome, first),
     dearer(outcome, first),
     harder(outcome, first, units),
   ].filter((text) => text !== null);
@@ -66,7 +66,7 @@ function chipped(outcome: Outcome, first: Outcome, units: UnitSystem): string | 
   if (!outcome.chipMm || !first.chipMm) return null;
   const ratio = outcome.chipMm.p50 / first.chipMm.p50;
   if (ratio < ALIKE || outcome.chipOverOdds < OFTEN) return null;
-  return `shells the exit by about ${formatLengthAbout(outcome.chipMm.p50, units)}`;
+  return `its exit chips show ${oddsInWords(outcome.chipOverOdds)}, about ${formatLengthAbout(outcome.chipMm.p50, units)} wide`;
 }
 
 function dearer({ cost }: Outcome, { cost: first }: Outcome): string | null {

@@ -132,9 +132,10 @@ const byNames = (a: ImpossibleSetup, b: ImpossibleSetup): number =>
 
 type Costed = Pick<RankedSetup, 'bit' | 'machine' | 'water' | 'outcome'>;
 
-/** Least cost first; ties by names, so that the order of the kit does not show. */
+/** Least cost first; then what cools best; then by names, so that the order of the kit does not show. */
 const byCost = (a: Costed, b: Costed): number =>
   a.outcome.cost.totalMoney - b.outcome.cost.totalMoney ||
+  COOLANTS[b.water].heatTransferWPerM2K - COOLANTS[a.water].heatTransferWPerM2K ||
   a.bit.id.localeCompare(b.bit.id) ||
   a.machine.id.localeCompare(b.machine.id) ||
   a.water.localeCompare(b.water);
@@ -239,6 +240,20 @@ export function tryOut(
   const trial: Hole = { ...hole, setup };
   const worked = contextOf({ ...file, pieces: [{ ...piece, holes: [trial] }] }, hole.id, units);
   return worked.kind === 'faulty' ? null : outcomeOf(worked.context, file.house);
+}
+
+/** The ways of wetting that go with one bit and machine, best first, in the order of their best. */
+export function byBitAndMachine(
+  ranked: readonly RankedSetup[],
+): readonly (readonly [RankedSetup, ...RankedSetup[]])[] {
+  const groups = new Map<string, [RankedSetup, ...RankedSetup[]]>();
+  for (const one of ranked) {
+    const key = `${one.bit.id} ${one.machine.id}`;
+    const group = groups.get(key);
+    if (group) group.push(one);
+    else groups.set(key, [one]);
+  }
+  return [...groups.values()];
 }
 
 /** Short name of a set of means. */

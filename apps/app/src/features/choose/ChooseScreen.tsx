@@ -1,4 +1,4 @@
-import type { RankedSetup } from '@nucleon/core/choice/rankSetups';
+import { byBitAndMachine, type RankedSetup } from '@nucleon/core/choice/rankSetups';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
@@ -62,15 +62,14 @@ function ChooseRoom(loaded: LoadedHole) {
               <Button label="Add to the kit" icon={Plus} onPress={toKit} />
             </Empty>
           )}
-          {ranking.ranked.map((one, index) => (
+          {byBitAndMachine(ranking.ranked).map(([best, ...others], index) => (
             <RankedRow
-              key={`${one.bit.id} ${one.machine.id} ${one.water}`}
+              key={`${best.bit.id} ${best.machine.id}`}
               place={index + 1}
-              one={one}
-              now={isNow(one)}
-              onUse={() => {
-                use(one);
-              }}
+              best={best}
+              others={others}
+              isNow={isNow}
+              onUse={use}
             />
           ))}
           {ranking.ranked.length === 0 ? <ToGetList toGet={ranking.toGet} /> : null}

@@ -1,5 +1,6 @@
-import { costReason, outcomeFigures } from '@nucleon/core/choice/outcomeWords';
+import { costReason, formatMoney, outcomeFigures } from '@nucleon/core/choice/outcomeWords';
 import { meansInWords, type RankedSetup } from '@nucleon/core/choice/rankSetups';
+import { COOLANTS } from '@nucleon/core/coolants/coolants';
 import { APART_WORDS } from '@nucleon/core/couplings/apart';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -10,38 +11,40 @@ import { useUnits } from '../display/displayStore';
 
 interface RankedRowProps {
   readonly place: number;
-  readonly one: RankedSetup;
-  /** It is what the plan uses. */
-  readonly now: boolean;
-  readonly onUse: () => void;
+  readonly best: RankedSetup;
+  /** The same bit and machine with other water, best first. */
+  readonly others: readonly RankedSetup[];
+  /** Whether it is what the plan uses. */
+  readonly isNow: (one: RankedSetup) => boolean;
+  readonly onUse: (one: RankedSetup) => void;
 }
 
-/** One way of making the hole with what is owned: its figures, and why it stands where it stands. */
-export function RankedRow({ place, one, now, onUse }: RankedRowProps) {
+/** A bit and machine that make the hole: figures, why it stands where it stands, and other water for it. */
+export function RankedRow({ place, best, others, isNow, onUse }: RankedRowProps) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
-  const reason = costReason(one.outcome);
+  const reason = costReason(best.outcome);
   return (
-    <Panel wet={now} padding="$4" gap="$3" testID={`ranked-${place}`}>
+    <Panel wet={[best, ...others].some(isNow)} padding="$4" gap="$3" testID={`ranked-${place}`}>
       <Row gap="$3" alignItems="flex-start">
         <Strong color="$muted" fontSize="$4" lineHeight="$4">
           {place}
         </Strong>
         <Column flex={1} gap="$1">
-          <Strong>{meansInWords(one)}</Strong>
-          <Small>{one.why}</Small>
-          {one.couplings?.map((coupling) => (
+          <Strong>{meansInWords(best)}</Strong>
+          <Small>{best.why}</Small>
+          {best.couplings?.map((coupling) => (
             <Small key={coupling.id}>
               With {coupling.name}.{coupling.apart ? ` ${APART_WORDS[coupling.apart].text}` : ''}
             </Small>
           ))}
-          {one.couplings === null ? (
+          {best.couplings === null ? (
             <Small>You have not said what shank it has: see that it goes in.</Small>
           ) : null}
         </Column>
       </Row>
       <Row flexWrap="wrap" alignItems="flex-start" rowGap="$3">
-        {outcomeFigures(one.outcome, units).map(({ figure, name, value, note }) => (
+        {outcomeFigures(best.outcome, units).map(({ figure, name, value, note }) => (
           <Column key={figure} width="33.3%" minWidth={96} paddingRight="$2">
             <Label fontSize="$1" lineHeight="$1">
               {name}
@@ -61,19 +64,13 @@ export function RankedRow({ place, one, now, onUse }: RankedRowProps) {
         </Column>
       ) : null}
       <Row gap="$2" flexWrap="wrap">
-        {now ? (
-          <Strong color="$fine" paddingVertical="$2">
-            In the plan now
-          </Strong>
-        ) : (
-          <Button
-            label="Use this"
-            look={place === 1 ? 'main' : 'plain'}
-            onPress={onUse}
-            testID={`use-${place}`}
-            hint={`Use ${meansInWords(one)}`}
-          />
-        )}
+        <Use
+          one={best}
+          now={isNow(best)}
+          main={place === 1}
+          onUse={onUse}
+          testID={`use-${place}`}
+        />
         <Button
           label={open ? 'Hide the cost' : 'What makes the cost?'}
           look="quiet"
@@ -82,6 +79,58 @@ export function RankedRow({ place, one, now, onUse }: RankedRowProps) {
           }}
         />
       </Row>
+      {others.map((one, index) => (
+        <Row
+          key={one.water}
+          gap="$3"
+          borderTopWidth={1}
+          borderColor="$line"
+          paddingTop="$2"
+          justifyContent="space-between"
+        >
+          <Column flex={1}>
+            <Strong fontSize="$2">
+              Or {COOLANTS[one.water].name.toLowerCase()},{' '}
+              {formatMoney(one.outcome.cost.totalMoney)}
+            </Strong>
+            <Small>{one.why}</Small>
+          </Column>
+          <Use
+            one={one}
+            now={isNow(one)}
+            main={false}
+            onUse={onUse}
+            testID={`use-${place}-${index + 2}`}
+          />
+        </Row>
+      ))}
     </Panel>
+  );
+}
+
+interface UseProps {
+  readonly one: RankedSetup;
+  readonly now: boolean;
+  readonly main: boolean;
+  readonly onUse: (one: RankedSetup) => void;
+  readonly testID: string;
+}
+
+/** Takes it into the plan, or says that it is there. */
+function Use({ one, now, main, onUse, testID }: UseProps) {
+  return now ? (
+    <Strong color="$fine" paddingVertical="$2">
+      In the plan now
+    </Strong>
+  ) : (
+    <Button
+      label="Use this"
+      look={main ? 'main' : 'plain'}
+      onPress={() => {
+        onUse(one);
+      }}
+      testID={testID}
+      hint={`Use ${meansInWords(one)}`}
+    />
   );
 }

@@ -45,7 +45,7 @@ it('ranks what is owned, says why, and puts the choice into the plan', async () 
   expect(within(first).getByText(/^Costs least in time, wear and loss/)).toBeTruthy();
   fireEvent.press(within(first).getByText('What makes the cost?'));
   expect(within(first).getByText(/Presumed, until you say/)).toBeTruthy();
-  const other = screen.getByTestId('use-2');
+  const other = screen.getByTestId('use-1-2');
   fireEvent.press(other);
   await waitFor(() => expect(puts(log, '/holes/h1').length).toBeGreaterThan(0));
   expect(puts(log, '/holes/h1').at(-1)?.body).toMatchObject({

@@ -1,4 +1,5 @@
 import { riskLines, unknownLines, type UnknownLine } from '@nucleon/core/plan/riskWords';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import { useRouter } from 'expo-router';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';
@@ -93,9 +94,10 @@ function RiskRoom(loaded: LoadedHole) {
             ))}
           </Column>
           <Small>
-            {risk.draws} seeded tries of the same plan: force, speed, sharpness, the piece’s own
-            hardness, toughness and thickness drawn from their spreads; the strength stays a Weibull
-            distribution, so each try gives odds. Seed {risk.seed}: asked again it says the same.
+            {formatDecimals(risk.draws, 0)} seeded tries of the same plan: force, speed, sharpness,
+            the piece’s own hardness, toughness and thickness drawn from their spreads; the strength
+            stays a Weibull distribution, so each try gives odds. Seed {risk.seed}: asked again it
+            says the same.
           </Small>
         </Column>
       ) : null}
