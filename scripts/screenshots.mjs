@@ -84,7 +84,11 @@ const VIEWS = [
   },
   { name: 'choose-phone', path: `${hole(1, 1)}/choose` },
   { name: 'window-wide', path: `${hole(1, 1)}/window`, wide: true },
-  { name: 'compare-phone', path: `${hole(1, 1)}/compare` },
+  {
+    name: 'compare-phone',
+    path: `${hole(1, 1)}/compare`,
+    act: (page) => page.getByTestId('question-backing').waitFor(),
+  },
   { name: 'through-phone-dark', path: `${hole(2, 8)}/through`, dark: true },
   { name: 'risk-phone', path: `${hole(1, 1)}/risk` },
 ];
@@ -101,7 +105,10 @@ const server = await startServer({ databaseUrl: database.url, web: WEB_FOLDER, d
 const { chromium } = await import('@playwright/test');
 const browser = await chromium.launch({ executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS });
 try {
+  // Names after the command take just those pictures.
+  const wanted = process.argv.slice(2);
   for (const { name, path, wide = false, dark = false, act } of VIEWS) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
     const page = await browser.newPage({
       viewport: wide ? WIDE : PHONE,
       colorScheme: dark ? 'dark' : 'light',

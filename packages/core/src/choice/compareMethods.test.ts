@@ -86,3 +86,41 @@ it('a house habit settles what the person left open, and nothing else', () => {
   expect(planned.plan.reasons['support']?.text).toBe('Your house habit.');
   expect(planned.plan.setup.pace).toBe('brisk');
 });
+
+it('knows what of the kit a way needs, and what is missing', () => {
+  const file = jobWith();
+  const found = compareMethods(
+    {
+      ...file,
+      kit: {
+        ...file.kit,
+        supports: [{ id: 's', name: 'Offcut', kind: 'sacrificial-hard' }],
+        guides: [{ id: 'g', name: 'Wide board', kind: 'board', boreMm: 40 }],
+      },
+    },
+    'hole',
+  );
+  if (found.kind === 'faulty') throw new Error('faulty');
+  const way = (question: string, id: string) =>
+    found.comparisons
+      .find((one) => one.id === question)
+      ?.methods.find((method) => method.id === id);
+  expect(way('backing', 'hard')?.have).toBe('Offcut');
+  expect(way('start', 'guide')?.have).toBeNull();
+  expect(way('hold', 'press')?.have).toBe('Free machine');
+});
+
+it('lays steps beside going straight wherever the kit could step', () => {
+  const rods: JobParts = {
+    piece: { form: 'block', material: 'marble', thicknessMm: 10 },
+    hole: { diameterMm: 8 },
+    bits: [
+      { id: 'rod8', name: 'Rod 8', family: 'sintered-rod', diameterMm: 8 },
+      { id: 'rod4', name: 'Rod 4', family: 'sintered-rod', diameterMm: 4 },
+    ],
+  };
+  const steps = one('steps', rods);
+  expect(steps['steps']?.setup.bits).toEqual(['rod4', 'rod8']);
+  expect(steps['straight']?.current).toBe(true);
+  expect(compare().some(({ id }) => id === 'steps')).toBe(false);
+});

@@ -1,5 +1,6 @@
 import type { Fault } from '../job/fault';
 import type { Hole, JobFile, Piece, Setup } from '../job/job';
+import { MACHINE_KINDS } from '../machines/machineKinds';
 import { contextOf, findHole } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { SCHOOL_IDS, SCHOOLS, takeWay, type School, type SchoolId } from '../plan/schools';
@@ -20,6 +21,8 @@ export interface Method {
   readonly label: string;
   readonly text: string;
   readonly needs: string | null;
+  /** What of the kit answers that need; null where nothing does. */
+  readonly have: string | null;
   /** The hole's setup when this is picked. */
   readonly setup: Setup;
   /** null where it cannot be worked out; `fault` says why. */
@@ -106,6 +109,7 @@ function compareSchool(scene: Scene, id: SchoolId): Comparison {
       label: way.label,
       text: way.text,
       needs: way.needs ?? null,
+      have: way.needs ? haveFor(scene, way.change) : null,
       // What is done now stays as it is, to the machine.
       setup: current ? settled : takeWay(settled, id, wayId),
       current,
@@ -121,14 +125,37 @@ function compareSchool(scene: Scene, id: SchoolId): Comparison {
   });
 }
 
+/** What is owned that a way needs: a backing of its kind, a guide that fits the bit, a press. */
+function haveFor({ file, now }: Scene, change: Partial<Setup>): string | null {
+  const kit = file.kit ?? {};
+  const inUse = <T extends { readonly retired?: boolean }>(list: readonly T[] = []): readonly T[] =>
+    list.filter((one) => !one.retired);
+  const D = now.setup.finishing.geometry.diameterMm;
+  const found = change.support
+    ? inUse(kit.supports).find(({ kind }) => kind === change.support?.kind)
+    : change.guide
+      ? inUse(kit.guides).find(
+          ({ boreMm }) => boreMm !== undefined && boreMm >= D && boreMm <= D + GUIDE_PLAY_MM,
+        )
+      : change.hold === 'press'
+        ? inUse(kit.machines).find(({ kind }) => MACHINE_KINDS[kind].hold === 'press')
+        : change.water
+          ? inUse(kit.water).find(({ kind }) => kind === change.water?.kind)
+          : undefined;
+  return found?.name ?? null;
+}
+
+/** A guide's hole this much wider than the bit still guides it, mm. */
+const GUIDE_PLAY_MM = 1;
+
 /** In steps or straight: computed over the bits owned. */
 function compareSteps(scene: Scene): Comparison | null {
   const chain = stepChain(scene.file, scene.hole.id, scene.units);
-  if (chain.kind !== 'chosen' || chain.choice.best.steps.length < 2) return null;
+  if (chain.kind !== 'chosen' || chain.choice.stepped === null) return null;
   const settled = settledSetup(scene);
   const { bit: _bit, bits: _bits, ...rest } = settled;
-  const { best, straight, text } = chain.choice;
-  const ids = best.steps.map((step) => step.bit.id);
+  const { stepped, straight, text, barred } = chain.choice;
+  const ids = stepped.steps.map((step) => step.bit.id);
   const one = straight.steps[0]?.bit.id;
   const now = scene.now.setup.bits.map(({ bit }) => bit.id).join();
   return finished(
@@ -136,21 +163,23 @@ function compareSteps(scene: Scene): Comparison | null {
     {
       id: 'steps',
       question: 'One size or steps?',
-      note: 'Steps pay for solid bits, whose centre has no speed; a core grinds only its ring anyway.',
+      note: `Steps pay for solid bits, whose centre has no speed; a core grinds only its ring anyway.${barred[0] ? ` ${barred[0].bit.name} is left out: ${barred[0].text}` : ''}`,
       methods: [
         method(scene, {
           id: 'straight',
           label: 'Straight',
           text: straight.steps.map((step) => step.bit.name).join(),
           needs: null,
+          have: null,
           setup: { ...rest, ...(one === undefined ? {} : { bit: one }) },
           current: now === one,
         }),
         method(scene, {
           id: 'steps',
           label: 'In steps',
-          text: best.steps.map((step) => step.bit.name).join(', then '),
+          text: stepped.steps.map((step) => step.bit.name).join(', then '),
           needs: null,
+          have: null,
           setup: { ...rest, bits: ids },
           current: now === ids.join(),
         }),

@@ -41,6 +41,8 @@ export interface ChainChoice {
   readonly best: BitChain;
   /** The cheapest single bit of the hole's own size. */
   readonly straight: BitChain;
+  /** The cheapest chain of two bits or more, whether it pays or not; null where none can be made. */
+  readonly stepped: BitChain | null;
   /** Which pays, and by how much. */
   readonly text: string;
   /** Bits that may not be used as a pilot here, and why. */
@@ -85,6 +87,7 @@ export function stepChain(file: JobFile, holeId: string, units: UnitSystem = MET
     choice: {
       best,
       straight,
+      stepped: cheapestStepped(scene),
       text: chainInWords(best, straight, units),
       barred: barredPilots(scene),
     },
@@ -189,6 +192,35 @@ function cheapestChain(scene: ChainScene, mostSteps = Infinity): BitChain | null
   return finals.length === 0
     ? null
     : finals.reduce((least, chain) => (chain.costS < least.costS ? chain : least));
+}
+
+/** The best way into a bit of the hole's size that follows another. */
+function cheapestStepped(scene: ChainScene): BitChain | null {
+  const materials = scene.layers.flatMap((layer) => layer.parts.map((part) => part.material));
+  const chains = scene.bits
+    .filter((final) => isFinal(scene, final))
+    .flatMap((final) => {
+      const smaller = scene.bits.filter(
+        (bit) =>
+          bit.bit.diameterMm < final.bit.diameterMm &&
+          !isFinal(scene, bit) &&
+          pilotRule(bit, final, materials, scene.context.setup.hold) === null,
+      );
+      return smaller.flatMap((before) => {
+        const upTo = { ...scene, finalMm: before.bit.diameterMm };
+        const first = cheapestChain({
+          ...upTo,
+          bits: scene.bits.filter(({ bit }) => bit.diameterMm <= before.bit.diameterMm),
+        });
+        const step = stepAfter(scene, final, before.bit.diameterMm);
+        const ends = first?.steps.at(-1)?.bit.id === before.bit.id;
+        return first && ends ? [chainOfSteps(scene, [...first.steps, step])] : [];
+      });
+    })
+    .filter(({ costS }) => Number.isFinite(costS));
+  return chains.length === 0
+    ? null
+    : chains.reduce((least, chain) => (chain.costS < least.costS ? chain : least));
 }
 
 function barredPilots(scene: ChainScene): ChainChoice['barred'] {

@@ -40,13 +40,11 @@ export function Question({ comparison, onPick, onRemember }: QuestionProps) {
         </Cells>
         <FigureRows methods={methods} />
         <Cells methods={methods} ruled>
-          {({ needs, fault }) => (
+          {({ needs, have, fault }) => (
             <>
               {fault ? <Small color="$stop">{fault}</Small> : null}
               <Small fontSize="$1" lineHeight="$1">
-                {needs
-                  ? `Needs ${needs[0]?.toLowerCase() ?? ''}${needs.slice(1)}`
-                  : 'Needs nothing more'}
+                {needInWords(needs, have)}
               </Small>
             </>
           )}
@@ -74,6 +72,12 @@ export function Question({ comparison, onPick, onRemember }: QuestionProps) {
       <Habit comparison={comparison} onRemember={onRemember} />
     </Column>
   );
+}
+
+function needInWords(needs: string | null, have: string | null): string {
+  if (!needs) return 'Needs nothing more';
+  const need = `Needs ${needs[0]?.toLowerCase() ?? ''}${needs.slice(1)}`;
+  return have ? `${need}: you have “${have}”` : need;
 }
 
 /** A cell for each way, all of one width. */

@@ -14,6 +14,7 @@ import { matches } from './matches';
 import { QuickBit } from './QuickBit';
 import { Shelf, ShelfItem } from './Shelf';
 import { useGone } from './useGone';
+import { awayMark, usePutAway } from './usePutAway';
 
 interface BitsShelfProps {
   readonly bits: readonly StoredBit[];
@@ -27,7 +28,6 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
   const units = useUnits();
   const [open, setOpen] = useState<string | null>(check === '' ? null : check);
   const [adding, setAdding] = useState(false);
-  const [away, setAway] = useState(false);
   // Sent here by another screen: the bit it speaks of comes into sight.
   useEffect(() => {
     if (check && 'getElementById' in document)
@@ -36,18 +36,16 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
   const gone = useGone(() => {
     setOpen(null);
   });
-  const putAway = bits.filter((bit) => bit.retired);
-  const shown = bits
-    .filter((bit) => away || !bit.retired || bit.id === open)
-    .filter((bit) =>
-      matches(search, [
-        bit.name,
-        BIT_FAMILIES[bit.family].name,
-        String(bit.diameterMm),
-        bit.supplier,
-        bit.batch,
-      ]),
-    );
+  const { inSight, toggle } = usePutAway(bits, open);
+  const shown = inSight.filter((bit) =>
+    matches(search, [
+      bit.name,
+      BIT_FAMILIES[bit.family].name,
+      String(bit.diameterMm),
+      bit.supplier,
+      bit.batch,
+    ]),
+  );
   return (
     <>
       <Shelf
@@ -83,7 +81,7 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
             key={bit.id}
             id={`bit-${bit.id}`}
             name={bit.name}
-            line={`${BIT_FAMILIES[bit.family].name}, ${formatLengthShort(bit.diameterMm, units)}${bit.holesCut ? `, ${bit.holesCut} holes cut` : ''}${bit.retired ? ', put away' : ''}`}
+            line={`${BIT_FAMILIES[bit.family].name}, ${formatLengthShort(bit.diameterMm, units)}${bit.holesCut ? `, ${bit.holesCut} holes cut` : ''}${awayMark(bit)}`}
             mark={markOf(bit)}
             open={open === bit.id}
             onPress={() => {
@@ -107,18 +105,7 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
           </ShelfItem>
         ))}
       </Shelf>
-      <Row gap="$2" flexWrap="wrap">
-        {putAway.length > 0 ? (
-          <Button
-            label={away ? 'Hide those put away' : `Show ${putAway.length} put away`}
-            look="quiet"
-            onPress={() => {
-              setAway(!away);
-            }}
-            testID="show-away"
-          />
-        ) : null}
-      </Row>
+      <Row>{toggle}</Row>
       <CsvButtons bits={bits} />
     </>
   );

@@ -12,10 +12,20 @@ interface KitFormShellProps {
   readonly save: () => Promise<unknown>;
   readonly onDone: () => void;
   readonly onDelete?: (() => Promise<void>) | undefined;
+  /** Keeps it for its history, out of the plans; or takes it out again. */
+  readonly putAway?:
+    { readonly away: boolean; readonly toggle: () => Promise<unknown> } | undefined;
 }
 
 /** Saves a part of the kit, says what keeps it from being saved, or puts it away. */
-export function KitFormShell({ children, canSave, save, onDone, onDelete }: KitFormShellProps) {
+export function KitFormShell({
+  children,
+  canSave,
+  save,
+  onDone,
+  onDelete,
+  putAway,
+}: KitFormShellProps) {
   const client = useQueryClient();
   const [trouble, setTrouble] = useState('');
   const trying = (work: () => Promise<unknown>) => (): void => {
@@ -47,6 +57,17 @@ export function KitFormShell({ children, canSave, save, onDone, onDelete }: KitF
       <Row gap="$2" flexWrap="wrap">
         <Button label="Save" look="main" onPress={keep} disabled={!canSave} testID="kit-save" />
         <Button label="Close" onPress={onDone} />
+        {putAway ? (
+          <Button
+            label={putAway.away ? 'Use it again' : 'Put away'}
+            onPress={trying(async () => {
+              await putAway.toggle();
+              await client.invalidateQueries();
+              onDone();
+            })}
+            testID="kit-retire"
+          />
+        ) : null}
         {onDelete ? (
           <Button label="Delete" icon={Trash} look="stop" onPress={trying(onDelete)} />
         ) : null}

@@ -55,6 +55,15 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
       save={save}
       onDone={onDone}
       onDelete={onDelete}
+      putAway={
+        machine && {
+          away: machine.retired ?? false,
+          toggle: () => {
+            const { id, updatedAt: _at, ...own } = machine;
+            return putMachine(id, { ...own, retired: !machine.retired });
+          },
+        }
+      }
     >
       <Chips
         label="Kind"

@@ -4,10 +4,12 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { deleteMachine, restoreMachine } from '../../api/kit';
 import { Button } from '../../ui/Button';
+import { Row } from '../../ui/layout';
 import { MachineForm } from './MachineForm';
 import { matches } from './matches';
 import { Shelf, ShelfItem } from './Shelf';
 import { useGone } from './useGone';
+import { awayMark, usePutAway } from './usePutAway';
 
 interface MachinesShelfProps {
   readonly machines: readonly StoredMachine[];
@@ -20,52 +22,56 @@ export function MachinesShelf({ machines, search }: MachinesShelfProps) {
     setOpen(null);
   };
   const gone = useGone(close);
-  const shown = machines.filter((one) => matches(search, [one.name, MACHINE_KINDS[one.kind].name]));
+  const { inSight, toggle } = usePutAway(machines, open);
+  const shown = inSight.filter((one) => matches(search, [one.name, MACHINE_KINDS[one.kind].name]));
   return (
-    <Shelf
-      title="Machines"
-      actions={
-        <Button
-          label="Add a machine"
-          icon={Plus}
-          look="quiet"
-          onPress={() => {
-            setOpen(open === 'new' ? null : 'new');
-          }}
-        />
-      }
-      empty={
-        machines.length === 0
-          ? 'No machines yet: plans assume the usual kind.'
-          : shown.length === 0
-            ? `Nothing here is called “${search}”.`
-            : null
-      }
-    >
-      {open === 'new' ? <MachineForm onDone={close} /> : null}
-      {shown.map((machine) => (
-        <ShelfItem
-          key={machine.id}
-          name={machine.name}
-          line={MACHINE_KINDS[machine.kind].name}
-          open={open === machine.id}
-          onPress={() => {
-            setOpen(open === machine.id ? null : machine.id);
-          }}
-        >
-          <MachineForm
-            machine={machine}
-            onDone={close}
-            onDelete={() =>
-              gone(
-                machine.name,
-                () => deleteMachine(machine.id),
-                () => restoreMachine(machine.id),
-              )
-            }
+    <>
+      <Shelf
+        title="Machines"
+        actions={
+          <Button
+            label="Add a machine"
+            icon={Plus}
+            look="quiet"
+            onPress={() => {
+              setOpen(open === 'new' ? null : 'new');
+            }}
           />
-        </ShelfItem>
-      ))}
-    </Shelf>
+        }
+        empty={
+          machines.length === 0
+            ? 'No machines yet: plans assume the usual kind.'
+            : shown.length === 0
+              ? `Nothing here is called “${search}”.`
+              : null
+        }
+      >
+        {open === 'new' ? <MachineForm onDone={close} /> : null}
+        {shown.map((machine) => (
+          <ShelfItem
+            key={machine.id}
+            name={machine.name}
+            line={`${MACHINE_KINDS[machine.kind].name}${awayMark(machine)}`}
+            open={open === machine.id}
+            onPress={() => {
+              setOpen(open === machine.id ? null : machine.id);
+            }}
+          >
+            <MachineForm
+              machine={machine}
+              onDone={close}
+              onDelete={() =>
+                gone(
+                  machine.name,
+                  () => deleteMachine(machine.id),
+                  () => restoreMachine(machine.id),
+                )
+              }
+            />
+          </ShelfItem>
+        ))}
+      </Shelf>
+      <Row>{toggle}</Row>
+    </>
   );
 }

@@ -90,7 +90,23 @@ export function PartForm({ sort, part, onDone, onDelete }: PartFormProps) {
   };
   const note = NOTES[sort](kind);
   return (
-    <KitFormShell canSave save={save} onDone={onDone} onDelete={onDelete}>
+    <KitFormShell
+      canSave
+      save={save}
+      onDone={onDone}
+      onDelete={onDelete}
+      putAway={
+        part
+          ? {
+              away: part.retired ?? false,
+              toggle: () => {
+                const { id, updatedAt: _at, ...own } = part;
+                return putPart(sort, id, { ...own, retired: !part.retired });
+              },
+            }
+          : undefined
+      }
+    >
       <Chips
         label="Kind"
         chips={KINDS[sort]}

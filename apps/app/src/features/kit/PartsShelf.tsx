@@ -3,12 +3,14 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { deletePart, restorePart, type StoredPart } from '../../api/kit';
 import { Button } from '../../ui/Button';
+import { Row } from '../../ui/layout';
 import { useUnits } from '../display/displayStore';
 import { matches } from './matches';
 import { PartForm } from './PartForm';
 import { PART_SORTS } from './partSorts';
 import { Shelf, ShelfItem } from './Shelf';
 import { useGone } from './useGone';
+import { awayMark, usePutAway } from './usePutAway';
 
 interface PartsShelfProps {
   readonly sort: KitPartSort;
@@ -25,54 +27,58 @@ export function PartsShelf({ sort, parts, search }: PartsShelfProps) {
   };
   const gone = useGone(close);
   const words = PART_SORTS[sort];
-  const shown = parts.filter((part) => matches(search, [part.name, words.line(part, units)]));
+  const { inSight, toggle } = usePutAway(parts, open);
+  const shown = inSight.filter((part) => matches(search, [part.name, words.line(part, units)]));
   return (
-    <Shelf
-      title={words.title}
-      actions={
-        <Button
-          label={words.add}
-          icon={Plus}
-          look="quiet"
-          onPress={() => {
-            setOpen(open === 'new' ? null : 'new');
-          }}
-          testID={`add-${sort}`}
-        />
-      }
-      empty={
-        parts.length === 0
-          ? words.empty
-          : shown.length === 0
-            ? `Nothing here is called “${search}”.`
-            : null
-      }
-    >
-      {open === 'new' ? <PartForm sort={sort} part={null} onDone={close} /> : null}
-      {shown.map((part) => (
-        <ShelfItem
-          key={part.id}
-          name={part.name}
-          line={words.line(part, units)}
-          open={open === part.id}
-          onPress={() => {
-            setOpen(open === part.id ? null : part.id);
-          }}
-        >
-          <PartForm
-            sort={sort}
-            part={part}
-            onDone={close}
-            onDelete={() =>
-              gone(
-                part.name,
-                () => deletePart(sort, part.id),
-                () => restorePart(sort, part.id),
-              )
-            }
+    <>
+      <Shelf
+        title={words.title}
+        actions={
+          <Button
+            label={words.add}
+            icon={Plus}
+            look="quiet"
+            onPress={() => {
+              setOpen(open === 'new' ? null : 'new');
+            }}
+            testID={`add-${sort}`}
           />
-        </ShelfItem>
-      ))}
-    </Shelf>
+        }
+        empty={
+          parts.length === 0
+            ? words.empty
+            : shown.length === 0
+              ? `Nothing here is called “${search}”.`
+              : null
+        }
+      >
+        {open === 'new' ? <PartForm sort={sort} part={null} onDone={close} /> : null}
+        {shown.map((part) => (
+          <ShelfItem
+            key={part.id}
+            name={part.name}
+            line={`${words.line(part, units)}${awayMark(part)}`}
+            open={open === part.id}
+            onPress={() => {
+              setOpen(open === part.id ? null : part.id);
+            }}
+          >
+            <PartForm
+              sort={sort}
+              part={part}
+              onDone={close}
+              onDelete={() =>
+                gone(
+                  part.name,
+                  () => deletePart(sort, part.id),
+                  () => restorePart(sort, part.id),
+                )
+              }
+            />
+          </ShelfItem>
+        ))}
+      </Shelf>
+      <Row>{toggle}</Row>
+    </>
   );
 }
