@@ -87,6 +87,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
       drawingHeight={wide ? 340 : 260}
       columns={wide ? 3 : 2}
       walk={wide ? null : walk}
+      closer={<CloserRooms onOpen={openRoom} />}
     />
   ) : (
     <>
@@ -106,12 +107,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
     back: { href: `/jobs/${detail.job.id}`, label: 'the job' },
     actions,
   };
-  const menu = (
-    <>
-      <CloserRooms onOpen={openRoom} />
-      <HoleMenu detail={detail} plan={plan} />
-    </>
-  );
+  const menu = <HoleMenu detail={detail} plan={plan} />;
 
   if (wide) {
     return (

@@ -30,6 +30,8 @@ interface PlanViewProps {
   readonly columns: 2 | 3;
   /** What the plan is made from, between drawing and numbers where there is one column. */
   readonly walk?: ReactNode;
+  /** The rooms that look closer, between what to mind and the steps. */
+  readonly closer: ReactNode;
 }
 
 /** What the plan says: stops first, the drawing, the numbers, what to mind, the steps. */
@@ -43,6 +45,7 @@ export function PlanView({
   drawingHeight,
   columns,
   walk,
+  closer,
 }: PlanViewProps) {
   const units = useUnits();
   const tooNear = brokenRule(edges);
@@ -86,6 +89,7 @@ export function PlanView({
           testID="instead"
         />
       </Row>
+      {closer}
       <Column padding="$4" gap="$2">
         <Heading aria-level={2}>Step by step</Heading>
         <StepList steps={plan.steps} onShowDepth={setShownDepthMm} />

@@ -19,6 +19,8 @@ const RIGHT_PX = 10;
 const TOP_PX = 10;
 const BOTTOM_PX = 40;
 const TOUCH_PX = 22;
+/** Half of a name’s width, to keep it off the right edge. */
+const NAME_ROOM_PX = 34;
 
 type Area = WindowView['areas'][number]['area'];
 const TONES: Readonly<Record<Area, keyof Palette>> = {
@@ -223,7 +225,7 @@ const Ground = memo(function Ground({
           <AreaName
             key={area}
             name={AREA_WORDS[area].name}
-            X={box.left + label[0] * box.width}
+            X={Math.min(box.left + label[0] * box.width, width - NAME_ROOM_PX)}
             Y={box.top + (1 - label[1]) * box.height + 5}
             tone={theme[TONES[area]].val}
           />
