@@ -17,8 +17,12 @@ export interface ShownQuantity {
 
 const joined = (shown: ShownQuantity): string => `${shown.value} ${shown.unit}`;
 
+/** Newtons in one of the units force is read in. */
+export const newtonPerForce = ({ force }: UnitSystem): number =>
+  ({ N: 1, kgf: NEWTON_PER_KGF, lbf: NEWTON_PER_LBF })[force];
+
 export function showForce(forceN: number, units: UnitSystem): ShownQuantity {
-  const perUnit = { N: 1, kgf: NEWTON_PER_KGF, lbf: NEWTON_PER_LBF }[units.force];
+  const perUnit = newtonPerForce(units);
   return { value: formatSignificant(forceN / perUnit, 2), unit: units.force };
 }
 export const formatForce = (forceN: number, units: UnitSystem): string =>

@@ -1,5 +1,6 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import { AREA_WORDS } from '@nucleon/core/choice/workingWindow';
+import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
 import { pointInNumbers, pointInWords } from '@nucleon/core/choice/windowWords';
 import { useMedia } from '@tamagui/core';
 import { useMemo } from 'react';
@@ -20,7 +21,7 @@ import { withoutOwnPoint } from './windowPlace';
 import { WindowMap } from './WindowMap';
 
 const TALLEST_PX = 560;
-const FORCE_LIMIT = { above: 0, most: 5000, unit: 'N' };
+const FORCE_LIMIT = { above: 0, most: 5000 };
 
 /** Speed against force: what goes wrong where, and where the plan lies. */
 export function WindowScreen() {
@@ -62,6 +63,7 @@ function WindowRoom(loaded: LoadedHole) {
       )}
     </Measured>
   );
+  const perUnit = newtonPerForce(units);
   const stepped = view.machine.every(({ fromRpm, toRpm }) => fromRpm === toRpm);
   const beside = (
     <>
@@ -85,11 +87,11 @@ function WindowRoom(loaded: LoadedHole) {
         />
         <NumberBox
           inRow
-          label="Force, N"
-          value={Number(point.forceN.toFixed(1))}
-          limit={FORCE_LIMIT}
-          onChange={(forceN) => {
-            if (forceN) move({ forceN });
+          label={`Force, ${units.force}`}
+          value={Number((point.forceN / perUnit).toPrecision(3))}
+          limit={{ ...FORCE_LIMIT, unit: units.force }}
+          onChange={(force) => {
+            if (force) move({ forceN: force * perUnit });
           }}
           testID="window-force"
         />
