@@ -1,6 +1,6 @@
-import { METRIC } from '../units/unitSystem';
+import { INCH_POUND, METRIC } from '../units/unitSystem';
 import { judgeBit, type BitLooks } from './bitCheck';
-import { bitPrice, usualBit } from './usualBit';
+import { bitPrice, usualBit, usualSizesMm } from './usualBit';
 import { checkKit } from '../job/checkKit';
 import { BIT_FAMILIES, BIT_FAMILY_IDS } from './bitFamilies';
 
@@ -38,7 +38,9 @@ it('beds in a new plated bit, and empties a packed one', () => {
 
 it('makes a sound bit of every family and usual size', () => {
   for (const family of BIT_FAMILY_IDS) {
-    for (const diameterMm of BIT_FAMILIES[family].sizesMm) {
+    const sizes = [...usualSizesMm(family, METRIC), ...usualSizesMm(family, INCH_POUND)];
+    expect(sizes.length).toBeGreaterThan(BIT_FAMILIES[family].sizesMm.length);
+    for (const diameterMm of sizes) {
       const faults: string[] = [];
       const bit = { id: 'x', name: 'x', ...usualBit(family, diameterMm) };
       checkKit({ bits: [bit] }, '', (_, message) => faults.push(message));

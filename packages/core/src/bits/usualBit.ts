@@ -1,5 +1,7 @@
 import type { Shank } from '../couplings/connections';
 import type { Bit } from '../job/kit';
+import { MM_PER_INCH } from '../units/constants';
+import type { UnitSystem } from '../units/unitSystem';
 import { BIT_FAMILIES, type BitFamilyId } from './bitFamilies';
 import { bitGeometry, bySize } from './bitGeometry';
 
@@ -29,6 +31,42 @@ export function usualShank(family: BitFamilyId, diameterMm: number): Shank {
     case 'carbide-spear':
       return { kind: 'hex', sizeMm: 6.35 };
   }
+}
+
+/** Inch sizes that are easily had, where bits are bought by the inch. */
+const INCH_SIZES = [
+  1 / 16,
+  3 / 32,
+  1 / 8,
+  3 / 16,
+  1 / 4,
+  5 / 16,
+  3 / 8,
+  1 / 2,
+  5 / 8,
+  3 / 4,
+  7 / 8,
+  1,
+  1.25,
+  1.375,
+  1.5,
+  1.75,
+  2,
+  2.5,
+  3,
+  4,
+  5,
+  6,
+] as const;
+
+/** Sizes of a family that are easily had, mm, in the person's own measure. */
+export function usualSizesMm(family: BitFamilyId, units: UnitSystem): readonly number[] {
+  const { sizesMm } = BIT_FAMILIES[family];
+  if (units.length === 'mm') return sizesMm;
+  const [least, most] = [sizesMm[0], sizesMm.at(-1) ?? sizesMm[0]];
+  return INCH_SIZES.map((inches) => inches * MM_PER_INCH).filter(
+    (mm) => mm >= least * 0.8 && mm <= most * 1.1,
+  );
 }
 
 /** Roughly what a bit of this family and size costs, in one's own money. */

@@ -147,4 +147,13 @@ it('uses only the water means that are owned, and those nobody needs to own', ()
     water: [{ id: 'w', name: 'Tray', kind: 'still-bath' }],
   });
   expect(new Set(ranked.map(({ water }) => water))).toEqual(new Set(['still-bath']));
+  const small = rank({
+    bits: [CUP],
+    machines: [DRILL],
+    water: [
+      { id: 'w', name: 'Cup', kind: 'still-bath', trayLengthMm: 300, trayWidthMm: 200 },
+      { id: 'd', name: 'Can', kind: 'drip' },
+    ],
+  });
+  expect(new Set(small.ranked.map(({ water }) => water))).toEqual(new Set(['drip']));
 });

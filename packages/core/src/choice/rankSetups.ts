@@ -2,7 +2,8 @@ import { COOLANTS, type CoolantId } from '../coolants/coolants';
 import { faceMaterial } from '../job/faceMaterial';
 import type { Fault } from '../job/fault';
 import type { Hole, JobFile, Piece, Setup } from '../job/job';
-import type { Bit, Coupling, Machine } from '../job/kit';
+import { boundingBox, faceOutline } from '../geometry/outline';
+import type { Bit, Coupling, Machine, OwnedWater } from '../job/kit';
 import { thicknessSpread } from '../job/thickness';
 import { MACHINE_KINDS } from '../machines/machineKinds';
 import { CAVITY, findMaterial } from '../materials/materials';
@@ -67,6 +68,18 @@ const USUAL_WATER: Readonly<Record<Piece['form'], readonly CoolantId[]>> = {
   wall: ['spindle', 'bottle', 'sponge', 'none'],
   floor: ['spindle', 'pool', 'bottle', 'none'],
 };
+/** Water that stands round a piece wants it loose and in a tray that holds it; none stands on a wall. */
+function canWet({ kind, trayLengthMm, trayWidthMm }: OwnedWater, piece: Piece): boolean {
+  if (piece.form === 'wall' && COOLANTS[kind].kind === 'standing') return false;
+  const inTray = kind === 'still-bath' || kind === 'oil-bath' || kind === 'grinder-feed';
+  if (!inTray) return true;
+  if (piece.form === 'wall' || piece.form === 'floor' || piece.assembled) return false;
+  const { widthMm, heightMm } = boundingBox(faceOutline(piece.outline, 'top'));
+  const [long, short] = [Math.max(widthMm, heightMm), Math.min(widthMm, heightMm)];
+  const tray = [trayLengthMm ?? Infinity, trayWidthMm ?? Infinity];
+  return long <= Math.max(...tray) && short <= Math.min(...tray);
+}
+
 /** Nobody needs to own these. */
 const AT_HAND: readonly CoolantId[] = ['bottle', 'sponge', 'puddle'];
 
@@ -171,8 +184,9 @@ function bitsOfSize(
 /** Owned means, else the usual ones for this form; what nobody needs to own goes along. */
 function waterMeans(file: JobFile, piece: Piece): readonly CoolantId[] {
   const usual = USUAL_WATER[piece.form];
-  const owned = (file.kit?.water ?? []).filter((one) => !one.retired).map((one) => one.kind);
-  if (owned.length === 0) return usual;
+  const listed = (file.kit?.water ?? []).filter((one) => !one.retired);
+  if (listed.length === 0) return usual;
+  const owned = listed.filter((one) => canWet(one, piece)).map((one) => one.kind);
   return [...new Set([...owned, ...AT_HAND.filter((water) => usual.includes(water))])].sort();
 }
 

@@ -1,5 +1,5 @@
 import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamilyId } from '@nucleon/core/bits/bitFamilies';
-import { usualBit } from '@nucleon/core/bits/usualBit';
+import { usualBit, usualSizesMm } from '@nucleon/core/bits/usualBit';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -58,7 +58,7 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
       {family ? (
         <Chips
           label="2 · What size?"
-          chips={BIT_FAMILIES[family].sizesMm.map((mm) => ({
+          chips={usualSizesMm(family, units).map((mm) => ({
             value: mm,
             label: size(mm),
           }))}

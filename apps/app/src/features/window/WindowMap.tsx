@@ -1,7 +1,7 @@
 import { AREA_WORDS } from '@nucleon/core/choice/workingWindow';
 import { logTicks, pointInWords } from '@nucleon/core/choice/windowWords';
 import type { WindowPoint } from '@nucleon/core/choice/workingWindow';
-import { showForce } from '@nucleon/core/units/formatQuantity';
+import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
 import { formatSignificant } from '@nucleon/core/units/roundNumber';
 import { useTheme } from '@tamagui/core';
 import { memo } from 'react';
@@ -119,6 +119,7 @@ const Ground = memo(function Ground({
 }: Pick<WindowMapProps, 'view' | 'width' | 'height'>) {
   const theme = useTheme();
   const units = useUnits();
+  const perUnit = newtonPerForce(units);
   const box: MapBox = {
     left: LEFT_PX,
     top: TOP_PX,
@@ -198,13 +199,14 @@ const Ground = memo(function Ground({
           </G>
         );
       })}
-      {logTicks(view.fromForceN, view.toForceN).map((forceN) => {
+      {logTicks(view.fromForceN / perUnit, view.toForceN / perUnit).map((force) => {
+        const forceN = force * perUnit;
         const { Y } = placeOf(view, box, { ...middle, forceN });
         return (
-          <G key={forceN}>
+          <G key={force}>
             <Line x1={box.left - 5} x2={box.left} y1={Y} y2={Y} stroke={theme.muted.val} />
             <Text {...words} {...at(box.left - 8, Y + 4)} fill={theme.muted.val} textAnchor="end">
-              {showForce(forceN, units).value}
+              {formatSignificant(force, 2)}
             </Text>
           </G>
         );
