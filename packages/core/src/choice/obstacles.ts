@@ -6,7 +6,7 @@ import { chainReach, couplingChain } from '../couplings/couplingChain';
 import { chooseSpeed } from '../cutting/chooseSpeed';
 import { cuttingWindow, paceTarget } from '../cutting/pace';
 import { distanceToEdge, faceOutline } from '../geometry/outline';
-import { ONE_HAND_NM, TWO_HANDS_NM } from '../hazards/handLimits';
+import { TWO_HANDS_NM } from '../hazards/handLimits';
 import type { Bit, Coupling, Machine } from '../job/kit';
 import type { Hole, Piece } from '../job/job';
 import { MACHINE_KINDS } from '../machines/machineKinds';
@@ -234,9 +234,6 @@ export function obstaclesTo(trial: Trial): Obstacle[] {
     return text === null ? [] : [{ code, text }];
   });
 }
-
-/** Twisting that one hand does not hold: said with a choice, not held against it. */
-export const wantsBothHands = (machine: Machine): boolean => jamTorqueNm(machine).nm > ONE_HAND_NM;
 
 /** The longest reach owned extensions add for this bit on this machine, mm. */
 function longestReach({ bit, machine, couplings }: Trial): number {

@@ -238,11 +238,8 @@ function barredPilots(scene: ChainScene): ChainChoice['barred'] {
 }
 
 function chainInWords(best: BitChain, straight: BitChain, units: UnitSystem): string {
-  if (best.steps.length === 1) {
-    return best.steps[0]?.bit.diameterMm && best.steps[0].timeS > 0
-      ? 'Straight to size: steps would only add swaps and another break-through.'
-      : 'Straight to size.';
-  }
+  if (best.steps.length === 1)
+    return 'Straight to size: steps would only add swaps and another break-through.';
   const saved = straight.timeS - best.timeS;
   const sizes = best.steps
     .map(({ bit }) => formatLengthShort(bit.diameterMm, units))

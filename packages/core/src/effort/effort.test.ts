@@ -1,6 +1,6 @@
 import { INCH_POUND, METRIC } from '../units/unitSystem';
 import { effortOf, enduranceS, handForce, MOST_PUSH_N } from './pressing';
-import { formatReading, scaleReading } from './scaleReading';
+import { forceOfReading, formatReading, scaleReading } from './scaleReading';
 import { simulatedScale } from './simulatedScale';
 import { steadinessFromExtremes, steadinessOf, type ForceSample } from './steadiness';
 
@@ -28,6 +28,7 @@ it('reads as a scale reads', () => {
   expect(formatReading(scaleReading(26.4, METRIC), METRIC)).toBe('2.7 kg');
   expect(formatReading(scaleReading(26.4, METRIC, 1.2), METRIC)).toBe('3.9 kg');
   expect(formatReading(scaleReading(26.4, INCH_POUND), INCH_POUND)).toBe('5.9 lb');
+  expect(forceOfReading(scaleReading(26.4, INCH_POUND, 2), INCH_POUND, 2)).toBeCloseTo(26.4, 9);
 });
 
 const band = { leastN: 20, wantedN: 26, mostN: 32 };

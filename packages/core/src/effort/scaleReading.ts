@@ -17,6 +17,10 @@ export const scaleUnit = (units: UnitSystem): ScaleUnit =>
 export const scaleReading = (forceN: number, units: UnitSystem, tare = 0): number =>
   tare + forceN / scaleUnit(units).newtonPerUnit;
 
+/** And back: the force that presses a scale to a reading, N, its tare taken off. */
+export const forceOfReading = (reading: number, units: UnitSystem, tare = 0): number =>
+  (reading - tare) * scaleUnit(units).newtonPerUnit;
+
 /** `2.7 kg`, to the tenth a kitchen scale is read at, to the whole from 20 up. */
 export function formatReading(reading: number, units: UnitSystem): string {
   return `${formatDecimals(reading, Math.abs(reading) < 20 ? 1 : 0)} ${scaleUnit(units).unit}`;

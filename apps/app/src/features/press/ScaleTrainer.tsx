@@ -1,4 +1,9 @@
-import { formatReading, scaleReading, scaleUnit } from '@nucleon/core/effort/scaleReading';
+import {
+  forceOfReading,
+  formatReading,
+  scaleReading,
+  scaleUnit,
+} from '@nucleon/core/effort/scaleReading';
 import { steadinessLines } from '@nucleon/core/effort/pressingWords';
 import {
   steadinessFromExtremes,
@@ -32,10 +37,14 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
   const [tried, setTried] = useState<Steadiness | null>(null);
   const [least, setLeast] = useState<number | undefined>();
   const [most, setMost] = useState<number | undefined>();
-  const { unit, newtonPerUnit } = scaleUnit(units);
+  const { unit } = scaleUnit(units);
   const own =
     least !== undefined && most !== undefined
-      ? steadinessFromExtremes((least - tare) * newtonPerUnit, (most - tare) * newtonPerUnit, band)
+      ? steadinessFromExtremes(
+          forceOfReading(least, units, tare),
+          forceOfReading(most, units, tare),
+          band,
+        )
       : null;
   const shown = way === 'pretend' ? tried : own;
   const at = (forceN: number): string => formatReading(scaleReading(forceN, units, tare), units);
