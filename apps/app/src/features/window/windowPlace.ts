@@ -15,6 +15,19 @@ export interface MapBox {
   readonly height: number;
 }
 
+const LEFT_PX = 46;
+const RIGHT_PX = 10;
+const TOP_PX = 10;
+const BOTTOM_PX = 40;
+
+/** The map within its drawing, room left for axes and their words. */
+export const mapBox = (width: number, height: number): MapBox => ({
+  left: LEFT_PX,
+  top: TOP_PX,
+  width: width - LEFT_PX - RIGHT_PX,
+  height: height - TOP_PX - BOTTOM_PX,
+});
+
 const along = (value: number, from: number, to: number): number =>
   Math.log(value / from) / Math.log(to / from);
 const valueAt = (share: number, from: number, to: number): number => from * (to / from) ** share;
