@@ -82,15 +82,33 @@ const VIEWS = [
       await page.getByText('Smooth all round, it slides').click();
     },
   },
-  { name: 'choose-phone', path: `${hole(1, 1)}/choose` },
-  { name: 'window-wide', path: `${hole(1, 1)}/window`, wide: true },
+  {
+    name: 'choose-phone',
+    path: `${hole(1, 1)}/choose`,
+    act: (page) => page.getByTestId('ranked-1').waitFor(),
+  },
+  {
+    name: 'window-wide',
+    path: `${hole(1, 1)}/window`,
+    wide: true,
+    act: (page) => page.getByTestId('window-map').waitFor(),
+  },
   {
     name: 'compare-phone',
     path: `${hole(1, 1)}/compare`,
     act: (page) => page.getByTestId('question-backing').waitFor(),
   },
-  { name: 'through-phone-dark', path: `${hole(2, 8)}/through`, dark: true },
-  { name: 'risk-phone', path: `${hole(1, 1)}/risk` },
+  {
+    name: 'through-phone-dark',
+    path: `${hole(2, 8)}/through`,
+    dark: true,
+    act: (page) => page.getByTestId('moments').waitFor(),
+  },
+  {
+    name: 'risk-phone',
+    path: `${hole(1, 1)}/risk`,
+    act: (page) => page.getByTestId('risk').waitFor(),
+  },
 ];
 
 checkNode();
