@@ -7,7 +7,7 @@ const node = (displayName, root) => ({
   testMatch: ['**/*.test.ts'],
   setupFilesAfterEnv: ['<rootDir>/jest.timeout.cjs'],
   transform: { '^.+\\.[cm]?[jt]s$': ['babel-jest', { configFile: './babel.jest.cjs' }] },
-  transformIgnorePatterns: ['node_modules/(?!(uuid)/)'],
+  transformIgnorePatterns: ['node_modules/(?!(uuid|delaunator|robust-predicates)/)'],
 });
 
 module.exports = {

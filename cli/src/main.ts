@@ -10,6 +10,7 @@ import { fitPurpose } from './fitPurpose';
 import { identifyPiece } from './identifyPiece';
 import { oneHole } from './oneHole';
 import { planFile } from './planFile';
+import { stressHole, stressMap } from './stressHole';
 import { windowHole } from './windowHole';
 
 /** Every option there is; each command says which are its own. */
@@ -24,6 +25,7 @@ const OPTIONS = {
   layers: { type: 'string' },
   hole: { type: 'string' },
   size: { type: 'string' },
+  map: { type: 'boolean' },
 } as const;
 type Option = keyof typeof OPTIONS;
 
@@ -84,6 +86,20 @@ const COMMANDS = {
     run: async ({ words: [file = ''], values }, console) => {
       const one = await oneHole(file, values.hole ?? '', values.piece, console);
       return one ? windowHole(one, values.size, console) : 1;
+    },
+  },
+  stress: {
+    usage: 'stress FILE --hole ID [--map]',
+    does: 'print how the piece bends on what holds it, or the odds of a crack all over it',
+    takes: 1,
+    needs: ['hole'],
+    may: ['inch', 'piece', 'map', 'size'],
+    run: async ({ words: [file = ''], values }, console) => {
+      const one = await oneHole(file, values.hole ?? '', values.piece, console);
+      if (!one) return 1;
+      return values.map
+        ? stressMap(one, values.size, console)
+        : stressHole(one, console, unitsOf(values));
     },
   },
   fit: {

@@ -3,7 +3,9 @@ import { judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { assessHole } from '@nucleon/core/plan/assessHole';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
+import { rememberingBend } from '@nucleon/core/plate/bender';
 import type { Risk } from '@nucleon/core/risk/assessRisk';
+import { METRIC } from '@nucleon/core/units/unitSystem';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { loadJobFile } from './loadJobFile';
@@ -19,16 +21,17 @@ export async function planFile(path: string, console: Console): Promise<number> 
     return 1;
   }
   const holes: (Plan & { readonly edge: readonly JudgedRule[]; readonly risk: Risk | null })[] = [];
+  const bend = rememberingBend();
   for (const piece of loaded.value.pieces) {
     for (const hole of piece.holes) {
       // Hole ids are unique within a piece only.
       const file = { ...loaded.value, pieces: [piece] };
-      const outcome = makePlan(file, hole.id);
+      const outcome = makePlan(file, hole.id, METRIC, bend);
       if (outcome.kind !== 'planned') continue;
       const { customMaterials, house } = loaded.value;
       const material = faceMaterial(piece, customMaterials);
       const edge = judgeEdges({ piece, material, hole, house }, piece.holes);
-      const assessed = assessHole(file, hole.id);
+      const assessed = assessHole(file, hole.id, { bend });
       const risk = assessed.kind === 'assessed' ? assessed.risk : null;
       holes.push({ ...outcome.plan, risk, edge });
     }

@@ -50,6 +50,14 @@ const check = object(
   { note: text(500), of: text(500) },
 );
 
+/** A rectangle on the face, its lower left corner first; it may hang over the edge. */
+const patch = {
+  xMm: number(LIMITS.placeMm),
+  yMm: number(LIMITS.placeMm),
+  widthMm: number(LIMITS.lengthMm),
+  heightMm: number(LIMITS.lengthMm),
+} as const;
+
 const setup = object(
   {},
   {
@@ -62,6 +70,21 @@ const setup = object(
         thicknessMm: number(LIMITS.smallMm),
         contactFraction: number(LIMITS.share),
         edgesHeld: oneOf(['none', 'two', 'four']),
+        pads: list(
+          object(patch, { kind: oneOf(SUPPORT_IDS), thicknessMm: number(LIMITS.smallMm) }),
+          20,
+        ),
+        twistMm: number({ least: 0, most: 20, unit: 'mm' }),
+        clamps: list(
+          object({
+            xMm: number(LIMITS.placeMm),
+            yMm: number(LIMITS.placeMm),
+            padDiameterMm: number(LIMITS.smallMm),
+            forceN: number({ above: 0, most: 5000, unit: 'N' }),
+          }),
+          20,
+        ),
+        boards: list(object({ ...patch, thicknessMm: number(LIMITS.smallMm) }), 20),
       },
     ),
     guide: object(

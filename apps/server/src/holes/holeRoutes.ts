@@ -3,6 +3,7 @@ import { validator } from '@nucleon/contract/validator';
 import type { HoleDetail, Put, StoredHole } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/job/job';
 import { assessHole } from '@nucleon/core/plan/assessHole';
+import { rememberingBend } from '@nucleon/core/plate/bender';
 import { Router } from 'express';
 import { IsNull, type EntityManager } from 'typeorm';
 import { nextPosition } from '../database/position';
@@ -67,7 +68,7 @@ export function holeRoutes({ source, now }: ServerContext): Router {
   });
   router.get('/holes/:holeId/risk', async (request, response) => {
     const file = await holeFile(source.manager, idParam(request, 'holeId'));
-    const assessed = assessHole(file, idParam(request, 'holeId'));
+    const assessed = assessHole(file, idParam(request, 'holeId'), { bend: rememberingBend() });
     if (assessed.kind === 'faulty') throw faultyProblem(assessed.faults);
     response.json(assessed.risk);
   });

@@ -2,6 +2,8 @@ import type { PlanHeadline } from '@nucleon/contract/wire';
 import { MATERIAL_DATA_VERSION } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
+import { bendLater, rememberingBend, type Bend } from '@nucleon/core/plate/bender';
+import { METRIC } from '@nucleon/core/units/unitSystem';
 import { In, type EntityManager } from 'typeorm';
 import type { HoleRow } from '../holes/holeEntity';
 import { faultyProblem, notFound } from '../http/problem';
@@ -13,13 +15,14 @@ export async function storePlans(
   manager: EntityManager,
   loaded: LoadedJob,
   now: Date,
+  bend: Bend = bendLater,
 ): Promise<HolePlanRow[]> {
   const kit = await loadKit(manager);
   const rows: HolePlanRow[] = [];
   for (const hole of loaded.holes) {
     const piece = loaded.pieces.find((candidate) => candidate.id === hole.pieceId);
     if (!piece) continue;
-    const outcome = makePlan(planningFile(loaded, kit, piece, hole), hole.id);
+    const outcome = makePlan(planningFile(loaded, kit, piece, hole), hole.id, METRIC, bend);
     if (outcome.kind === 'faulty') throw faultyProblem(outcome.faults);
     rows.push(planRow(outcome.plan, now));
   }
@@ -75,11 +78,16 @@ export async function headlinesOf(
   return new Map([...stored, ...missing].map((row) => [row.holeId, headlineOf(row)]));
 }
 
+/** Plans are stored at once without the bending, which is worked out when one is asked for. */
+const isUnbent = ({ bending }: Partial<Plan>): boolean =>
+  bending === undefined || (bending.kind === 'declined' && bending.why === 'later');
+
 /** The stored plan of a hole, made first when a kit change has thrown it away. */
 export async function planOf(manager: EntityManager, hole: HoleRow, now: Date): Promise<Plan> {
   const stored = await manager.findOneBy(holePlanEntity, { holeId: hole.id });
-  if (stored) return stored.plan;
-  const [made] = await storePlans(manager, await loadPiece(manager, hole.pieceId, hole.id), now);
+  if (stored && !isUnbent(stored.plan)) return stored.plan;
+  const loaded = await loadPiece(manager, hole.pieceId, hole.id);
+  const [made] = await storePlans(manager, loaded, now, rememberingBend());
   if (!made) throw notFound('plan of hole', hole.id);
   return made.plan;
 }

@@ -1,3 +1,4 @@
+import { capitalised } from '../reason/sentence';
 import { oddsInWords } from '../risk/oddsWords';
 import { formatForce } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
@@ -32,7 +33,7 @@ export function placeInWords(
   ].filter((text) => text !== null);
   if (said.length === 0) return 'As good as the first, within what can be told.';
   const text = said.slice(0, 2).join('; ');
-  return `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}.`;
+  return `${capitalised(text)}.`;
 }
 
 function firstInWords(outcome: Outcome, units: UnitSystem): string {

@@ -9,6 +9,7 @@ import {
 } from '../geometry/outline';
 import type { Material } from '../materials/material';
 import { CAVITY, findMaterial, MATERIAL_IDS } from '../materials/materials';
+import { capitalised } from '../reason/sentence';
 import { formatDecimals } from '../units/roundNumber';
 import { checkIds, checkKit, mm, type Add } from './checkKit';
 import type { Fault } from './fault';
@@ -178,7 +179,7 @@ function checkPlace(face: Outline, piece: Piece, hole: Hole, at: string, add: Ad
   } else if (clear < hole.diameterMm / 2 - LENGTH_TOLERANCE_MM) {
     add(
       at,
-      `${name[0]?.toUpperCase()}${name.slice(1)} of ${mm(hole.diameterMm)} runs over the edge of piece “${piece.name}”: its middle is ${mm(clear)} from the edge and needs more than ${mm(hole.diameterMm / 2)}.`,
+      `${capitalised(name)} of ${mm(hole.diameterMm)} runs over the edge of piece “${piece.name}”: its middle is ${mm(clear)} from the edge and needs more than ${mm(hole.diameterMm / 2)}.`,
     );
   }
 }

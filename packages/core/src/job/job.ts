@@ -139,6 +139,38 @@ export interface SupportSetup {
   readonly thicknessMm?: number;
   readonly contactFraction?: number;
   readonly edgesHeld?: 'none' | 'two' | 'four';
+  /** Where given, the piece rests on these alone; a pad is of the support’s kind unless it says. */
+  readonly pads?: readonly SupportPad[];
+  /** How far one corner stands off a flat bed when the two beside it touch. */
+  readonly twistMm?: number;
+  readonly clamps?: readonly ClampSetup[];
+  /** Boards laid on the piece that spread what presses. */
+  readonly boards?: readonly BoardSetup[];
+}
+
+/** A rectangle on the face, its lower left corner first. */
+interface PatchSetup {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+}
+
+export interface SupportPad extends PatchSetup {
+  readonly kind?: SupportId;
+  readonly thicknessMm?: number;
+}
+
+export interface BoardSetup extends PatchSetup {
+  readonly thicknessMm: number;
+}
+
+/** A clamp with a round pad, by its middle. */
+export interface ClampSetup {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly padDiameterMm: number;
+  readonly forceN: number;
 }
 
 export interface WaterSetup {

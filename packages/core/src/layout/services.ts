@@ -1,3 +1,4 @@
+import { capitalised } from '../reason/sentence';
 import type { Hole, Piece } from '../job/job';
 import type { ServiceBand } from '../job/place';
 import { formatLengthShort } from '../units/length';
@@ -58,6 +59,4 @@ export const bandName = ({ kind, label }: ServiceBand): string => label?.trim() 
 
 /** How far the hole must move, in a sentence. */
 export const clashText = ({ band, clearMm }: ServiceSpan, units: UnitSystem): string =>
-  `${capital(bandName(band))} may lie in the hole’s way: the hole runs ${formatLengthShort(-clearMm, units)} into its band, which is ${formatLengthShort(bandWidth(band), units)} wide with what the scan may be off by.`;
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+  `${capitalised(bandName(band))} may lie in the hole’s way: the hole runs ${formatLengthShort(-clearMm, units)} into its band, which is ${formatLengthShort(bandWidth(band), units)} wide with what the scan may be off by.`;

@@ -1,5 +1,6 @@
 import type { Fault } from '../job/fault';
 import type { JobFile } from '../job/job';
+import { bendLater, type Bend } from '../plate/bender';
 import { assessRisk, DRAWS, SEED, type Risk } from '../risk/assessRisk';
 import { METRIC } from '../units/unitSystem';
 import { contextOf } from './makePlan';
@@ -13,9 +14,13 @@ export type HoleRisk =
 export function assessHole(
   file: JobFile,
   holeId: string,
-  { draws = DRAWS, seed = SEED }: { readonly draws?: number; readonly seed?: number } = {},
+  {
+    draws = DRAWS,
+    seed = SEED,
+    bend = bendLater,
+  }: { readonly draws?: number; readonly seed?: number; readonly bend?: Bend } = {},
 ): HoleRisk {
-  const worked = contextOf(file, holeId, METRIC);
+  const worked = contextOf(file, holeId, METRIC, bend);
   return worked.kind === 'faulty'
     ? worked
     : { kind: 'assessed', risk: assessRisk(riskModelOf(worked.context), draws, seed) };

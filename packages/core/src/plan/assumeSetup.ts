@@ -132,6 +132,12 @@ export function assumeSupport(piece: Piece): SupportId {
   }
 }
 
+/** With nothing behind it a built pane is held all round, a loose one lies over two battens. */
+export function assumeEdgesHeld(piece: Piece, support: SupportId): 'none' | 'two' | 'four' {
+  if (support !== 'nothing') return 'none';
+  return piece.assembled ? 'four' : 'two';
+}
+
 export function assumeWater(piece: Piece, hole: Hole, machine: Machine): CoolantId {
   const box = boundingBox(faceOutline(piece.outline, hole.face ?? 'top'));
   const fitsTray = Math.max(box.widthMm, box.heightMm) <= LARGEST_BATH_PIECE_MM && !piece.assembled;

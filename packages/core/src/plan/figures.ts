@@ -95,7 +95,28 @@ export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
     ['thermalStressMpa', 'Heat stress', split(formatPressure(plan.thermalStressMpa, units))],
     ['torqueNm', 'Torque', plain(formatSignificant(plan.torqueNm, 2), 'N·m')],
     ['powerW', 'Power at the rim', plain(formatSignificant(plan.powerW, 2), 'W')],
-    ['crackProbability', 'Cracks, at least', plain(oddsInWords(plan.crackProbability))],
+    [
+      'bendingStressMpa',
+      'Bending stress',
+      plan.bendingStressMpa === null ? null : split(formatPressure(plan.bendingStressMpa, units)),
+    ],
+    [
+      'maxDeflectionMm',
+      'Sinks in by',
+      plan.maxDeflectionMm === null ? null : split(formatLengthAbout(plan.maxDeflectionMm, units)),
+    ],
+    [
+      'liftOffFraction',
+      'Lifts off',
+      plan.liftOffFraction === null || plan.liftOffFraction < 0.005
+        ? null
+        : plain(formatDecimals(plan.liftOffFraction * 100, 0), '% of its bed'),
+    ],
+    [
+      'crackProbability',
+      plan.bending.kind === 'bent' ? 'Cracks' : 'Cracks, at least',
+      plain(oddsInWords(plan.crackProbability)),
+    ],
     ['passes', 'Passes', plain(formatDecimals(plan.passes, 0))],
   ]);
 }

@@ -1,6 +1,7 @@
 import { checkJob } from '../job/checkJob';
 import type { Fault } from '../job/fault';
 import type { Hole, JobFile, Piece } from '../job/job';
+import { bendLater, type Bend } from '../plate/bender';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
 import type { Plan } from './plan';
 import type { PlanContext } from './planContext';
@@ -17,10 +18,17 @@ export type PlanOutcome =
  * @param file a job of the right shape; the hole and its piece are checked here, and faults point
  *   into a job of just that piece and hole (checkJob finds those of the whole file)
  * @param units what the sentences are written in; the numbers are always SI-mm
+ * @param bend works out how the piece bends, which takes a tenth of a second or two; left out, the
+ *   plan is made without it and says so
  * @throws when no hole has this id: a caller's bug
  */
-export function makePlan(file: JobFile, holeId: string, units: UnitSystem = METRIC): PlanOutcome {
-  const worked = contextOf(file, holeId, units);
+export function makePlan(
+  file: JobFile,
+  holeId: string,
+  units: UnitSystem = METRIC,
+  bend: Bend = bendLater,
+): PlanOutcome {
+  const worked = contextOf(file, holeId, units, bend);
   return worked.kind === 'faulty' ? worked : { kind: 'planned', plan: planOutput(worked.context) };
 }
 
@@ -29,12 +37,17 @@ export type ContextOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 /** What makePlan puts into words, for those who reckon on with it: choice, window, risk. */
-export function contextOf(file: JobFile, holeId: string, units: UnitSystem): ContextOutcome {
+export function contextOf(
+  file: JobFile,
+  holeId: string,
+  units: UnitSystem,
+  bend: Bend = bendLater,
+): ContextOutcome {
   const { piece, hole } = findHole(file, holeId);
   const faults = checkJob({ ...file, pieces: [{ ...piece, holes: [hole] }] });
   return faults.length > 0
     ? { kind: 'faulty', faults }
-    : { kind: 'worked-out', context: workOut(file, piece, hole, units) };
+    : { kind: 'worked-out', context: workOut(file, piece, hole, units, bend) };
 }
 
 /** @throws when no hole has this id: a caller’s bug */

@@ -1,12 +1,13 @@
 import type { Stage } from '../cutting/stages';
 import type { Gate } from '../hazards/gate';
 import type { Hold, Pace, Start } from '../job/choices';
+import type { Bending } from '../plate/bendingScene';
 import type { MaterialClass } from '../materials/material';
 import type { Fit } from '../purposes/fit';
 import type { Reason } from '../reason/reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '1.3.0';
+export const MODEL_VERSION = '1.4.0';
 
 /** Run states a step belongs to. */
 export const STEP_KINDS = [
@@ -37,6 +38,7 @@ export interface Step {
 }
 
 export const WARNING_CODES = [
+  'bends-too-far',
   'bit-off-size',
   'bit-outside-fit',
   'bit-too-short',
@@ -47,6 +49,7 @@ export const WARNING_CODES = [
   'extension-needed',
   'force-beyond-arms',
   'material-not-sure',
+  'not-held',
   'overheats',
   'polishes',
   'presses-too-hard',
@@ -186,6 +189,15 @@ export interface Plan {
   readonly powerW: number;
   readonly tempRiseK: number;
   readonly thermalStressMpa: number;
+  /** Greatest tension as the piece bends on what holds it; null where that is not reckoned. */
+  readonly bendingStressMpa: number | null;
+  readonly maxDeflectionMm: number | null;
+  /** Share of the bed that loses touch, 0 to 1. */
+  readonly liftOffFraction: number | null;
+  readonly bending: Bending;
+  /** σ_bend + σ_T + built-in, and half of what a drilled edge bears, MPa. */
+  readonly totalStressMpa: number;
+  readonly stressLimitMpa: number;
   /** null where no far face is opened. */
   readonly exitChipMm: ChipSpread | null;
   readonly exitForceN: number | null;
@@ -199,8 +211,8 @@ export interface Plan {
   readonly layers: readonly PlannedLayer[];
   readonly water: WaterPlan;
   /**
-   * Odds that it cracks, from heat, built-in stress and handling: at least this, since the piece's
-   * bending on its support is not in it.
+   * Odds that it cracks, from bending, heat, built-in stress and handling; at least this where the
+   * bending is not reckoned.
    */
   readonly crackProbability: number;
   /** What the chosen purpose asks of the hole; null where none is chosen or filled in. */

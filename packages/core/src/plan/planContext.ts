@@ -2,6 +2,7 @@ import type { Passes } from '../cutting/passes';
 import type { JudgedGates } from '../hazards/judgeHazards';
 import type { Hole, Piece } from '../job/job';
 import type { ThicknessSpread } from '../job/thickness';
+import type { Bending } from '../plate/bendingScene';
 import type { CrackOdds } from '../risk/crackOdds';
 import type { PlannedPurpose } from './planPurpose';
 import type { PossibleMaterial } from './possibilities';
@@ -38,6 +39,7 @@ export interface PlanContext extends PlannedPurpose {
   readonly thickness: ThicknessSpread;
   /** What the piece may be, where nobody is sure. */
   readonly possible: readonly PossibleMaterial[];
+  readonly bending: Bending;
   readonly crack: CrackOdds;
 }
 

@@ -1,3 +1,4 @@
+import type { Bending } from '../plate/bendingScene';
 import type { Piece } from '../job/job';
 import { bearableStress, crackOdds, type CrackOdds } from '../risk/crackOdds';
 import { handlingOdds } from '../risk/handlingOdds';
@@ -11,6 +12,7 @@ export function planCrack(
   piece: Piece,
   setup: ResolvedSetup,
   thermalStressMpa: number,
+  bending: Bending,
 ): CrackOdds {
   const { material, sharpness, dry } = cut;
   const isSheet = piece.form === 'sheet' || piece.form === 'vessel';
@@ -22,8 +24,23 @@ export function planCrack(
     sharpnessSd: SHARPNESS_SD,
   });
   const bearable = bearableStress(material, !dry, piece.damage);
-  const heatSd = Math.hypot(FORCE_SD[setup.hold], RPM_SD);
-  const odds = crackOdds(material, thermalStressMpa, byHand, bearable, heatSd);
+  const forceSd = FORCE_SD[setup.hold];
+  const odds = crackOdds(material, {
+    thermalStressMpa,
+    heatSd: Math.hypot(forceSd, RPM_SD),
+    ...bendingParts(bending),
+    forceSd,
+    byHand,
+    bearableMpa: bearable,
+  });
   const isBuilding = piece.form === 'wall' || piece.form === 'floor';
   return isBuilding ? { ...odds, byStress: 0, total: byHand } : odds;
 }
+
+/** Bending as it is at rest, and what the drill's force adds; nothing where it was not worked out. */
+export const bendingParts = (
+  bending: Bending,
+): { readonly atRestMpa: number; readonly pressedMpa: number } =>
+  bending.kind === 'bent'
+    ? { atRestMpa: bending.atRestMpa, pressedMpa: bending.stressMpa - bending.atRestMpa }
+    : { atRestMpa: 0, pressedMpa: 0 };

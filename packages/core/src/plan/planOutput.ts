@@ -11,6 +11,7 @@ import { timelineOf } from './timeline';
 /** Everything worked out, as the plan that is shown, stored and printed. */
 export function planOutput(context: PlanContext): Plan {
   const { headline, setup, exit, time, water } = context;
+  const bent = context.bending.kind === 'bent' ? context.bending : null;
   return {
     holeId: context.hole.id,
     pieceId: context.piece.id,
@@ -31,6 +32,12 @@ export function planOutput(context: PlanContext): Plan {
     powerW: headline.force.powerW,
     tempRiseK: context.tempRiseK,
     thermalStressMpa: context.thermalStressMpa,
+    bendingStressMpa: bent?.stressMpa ?? null,
+    maxDeflectionMm: bent?.deflectionMm ?? null,
+    liftOffFraction: bent?.liftOffFraction ?? null,
+    bending: context.bending,
+    totalStressMpa: context.crack.stressMpa,
+    stressLimitMpa: context.crack.bearableMpa / 2,
     exitChipMm: context.chip,
     exitForceN: exit?.exitForceN ?? null,
     easeOffAtMm: context.stages.find((stage) => stage.kind === 'exit')?.fromMm ?? null,

@@ -4,6 +4,7 @@ import type { Explain } from './reasons/explain';
 import { rpm, feedForce, rate, torque, power, rimSpeed, pressure } from './reasons/cuttingReasons';
 import { time, lifts, passes } from './reasons/timeReasons';
 import { tempRise, thermal } from './reasons/heatReasons';
+import { bendingStress, deflection, liftOff } from './reasons/bendingReasons';
 import { exitChip, exitForce } from './reasons/exitReasons';
 import { crack } from './reasons/crackReasons';
 import { water } from './reasons/waterReasons';
@@ -19,6 +20,9 @@ const EXPLAIN = {
   powerW: power,
   tempRiseK: tempRise,
   thermalStressMpa: thermal,
+  bendingStressMpa: bendingStress,
+  maxDeflectionMm: deflection,
+  liftOffFraction: liftOff,
   exitChipMm: exitChip,
   exitForceN: exitForce,
   passes,

@@ -1,3 +1,4 @@
+import { capitalised } from '../reason/sentence';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { COOLANTS } from '../coolants/coolants';
 import type { Hold, Start } from '../job/choices';
@@ -84,7 +85,7 @@ function markDetail({ hole, units, setup }: PlanContext): string {
   const at = `${formatLength(hole.xMm, units)} from the left, ${formatLength(hole.yMm, units)} from the bottom`;
   return setup.finishing.geometry.solid
     ? `A dot ${at}.`
-    : `${at[0]?.toUpperCase()}${at.slice(1)}. Draw the circle of ${formatLength(setup.finishing.geometry.diameterMm, units)} or four ticks on it: the middle goes with the core.`;
+    : `${capitalised(at)}. Draw the circle of ${formatLength(setup.finishing.geometry.diameterMm, units)} or four ticks on it: the middle goes with the core.`;
 }
 
 function waterDetail({ setup, water, units }: PlanContext): string {

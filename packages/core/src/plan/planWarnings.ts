@@ -3,6 +3,7 @@ import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../units/formatQuantity';
 import { formatLength, formatLengthAbout } from '../units/length';
 import { formatDecimals, formatSignificant } from '../units/roundNumber';
+import { bendingText } from './bendingWords';
 import type { Warning } from './plan';
 import type { PlanContext } from './planContext';
 import { cutIfOther } from './possibilities';
@@ -16,6 +17,20 @@ const WORN_SHARPNESS = 0.5;
 const FIT_ROUNDING_MM = 0.005;
 
 type Check = (context: PlanContext) => Warning | null;
+
+const notHeld: Check = ({ bending }) =>
+  bending.kind === 'trouble'
+    ? { code: 'not-held', message: `The bending was not worked out: ${bendingText(bending)}` }
+    : null;
+
+/** Bending alone over half of what the edge bears: what is under it wants changing. */
+const bendsTooFar: Check = ({ bending, crack, setup, units }) =>
+  bending.kind === 'bent' && bending.stressMpa > crack.bearableMpa / 2
+    ? {
+        code: 'bends-too-far',
+        message: `Pressed on ${setup.support.name.toLowerCase()} it bends to ${formatPressure(bending.stressMpa, units)}, over the working limit of ${formatPressure(crack.bearableMpa / 2, units)}. Put something firmer or fuller under it, or press less.`,
+      }
+    : null;
 
 const bitOffSize: Check = ({ setup, hole, units }) => {
   const { diameterMm } = setup.finishing.geometry;
@@ -202,6 +217,8 @@ const worn: Check = ({ headline }) =>
     : null;
 
 const CHECKS = [
+  notHeld,
+  bendsTooFar,
   wrongBit,
   clashingPurpose,
   outsideFit,

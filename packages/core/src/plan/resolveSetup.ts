@@ -5,7 +5,14 @@ import { MACHINE_KINDS } from '../machines/machineKinds';
 import { speedSettings } from '../machines/speedSettings';
 import type { Material } from '../materials/material';
 import { SUPPORTS } from '../supports/supports';
-import { assumeBit, assumeMachine, assumeStart, assumeSupport, assumeWater } from './assumeSetup';
+import {
+  assumeBit,
+  assumeEdgesHeld,
+  assumeMachine,
+  assumeStart,
+  assumeSupport,
+  assumeWater,
+} from './assumeSetup';
 import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
 import { houseWays } from './schools';
 
@@ -56,6 +63,12 @@ export function resolveSetup(
       ...support,
       id: supportId,
       atThicknessMm: setup.support?.thicknessMm ?? support.thicknessMm,
+      contactFraction: setup.support?.contactFraction ?? 1,
+      edgesHeld: setup.support?.edgesHeld ?? assumeEdgesHeld(piece, supportId),
+      pads: setup.support?.pads ?? [],
+      twistMm: setup.support?.twistMm ?? 0,
+      clamps: setup.support?.clamps ?? [],
+      boards: setup.support?.boards ?? [],
     },
     coolant: {
       ...coolant,

@@ -1,7 +1,7 @@
 import type { BitGeometry } from '../bits/bitGeometry';
 import type { Coolant, CoolantId } from '../coolants/coolants';
 import type { Hold, Pace, Start } from '../job/choices';
-import type { Bit, Machine, Setup } from '../job/job';
+import type { Bit, Machine, Setup, SupportSetup } from '../job/job';
 import type { SpeedSetting } from '../machines/speedSettings';
 import type { Support, SupportId } from '../supports/supports';
 
@@ -28,7 +28,12 @@ export interface ResolvedSetup {
   readonly machine: Machine;
   readonly machineOwned: boolean;
   readonly settings: readonly SpeedSetting[];
-  readonly support: Support & { readonly id: SupportId; readonly atThicknessMm: number };
+  readonly support: Support & {
+    readonly id: SupportId;
+    readonly atThicknessMm: number;
+  } & Required<
+      Pick<SupportSetup, 'contactFraction' | 'edgesHeld' | 'pads' | 'twistMm' | 'clamps' | 'boards'>
+    >;
   readonly coolant: Coolant & {
     readonly id: CoolantId;
     readonly rimWPerM2K: number;

@@ -3,6 +3,7 @@ import { provenance } from '../materials/provenance';
 import { bearableStress, builtInStress } from '../risk/crackOdds';
 import type { RiskCut, RiskIdentity, RiskModel } from '../risk/riskModel';
 import type { PlannedStage } from './plan';
+import { bendingParts } from './planCrack';
 import type { PlanContext } from './planContext';
 import { mixSd } from './planTime';
 import { cutIfOther } from './possibilities';
@@ -35,6 +36,7 @@ export function riskModelOf(context: PlanContext): RiskModel {
       thermalStressMpa: context.thermalStressMpa,
       builtInMpa: builtInStress(material),
     },
+    bending: bendingParts(context.bending),
     strength: {
       fractileMpa: bearableStress(material, !headline.dry, piece.damage),
       weibullModulus: material.weibullModulus,

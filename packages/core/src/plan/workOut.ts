@@ -6,6 +6,8 @@ import { thermalStress } from '../heat/thermalStress';
 import type { Hole, JobFile, Piece } from '../job/job';
 import { faceMaterial } from '../job/faceMaterial';
 import { thicknessSpread } from '../job/thickness';
+import type { Bend } from '../plate/bender';
+import type { Bending } from '../plate/bendingScene';
 import type { UnitSystem } from '../units/unitSystem';
 import {
   cutLayer,
@@ -14,6 +16,7 @@ import {
   type LayerCut,
   type MaterialCut,
 } from './cutLayers';
+import { bendingSceneOf } from './bendingSceneOf';
 import type { PlannedStage } from './plan';
 import { hazardScene } from './hazardScene';
 import type { PlanContext } from './planContext';
@@ -32,7 +35,13 @@ import type { ResolvedSetup } from './resolvedSetup';
  * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.
  * Expects a piece and hole that passed the job check.
  */
-export function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSystem): PlanContext {
+export function workOut(
+  file: JobFile,
+  piece: Piece,
+  hole: Hole,
+  units: UnitSystem,
+  bend: Bend,
+): PlanContext {
   const face = faceMaterial(piece, file.customMaterials);
   const possible = possibleMaterials(file, piece);
   const resolved = resolveSetup(file, piece, hole, face);
@@ -95,6 +104,8 @@ export function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSyst
     dry: headline.dry,
   });
   const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
+  const posed = bendingSceneOf(piece, hole, setup, headline);
+  const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
   const scene = hazardScene(
     file.job,
     { piece, hole, units, setup, depthMm, time },
@@ -128,7 +139,8 @@ export function workOut(file: JobFile, piece: Piece, hole: Hole, units: UnitSyst
     thickness,
     possible,
     ...purpose,
-    crack: planCrack(headline, piece, setup, thermalStressMpa),
+    bending,
+    crack: planCrack(headline, piece, setup, thermalStressMpa, bending),
   };
 }
 

@@ -1,15 +1,14 @@
-import type { PlateMesh } from './plateMesh';
+import type { PointMm } from '../geometry/arc';
+import type { Locate } from './locate';
+import { areaOf, cornersOf, triangleCount, type PlateMesh } from './plateMesh';
 
 /** Each node's share of the plate's area, mm²: a third of every triangle it is a corner of. */
-export function nodeAreas({ x, y, corners }: PlateMesh): Float64Array {
-  const areas = new Float64Array(x.length);
-  for (let at = 0; at < corners.length; at += 3) {
-    const [a, b, c] = [corners[at] ?? 0, corners[at + 1] ?? 0, corners[at + 2] ?? 0];
-    const area =
-      (((x[b] ?? 0) - (x[a] ?? 0)) * ((y[c] ?? 0) - (y[a] ?? 0)) -
-        ((x[c] ?? 0) - (x[a] ?? 0)) * ((y[b] ?? 0) - (y[a] ?? 0))) /
-      2;
-    for (const node of [a, b, c]) areas[node] = (areas[node] ?? 0) + area / 3;
+export function nodeAreas(mesh: PlateMesh): Float64Array {
+  const areas = new Float64Array(mesh.x.length);
+  for (let triangle = 0; triangle < triangleCount(mesh); triangle++) {
+    const nodes = cornersOf(mesh, triangle);
+    const third = areaOf(mesh, nodes) / 3;
+    for (const node of nodes) areas[node] = (areas[node] ?? 0) + third;
   }
   return areas;
 }
@@ -19,12 +18,13 @@ const RING_POINTS = 48;
 
 /**
  * A force spread evenly on a circle, N at each node: each of many points gives its share to the
- * corners of the triangle it lies in, by area coordinates. A circle of no radius is a point.
+ * corners of the triangle it lies in. A circle of no radius is a point.
  * @returns null where the circle leaves the plate
  */
 export function ringLoad(
   mesh: PlateMesh,
-  centre: { readonly xMm: number; readonly yMm: number },
+  locate: Locate,
+  centre: PointMm,
   radiusMm: number,
   forceN: number,
 ): Float64Array | null {
@@ -34,11 +34,7 @@ export function ringLoad(
     const angle = (2 * Math.PI * (point + 0.5)) / points;
     const x = centre.xMm + radiusMm * Math.cos(angle);
     const y = centre.yMm + radiusMm * Math.sin(angle);
-    const found = triangleUnder(mesh, x, y);
-    if (!found) return null;
-    found.nodes.forEach((node, index) => {
-      load[node] = (load[node] ?? 0) + (found.shares[index] ?? 0) * (forceN / points);
-    });
+    if (!give(load, locate, x, y, forceN / points)) return null;
   }
   return load;
 }
@@ -49,14 +45,15 @@ const DISC_RINGS = 12;
 /** A force spread evenly over a disc, N at each node; null where it leaves the plate. */
 export function discLoad(
   mesh: PlateMesh,
-  centre: { readonly xMm: number; readonly yMm: number },
+  locate: Locate,
+  centre: PointMm,
   radiusMm: number,
   forceN: number,
 ): Float64Array | null {
   const load = new Float64Array(mesh.x.length);
   for (let ring = 0; ring < DISC_RINGS; ring++) {
     const radius = radiusMm * Math.sqrt((ring + 0.5) / DISC_RINGS);
-    const part = ringLoad(mesh, centre, radius, forceN / DISC_RINGS);
+    const part = ringLoad(mesh, locate, centre, radius, forceN / DISC_RINGS);
     if (!part) return null;
     part.forEach((one, node) => {
       load[node] = (load[node] ?? 0) + one;
@@ -65,24 +62,42 @@ export function discLoad(
   return load;
 }
 
-/** Rounding room at a triangle's edge, as an area coordinate. */
-const EDGE = 1e-9;
+/** Points across a patch, each way. */
+const PATCH_POINTS = 24;
 
-function triangleUnder(
-  { x, y, corners }: PlateMesh,
-  px: number,
-  py: number,
-): { readonly nodes: readonly number[]; readonly shares: readonly number[] } | null {
-  for (let at = 0; at < corners.length; at += 3) {
-    const nodes = [corners[at] ?? 0, corners[at + 1] ?? 0, corners[at + 2] ?? 0];
-    const [x1, x2, x3] = nodes.map((node) => x[node] ?? 0) as [number, number, number];
-    const [y1, y2, y3] = nodes.map((node) => y[node] ?? 0) as [number, number, number];
-    const twice = (x2 - x1) * (y3 - y1) - (x3 - x1) * (y2 - y1);
-    const second = ((px - x1) * (y3 - y1) - (x3 - x1) * (py - y1)) / twice;
-    const third = ((x2 - x1) * (py - y1) - (px - x1) * (y2 - y1)) / twice;
-    const first = 1 - second - third;
-    if (first >= -EDGE && second >= -EDGE && third >= -EDGE)
-      return { nodes, shares: [first, second, third] };
-  }
-  return null;
+/**
+ * A patch's area shared out to the nodes under it, mm²; what hangs over the edge counts for nothing,
+ * so that a pad half under the piece bears with the half that is.
+ */
+export function patchShares(
+  mesh: PlateMesh,
+  locate: Locate,
+  patch: {
+    readonly xMm: number;
+    readonly yMm: number;
+    readonly widthMm: number;
+    readonly heightMm: number;
+  },
+): Float64Array {
+  const shares = new Float64Array(mesh.x.length);
+  const one = (patch.widthMm * patch.heightMm) / PATCH_POINTS ** 2;
+  for (let j = 0; j < PATCH_POINTS; j++)
+    for (let i = 0; i < PATCH_POINTS; i++)
+      give(
+        shares,
+        locate,
+        patch.xMm + ((i + 0.5) / PATCH_POINTS) * patch.widthMm,
+        patch.yMm + ((j + 0.5) / PATCH_POINTS) * patch.heightMm,
+        one,
+      );
+  return shares;
+}
+
+function give(to: Float64Array, locate: Locate, x: number, y: number, amount: number): boolean {
+  const found = locate(x, y);
+  if (!found) return false;
+  found.nodes.forEach((node, index) => {
+    to[node] = (to[node] ?? 0) + (found.shares[index] ?? 0) * amount;
+  });
+  return true;
 }

@@ -1,44 +1,28 @@
 /**
  * A plate cut into triangles. Node i stands at (x[i], y[i]), mm. `corners` holds three node indices a
- * triangle, counter-clockwise. `columns` nodes stand in a row of the grid it was made from: numbering
- * runs along rows, so that the stiffness keeps a narrow band.
+ * triangle, counter-clockwise.
  */
 export interface PlateMesh {
   readonly x: Float64Array;
   readonly y: Float64Array;
   readonly corners: Int32Array;
-  readonly columns: number;
 }
 
-/**
- * Places from 0 to a length, fine about a focus and coarser away from it by a growing step.
- * @param least step at the focus, mm
- * @param growth ratio of neighbouring steps, over 1
- */
-export function gradedAxis(
-  lengthMm: number,
-  focusMm: number,
-  leastMm: number,
-  growth = 1.2,
-): Float64Array {
-  const arm = (reachMm: number): number[] => {
-    const places: number[] = [];
-    let step = leastMm;
-    for (let at = 0; at + step < reachMm - step / 3;) {
-      at += step;
-      places.push(at);
-      step *= growth;
-    }
-    // Stretched a little so that the last step ends on the edge without a sliver.
-    const last = places.at(-1);
-    const count = places.length;
-    if (last === undefined) return reachMm > 0 ? [reachMm] : [];
-    const stretch = reachMm / (last + step);
-    return [...places.map((at) => at * stretch), reachMm].slice(0, count + 1);
-  };
-  const left = arm(focusMm).map((at) => focusMm - at);
-  const right = arm(lengthMm - focusMm).map((at) => focusMm + at);
-  return Float64Array.from([...left.reverse(), focusMm, ...right]);
+export const triangleCount = ({ corners }: PlateMesh): number => corners.length / 3;
+
+export const cornersOf = (
+  { corners }: PlateMesh,
+  triangle: number,
+): readonly [number, number, number] => [
+  corners[3 * triangle] ?? 0,
+  corners[3 * triangle + 1] ?? 0,
+  corners[3 * triangle + 2] ?? 0,
+];
+
+/** Area of a triangle of the mesh, mm²; positive where its corners run counter-clockwise. */
+export function areaOf({ x, y }: PlateMesh, [a, b, c]: readonly [number, number, number]): number {
+  const [xa, ya] = [x[a] ?? 0, y[a] ?? 0];
+  return (((x[b] ?? 0) - xa) * ((y[c] ?? 0) - ya) - ((x[c] ?? 0) - xa) * ((y[b] ?? 0) - ya)) / 2;
 }
 
 /** Evenly spaced places from 0 to a length. */
@@ -67,5 +51,5 @@ export function rectangleMesh(xs: Float64Array, ys: Float64Array): PlateMesh {
       for (const node of cells) corners[at++] = node;
     }
   }
-  return { x, y, corners, columns };
+  return { x, y, corners };
 }

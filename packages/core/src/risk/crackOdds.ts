@@ -40,23 +40,35 @@ export interface CrackOdds {
   readonly bearableMpa: number;
 }
 
+/** Stresses in MPa, with the spreads of what makes them. */
+export interface Stresses {
+  readonly thermalStressMpa: number;
+  /** sd of ln σ_T: that of force and speed together. */
+  readonly heatSd: number;
+  /** Bending by weight and clamps, and what the drill's force adds to it. */
+  readonly atRestMpa: number;
+  readonly pressedMpa: number;
+  /** sd of ln F. */
+  readonly forceSd: number;
+  readonly byHand: number;
+  readonly bearableMpa: number;
+}
+
 /**
- * P_total = 1 − (1 − P)(1 − P_hand), P from Weibull on the stresses that are known so far: heat and
- * what is built in. Nobody presses evenly, so P is the mean over the spread of the heat stress, not
- * its value at the middle. Without the bending of the piece on its support it is a lower bound.
- * @param heatSd sd of ln σ_T: that of force and speed together
+ * P_total = 1 − (1 − P)(1 − P_hand), P from Weibull on σ = σ_bend + σ_T + σ_built-in. Nobody presses
+ * evenly, so P is the mean over the spread of force and heat, which go together, not its value at
+ * the middle. Where the bending is not worked out it is a lower bound.
  */
 export function crackOdds(
-  material: Material,
-  thermalStressMpa: number,
-  byHand: number,
-  bearableMpa: number,
-  heatSd: number,
+  material: Pick<Material, 'id' | 'class' | 'weibullModulus'>,
+  stresses: Stresses,
 ): CrackOdds {
-  const builtIn = builtInStress(material);
+  const { thermalStressMpa, heatSd, atRestMpa, pressedMpa, forceSd, byHand, bearableMpa } =
+    stresses;
+  const steadyMpa = builtInStress(material) + atRestMpa;
   const byStress = normalMean((z) =>
     failureProbability(
-      thermalStressMpa * Math.exp(heatSd * z) + builtIn,
+      thermalStressMpa * Math.exp(heatSd * z) + pressedMpa * Math.exp(forceSd * z) + steadyMpa,
       bearableMpa,
       material.weibullModulus,
     ),
@@ -65,7 +77,7 @@ export function crackOdds(
     byStress,
     byHand,
     total: 1 - (1 - byStress) * (1 - byHand),
-    stressMpa: thermalStressMpa + builtIn,
+    stressMpa: thermalStressMpa + pressedMpa + steadyMpa,
     bearableMpa,
   };
 }

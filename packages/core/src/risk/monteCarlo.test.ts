@@ -15,6 +15,7 @@ const model = (change: Partial<RiskModel> = {}, sd: Partial<RiskModel['sd']> = {
   sharpness: 1,
   identities: [{ share: 1, rateFactor: 1, chipFactor: 1 }],
   heat: { thermalStressMpa: 6, builtInMpa: 0 },
+  bending: { atRestMpa: 0, pressedMpa: 0 },
   strength: { fractileMpa: 20, weibullModulus: 7 },
   handling: { hold: 'rig', sheetThicknessMm: null, masonry: false },
   handlingAlone: false,

@@ -48,14 +48,15 @@ export function drawDeviates(draws: number, seed: number): Deviates {
 
 /**
  * Every draw carried through the model: force log-normal, speed, sharpness, rate, toughness and
- * thickness by their spreads. The heat stress goes with force times speed, the rate by Preston's
+ * thickness by their spreads. The heat stress goes with force times speed, the bending with force
+ * over thickness squared (by its own weight, over thickness), the rate by Preston's
  * relation, the chip by the edge-chipping law; the strength stays a Weibull distribution, so each
  * draw gives odds and not a crack.
  * @param frozen one unknown held at its middle, to see what it costs
  */
 export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown): Tries {
   const { draws, z, pick } = deviates;
-  const { sd, cuts, sharpness: s0, heat, strength, chip } = model;
+  const { sd, cuts, sharpness: s0, heat, bending, strength, chip } = model;
   const timeS = new Float64Array(draws);
   const chipMm = new Float64Array(chip ? draws : 0);
   const odds = new Float64Array(draws);
@@ -107,7 +108,10 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     const byStress = model.handlingAlone
       ? 0
       : weibullOdds(
-          heat.thermalStressMpa * f * n + heat.builtInMpa,
+          heat.thermalStressMpa * f * n +
+            (bending.pressedMpa * f) / (t * t) +
+            bending.atRestMpa / t +
+            heat.builtInMpa,
           scaleMpa,
           strength.weibullModulus,
         );

@@ -23,16 +23,28 @@ it('adds heat to what is built in, and hand to both', () => {
   const glass = MATERIALS['float-glass'];
   const bears = bearableStress(glass, true);
   expect(bears).toBeCloseTo(17.5);
-  const odds = crackOdds(glass, 2.908, 0.002, bears, 0);
+  const still = { heatSd: 0, atRestMpa: 0, pressedMpa: 0, forceSd: 0 };
+  const odds = crackOdds(glass, {
+    ...still,
+    thermalStressMpa: 2.908,
+    byHand: 0.002,
+    bearableMpa: bears,
+  });
   expect(odds.stressMpa).toBeCloseTo(3.908);
   const byStress = 1 - Math.exp(Math.log(0.95) * (3.908 / 17.5) ** 7);
   expect(odds.byStress).toBeCloseTo(byStress, 10);
   expect(odds.total).toBeCloseTo(1 - (1 - byStress) * 0.998, 10);
   // Far below its strength, and with nothing built in, P goes as σ^m: log-normal mean exp((m·sd)²/2).
   const granite = MATERIALS.granite;
-  const even = crackOdds(granite, 0.5, 0, 20, 0).byStress;
-  const uneven = crackOdds(granite, 0.5, 0, 20, 0.2).byStress;
+  const hot = { ...still, thermalStressMpa: 0.5, byHand: 0, bearableMpa: 20 };
+  const even = crackOdds(granite, hot).byStress;
+  const uneven = crackOdds(granite, { ...hot, heatSd: 0.2 }).byStress;
   expect(uneven / even).toBeCloseTo(Math.exp((granite.weibullModulus * 0.2) ** 2 / 2), 2);
+  // Bending goes with the force as heat does; what is there at rest does not.
+  const bent = { ...hot, thermalStressMpa: 0, pressedMpa: 0.5, forceSd: 0.2 };
+  expect(crackOdds(granite, bent).byStress).toBeCloseTo(uneven, 12);
+  const resting = { ...bent, pressedMpa: 0, atRestMpa: 0.5 };
+  expect(crackOdds(granite, resting).byStress).toBeCloseTo(even, 12);
   expect(bearableStress(glass, true, 'mended')).toBeCloseTo(12.25);
   expect(builtInStress(MATERIALS['fused-glass'])).toBe(6);
   expect(builtInStress(MATERIALS.granite)).toBe(0);

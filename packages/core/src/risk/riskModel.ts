@@ -38,6 +38,8 @@ export interface RiskModel {
   readonly sharpness: number;
   readonly identities: readonly RiskIdentity[];
   readonly heat: { readonly thermalStressMpa: number; readonly builtInMpa: number };
+  /** Bending by weight and clamps, and what the drill's force adds to it, MPa. */
+  readonly bending: { readonly atRestMpa: number; readonly pressedMpa: number };
   readonly strength: { readonly fractileMpa: number; readonly weibullModulus: number };
   readonly handling: Omit<HandlingCase, 'sharpness' | 'sharpnessSd'>;
   /** Walls and floors: no stress is reckoned, handling stands alone. */

@@ -30,5 +30,14 @@ export const SUPPORTS = {
   nothing: { name: 'Nothing behind', foundationNPerMm3: 0, thicknessMm: 0, exitFactor: 1, look: 'none', note: 'The exit face is free to shell, and the plug falls.' },
 } as const satisfies Record<string, Support>;
 
+/** k_f at a thickness, N/mm³: twice as thick is half as stiff. */
+export function supportModulus(
+  id: SupportId,
+  thicknessMm: number = SUPPORTS[id].thicknessMm,
+): number {
+  const { foundationNPerMm3, thicknessMm: usual } = SUPPORTS[id];
+  return thicknessMm > 0 ? (foundationNPerMm3 * usual) / thicknessMm : foundationNPerMm3;
+}
+
 export type SupportId = keyof typeof SUPPORTS;
 export const SUPPORT_IDS = Object.keys(SUPPORTS) as readonly SupportId[];

@@ -1,5 +1,6 @@
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { ScrollView } from 'react-native';
 import { Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
@@ -18,7 +19,7 @@ import { SaveMark } from './SaveMark';
 import { useEdges } from './useEdges';
 import { roomHref, type HoleRoomName } from './rooms';
 import { useHoleRoom } from './useHoleRoom';
-import { Walk } from './Walk';
+import { Walk, type WalkPart } from './Walk';
 
 const clock = (): Date => new Date();
 const TREE_WIDTH = 250;
@@ -30,6 +31,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const { detail, workshop, handle, edit, plan, faults } = room;
   const router = useRouter();
   const { wide } = useMedia();
+  const [open, setOpen] = useState<WalkPart | null>(wide ? 'piece' : null);
   const { draft, dispatch } = handle;
   const answers = useGateAnswers(edit, detail.job, clock);
   const edges = useEdges(detail, edit);
@@ -68,7 +70,8 @@ export function HoleWorkbench(loaded: LoadedHole) {
       workshop={workshop}
       custom={detail.job.customMaterials}
       edges={edges}
-      startsOpen={wide ? 'piece' : null}
+      open={open}
+      onFold={setOpen}
       onOpen={openRoom}
     />
   );

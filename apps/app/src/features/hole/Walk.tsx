@@ -4,7 +4,6 @@ import { findMaterial } from '@nucleon/core/materials/materials';
 import { assumedLine } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { formatLengthShort } from '@nucleon/core/units/length';
-import { useState } from 'react';
 import { Fold } from '../../ui/Fold';
 import { Panel } from '../../ui/layout';
 import { Small } from '../../ui/text';
@@ -23,26 +22,36 @@ interface WalkProps {
   readonly workshop: Workshop;
   readonly custom: readonly Material[];
   readonly edges: readonly JudgedRule[];
-  readonly startsOpen: Part | null;
+  /** The part that stands open. Held outside: the walk changes its place when the first plan arrives. */
+  readonly open: WalkPart | null;
+  readonly onFold: (open: WalkPart | null) => void;
   /** Opens a room of its own beside the plan. */
   readonly onOpen: (room: 'know' | 'purpose' | 'place' | 'guide' | 'choose') => void;
 }
 
-type Part = 'piece' | 'hole' | 'setup' | 'water';
+export type WalkPart = 'piece' | 'hole' | 'setup' | 'water';
 
 /** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
-export function Walk({ edit, plan, workshop, custom, edges, startsOpen, onOpen }: WalkProps) {
+export function Walk({
+  edit,
+  plan,
+  workshop,
+  custom,
+  edges,
+  open,
+  onFold,
+  onOpen,
+}: WalkProps) {
   const units = useUnits();
-  const [open, setOpen] = useState<Part | null>(startsOpen);
   const { piece, hole } = edit;
   const material = findMaterial(piece.material, custom);
   const length = (mm: number): string => formatLengthShort(mm, units);
-  const fold = (part: Part, label: string, summary: string) => ({
+  const fold = (part: WalkPart, label: string, summary: string) => ({
     label,
     summary,
     open: open === part,
     onToggle: () => {
-      setOpen(open === part ? null : part);
+      onFold(open === part ? null : part);
     },
     testID: `fold-${part}`,
   });

@@ -3,6 +3,7 @@ import { formatPressure } from '../../units/formatQuantity';
 import { formatSignificant } from '../../units/roundNumber';
 import { builtInStress } from '../../risk/crackOdds';
 import { oddsInWords } from '../../risk/oddsWords';
+import { bendingText } from '../bendingWords';
 import { FORCE_SD } from '../spread';
 import { percent, type Explain } from './explain';
 
@@ -11,6 +12,7 @@ export const crack: Explain = ({
   headline,
   piece,
   thermalStressMpa,
+  bending,
   setup,
   units,
 }) => {
@@ -18,11 +20,16 @@ export const crack: Explain = ({
   return {
     text: isBuilding
       ? 'Of spoiling the face, by how it is held.'
-      : 'From heat, built-in stress and handling. Bending on the support comes on top.',
+      : bending.kind === 'bent'
+        ? 'From bending, heat, built-in stress and handling.'
+        : `From heat, built-in stress and handling. Bending is not in it: ${bendingText(bending)}`,
     inputs: [
       ...(isBuilding
         ? []
         : [
+            ...(bending.kind === 'bent'
+              ? [input('Bending', formatPressure(bending.stressMpa, units))]
+              : []),
             input('Heat stress', formatPressure(thermalStressMpa, units)),
             input('Pressing varies by', percent(FORCE_SD[setup.hold])),
             input('Built-in stress', formatPressure(builtInStress(headline.material), units)),

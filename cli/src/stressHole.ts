@@ -1,0 +1,94 @@
+import { contextOf } from '@nucleon/core/plan/makePlan';
+import { oddsMap, oddsSurface } from '@nucleon/core/plan/oddsMap';
+import { MODEL_VERSION } from '@nucleon/core/plan/plan';
+import { stressOf } from '@nucleon/core/plan/stressOf';
+import { bendingText } from '@nucleon/core/plan/bendingWords';
+import { rememberingBend } from '@nucleon/core/plate/bender';
+import { METRIC, type UnitSystem } from '@nucleon/core/units/unitSystem';
+import type { Console } from './console';
+import { faultLine } from './faultLine';
+import type { OneHole } from './oneHole';
+import { NUCLEON_VERSION } from './version';
+
+const USUAL_COLUMNS = 16;
+const MOST_COLUMNS = 60;
+const rounded = (values: Iterable<number>): (number | null)[] =>
+  Array.from(values, (value) => (Number.isFinite(value) ? Number(value.toPrecision(5)) : null));
+
+const faulty = (faults: Parameters<typeof faultLine>[0][], console: Console): number => {
+  faults.forEach((fault) => {
+    console.err(faultLine(fault));
+  });
+  return 1;
+};
+
+/** Prints how the piece bends under this hole's force: what it comes to, and every point of it. */
+export function stressHole(
+  { file, holeId }: OneHole,
+  console: Console,
+  units: UnitSystem = METRIC,
+): number {
+  const outcome = stressOf(file, holeId, units, rememberingBend());
+  if (outcome.kind === 'faulty') return faulty([...outcome.faults], console);
+  const { context, field, text } = outcome.stress;
+  console.out(
+    JSON.stringify(
+      {
+        nucleon: NUCLEON_VERSION,
+        model: MODEL_VERSION,
+        holeId,
+        text,
+        bending: context.bending,
+        thermalStressMpa: context.thermalStressMpa,
+        totalStressMpa: context.crack.stressMpa,
+        stressLimitMpa: context.crack.bearableMpa / 2,
+        crackProbability: context.crack.total,
+        field: field && {
+          xMm: rounded(field.mesh.x),
+          yMm: rounded(field.mesh.y),
+          triangles: Array.from(field.mesh.corners),
+          farTensionMpa: rounded(field.solution.farTensionMpa),
+          nearTensionMpa: rounded(field.solution.nearTensionMpa),
+          deflectionMm: rounded(field.solution.deflectionMm),
+          reactionN: rounded(field.solution.reactionN),
+        },
+      },
+      null,
+      2,
+    ),
+  );
+  return 0;
+}
+
+/** Prints the odds of a crack if the hole were elsewhere, cell by cell from the lower left. */
+export function stressMap(
+  { file, holeId }: OneHole,
+  size: string | undefined,
+  console: Console,
+): number {
+  const columns = size === undefined ? USUAL_COLUMNS : Number(size);
+  if (!Number.isInteger(columns) || columns < 2 || columns > MOST_COLUMNS) {
+    console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MOST_COLUMNS}.`);
+    return 1;
+  }
+  const bend = rememberingBend();
+  const worked = contextOf(file, holeId, METRIC, bend);
+  if (worked.kind === 'faulty') return faulty([...worked.faults], console);
+  const prepared = oddsSurface(worked.context, bend);
+  if (prepared.kind === 'none') {
+    console.err(`No map: ${bendingText(prepared.bending)}`);
+    return 1;
+  }
+  const map = oddsMap(prepared.surface, columns);
+  console.out(
+    JSON.stringify({
+      nucleon: NUCLEON_VERSION,
+      model: MODEL_VERSION,
+      holeId,
+      ...map,
+      odds: rounded(map.odds),
+      stressMpa: rounded(map.stressMpa),
+    }),
+  );
+  return 0;
+}

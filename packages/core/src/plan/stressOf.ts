@@ -1,0 +1,68 @@
+import type { Fault } from '../job/fault';
+import type { JobFile } from '../job/job';
+import type { Pressed } from '../plate/bendPiece';
+import type { Bend } from '../plate/bender';
+import { formatPressure } from '../units/formatQuantity';
+import { formatLengthAbout, formatLengthShort } from '../units/length';
+import { formatDecimals } from '../units/roundNumber';
+import type { UnitSystem } from '../units/unitSystem';
+import { capitalised } from '../reason/sentence';
+import { bendingSceneOf } from './bendingSceneOf';
+import { bendingText } from './bendingWords';
+import { contextOf } from './makePlan';
+import type { PlanContext } from './planContext';
+
+/** One hole's stresses on what holds the piece, with the whole field where it could be worked out. */
+export interface HoleStress {
+  readonly context: PlanContext;
+  readonly field: Pressed['field'];
+  /** What it comes to, in a sentence or two. */
+  readonly text: string;
+}
+
+export type StressOutcome =
+  | { readonly kind: 'stressed'; readonly stress: HoleStress }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+export function stressOf(
+  file: JobFile,
+  holeId: string,
+  units: UnitSystem,
+  bend: Bend,
+): StressOutcome {
+  const worked = contextOf(file, holeId, units, bend);
+  if (worked.kind === 'faulty') return worked;
+  const { context } = worked;
+  const posed = bendingSceneOf(context.piece, context.hole, context.setup, context.headline);
+  return {
+    kind: 'stressed',
+    stress: {
+      context,
+      field: posed.kind === 'scene' ? bend(posed.scene).field : null,
+      text: stressText(context),
+    },
+  };
+}
+
+/** How far the stress is from its limit, what makes most of it, and how far the piece sinks. */
+export function stressText({ bending, crack, thermalStressMpa, units }: PlanContext): string {
+  if (bending.kind !== 'bent') return capitalised(bendingText(bending));
+  const limitMpa = crack.bearableMpa / 2;
+  const share = crack.stressMpa / limitMpa;
+  const most =
+    bending.stressMpa > thermalStressMpa
+      ? bending.atRestMpa > bending.stressMpa / 2
+        ? 'most of it from how the piece lies, before you press'
+        : 'most of it from bending'
+      : 'most of it from heat';
+  const where = `${bending.face === 'far' ? 'on the far face' : 'on the near face'}, at ${formatLengthShort(bending.at.xMm, units)} × ${formatLengthShort(bending.at.yMm, units)}`;
+  const lift =
+    bending.liftOffFraction >= 0.005
+      ? `, and ${formatDecimals(bending.liftOffFraction * 100, 0)} % of its bed loses touch`
+      : '';
+  const verdict =
+    share > 1
+      ? `over the working limit of ${formatPressure(limitMpa, units)}`
+      : `${formatDecimals(share * 100, 0)} % of the working limit of ${formatPressure(limitMpa, units)}`;
+  return `${formatPressure(crack.stressMpa, units)} altogether, ${verdict}, ${most}. Bending is greatest ${where}. It sinks ${formatLengthAbout(bending.deflectionMm, units)}${lift}.`;
+}
