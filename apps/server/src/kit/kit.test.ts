@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { StoredBit, StoredHouse } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/job/job';
+import { rememberingBend } from '@nucleon/core/plate/bender';
 import { assessHole } from '@nucleon/core/plan/assessHole';
 import type { Plan } from '@nucleon/core/plan/plan';
 import request from 'supertest';
@@ -138,7 +139,7 @@ it('carries the whole kit out in a job file and in again', async () => {
 it('assesses a hole as the command line does', async () => {
   await request(server.app).post(api('/import')).send(demo()).expect(201);
   const risk = await get<object>(`/holes/${ARBOR}/risk`);
-  const here = assessHole(demo(), ARBOR);
+  const here = assessHole(demo(), ARBOR, { bend: rememberingBend() });
   expect(here).toEqual({ kind: 'assessed', risk });
   await request(server.app).get(api('/holes/nowhere/risk')).expect(404);
 });

@@ -13,6 +13,7 @@ import { capitalised } from '../reason/sentence';
 import { formatDecimals } from '../units/roundNumber';
 import { checkIds, checkKit, mm, type Add } from './checkKit';
 import type { Fault } from './fault';
+import { checkSupport } from './checkSupport';
 import type { Hole, JobFile, Layer, Piece } from './job';
 
 /** Rounding room in stored lengths, mm. */
@@ -187,6 +188,7 @@ function checkPlace(face: Outline, piece: Piece, hole: Hole, at: string, add: Ad
 function checkSetup(file: JobFile, face: Outline, hole: Hole, at: string, add: Add): void {
   const { setup } = hole;
   if (!setup) return;
+  checkSupport(setup.support ?? {}, face, `${at}/setup/support`, add);
   const bits = file.kit?.bits ?? [];
   const box = boundingBox(face);
   const least = Math.min(box.widthMm, box.heightMm);

@@ -134,7 +134,8 @@ export function assumeSupport(piece: Piece): SupportId {
 
 /** With nothing behind it a built pane is held all round, a loose one lies over two battens. */
 export function assumeEdgesHeld(piece: Piece, support: SupportId): 'none' | 'two' | 'four' {
-  if (support !== 'nothing') return 'none';
+  const isFlat = piece.form === 'sheet' || piece.form === 'slab';
+  if (support !== 'nothing' || !isFlat) return 'none';
   return piece.assembled ? 'four' : 'two';
 }
 

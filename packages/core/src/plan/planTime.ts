@@ -1,3 +1,4 @@
+import type { Hold } from '../job/choices';
 import type { CoreBreak } from '../cutting/passes';
 import { solidCentreSeatTime } from '../cutting/stages';
 import { cuttingTimeSd, logNormalP10, logNormalP90 } from './spread';
@@ -8,8 +9,9 @@ import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture
 import type { TimeBreakdown } from './planContext';
 import type { ResolvedSetup } from './resolvedSetup';
 
-const LIFT_BY_HAND_S = 1.5;
-const LIFT_BY_PRESS_S = 1;
+/** Out of the groove and back, s. */
+export const liftS = (hold: Hold): number => (hold === 'press' || hold === 'rig' ? 1 : 1.5);
+
 const CORE_BREAK_S = 120;
 /** A core that dropped free is pushed out of the barrel, and the bit led into the next leaf. */
 const CORE_DROP_S = 40;
@@ -39,10 +41,9 @@ export function planTime(inputs: TimeInputs): TimeBreakdown {
   const chain = pilotCuts(inputs);
   const cuttingS =
     stages.reduce((sum, stage) => sum + (stage.timeS ?? Infinity), 0) + chain.cuttingS;
-  const liftS = setup.hold === 'press' || setup.hold === 'rig' ? LIFT_BY_PRESS_S : LIFT_BY_HAND_S;
   const parts = {
     cuttingS,
-    liftsS: inputs.liftCount * liftS,
+    liftsS: inputs.liftCount * liftS(setup.hold),
     waterChangesS: inputs.waterChangeCount * setup.coolant.changeS,
     coreBreaksS: inputs.coreBreaks.reduce((sum, { why }) => sum + coreBreakS(why), 0),
     seatCentreS: chain.seatCentreS,

@@ -235,20 +235,25 @@ function twistGap(scene: BendingScene, { x, y }: PlateMesh): Float64Array {
   });
 }
 
-/** Left and right edges, or all of them. */
+/** All of the edge, or what of it lies over a batten at the left and at the right. */
 function heldNodes(scene: BendingScene, { x, y }: PlateMesh): readonly number[] {
   if (scene.edgesHeld === 'none') return [];
-  return Array.from(x.keys()).filter((node) => {
+  const onEdge = Array.from(x.keys()).filter((node) => {
     const p = { xMm: x[node] ?? 0, yMm: y[node] ?? 0 };
-    if (scene.edgesHeld === 'four')
-      return scene.edge.some((side) => distance(nearestOnSide(side, p), p) < ON_EDGE_MM);
-    const onSide = Math.min(p.xMm, scene.widthMm - p.xMm) < LINE_SUPPORT * scene.widthMm;
-    return onSide;
+    return scene.edge.some((side) => distance(nearestOnSide(side, p), p) < ON_EDGE_MM);
   });
+  if (scene.edgesHeld === 'four') return onEdge;
+  const within = (share: number): number[] => {
+    const mm = share * scene.widthMm;
+    return onEdge.filter((node) => Math.min(x[node] ?? 0, scene.widthMm - (x[node] ?? 0)) < mm);
+  };
+  const straight = within(LINE_SUPPORT);
+  return straight.length >= 4 ? straight : within(ROUND_SUPPORT);
 }
 
-/** Of the width: how far from its ends a piece lies on the two edges that hold it. */
+/** Of the width: a straight end lies on its batten, a round one as far in as this. */
 const LINE_SUPPORT = 1e-3;
+const ROUND_SUPPORT = 0.04;
 
 /** A board under or over a triangle adds its own bending stiffness, unglued. */
 function stiffening(scene: BendingScene, mesh: PlateMesh): Float64Array {

@@ -2,7 +2,7 @@
 const EXTINCTION_M2_PER_KG = 120;
 const REFERENCE_GRAIN_UM = 10;
 /** The mark is still found through water that lets this share of the light past. */
-const CLEAR_ENOUGH = 0.15;
+export const CLEAR_ENOUGH = 0.15;
 
 /** m = ρ·A_k·depth, g of fines. */
 export const finesMass = (densityKgPerM3: number, kerfAreaMm2: number, depthMm: number): number =>

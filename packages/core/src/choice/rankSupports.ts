@@ -1,0 +1,177 @@
+import type { Fault } from '../job/fault';
+import type { Hole, JobFile, Piece, Setup, SupportSetup } from '../job/job';
+import { contextOf, findHole } from '../plan/makePlan';
+import type { PlanContext } from '../plan/planContext';
+import { stressText } from '../plan/stressOf';
+import type { Bend } from '../plate/bender';
+import type { Bending } from '../plate/bendingScene';
+import { SUPPORT_IDS, SUPPORTS, type Support, type SupportId } from '../supports/supports';
+import { METRIC, type UnitSystem } from '../units/unitSystem';
+import { outcomeOf, type Outcome } from './outcome';
+import { placeInWords } from './placeInWords';
+
+/** One thing to lay the piece on, with what it comes to. */
+export interface RankedSupport {
+  readonly kind: SupportId;
+  readonly name: string;
+  readonly note: string;
+  readonly outcome: Outcome;
+  readonly bending: Bending;
+  /** Bending, heat and built-in together, MPa. */
+  readonly stressMpa: number;
+  readonly stability: Stability | null;
+  /** A flat piece, or a bed that follows an odd one. */
+  readonly suits: boolean;
+  /** What it asks for, a line each. */
+  readonly needs: readonly string[];
+  /** What of the kit is this; null where nothing is. */
+  readonly have: string | null;
+  readonly why: string;
+  readonly current: boolean;
+  readonly setup: Setup;
+}
+
+/** How it lies while it is pressed. */
+export type Stability = 'firm' | 'gives' | 'sways';
+/** Sinking less than this is firm, and less than this a little, mm. */
+const FIRM_MM = 0.1;
+const GIVES_MM = 0.5;
+
+export type SupportsOutcome =
+  | {
+      readonly kind: 'ranked';
+      readonly ranked: readonly RankedSupport[];
+      /** Those that cannot, and why. */
+      readonly barred: readonly { readonly name: string; readonly why: string }[];
+    }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+/**
+ * Everything the piece could lie on, the least expected cost first: the same force, bit and water on
+ * each. Walls and floors lie on nothing, and rank nothing.
+ */
+export function rankSupports(
+  file: JobFile,
+  holeId: string,
+  bend: Bend,
+  units: UnitSystem = METRIC,
+): SupportsOutcome {
+  const { piece, hole } = findHole(file, holeId);
+  const now = contextOf(file, holeId, units, bend);
+  if (now.kind === 'faulty') return now;
+  if (piece.form === 'wall' || piece.form === 'floor')
+    return { kind: 'ranked', ranked: [], barred: [] };
+  const scene = { file, piece, hole, now: now.context, bend, units };
+  const tried = SUPPORT_IDS.flatMap((id) => tryOn(scene, id) ?? []);
+  const ranked = tried
+    .filter(({ bending }) => bending.kind !== 'trouble')
+    .sort(
+      (a, b) =>
+        Number(b.suits) - Number(a.suits) ||
+        a.outcome.cost.totalMoney - b.outcome.cost.totalMoney ||
+        a.stressMpa - b.stressMpa ||
+        a.kind.localeCompare(b.kind),
+    );
+  const [first] = ranked;
+  return {
+    kind: 'ranked',
+    ranked: ranked.map((one, index) => ({
+      ...one,
+      why: first ? placeInWords(one.outcome, first.outcome, index, units) : '',
+    })),
+    barred: tried
+      .filter(({ bending }) => bending.kind === 'trouble')
+      .map(({ name, text }) => ({ name, why: text })),
+  };
+}
+
+interface Scene {
+  readonly file: JobFile;
+  readonly piece: Piece;
+  readonly hole: Hole;
+  readonly now: PlanContext;
+  readonly bend: Bend;
+  readonly units: UnitSystem;
+}
+
+function tryOn(scene: Scene, id: SupportId): (RankedSupport & { readonly text: string }) | null {
+  const { file, piece, hole, now, bend, units } = scene;
+  const support: Support = SUPPORTS[id];
+  const current = id === now.setup.support.id;
+  const setup: Setup = { ...hole.setup, support: supportOf(hole.setup?.support, id, current) };
+  const trial = { ...file, pieces: [{ ...piece, holes: [{ ...hole, setup }] }] };
+  const worked = contextOf(trial, hole.id, units, bend);
+  if (worked.kind === 'faulty') return null;
+  const { context } = worked;
+  const { bending } = context;
+  return {
+    kind: id,
+    name: id === 'nothing' ? heldName(context) : support.name,
+    note: support.note,
+    outcome: outcomeOf(context, file.house),
+    bending,
+    stressMpa: context.crack.stressMpa,
+    stability: bending.kind === 'bent' ? stabilityOf(bending.deflectionMm) : null,
+    suits: isFlat(piece) || support.follows,
+    needs: needsOf(scene, id),
+    have:
+      (file.kit?.supports ?? []).find((one) => one.kind === id && one.retired !== true)?.name ??
+      null,
+    why: '',
+    current,
+    setup,
+    text: stressText(context),
+  };
+}
+
+/** The place and the piece stay as they are; only what lies under it changes. */
+const supportOf = (
+  given: SupportSetup | undefined,
+  kind: SupportId,
+  current: boolean,
+): SupportSetup => {
+  if (current && given) return given;
+  const { thicknessMm: _thickness, edgesHeld: _edges, ...rest } = given ?? { kind };
+  return { ...rest, kind };
+};
+
+const heldName = ({ setup }: PlanContext): string =>
+  setup.support.edgesHeld === 'four'
+    ? 'Held round its edges'
+    : setup.support.edgesHeld === 'two'
+      ? 'Over two battens'
+      : SUPPORTS.nothing.name;
+
+const stabilityOf = (deflectionMm: number): Stability =>
+  deflectionMm < FIRM_MM ? 'firm' : deflectionMm < GIVES_MM ? 'gives' : 'sways';
+
+export const STABILITY_WORDS: Readonly<Record<Stability, string>> = {
+  firm: 'Lies firm',
+  gives: 'Gives a little',
+  sways: 'Sways under the drill',
+};
+
+const isFlat = ({ form }: Piece): boolean => form === 'sheet' || form === 'slab';
+
+/** From here on a bed does not follow a piece that is not flat, N/mm³. */
+const HARD_BED = 10;
+
+function needsOf({ piece, now }: Scene, id: SupportId): readonly string[] {
+  const support: Support = SUPPORTS[id];
+  const isBath = now.setup.coolant.kind === 'standing' && now.setup.coolant.id !== 'pool';
+  const lines = [
+    !isFlat(piece) && !support.follows && id !== 'nothing'
+      ? 'A round or odd piece touches it in a line or at points: cradle it, or bed it in something that follows'
+      : null,
+    isFlat(piece) && support.foundationNPerMm3 >= HARD_BED
+      ? 'A piece as flat as it is: lay it on and feel for rocking'
+      : null,
+    support.usedUp ? 'A fresh place for each hole' : null,
+    isBath && support.inWater === 'floats' ? 'A weight on it: it floats in the bath' : null,
+    support.inWater === 'swells' && now.setup.coolant.kind !== 'dry'
+      ? 'Drying after: it swells where it stays wet'
+      : null,
+    id === 'nothing' ? 'A hand or tape behind for the plug' : null,
+  ];
+  return lines.filter((line) => line !== null);
+}

@@ -1,0 +1,134 @@
+import { COOLANT_IDS, COOLANTS, type CoolantId } from '../coolants/coolants';
+import type { Fault } from '../job/fault';
+import { MACHINE_KINDS } from '../machines/machineKinds';
+import type { JobFile, Machine, Setup } from '../job/job';
+import { contextOf, findHole } from '../plan/makePlan';
+import type { PlanContext } from '../plan/planContext';
+import type { WaterPlan } from '../plan/plan';
+import type { Bend } from '../plate/bender';
+import { METRIC, type UnitSystem } from '../units/unitSystem';
+import { formatRimSpeed } from '../units/formatQuantity';
+import { outcomeOf, type Outcome } from './outcome';
+import { placeInWords } from './placeInWords';
+
+/** One way of wetting this hole, with what it comes to. */
+export interface RankedWater {
+  readonly kind: CoolantId;
+  readonly name: string;
+  readonly note: string;
+  readonly outcome: Outcome;
+  readonly tempRiseK: number;
+  readonly water: WaterPlan;
+  readonly have: string | null;
+  readonly why: string;
+  readonly current: boolean;
+  readonly setup: Setup;
+}
+
+export interface BarredWater {
+  readonly kind: CoolantId;
+  readonly name: string;
+  readonly why: string;
+}
+
+export type WaterOutcome =
+  | {
+      readonly kind: 'ranked';
+      readonly ranked: readonly RankedWater[];
+      readonly barred: readonly BarredWater[];
+    }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+/** Every way of wetting, the least expected cost first; all else as planned. */
+export function rankWater(
+  file: JobFile,
+  holeId: string,
+  bend: Bend,
+  units: UnitSystem = METRIC,
+): WaterOutcome {
+  const { piece, hole } = findHole(file, holeId);
+  const now = contextOf(file, holeId, units, bend);
+  if (now.kind === 'faulty') return now;
+  const { setup: resolved, gates } = now.context;
+  const standing = new Set(gates.open.map(({ code }) => code));
+  const ranked: Omit<RankedWater, 'why'>[] = [];
+  const barred: BarredWater[] = [];
+  for (const kind of COOLANT_IDS) {
+    const { name, note } = COOLANTS[kind];
+    const current = kind === resolved.coolant.id;
+    const setup: Setup = {
+      ...hole.setup,
+      ...(resolved.machineOwned ? { machine: resolved.machine.id } : {}),
+      hold: resolved.hold,
+      water: current && hole.setup?.water ? hole.setup.water : { ...hole.setup?.water, kind },
+    };
+    const trial = { ...file, pieces: [{ ...piece, holes: [{ ...hole, setup }] }] };
+    const worked = contextOf(trial, holeId, units, bend);
+    if (worked.kind === 'faulty') continue;
+    const { context } = worked;
+    const why =
+      bars(kind, context, file, units) ??
+      context.gates.open.find(({ level, code }) => level === 'stop' && !standing.has(code))
+        ?.message;
+    if (why !== undefined) {
+      barred.push({ kind, name, why });
+      continue;
+    }
+    const owned = (file.kit?.water ?? []).find((one) => one.kind === kind && !one.retired);
+    ranked.push({
+      kind,
+      name,
+      note,
+      outcome: outcomeOf(context, file.house),
+      tempRiseK: context.tempRiseK,
+      water: context.water,
+      have: owned?.name ?? null,
+      current,
+      setup,
+    });
+  }
+  ranked.sort(
+    (a, b) =>
+      a.outcome.cost.totalMoney - b.outcome.cost.totalMoney ||
+      a.tempRiseK - b.tempRiseK ||
+      a.kind.localeCompare(b.kind),
+  );
+  const [first] = ranked;
+  return {
+    kind: 'ranked',
+    ranked: ranked.map((one, index) => ({
+      ...one,
+      why: first ? placeInWords(one.outcome, first.outcome, index, units) : '',
+    })),
+    barred,
+  };
+}
+
+const hasSpindleWater = ({ kit }: JobFile, machine: Machine): boolean =>
+  (machine.spindleWater ?? MACHINE_KINDS[machine.kind].spindleWater) ||
+  (kit?.couplings ?? []).some(({ carriesWater, retired }) => carriesWater === true && !retired);
+
+/** What a form of piece, or the rim's speed, does not allow. */
+function bars(
+  kind: CoolantId,
+  { piece, setup, headline }: PlanContext,
+  file: JobFile,
+  units: UnitSystem,
+): string | undefined {
+  const { rimSpeedMPerS } = headline.speed;
+  const isBuilding = piece.form === 'wall' || piece.form === 'floor';
+  const { kind: how, throwOffMPerS } = COOLANTS[kind];
+  if (isBuilding && (kind === 'still-bath' || kind === 'oil-bath' || kind === 'grinder-feed'))
+    return 'A wall or floor does not go in a tray.';
+  if (piece.assembled && (kind === 'still-bath' || kind === 'oil-bath'))
+    return 'A built piece does not go in a tray.';
+  if (kind === 'grinder-feed' && setup.machine.kind !== 'glass-grinder')
+    return 'Only a glass grinder has one.';
+  if (kind === 'spindle' && !hasSpindleWater(file, setup.machine))
+    return `${setup.machine.name} brings none through its spindle, and no water swivel is in the kit.`;
+  if (kind === 'oil-bath' && piece.form !== 'bead')
+    return 'Oil is for beads: it cools less than water.';
+  if (how !== 'dry' && throwOffMPerS !== null && rimSpeedMPerS > throwOffMPerS * 1.001)
+    return `Thrown off: the rim runs at ${formatRimSpeed(rimSpeedMPerS, units)}, and it holds to ${formatRimSpeed(throwOffMPerS, units)}.`;
+  return undefined;
+}
