@@ -1,4 +1,5 @@
 import { rankSetups } from '@nucleon/core/choice/rankSetups';
+import { rememberingBend } from '@nucleon/core/plate/bender';
 import { MODEL_VERSION } from '@nucleon/core/plan/plan';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import type { Console } from './console';
@@ -8,7 +9,7 @@ import { NUCLEON_VERSION } from './version';
 
 /** Prints what is owned that makes the hole, best first, and what cannot and why. */
 export function chooseHole({ file, holeId }: OneHole, console: Console, units: UnitSystem): number {
-  const outcome = rankSetups(file, holeId, units);
+  const outcome = rankSetups(file, holeId, units, rememberingBend());
   if (outcome.kind === 'faulty') {
     outcome.faults.forEach((fault) => {
       console.err(faultLine(fault));

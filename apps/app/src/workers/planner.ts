@@ -1,5 +1,8 @@
 import type { TaskInput, TaskName, TaskOutcome } from './tasks';
 
+/** These are answered in a few milliseconds and go before whatever waits. */
+const QUICK: ReadonlySet<TaskName> = new Set(['plan', 'windowPoint']);
+
 /** One thing asked of the worker; the newest id wins. */
 export interface TaskRequest<T extends TaskName = TaskName> {
   readonly id: number;
@@ -21,22 +24,43 @@ export interface Planner {
   readonly close: () => void;
 }
 
-/** A planner on a web worker. Replies reach only the asker that still waits for them. */
+/**
+ * A planner on a web worker, which is given one thing at a time: what is no longer wanted before its
+ * turn is never worked out, and what is quick goes before what is slow. Replies reach only the asker
+ * that still waits for them.
+ */
 export function workerPlanner(worker: Worker): Planner {
-  const waiting = new Map<number, (reply: TaskReply) => void>();
+  const waiting: (TaskRequest & { readonly answered: (reply: TaskReply) => void })[] = [];
+  let busy: (typeof waiting)[number] | null = null;
+  let wanted = true;
   let lastId = 0;
+  const next = (): void => {
+    if (busy) return;
+    const quick = waiting.findIndex(({ task }) => QUICK.has(task));
+    const [chosen] = waiting.splice(Math.max(quick, 0), 1);
+    if (!chosen) return;
+    busy = chosen;
+    wanted = true;
+    const { id, task, input } = chosen;
+    worker.postMessage({ id, task, input });
+  };
   worker.onmessage = ({ data }: MessageEvent<TaskReply>) => {
-    waiting.get(data.id)?.(data);
-    waiting.delete(data.id);
+    const done = busy;
+    busy = null;
+    if (done?.id === data.id && wanted) done.answered(data);
+    next();
   };
   return {
     ask: (task, input, answered) => {
       const id = ++lastId;
       // The reply to an id is of the task that was asked under it.
-      waiting.set(id, answered as (reply: TaskReply) => void);
-      worker.postMessage({ id, task, input });
+      const asked = { id, task, input, answered: answered as (reply: TaskReply) => void };
+      waiting.push(asked);
+      next();
       return () => {
-        waiting.delete(id);
+        const at = waiting.indexOf(asked);
+        if (at >= 0) waiting.splice(at, 1);
+        else if (busy === asked) wanted = false;
       };
     },
     close: () => {

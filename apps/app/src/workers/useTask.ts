@@ -7,6 +7,8 @@ export interface Asked<T extends TaskName> {
   /** The last answer; stays while a newer one is on its way. */
   readonly outcome: TaskOutcome<T> | null;
   readonly faults: readonly Fault[];
+  /** What the last answer is to; null before the first. */
+  readonly of: TaskInput<T> | null;
 }
 
 const NOT_FROM_THESE: readonly Fault[] = [
@@ -19,7 +21,7 @@ const NOT_FROM_THESE: readonly Fault[] = [
  */
 export function useTask<T extends TaskName>(task: T, input: TaskInput<T> | null): Asked<T> {
   const planner = usePlanner();
-  const [asked, setAsked] = useState<Asked<T>>({ outcome: null, faults: [] });
+  const [asked, setAsked] = useState<Asked<T>>({ outcome: null, faults: [], of: null });
   useEffect(() => {
     if (input === null) return undefined;
     return planner.ask(task, input, (reply) => {
@@ -28,7 +30,7 @@ export function useTask<T extends TaskName>(task: T, input: TaskInput<T> | null)
         const { outcome } = reply;
         return outcome.kind === 'faulty'
           ? { ...last, faults: outcome.faults }
-          : { outcome, faults: [] };
+          : { outcome, faults: [], of: input };
       });
     });
   }, [planner, task, input]);

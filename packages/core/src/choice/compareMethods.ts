@@ -4,6 +4,7 @@ import { MACHINE_KINDS } from '../machines/machineKinds';
 import { contextOf, findHole } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { SCHOOL_IDS, SCHOOLS, takeWay, type School, type SchoolId } from '../plan/schools';
+import { bendLater, type Bend } from '../plate/bender';
 import { oddsInWords } from '../risk/oddsWords';
 import { formatDuration, formatForce } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
@@ -59,15 +60,16 @@ export function compareMethods(
   file: JobFile,
   holeId: string,
   units: UnitSystem = METRIC,
+  bend: Bend = bendLater,
 ): CompareOutcome {
   const { piece, hole } = findHole(file, holeId);
-  const now = contextOf(file, holeId, units);
+  const now = contextOf(file, holeId, units, bend);
   if (now.kind === 'faulty') return now;
   const asks = SCHOOL_IDS.filter((id) => {
     const school: School = SCHOOLS[id];
     return school.arises(piece) && (id !== 'sides' || hole.depth.kind === 'through');
   });
-  const scene: Scene = { file, piece, hole, now: now.context, units };
+  const scene: Scene = { file, piece, hole, now: now.context, units, bend };
   const steps = compareSteps(scene);
   return {
     kind: 'compared',
@@ -81,6 +83,7 @@ interface Scene {
   readonly hole: Hole;
   readonly now: PlanContext;
   readonly units: UnitSystem;
+  readonly bend: Bend;
 }
 
 /** The setup as it stands, with what the planner chose written in, so that all else stays equal. */
@@ -192,11 +195,11 @@ function compareSteps(scene: Scene): Comparison | null {
 }
 
 function method(
-  { file, piece, hole, units }: Scene,
+  { file, piece, hole, units, bend }: Scene,
   shown: Omit<Method, 'outcome' | 'fault' | 'bestIn'>,
 ): Method {
   const trial = { ...file, pieces: [{ ...piece, holes: [{ ...hole, setup: shown.setup }] }] };
-  const worked = contextOf(trial, hole.id, units);
+  const worked = contextOf(trial, hole.id, units, bend);
   return worked.kind === 'faulty'
     ? { ...shown, outcome: null, fault: worked.faults[0]?.message ?? null, bestIn: [] }
     : { ...shown, outcome: outcomeOf(worked.context, file.house), fault: null, bestIn: [] };

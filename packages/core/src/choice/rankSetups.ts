@@ -15,6 +15,7 @@ import { SIZE_TOLERANCE_MM } from '../plan/resolvedSetup';
 import { planPurpose } from '../plan/planPurpose';
 import { bitsForRange } from '../purposes/ownedFit';
 import { formatLength } from '../units/length';
+import { bendLater, scalingBend, type Bend } from '../plate/bender';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
 import { chainOf, obstaclesTo, type Obstacle, type Trial } from './obstacles';
 import { outcomeOf, type Outcome } from './outcome';
@@ -87,9 +88,15 @@ const AT_HAND: readonly CoolantId[] = ['bottle', 'sponge', 'puddle'];
  * Every owned bit × machine × means that can make this hole, the least expected cost first; the
  * impossible ones with what stands in the way. The order of the kit does not matter.
  */
-export function rankSetups(file: JobFile, holeId: string, units: UnitSystem = METRIC): RankOutcome {
+export function rankSetups(
+  file: JobFile,
+  holeId: string,
+  units: UnitSystem = METRIC,
+  bend: Bend = bendLater,
+): RankOutcome {
   const { piece, hole } = findHole(file, holeId);
-  const asIs = contextOf(file, holeId, units);
+  const scaled = scalingBend(bend);
+  const asIs = contextOf(file, holeId, units, scaled);
   if (asIs.kind === 'faulty') return asIs;
   const bits = bitsOfSize(file, piece, hole, units);
   const machines = (file.kit?.machines ?? []).filter((machine) => !machine.retired);
@@ -106,7 +113,7 @@ export function rankSetups(file: JobFile, holeId: string, units: UnitSystem = ME
       const able = tried.filter(({ obstacles }) => obstacles.length === 0);
       for (const { water, trial } of able) {
         const setup = setupWith(hole, bit, machine, water);
-        const outcome = tryOut(file, piece, hole, setup, units);
+        const outcome = tryOut(file, piece, hole, setup, units, scaled);
         if (outcome?.timeS)
           ranked.push({ bit, machine, water, couplings: chainOf(trial) ?? null, setup, outcome });
       }
@@ -250,9 +257,15 @@ export function tryOut(
   hole: Hole,
   setup: Setup,
   units: UnitSystem,
+  bend: Bend,
 ): Outcome | null {
   const trial: Hole = { ...hole, setup };
-  const worked = contextOf({ ...file, pieces: [{ ...piece, holes: [trial] }] }, hole.id, units);
+  const worked = contextOf(
+    { ...file, pieces: [{ ...piece, holes: [trial] }] },
+    hole.id,
+    units,
+    bend,
+  );
   return worked.kind === 'faulty' ? null : outcomeOf(worked.context, file.house);
 }
 

@@ -56,25 +56,52 @@ export function oddsSurface(context: PlanContext, bend: Bend): SurfaceOutcome {
 /** Presses in the middle of every cell of a grid, with the plan's own force. */
 export function oddsMap(surface: OddsSurface, columns: number): OddsMap {
   const { widthMm, heightMm } = surface.scene;
-  const rows = Math.max(1, Math.round((columns * heightMm) / widthMm));
-  const odds = new Float64Array(columns * rows).fill(NaN);
-  const stressMpa = new Float64Array(columns * rows).fill(NaN);
+  const rows = rowsFor(surface, columns);
+  const odds = new Float64Array(columns * rows);
+  const stressMpa = new Float64Array(columns * rows);
   let safest: OddsMap['safest'] = null;
-  let from: Settled | undefined;
-  for (let cell = 0; cell < odds.length; cell++) {
-    const at = {
-      xMm: (((cell % columns) + 0.5) * widthMm) / columns,
-      yMm: ((Math.floor(cell / columns) + 0.5) * heightMm) / rows,
-    };
-    const here = oddsAt(surface, at, from);
-    if (!here) continue;
-    from = here.settled;
-    odds[cell] = here.odds;
-    stressMpa[cell] = here.stressMpa;
-    if (safest === null || here.odds < safest.odds) safest = { ...at, odds: here.odds };
+  for (let row = 0; row < rows; row++) {
+    const one = oddsRow(surface, columns, row);
+    odds.set(one.odds, row * columns);
+    stressMpa.set(one.stressMpa, row * columns);
+    one.odds.forEach((here, column) => {
+      if (!Number.isNaN(here) && (safest === null || here < safest.odds))
+        safest = { ...cellAt(surface, columns, column, row), odds: here };
+    });
   }
   return { columns, rows, widthMm, heightMm, odds, stressMpa, safest };
 }
+
+export interface OddsRow {
+  /** How many such rows the map has. */
+  readonly rows: number;
+  readonly odds: Float64Array;
+  readonly stressMpa: Float64Array;
+}
+
+/** One row of the map, from the lowest up: a map comes row by row where it must not keep others waiting. */
+export function oddsRow(surface: OddsSurface, columns: number, row: number): OddsRow {
+  const odds = new Float64Array(columns).fill(NaN);
+  const stressMpa = new Float64Array(columns).fill(NaN);
+  let from: Settled | undefined;
+  for (let column = 0; column < columns; column++) {
+    const here = oddsAt(surface, cellAt(surface, columns, column, row), from);
+    if (!here) continue;
+    from = here.settled;
+    odds[column] = here.odds;
+    stressMpa[column] = here.stressMpa;
+  }
+  return { rows: rowsFor(surface, columns), odds, stressMpa };
+}
+
+const rowsFor = ({ scene }: OddsSurface, columns: number): number =>
+  Math.max(1, Math.round((columns * scene.heightMm) / scene.widthMm));
+
+/** Middle of a cell. */
+const cellAt = (surface: OddsSurface, columns: number, column: number, row: number): PointMm => ({
+  xMm: ((column + 0.5) * surface.scene.widthMm) / columns,
+  yMm: ((row + 0.5) * surface.scene.heightMm) / rowsFor(surface, columns),
+});
 
 /** Null where the hole would run over an edge or an open hole, or the piece would tip. */
 export function oddsAt(

@@ -127,6 +127,7 @@ export interface PlannedSetup {
   readonly supportKind: string;
   readonly supportName: string;
   readonly supportThicknessMm: number;
+  readonly edgesHeld: 'none' | 'two' | 'four';
   readonly waterKind: string;
   readonly hold: Hold;
   readonly start: Start;

@@ -106,6 +106,7 @@ function plannedSetup(setup: ResolvedSetup, headline: MaterialCut): PlannedSetup
     supportKind: setup.support.id,
     supportName: setup.support.name,
     supportThicknessMm: setup.support.atThicknessMm,
+    edgesHeld: setup.support.edgesHeld,
     waterKind: setup.coolant.id,
     hold: setup.hold,
     start: setup.start,

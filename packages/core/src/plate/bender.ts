@@ -7,25 +7,68 @@ export type Bend = (scene: BendingScene) => Pressed;
 /** Leaves the bending to be worked out later. */
 export const bendLater: Bend = () => ({ bending: { kind: 'declined', why: 'later' }, field: null });
 
+/** A bend with a memory, and what it knows without working anything out. */
+export interface Bender {
+  readonly bend: Bend;
+  /** The same where it was bent before; later where it was not. */
+  readonly known: Bend;
+}
+
 /**
- * A bend that keeps the last pieces it factored, so that a changed force is a re-solve and a question
- * asked again costs nothing. One belongs to each worker, request or command.
+ * Keeps the last pieces it factored, so that a changed force is a re-solve and a question asked again
+ * costs nothing. One belongs to each worker, request or command.
  */
-export function rememberingBend(keep = 12): Bend {
+export function rememberingBender(keep = 12): Bender {
   const pieces = new Map<string, PieceOutcome>();
   const pressed = new Map<string, Pressed>();
-  return (scene) => {
-    const { forceN: _force, ...held } = scene;
+  const keysOf = ({ forceN, ...held }: BendingScene): readonly [string, string] => {
     const heldKey = JSON.stringify(held);
-    const key = `${scene.forceN} ${heldKey}`;
-    const known = pressed.get(key);
-    if (known) return known;
-    const outcome = remembered(pieces, heldKey, keep, () => preparePiece(scene));
-    return remembered(pressed, key, keep, () =>
-      outcome.kind === 'ready'
-        ? pressPiece(outcome.piece, scene.rim, scene.forceN)
-        : { bending: outcome, field: null },
-    );
+    return [heldKey, `${forceN} ${heldKey}`];
+  };
+  return {
+    bend: (scene) => {
+      const [heldKey, key] = keysOf(scene);
+      return remembered(pressed, key, keep, () => {
+        const outcome = remembered(pieces, heldKey, keep, () => preparePiece(scene));
+        return outcome.kind === 'ready'
+          ? pressPiece(outcome.piece, scene.rim, scene.forceN)
+          : { bending: outcome, field: null };
+      });
+    },
+    known: (scene) => pressed.get(keysOf(scene)[1]) ?? bendLater(scene),
+  };
+}
+
+export const rememberingBend = (keep?: number): Bend => rememberingBender(keep).bend;
+
+/**
+ * Bends each held piece once and scales what the drill adds with its force: near enough to rank many
+ * bits and machines on one bed, where the rim’s size differs little and only far places lift off.
+ */
+export function scalingBend(bend: Bend): Bend {
+  const first = new Map<string, { readonly forceN: number; readonly pressed: Pressed }>();
+  return (scene) => {
+    const { forceN, rim, ...held } = scene;
+    const key = JSON.stringify({ ...held, xMm: rim.xMm, yMm: rim.yMm });
+    const known = first.get(key);
+    if (!known) {
+      const pressed = bend(scene);
+      first.set(key, { forceN, pressed });
+      return pressed;
+    }
+    const { bending } = known.pressed;
+    if (bending.kind !== 'bent') return known.pressed;
+    const ratio = forceN / known.forceN;
+    const scaled = (mpa: number): number => bending.atRestMpa + (mpa - bending.atRestMpa) * ratio;
+    return {
+      bending: {
+        ...bending,
+        stressMpa: scaled(bending.stressMpa),
+        underRimMpa: scaled(bending.underRimMpa),
+        deflectionMm: bending.deflectionMm * ratio,
+      },
+      field: null,
+    };
   };
 }
 

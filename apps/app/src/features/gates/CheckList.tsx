@@ -18,16 +18,21 @@ import type { GateAnswers } from './useGateAnswers';
 export function CheckList({
   plan,
   answers,
+  title = 'Before you start',
+  flush = false,
 }: {
-  readonly plan: Plan;
+  readonly plan: Pick<Plan, 'gates' | 'settledGates'>;
   readonly answers: GateAnswers;
+  readonly title?: string;
+  /** Without room at its sides, where it stands in a column that has it. */
+  readonly flush?: boolean;
 }) {
   const toConfirm = plan.gates.filter((gate) => gate.level === 'confirm');
   const notes = plan.gates.filter((gate) => gate.level === 'note');
   if (toConfirm.length + notes.length + plan.settledGates.length === 0) return null;
   return (
-    <Column padding="$4" gap="$2" testID="checks">
-      <Heading aria-level={2}>Before you start</Heading>
+    <Column padding={flush ? 0 : '$4'} gap="$2" testID="checks">
+      <Heading aria-level={2}>{title}</Heading>
       {answers.trouble ? (
         <Small color="$stop" role="alert">
           {answers.trouble}

@@ -32,16 +32,7 @@ interface WalkProps {
 export type WalkPart = 'piece' | 'hole' | 'setup' | 'water';
 
 /** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
-export function Walk({
-  edit,
-  plan,
-  workshop,
-  custom,
-  edges,
-  open,
-  onFold,
-  onOpen,
-}: WalkProps) {
+export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen }: WalkProps) {
   const units = useUnits();
   const { piece, hole } = edit;
   const material = findMaterial(piece.material, custom);

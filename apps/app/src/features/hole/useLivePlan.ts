@@ -3,7 +3,7 @@ import type { Fault } from '@nucleon/core/job/fault';
 import type { JobFile } from '@nucleon/core/job/job';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { useMemo } from 'react';
-import type { AskedHole } from '../../workers/tasks';
+import type { AskedHole } from '../../workers/askedHole';
 import { useTask } from '../../workers/useTask';
 import { useUnits } from '../display/displayStore';
 import type { Workshop } from '../kit/useWorkshop';
@@ -34,7 +34,10 @@ export function fileOf(
   };
 }
 
-/** The plan as it follows the draft, made by the worker; late answers lose. */
+/**
+ * The plan as it follows the draft, made by the worker; late answers lose. The bending takes longer
+ * and joins it a moment later.
+ */
 export function useLivePlan(detail: HoleDetail, content: Content, workshop: Workshop): LivePlan {
   const units = useUnits();
   const asked = useMemo(
@@ -42,5 +45,7 @@ export function useLivePlan(detail: HoleDetail, content: Content, workshop: Work
     [detail.job, content, workshop, units],
   );
   const { outcome, faults } = useTask('plan', asked);
-  return { plan: outcome?.kind === 'planned' ? outcome.plan : null, faults, asked };
+  const bent = useTask('bentPlan', asked);
+  const latest = bent.of === asked ? bent.outcome : outcome;
+  return { plan: latest?.kind === 'planned' ? latest.plan : null, faults, asked };
 }

@@ -1,4 +1,4 @@
-import type { AskedHole } from '../../workers/tasks';
+import type { AskedHole } from '../../workers/askedHole';
 import type { WindowView } from '../../workers/windowView';
 
 /** A speed and a force, as they are dragged to. */

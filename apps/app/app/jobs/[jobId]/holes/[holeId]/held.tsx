@@ -1,0 +1,3 @@
+import { HeldScreen } from '../../../../../src/features/held/HeldScreen';
+
+export default HeldScreen;

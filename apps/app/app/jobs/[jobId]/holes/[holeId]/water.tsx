@@ -1,0 +1,3 @@
+import { WaterScreen } from '../../../../../src/features/water/WaterScreen';
+
+export default WaterScreen;

@@ -1,0 +1,77 @@
+import type { RuleTruth } from '@nucleon/core/choice/edgeTruth';
+import { formatPressure } from '@nucleon/core/units/formatQuantity';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useMemo, useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { ShareBar } from '../../ui/ShareBar';
+import { Loading } from '../../ui/StateView';
+import { Heading, Small, Strong } from '../../ui/text';
+import { useTask } from '../../workers/useTask';
+import { useUnits } from '../display/displayStore';
+import { useEdges } from '../hole/useEdges';
+import type { HoleRoom } from '../hole/useHoleRoom';
+
+const VERDICT: Readonly<Record<RuleTruth['verdict'], string>> = {
+  stricter: 'Stricter than the stress',
+  alike: 'As the stress has it',
+  laxer: 'Laxer than the stress',
+};
+
+/** The stress near an edge beside the rules of thumb, worked out when asked for. */
+export function EdgeTruthPanel({ room }: { readonly room: HoleRoom }) {
+  const units = useUnits();
+  const [wanted, setWanted] = useState(false);
+  const judged = useEdges(room.detail, room.edit);
+  const asked = useMemo(
+    () => (wanted ? { ...room.asked, judged } : null),
+    [wanted, room.asked, judged],
+  );
+  const { outcome } = useTask('edges', asked);
+  return (
+    <Column gap="$3" testID="edge-truth">
+      <Heading aria-level={2}>How near the edge, really?</Heading>
+      <Small>
+        The hole is moved towards and away from its nearest edge, and the stress reckoned at each
+        place.
+      </Small>
+      {!wanted ? (
+        <Row>
+          <Button
+            label="Reckon it beside the rules"
+            onPress={() => {
+              setWanted(true);
+            }}
+            testID="reckon-edges"
+          />
+        </Row>
+      ) : outcome === null ? (
+        <Loading what="the stress near the edge" />
+      ) : outcome.kind === 'untold' ? (
+        <Small role="status">{outcome.why}</Small>
+      ) : (
+        <Column gap="$3">
+          <Small color="$ink" role="status">
+            {outcome.text}
+          </Small>
+          {outcome.curve.map(({ clearMm, stressMpa }) => (
+            <ShareBar
+              key={clearMm}
+              label={`${formatLengthShort(clearMm, units)} from the edge`}
+              share={Math.min(1, stressMpa / outcome.limitMpa)}
+              text={formatPressure(stressMpa, units)}
+            />
+          ))}
+          {outcome.rules.map(({ rule, label, verdict, text }) => (
+            <Column key={rule} borderTopWidth={1} borderColor="$line" paddingTop="$2">
+              <Strong fontSize="$2">{label}</Strong>
+              <Small>
+                {VERDICT[verdict]}: {text}
+              </Small>
+            </Column>
+          ))}
+        </Column>
+      )}
+    </Column>
+  );
+}

@@ -1,0 +1,116 @@
+import type { Outline } from '@nucleon/core/geometry/outline';
+import type { KeepOff } from '@nucleon/core/job/place';
+import { useTheme } from '@tamagui/core';
+import { memo, useId } from 'react';
+import { Circle, ClipPath, Defs, G, Path, Rect, Svg } from 'react-native-svg';
+import { at } from '../../drawing/at';
+import { outlinePath } from '../../drawing/outlinePath';
+import type { StressBand } from '../../workers/stressView';
+import { xOf, yOf, type FaceView } from './faceView';
+import { oddsShade } from './oddsShade';
+import type { OddsSoFar } from './useOddsMap';
+
+interface HeldGroundProps {
+  readonly outline: Outline;
+  readonly keepOff: readonly KeepOff[];
+  readonly view: FaceView;
+  readonly width: number;
+  /** What is shaded: bending, or the odds elsewhere. */
+  readonly bands: readonly StressBand[];
+  readonly odds: OddsSoFar | null;
+}
+
+/** Each step lays another wash over the last. */
+const WASH = 0.13;
+
+/** The piece from above with its shading; stays while pads are dragged. */
+export const HeldGround = memo(function HeldGround(props: HeldGroundProps) {
+  const { outline, keepOff, view, width, bands, odds } = props;
+  const theme = useTheme();
+  const clip = useId();
+  const path = outlinePath(outline, {
+    X: (mm) => xOf(view, mm),
+    Y: (mm) => yOf(view, mm),
+    scale: view.scale,
+  });
+  return (
+    <Svg width={width} height={view.height} aria-hidden>
+      <Defs>
+        <ClipPath id={clip}>
+          <Path d={path} />
+        </ClipPath>
+      </Defs>
+      <Path d={path} fill={theme.surface.val} />
+      <G clipPath={`url(#${clip})`}>
+        {odds ? <OddsCells odds={odds} view={view} /> : null}
+        {bands.map(({ share, rings }) => (
+          <Path
+            key={share}
+            d={rings
+              .map(
+                (ring) =>
+                  `M${ring.map(([x, y]) => `${xOf(view, x).toFixed(1)} ${yOf(view, y).toFixed(1)}`).join('L')}Z`,
+              )
+              .join('')}
+            fill={share >= 1 ? theme.stop.val : theme.rim.val}
+            fillOpacity={share >= 1 ? 0.4 : WASH}
+            stroke={share >= 1 ? theme.stop.val : theme.rim.val}
+            strokeOpacity={share >= 1 ? 1 : 0.45}
+            strokeWidth={share >= 1 ? 2.5 : 0.8}
+            fillRule="evenodd"
+          />
+        ))}
+      </G>
+      {keepOff.map(({ id, shape }) =>
+        shape.kind === 'circle' ? (
+          <Circle
+            key={id}
+            cx={xOf(view, shape.xMm)}
+            cy={yOf(view, shape.yMm)}
+            r={(shape.diameterMm / 2) * view.scale}
+            fill={theme.ground.val}
+            stroke={theme.muted.val}
+          />
+        ) : shape.kind === 'rectangle' ? (
+          <Rect
+            key={id}
+            {...at(xOf(view, shape.xMm), yOf(view, shape.yMm + shape.heightMm))}
+            width={shape.widthMm * view.scale}
+            height={shape.heightMm * view.scale}
+            fill={theme.ground.val}
+            stroke={theme.muted.val}
+          />
+        ) : null,
+      )}
+      <Path d={path} fill="none" stroke={theme.ink.val} strokeWidth={1.4} />
+    </Svg>
+  );
+});
+
+function OddsCells({ odds, view }: { readonly odds: OddsSoFar; readonly view: FaceView }) {
+  const theme = useTheme();
+  const { columns, rows } = odds;
+  const shade = oddsShade(odds.odds);
+  const bottomPx = view.bottom;
+  const wide = (view.widthMm * view.scale) / columns;
+  const tall = (view.heightMm * view.scale) / rows;
+  return (
+    <G>
+      {odds.odds.map((one, cell) =>
+        Number.isNaN(one) ? null : (
+          <Rect
+            key={cell}
+            {...at(
+              view.left + (cell % columns) * wide,
+              bottomPx - (Math.floor(cell / columns) + 1) * tall,
+            )}
+            width={wide + 0.4}
+            height={tall + 0.4}
+            fill={theme.rim.val}
+            fillOpacity={shade(one)}
+          />
+        ),
+      )}
+    </G>
+  );
+}

@@ -1,0 +1,186 @@
+import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
+import { boundingBox, type PointMm } from '@nucleon/core/geometry/outline';
+import type { SupportSetup } from '@nucleon/core/job/job';
+import { formatPressure } from '@nucleon/core/units/formatQuantity';
+import { useTheme } from '@tamagui/core';
+import { View } from 'react-native';
+import { Circle, G, Line, Rect, Svg, Text } from 'react-native-svg';
+import { at } from '../../drawing/at';
+import type { StressView } from '../../workers/stressView';
+import { useUnits } from '../display/displayStore';
+import { faceView, xOf, yOf } from './faceView';
+import { HeldGround } from './HeldGround';
+import { useDragPads } from './useDragPads';
+import type { OddsSoFar } from './useOddsMap';
+
+const TALLEST_PX = 460;
+
+interface HeldMapProps {
+  readonly piece: StoredPiece;
+  readonly hole: StoredHole;
+  readonly support: Partial<SupportSetup>;
+  readonly stress: StressView;
+  readonly showsOdds: boolean;
+  readonly odds: OddsSoFar | null;
+  /** Where the odds are asked for. */
+  readonly asked: PointMm | null;
+  readonly width: number;
+  readonly chosen: number | null;
+  readonly onChoose: (index: number | null) => void;
+  readonly onMove: (index: number, to: PointMm) => void;
+  readonly onTap: (at: PointMm) => void;
+}
+
+/** The piece from above: what bends where, and what holds it, to be dragged. */
+export function HeldMap(props: HeldMapProps) {
+  const { piece, hole, support, stress, showsOdds, odds, asked, width, chosen } = props;
+  const theme = useTheme();
+  const units = useUnits();
+  const view = faceView(boundingBox(piece.outline), width, TALLEST_PX);
+  const pads = support.pads ?? [];
+  const ref = useDragPads({
+    view,
+    pads,
+    chosen,
+    onChoose: props.onChoose,
+    onMove: props.onMove,
+    onTap: props.onTap,
+  });
+  const { bending } = stress;
+  const [X, Y] = [xOf(view, hole.xMm), yOf(view, hole.yMm)];
+  const words = { fontFamily: 'Hyperlegible-700', fontSize: 13 } as const;
+  return (
+    <View
+      ref={ref}
+      testID="held-map"
+      role="application"
+      aria-label={`${stress.text} Arrow keys move the chosen pad, with Shift finer.`}
+      tabIndex={0}
+      style={{ width, height: view.height, touchAction: 'none' } as object}
+    >
+      <HeldGround
+        outline={piece.outline}
+        keepOff={piece.keepOff ?? []}
+        view={view}
+        width={width}
+        bands={showsOdds ? [] : stress.bands}
+        odds={showsOdds ? odds : null}
+      />
+      <Svg
+        width={width}
+        height={view.height}
+        style={{ position: 'absolute', left: 0, top: 0, pointerEvents: 'none' }}
+      >
+        {pads.map((pad, index) => (
+          <Rect
+            key={index}
+            {...at(xOf(view, pad.xMm), yOf(view, pad.yMm + pad.heightMm))}
+            width={pad.widthMm * view.scale}
+            height={pad.heightMm * view.scale}
+            fill={theme.water.val}
+            fillOpacity={index === chosen ? 0.28 : 0.14}
+            stroke={theme.water.val}
+            strokeWidth={index === chosen ? 3 : 1.5}
+            strokeDasharray="6 3"
+          />
+        ))}
+        {(support.boards ?? []).map((board, index) => (
+          <Rect
+            key={index}
+            {...at(xOf(view, board.xMm), yOf(view, board.yMm + board.heightMm))}
+            width={board.widthMm * view.scale}
+            height={board.heightMm * view.scale}
+            fill="none"
+            stroke={theme.caution.val}
+            strokeWidth={2}
+          />
+        ))}
+        {(support.clamps ?? []).map(({ xMm, yMm, padDiameterMm }, index) => (
+          <G key={index}>
+            <Circle
+              cx={xOf(view, xMm)}
+              cy={yOf(view, yMm)}
+              r={Math.max(5, (padDiameterMm / 2) * view.scale)}
+              fill={theme.surface.val}
+              stroke={theme.ink.val}
+              strokeWidth={2}
+            />
+            <Line
+              x1={xOf(view, xMm) - 5}
+              x2={xOf(view, xMm) + 5}
+              y1={yOf(view, yMm)}
+              y2={yOf(view, yMm)}
+              stroke={theme.ink.val}
+              strokeWidth={2}
+            />
+          </G>
+        ))}
+        <Circle
+          cx={X}
+          cy={Y}
+          r={Math.max(3, (hole.diameterMm / 2) * view.scale)}
+          fill="none"
+          stroke={theme.ink.val}
+          strokeWidth={2}
+        />
+        {bending.kind === 'bent' && !showsOdds ? (
+          <Peak
+            X={xOf(view, bending.at.xMm)}
+            Y={yOf(view, bending.at.yMm)}
+            text={formatPressure(bending.stressMpa, units)}
+            width={width}
+          />
+        ) : null}
+        {asked && showsOdds ? (
+          <Circle
+            cx={xOf(view, asked.xMm)}
+            cy={yOf(view, asked.yMm)}
+            r={Math.max(3, (hole.diameterMm / 2) * view.scale)}
+            fill="none"
+            stroke={theme.water.val}
+            strokeWidth={2}
+            strokeDasharray="4 3"
+          />
+        ) : null}
+        {support.edgesHeld === 'four' || support.edgesHeld === 'two' ? (
+          <Text {...words} {...at(8, 12)} fill={theme.muted.val}>
+            {support.edgesHeld === 'four' ? 'edges held' : 'on two battens'}
+          </Text>
+        ) : null}
+      </Svg>
+    </View>
+  );
+}
+
+/** Where it is bent most, with how much, on a halo of the ground. */
+function Peak({
+  X,
+  Y,
+  text,
+  width,
+}: {
+  readonly X: number;
+  readonly Y: number;
+  readonly text: string;
+  readonly width: number;
+}) {
+  const theme = useTheme();
+  const right = X > width - 110;
+  const words = {
+    fontFamily: 'Hyperlegible-700',
+    fontSize: 15,
+    textAnchor: right ? ('end' as const) : ('start' as const),
+  };
+  const place = at(X + (right ? -10 : 10), Math.max(16, Y - 10));
+  return (
+    <G>
+      <Circle cx={X} cy={Y} r={4} fill={theme.stop.val} />
+      <Text {...words} {...place} stroke={theme.surface.val} strokeWidth={5} fill="none">
+        {text}
+      </Text>
+      <Text {...words} {...place} fill={theme.stop.val}>
+        {text}
+      </Text>
+    </G>
+  );
+}

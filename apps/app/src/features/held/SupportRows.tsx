@@ -1,0 +1,89 @@
+import { STABILITY_WORDS, type RankedSupport } from '@nucleon/core/choice/rankSupports';
+import { oddsInWords } from '@nucleon/core/risk/oddsWords';
+import { formatPressure } from '@nucleon/core/units/formatQuantity';
+import { formatLengthAbout } from '@nucleon/core/units/length';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { Heading, Label, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+
+interface SupportRowsProps {
+  readonly ranked: readonly RankedSupport[];
+  readonly barred: readonly { readonly name: string; readonly why: string }[];
+  readonly onUse: (one: RankedSupport) => void;
+}
+
+/** Everything it could lie on, best first. */
+export function SupportRows({ ranked, barred, onUse }: SupportRowsProps) {
+  const units = useUnits();
+  return (
+    <Column gap="$1" testID="supports">
+      <Heading aria-level={2}>What to lay it on</Heading>
+      <Small>By what a hole is expected to cost on each; the same force, bit and water.</Small>
+      {ranked.map((one, index) => {
+        const { kind, name, outcome, bending, stressMpa, stability, needs, have, current } = one;
+        const figures: readonly (readonly [string, string])[] = [
+          ['Stress', formatPressure(stressMpa, units)],
+          ['Cracks', oddsInWords(outcome.crackProbability)],
+          ['Exit chip', outcome.chipMm ? formatLengthAbout(outcome.chipMm.p50, units) : '–'],
+          ...(bending.kind === 'bent'
+            ? [['Sinks', formatLengthAbout(bending.deflectionMm, units)] as const]
+            : []),
+        ];
+        return (
+          <Column
+            key={kind}
+            gap="$2"
+            paddingVertical="$3"
+            borderTopWidth={1}
+            borderColor="$line"
+            testID={`support-${kind}`}
+          >
+            <Row justifyContent="space-between" gap="$3" alignItems="flex-start">
+              <Column flex={1}>
+                <Strong>
+                  {index + 1}. {name}
+                  {have ? ` · ${have}` : ''}
+                </Strong>
+                <Small>
+                  {stability ? `${STABILITY_WORDS[stability]}. ` : ''}
+                  {one.why}
+                </Small>
+              </Column>
+              {current ? (
+                <Strong color="$fine">In the plan</Strong>
+              ) : (
+                <Button
+                  label="Use"
+                  hint={`Lay it on ${name.toLowerCase()}`}
+                  onPress={() => {
+                    onUse(one);
+                  }}
+                  testID={`use-support-${kind}`}
+                />
+              )}
+            </Row>
+            <Row flexWrap="wrap" rowGap="$2">
+              {figures.map(([label, value]) => (
+                <Column key={label} width="25%" minWidth={80} paddingRight="$2">
+                  <Label fontSize="$1" lineHeight="$1">
+                    {label}
+                  </Label>
+                  <Strong fontSize="$2">{value}</Strong>
+                </Column>
+              ))}
+            </Row>
+            {needs.map((need) => (
+              <Small key={need}>Wants: {need.charAt(0).toLowerCase() + need.slice(1)}.</Small>
+            ))}
+          </Column>
+        );
+      })}
+      {barred.map(({ name, why }) => (
+        <Small key={name} paddingVertical="$2">
+          {name}: {why}
+        </Small>
+      ))}
+    </Column>
+  );
+}

@@ -1,0 +1,64 @@
+import type { Clouding } from '@nucleon/core/choice/waterAdvice';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { View } from '@tamagui/core';
+import { Column, Row } from '../../ui/layout';
+import { Small } from '../../ui/text';
+
+/** Cells of water, each a hole cloudier, in the colour these fines give it. */
+export function ClearnessGauge({
+  clouding,
+  finesColour,
+}: {
+  readonly clouding: readonly Clouding[];
+  readonly finesColour: string;
+}) {
+  const last = clouding.at(-1);
+  const clear = clouding.filter(({ isClear }) => isClear).length;
+  const said =
+    last && !last.isClear
+      ? clear === 0
+        ? 'The mark is lost before the first hole is done: change the water half way.'
+        : `The mark is lost in hole ${last.holes}: change the water after ${clear}.`
+      : `Clear enough for ${clear} such holes and more.`;
+  return (
+    <Column gap="$2" role="img" aria-label={said} testID="clearness">
+      <Row gap="$1">
+        {clouding.map(({ holes, light, isClear }) => (
+          <Column key={holes} flex={1} gap="$1" alignItems="center">
+            <View
+              height={44}
+              alignSelf="stretch"
+              backgroundColor="$waterWash"
+              borderWidth={isClear ? 1 : 2}
+              borderColor={isClear ? '$line' : '$caution'}
+              alignItems="center"
+              justifyContent="center"
+            >
+              <View
+                position="absolute"
+                top={0}
+                bottom={0}
+                left={0}
+                right={0}
+                backgroundColor={finesColour}
+                opacity={1 - light}
+              />
+              <View
+                width={14}
+                height={14}
+                borderRadius={7}
+                borderWidth={2}
+                borderColor="$ink"
+                opacity={light}
+              />
+            </View>
+            <Small fontSize="$1" lineHeight="$1">
+              {formatDecimals(light * 100, 0)} %
+            </Small>
+          </Column>
+        ))}
+      </Row>
+      <Small>{said} Each cell is one hole more; the ring is your mark through the water.</Small>
+    </Column>
+  );
+}

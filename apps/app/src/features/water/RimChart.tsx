@@ -1,0 +1,85 @@
+import type { RimStory } from '@nucleon/core/plan/rimStory';
+import { formatTempRise } from '@nucleon/core/units/formatQuantity';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { useTheme } from '@tamagui/core';
+import { View } from 'react-native';
+import { LineChart } from 'react-native-chart-kit/v2';
+import { Row } from '../../ui/layout';
+import { Small } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+
+const HEIGHT_PX = 260;
+/** Points drawn of those that were worked out. */
+const DRAWN = 150;
+
+/** The ring's temperature over the cut: as planned, with a dry spell, and the limit where it is near. */
+export default function RimChart({
+  story,
+  width,
+}: {
+  readonly story: RimStory;
+  readonly width: number;
+}) {
+  const theme = useTheme();
+  const units = useUnits();
+  const { atS, wetK, dryK, limitK, mostDryK, mostWetK } = story;
+  const every = Math.max(1, Math.floor(atS.length / DRAWN));
+  const showsLimit = limitK !== null && limitK < 1.6 * mostDryK;
+  const data = Array.from(atS.keys())
+    .filter((i) => i % every === 0)
+    .map((i) => ({
+      s: Math.round(atS[i] ?? 0),
+      wet: wetK[i] ?? 0,
+      dry: dryK[i] ?? 0,
+      ...(showsLimit ? { limit: limitK } : {}),
+    })) as Record<string, number>[];
+  const lines = [
+    { yKey: 'dry', label: 'With the dry spell', color: theme.rim.val, dash: [6, 4] },
+    { yKey: 'wet', label: 'As planned', color: theme.water.val, dash: undefined },
+    ...(showsLimit
+      ? [{ yKey: 'limit', label: 'Working limit', color: theme.stop.val, dash: [2, 4] }]
+      : []),
+  ];
+  return (
+    <View testID="rim-chart">
+      <LineChart
+        data={data}
+        xKey="s"
+        series={lines.map(({ yKey, label, color, dash }) => ({
+          yKey,
+          label,
+          color,
+          strokeWidth: 2.5,
+          strokeDasharray: dash,
+          dot: false,
+        }))}
+        width={width}
+        height={HEIGHT_PX}
+        theme={{
+          background: 'transparent',
+          plotBackground: 'transparent',
+          grid: theme.line.val,
+          axis: theme.muted.val,
+          text: theme.ink.val,
+          mutedText: theme.muted.val,
+          typography: { fontFamily: 'Hyperlegible', axisLabelSize: 13 },
+        }}
+        showDots={false}
+        legend={false}
+        yDomain={{ includeZero: true }}
+        formatYLabel={(kelvin) => formatDecimals(kelvin, 0)}
+        formatXLabel={(value) => `${String(value)} s`}
+        accessibilityLabel={`Temperature of the ring above the water: at most ${formatTempRise(mostWetK, units)} as planned, ${formatTempRise(mostDryK, units)} with the dry spell.`}
+      />
+      <Row gap="$4" flexWrap="wrap">
+        {lines.map(({ yKey, label, color }) => (
+          <Row key={yKey} gap="$2">
+            <View style={{ width: 22, height: 3, backgroundColor: color }} />
+            <Small>{label}</Small>
+          </Row>
+        ))}
+        <Small>K above the water</Small>
+      </Row>
+    </View>
+  );
+}

@@ -1,0 +1,225 @@
+import { oddsInWords } from '@nucleon/core/risk/oddsWords';
+import { COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
+import type { RankedWater } from '@nucleon/core/choice/rankWater';
+import { formatDuration, formatTempRise } from '@nucleon/core/units/formatQuantity';
+import { WET_GATES } from '@nucleon/core/hazards/wetGates';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Measured } from '../../drawing/Measured';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Panel, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { PartPanel } from '../../ui/PartPanel';
+import { Loading } from '../../ui/StateView';
+import { Heading, Label, Small, Strong } from '../../ui/text';
+import { useTask } from '../../workers/useTask';
+import { useUnits } from '../display/displayStore';
+import { CheckList } from '../gates/CheckList';
+import { useGateAnswers } from '../gates/useGateAnswers';
+import type { Editing } from '../hole/editing';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { ClearnessGauge } from './ClearnessGauge';
+
+const RimChart = lazy(() => import('./RimChart'));
+
+const clock = (): Date => new Date();
+const DRY_CHIPS = [2, 5, 10, 20].map((seconds) => ({ value: seconds, label: `${seconds} s dry` }));
+
+/** How much water, when to change it, how hot the ring runs, and what water and power ask for. */
+export function WaterScreen() {
+  return (
+    <HoleLoader title="Water">
+      {(loaded) => <WaterRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function WaterRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const { asked, plan, edit, detail } = room;
+  const [dryForS, setDryForS] = useState(5);
+  const answers = useGateAnswers(edit, detail.job, clock);
+  const watered = useTask(
+    'water',
+    useMemo(() => ({ ...asked, dryForS }), [asked, dryForS]),
+  );
+  const ranked = useTask('waters', asked);
+  const view = watered.outcome?.kind === 'told' ? watered.outcome.view : null;
+  if (!view || !plan)
+    return (
+      <RoomPage name="water" room={room}>
+        {watered.faults.length === 0 ? <Loading what="the water" /> : null}
+      </RoomPage>
+    );
+  const gates = plan.gates.filter(({ code }) => WET_GATES.has(code));
+  const settledGates = plan.settledGates.filter(({ code }) => WET_GATES.has(code));
+  return (
+    <RoomPage name="water" room={room} maxWidth={820}>
+      <Column padding="$4" gap="$5" testID="water-room">
+        <Panel wet padding="$4" gap="$2">
+          <Label>{plan.water.name}</Label>
+          {view.advice.map((part) => (
+            <PartPanel key={part.id} {...part} testID={`water-${part.id}`} />
+          ))}
+          <Tray edit={edit} kind={plan.setup.waterKind as CoolantId} />
+        </Panel>
+        {view.clouding.length > 0 ? (
+          <Column gap="$3">
+            <Heading aria-level={2}>How clear it stays</Heading>
+            <ClearnessGauge clouding={view.clouding} finesColour={view.finesColour} />
+          </Column>
+        ) : null}
+        <Column gap="$3">
+          <Heading aria-level={2}>How hot the ring runs</Heading>
+          <Small role="status" color="$ink" testID="rim-text">
+            {view.storyText}
+          </Small>
+          <Chips
+            label="If the water fails half way for"
+            chips={DRY_CHIPS}
+            value={dryForS}
+            onChange={setDryForS}
+            testID="dry-spell"
+          />
+          <Suspense fallback={<Loading what="the chart" />}>
+            <Measured>{(width) => <RimChart story={view.story} width={width} />}</Measured>
+          </Suspense>
+          <Small>
+            Lifts show as dips. The ring is followed by finite volumes under the rim; see
+            docs/model.md.
+          </Small>
+        </Column>
+        {gates
+          .filter(({ level }) => level === 'stop')
+          .map(({ code, message }) => (
+            <Small key={code} role="alert" color="$stop">
+              Stop: {message}
+            </Small>
+          ))}
+        <CheckList plan={{ gates, settledGates }} answers={answers} title="Water and power" flush />
+        <Column gap="$1" testID="waters">
+          <Heading aria-level={2}>By what means</Heading>
+          {ranked.outcome?.kind === 'ranked' ? (
+            <>
+              {ranked.outcome.ranked.map((one, index) => (
+                <MeansRow
+                  key={one.kind}
+                  place={index + 1}
+                  one={one}
+                  onUse={() => {
+                    edit.changeHole({ setup: one.setup }, 'water-choice');
+                  }}
+                />
+              ))}
+              {ranked.outcome.barred.map(({ kind, name, why }) => (
+                <Small key={kind} paddingVertical="$1">
+                  {name}: {why}
+                </Small>
+              ))}
+            </>
+          ) : (
+            <Loading what="the means" />
+          )}
+        </Column>
+      </Column>
+    </RoomPage>
+  );
+}
+
+/** Cover and tray, where water stands. */
+function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId }) {
+  if (COOLANTS[kind].kind !== 'standing') return null;
+  const { water } = edit.hole.setup ?? {};
+  const change = (next: object, group: string): void => {
+    edit.changeSetup({ water: { ...water, kind, ...next } }, group);
+  };
+  return (
+    <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+      <LengthBox
+        inRow
+        label="Over the face"
+        valueMm={water?.coverMm ?? COOLANTS[kind].coverMm}
+        mostMm={500}
+        onChangeMm={(coverMm) => {
+          change({ coverMm }, 'cover');
+        }}
+        testID="water-cover"
+      />
+      {kind === 'pool' ? null : (
+        <>
+          <LengthBox
+            inRow
+            label="Tray, long"
+            valueMm={water?.trayLengthMm ?? null}
+            placeholder="not measured"
+            mostMm={100_000}
+            onChangeMm={(trayLengthMm) => {
+              change({ trayLengthMm }, 'tray-length');
+            }}
+            testID="tray-length"
+          />
+          <LengthBox
+            inRow
+            label="Tray, wide"
+            valueMm={water?.trayWidthMm ?? null}
+            placeholder="not measured"
+            mostMm={100_000}
+            onChangeMm={(trayWidthMm) => {
+              change({ trayWidthMm }, 'tray-width');
+            }}
+            testID="tray-width"
+          />
+        </>
+      )}
+    </Row>
+  );
+}
+
+function MeansRow({
+  place,
+  one,
+  onUse,
+}: {
+  readonly place: number;
+  readonly one: RankedWater;
+  readonly onUse: () => void;
+}) {
+  const units = useUnits();
+  const { outcome } = one;
+  return (
+    <Column
+      gap="$1"
+      paddingVertical="$3"
+      borderTopWidth={1}
+      borderColor="$line"
+      testID={`means-${one.kind}`}
+    >
+      <Row justifyContent="space-between" gap="$3" alignItems="flex-start">
+        <Column flex={1}>
+          <Strong>
+            {place}. {one.name}
+            {one.have ? ` · ${one.have}` : ''}
+          </Strong>
+          <Small>{one.why}</Small>
+        </Column>
+        {one.current ? (
+          <Strong color="$fine">In the plan</Strong>
+        ) : (
+          <Button
+            label="Use"
+            hint={`Use ${one.name.toLowerCase()}`}
+            onPress={onUse}
+            testID={`use-means-${one.kind}`}
+          />
+        )}
+      </Row>
+      <Small color="$ink">
+        Ring {formatTempRise(one.tempRiseK, units)} hotter · cracks{' '}
+        {oddsInWords(outcome.crackProbability)} ·{' '}
+        {outcome.timeS ? formatDuration(outcome.timeS.p50) : 'does not cut'}
+      </Small>
+    </Column>
+  );
+}

@@ -1,0 +1,102 @@
+import { holdAdvice, type HoldPart } from '@nucleon/core/choice/holdAdvice';
+import { isOnFace } from '@nucleon/core/geometry/outline';
+import type { Fault } from '@nucleon/core/job/fault';
+import { stressOf } from '@nucleon/core/plan/stressOf';
+import type { Bend } from '@nucleon/core/plate/bender';
+import type { Bending } from '@nucleon/core/plate/bendingScene';
+import { locator } from '@nucleon/core/plate/locate';
+import { contours } from 'd3-contour';
+import type { AskedHole } from './askedHole';
+import { STRESS_STEPS } from './stressSteps';
+
+/** Points across the longer side of the map. */
+const GRID = 96;
+/** Rings of points on the face, mm. */
+export type FaceRings = readonly (readonly (readonly [number, number])[])[];
+
+export interface StressBand {
+  /** Of the working limit. */
+  readonly share: number;
+  readonly rings: FaceRings;
+}
+
+/** The bending as shapes to draw over the piece, with what it comes to. */
+export interface StressView {
+  readonly bending: Bending;
+  readonly text: string;
+  readonly totalMpa: number;
+  readonly limitMpa: number;
+  readonly heatMpa: number;
+  readonly crackProbability: number;
+  readonly chipMm: number | null;
+  readonly bands: readonly StressBand[];
+  readonly advice: readonly HoldPart[];
+}
+
+export type StressViewOutcome =
+  | { readonly kind: 'drawn'; readonly view: StressView }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+/** Marching squares over the greater tension of both faces. */
+export function stressView({ file, holeId, units }: AskedHole, bend: Bend): StressViewOutcome {
+  const outcome = stressOf(file, holeId, units, bend);
+  if (outcome.kind === 'faulty') return outcome;
+  const { context, field, text } = outcome.stress;
+  const { crack, bending } = context;
+  const limitMpa = crack.bearableMpa / 2;
+  return {
+    kind: 'drawn',
+    view: {
+      bending,
+      text,
+      totalMpa: crack.stressMpa,
+      limitMpa,
+      heatMpa: context.thermalStressMpa,
+      crackProbability: crack.total,
+      chipMm: context.chip?.p50 ?? null,
+      bands: field ? bandsOf(context.piece.outline, field, limitMpa) : [],
+      advice: holdAdvice(context),
+    },
+  };
+}
+
+type Outcome = ReturnType<typeof stressOf>;
+type Stress = (Outcome & { readonly kind: 'stressed' })['stress'];
+
+function bandsOf(
+  outline: Stress['context']['piece']['outline'],
+  { mesh, solution }: NonNullable<Stress['field']>,
+  limitMpa: number,
+): readonly StressBand[] {
+  const [widthMm, heightMm] = [mesh.x, mesh.y].map((all) =>
+    all.reduce((most, one) => Math.max(most, one), 0),
+  ) as [number, number];
+  const stepMm = Math.max(widthMm, heightMm) / GRID;
+  const columns = Math.max(2, Math.round(widthMm / stepMm) + 1);
+  const rows = Math.max(2, Math.round(heightMm / stepMm) + 1);
+  const [dx, dy] = [widthMm / (columns - 1), heightMm / (rows - 1)];
+  const locate = locator(mesh);
+  const tension = (node: number): number =>
+    Math.max(solution.farTensionMpa[node] ?? 0, solution.nearTensionMpa[node] ?? 0);
+  const values = Array.from({ length: columns * rows }, (_, cell) => {
+    const p = { xMm: (cell % columns) * dx, yMm: Math.floor(cell / columns) * dy };
+    const found = locate(p.xMm, p.yMm);
+    if (!found || (outline.kind !== 'rectangle' && !isOnFace(outline, p))) return 0;
+    return found.nodes.reduce(
+      (sum, node, corner) => sum + tension(node) * (found.shares[corner] ?? 0),
+      0,
+    );
+  });
+  const most = values.reduce((a, b) => Math.max(a, b), 0);
+  const marching = contours().size([columns, rows]);
+  return STRESS_STEPS.filter((share) => share * limitMpa < most).map((share) => ({
+    share,
+    rings: marching
+      .contour(values, share * limitMpa)
+      .coordinates.flatMap((polygon) =>
+        polygon.map((ring) =>
+          ring.map(([x = 0, y = 0]): readonly [number, number] => [(x - 0.5) * dx, (y - 0.5) * dy]),
+        ),
+      ),
+  }));
+}
