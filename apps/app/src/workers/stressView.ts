@@ -7,16 +7,19 @@ import type { Bending } from '@nucleon/core/plate/bendingScene';
 import { locator } from '@nucleon/core/plate/locate';
 import { contours } from 'd3-contour';
 import type { AskedHole } from './askedHole';
-import { STRESS_STEPS } from './stressSteps';
 
 /** Points across the longer side of the map. */
 const GRID = 96;
 /** Rings of points on the face, mm. */
 export type FaceRings = readonly (readonly (readonly [number, number])[])[];
 
+/** Steps of a map: one, two and five of each ten, from a thirtieth of the most, and the limit. */
+const FAINTEST = 1 / 30;
+
 export interface StressBand {
-  /** Of the working limit. */
-  readonly share: number;
+  readonly mpa: number;
+  /** The working limit itself. */
+  readonly isLimit: boolean;
   readonly rings: FaceRings;
 }
 
@@ -89,14 +92,24 @@ function bandsOf(
   });
   const most = values.reduce((a, b) => Math.max(a, b), 0);
   const marching = contours().size([columns, rows]);
-  return STRESS_STEPS.filter((share) => share * limitMpa < most).map((share) => ({
-    share,
+  return stepsTo(most, limitMpa).map((mpa) => ({
+    mpa,
+    isLimit: mpa === limitMpa,
     rings: marching
-      .contour(values, share * limitMpa)
+      .contour(values, mpa)
       .coordinates.flatMap((polygon) =>
         polygon.map((ring) =>
           ring.map(([x = 0, y = 0]): readonly [number, number] => [(x - 0.5) * dx, (y - 0.5) * dy]),
         ),
       ),
   }));
+}
+
+function stepsTo(mostMpa: number, limitMpa: number): readonly number[] {
+  if (mostMpa <= 0) return [];
+  const tens = Math.floor(Math.log10(mostMpa * FAINTEST));
+  const round = [0, 1, 2].flatMap((more) => [1, 2, 5].map((one) => one * 10 ** (tens + more)));
+  return [...round.filter((mpa) => mpa >= mostMpa * FAINTEST && mpa !== limitMpa), limitMpa]
+    .filter((mpa) => mpa < mostMpa)
+    .sort((a, b) => a - b);
 }

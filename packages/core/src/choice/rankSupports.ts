@@ -22,7 +22,7 @@ export interface RankedSupport {
   readonly stability: Stability | null;
   /** A flat piece, or a bed that follows an odd one. */
   readonly suits: boolean;
-  /** What it asks for, a line each. */
+  /** What it wants, each to follow “wants”. */
   readonly needs: readonly string[];
   /** What of the kit is this; null where nothing is. */
   readonly have: string | null;
@@ -161,17 +161,17 @@ function needsOf({ piece, now }: Scene, id: SupportId): readonly string[] {
   const isBath = now.setup.coolant.kind === 'standing' && now.setup.coolant.id !== 'pool';
   const lines = [
     !isFlat(piece) && !support.follows && id !== 'nothing'
-      ? 'A round or odd piece touches it in a line or at points: cradle it, or bed it in something that follows'
+      ? 'a cradle, or a bed that follows: a round or odd piece touches this in a line or at points'
       : null,
     isFlat(piece) && support.foundationNPerMm3 >= HARD_BED
-      ? 'A piece as flat as it is: lay it on and feel for rocking'
+      ? 'a piece as flat as it is: lay it on and feel for rocking'
       : null,
-    support.usedUp ? 'A fresh place for each hole' : null,
-    isBath && support.inWater === 'floats' ? 'A weight on it: it floats in the bath' : null,
+    support.usedUp ? 'a fresh place for each hole' : null,
+    isBath && support.inWater === 'floats' ? 'a weight on it: it floats in the bath' : null,
     support.inWater === 'swells' && now.setup.coolant.kind !== 'dry'
-      ? 'Drying after: it swells where it stays wet'
+      ? 'drying after: it swells where it stays wet'
       : null,
-    id === 'nothing' ? 'A hand or tape behind for the plug' : null,
+    id === 'nothing' ? 'a hand or tape behind for the plug' : null,
   ];
   return lines.filter((line) => line !== null);
 }

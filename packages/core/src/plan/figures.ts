@@ -103,7 +103,9 @@ export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
     [
       'maxDeflectionMm',
       'Sinks in by',
-      plan.maxDeflectionMm === null ? null : split(formatLengthAbout(plan.maxDeflectionMm, units)),
+      plan.maxDeflectionMm === null || plan.maxDeflectionMm < 0.01
+        ? null
+        : split(formatLengthAbout(plan.maxDeflectionMm, units)),
     ],
     [
       'liftOffFraction',

@@ -3,11 +3,12 @@ import type { JobFile } from '../job/job';
 import type { Pressed } from '../plate/bendPiece';
 import type { Bend } from '../plate/bender';
 import { formatPressure } from '../units/formatQuantity';
-import { formatLengthAbout, formatLengthShort } from '../units/length';
+import { formatLengthShort } from '../units/length';
 import { formatDecimals } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
 import { capitalised } from '../reason/sentence';
 import { bendingSceneOf } from './bendingSceneOf';
+import { sinksInWords } from './sinkingWords';
 import { bendingText } from './bendingWords';
 import { contextOf } from './makePlan';
 import type { PlanContext } from './planContext';
@@ -64,5 +65,5 @@ export function stressText({ bending, crack, thermalStressMpa, units }: PlanCont
     share > 1
       ? `over the working limit of ${formatPressure(limitMpa, units)}`
       : `${formatDecimals(share * 100, 0)} % of the working limit of ${formatPressure(limitMpa, units)}`;
-  return `${formatPressure(crack.stressMpa, units)} altogether, ${verdict}, ${most}. Bending is greatest ${where}. It sinks ${formatLengthAbout(bending.deflectionMm, units)}${lift}.`;
+  return `${formatPressure(crack.stressMpa, units)} altogether, ${verdict}, ${most}. Bending is greatest ${where}. It ${sinksInWords(bending.deflectionMm, units)}${lift}.`;
 }

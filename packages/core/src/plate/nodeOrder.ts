@@ -1,12 +1,47 @@
 import { cornersOf, triangleCount, type PlateMesh } from './plateMesh';
 
 /**
- * The order nodes are numbered in so that the stiffness keeps a narrow envelope: reverse
- * Cuthill–McKee (1969), started from a node far out (two sweeps of levels).
+ * The order nodes are numbered in so that the stiffness keeps a small envelope: reverse
+ * Cuthill–McKee (1969), or swept along either axis, whichever is smallest for this mesh.
  * @returns `order[place]` is the node at that place
  */
 export function nodeOrder(mesh: PlateMesh): Int32Array {
   const neighbours = neighboursOf(mesh);
+  const swept = (along: Float64Array, across: Float64Array): Int32Array =>
+    Int32Array.from(along.keys()).sort(
+      (a, b) =>
+        (along[a] ?? 0) - (along[b] ?? 0) || (across[a] ?? 0) - (across[b] ?? 0) || a - b,
+    );
+  const orders = [
+    cuthillMcKee(mesh, neighbours),
+    swept(mesh.x, mesh.y),
+    swept(mesh.y, mesh.x),
+  ] as const;
+  return orders.reduce((best, one) =>
+    profileOf(one, neighbours) < profileOf(best, neighbours) ? one : best,
+  );
+}
+
+/** Entries between the leftmost neighbour and the diagonal, over all nodes. */
+function profileOf(order: Int32Array, neighbours: readonly (readonly number[])[]): number {
+  const place = new Int32Array(order.length);
+  order.forEach((node, at) => {
+    place[node] = at;
+  });
+  return order.reduce((sum, node, at) => {
+    const leftmost = (neighbours[node] ?? []).reduce(
+      (least, one) => Math.min(least, place[one] ?? 0),
+      at,
+    );
+    return sum + at - leftmost;
+  }, 0);
+}
+
+/** Levels from a node far out (two sweeps), each sorted by how few neighbours they have, reversed. */
+function cuthillMcKee(
+  mesh: PlateMesh,
+  neighbours: readonly (readonly number[])[],
+): Int32Array {
   const nodes = mesh.x.length;
   const order = new Int32Array(nodes);
   const placed = new Uint8Array(nodes);

@@ -36,7 +36,7 @@ export interface HeldPlate {
 /** A plate whose stiffness is factored with the springs of `touching` in it. */
 export interface PreparedPlate {
   readonly plate: HeldPlate;
-  readonly elastic: Envelope;
+  readonly elastic: Elastic;
   /** `rowOf[node]` is the row of its deflection. */
   readonly rowOf: Int32Array;
   /** Springs of held nodes, N/mm, stiff beside the plate; 0 elsewhere. */
@@ -45,6 +45,14 @@ export interface PreparedPlate {
   readonly touching: Uint8Array;
   /** 81 numbers a triangle: at each corner the 3 × 9 matrix that makes moments of u. */
   readonly momentsOf: Float64Array;
+}
+
+/** The plate's own stiffness as it was put together: entries of the lower half, some more than once. */
+export interface Elastic {
+  readonly firstOfThree: Int32Array;
+  readonly rows: Int32Array;
+  readonly columns: Int32Array;
+  readonly values: Float64Array;
 }
 
 export type Prepared =
@@ -75,7 +83,8 @@ export function preparePlate(plate: HeldPlate): Prepared {
   });
   const elastic = assemble(plate, rowOf);
   const holdNPerMm = new Float64Array(mesh.x.length);
-  for (const node of plate.held) holdNPerMm[node] = HOLD * diagonal(elastic, rowOf[node] ?? 0);
+  const own = diagonalOf(elastic);
+  for (const node of plate.held) holdNPerMm[node] = HOLD * (own[rowOf[node] ?? 0] ?? 0);
   const touching = Uint8Array.from(springNPerMm, (k) => (k > 0 ? 1 : 0));
   const factor = factorWith({ plate, elastic, rowOf, holdNPerMm }, touching);
   return factor
@@ -99,7 +108,10 @@ export function factorWith(
   { plate, elastic, rowOf, holdNPerMm }: Omit<PreparedPlate, 'factor' | 'touching' | 'momentsOf'>,
   touching: Uint8Array,
 ): Envelope | null {
-  const matrix: Envelope = { ...elastic, values: Float64Array.from(elastic.values) };
+  const { firstOfThree, rows, columns, values } = elastic;
+  const matrix = emptyEnvelope(firstOfThree);
+  for (let at = 0; at < values.length; at++)
+    addTo(matrix, rows[at] ?? 0, columns[at] ?? 0, values[at] ?? 0);
   for (let node = 0; node < touching.length; node++) {
     const k = (touching[node] ? (plate.springNPerMm[node] ?? 0) : 0) + (holdNPerMm[node] ?? 0);
     if (k > 0) addTo(matrix, rowOf[node] ?? 0, rowOf[node] ?? 0, k);
@@ -108,14 +120,26 @@ export function factorWith(
   return factored.kind === 'factored' ? factored.factor : null;
 }
 
-const diagonal = ({ first, start, values }: Envelope, row: number): number =>
-  values[(start[row] ?? 0) + row - (first[row] ?? 0)] ?? 0;
+function diagonalOf({ firstOfThree, rows, columns, values }: Elastic): Float64Array {
+  const diagonal = new Float64Array(3 * firstOfThree.length);
+  values.forEach((value, at) => {
+    const row = rows[at] ?? 0;
+    if (row === columns[at]) diagonal[row] = (diagonal[row] ?? 0) + value;
+  });
+  return diagonal;
+}
+
+/** Entries of a triangle's stiffness on and below its diagonal. */
+const LOWER = 45;
 
 /** The plate's own stiffness, without what holds it. */
-function assemble(plate: HeldPlate, rowOf: Int32Array): Envelope {
+function assemble(plate: HeldPlate, rowOf: Int32Array): Elastic {
   const { mesh, stiffening } = plate;
   const law = lawOf(plate);
-  const matrix = emptyEnvelope(envelopeOf(mesh, rowOf));
+  const rows = new Int32Array(LOWER * triangleCount(mesh));
+  const columns = new Int32Array(rows.length);
+  const values = new Float64Array(rows.length);
+  let at = 0;
   for (let triangle = 0; triangle < triangleCount(mesh); triangle++) {
     const nodes = cornersOf(mesh, triangle);
     const K = triangleStiffness(triangleAt(mesh, nodes), law);
@@ -124,11 +148,13 @@ function assemble(plate: HeldPlate, rowOf: Int32Array): Envelope {
       const row = (rowOf[nodes[Math.floor(i / 3)] ?? 0] ?? 0) + (i % 3);
       for (let j = 0; j <= i; j++) {
         const column = (rowOf[nodes[Math.floor(j / 3)] ?? 0] ?? 0) + (j % 3);
-        addTo(matrix, row, column, times * (K[i * 9 + j] ?? 0));
+        rows[at] = row;
+        columns[at] = column;
+        values[at++] = times * (K[i * 9 + j] ?? 0);
       }
     }
   }
-  return matrix;
+  return { firstOfThree: envelopeOf(mesh, rowOf), rows, columns, values };
 }
 
 const AT_CORNERS = [

@@ -43,20 +43,20 @@ export const HeldGround = memo(function HeldGround(props: HeldGroundProps) {
       <Path d={path} fill={theme.surface.val} />
       <G clipPath={`url(#${clip})`}>
         {odds ? <OddsCells odds={odds} view={view} /> : null}
-        {bands.map(({ share, rings }) => (
+        {bands.map(({ mpa, isLimit, rings }) => (
           <Path
-            key={share}
+            key={mpa}
             d={rings
               .map(
                 (ring) =>
                   `M${ring.map(([x, y]) => `${xOf(view, x).toFixed(1)} ${yOf(view, y).toFixed(1)}`).join('L')}Z`,
               )
               .join('')}
-            fill={share >= 1 ? theme.stop.val : theme.rim.val}
-            fillOpacity={share >= 1 ? 0.4 : WASH}
-            stroke={share >= 1 ? theme.stop.val : theme.rim.val}
-            strokeOpacity={share >= 1 ? 1 : 0.45}
-            strokeWidth={share >= 1 ? 2.5 : 0.8}
+            fill={isLimit ? theme.stop.val : theme.rim.val}
+            fillOpacity={isLimit ? 0.4 : WASH}
+            stroke={isLimit ? theme.stop.val : theme.rim.val}
+            strokeOpacity={isLimit ? 1 : 0.45}
+            strokeWidth={isLimit ? 2.5 : 0.8}
             fillRule="evenodd"
           />
         ))}

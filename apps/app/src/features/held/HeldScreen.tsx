@@ -15,7 +15,6 @@ import { PartPanel } from '../../ui/PartPanel';
 import { ShareBar } from '../../ui/ShareBar';
 import { Loading } from '../../ui/StateView';
 import { Heading, Label, Numeral, Small } from '../../ui/text';
-import { STRESS_STEPS } from '../../workers/stressSteps';
 import type { StressView } from '../../workers/stressView';
 import { useTask } from '../../workers/useTask';
 import { useUnits } from '../display/displayStore';
@@ -36,7 +35,7 @@ const MAP_CHIPS = [
 /** How the piece is held and backed, and what that does to it. */
 export function HeldScreen() {
   return (
-    <HoleLoader title="Held and backed">
+    <HoleLoader title="How it is held">
       {(loaded) => <HeldRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -222,14 +221,12 @@ function Legend({ stress }: { readonly stress: StressView }) {
   const units = useUnits();
   const { bands, limitMpa } = stress;
   if (bands.length === 0) return null;
-  const reached = bands.some(({ share }) => share >= 1);
-  const steps = STRESS_STEPS.filter((share) => bands.some((band) => band.share === share));
+  const reached = bands.some(({ isLimit }) => isLimit);
   return (
     <Small testID="stress-legend">
-      Bending, from pale to dark:{' '}
-      {steps.map((share) => formatPressure(share * limitMpa, units)).join(', ')}.{' '}
+      Bending, from pale to dark: {bands.map(({ mpa }) => formatPressure(mpa, units)).join(', ')}.{' '}
       {reached
-        ? 'The strong line is the working limit.'
+        ? `The strong line is the working limit, ${formatPressure(limitMpa, units)}.`
         : `The working limit, ${formatPressure(limitMpa, units)}, is nowhere reached.`}
     </Small>
   );

@@ -1,11 +1,16 @@
 import { STABILITY_WORDS, type RankedSupport } from '@nucleon/core/choice/rankSupports';
+import { sinkingInWords } from '@nucleon/core/plan/sinkingWords';
 import { oddsInWords } from '@nucleon/core/risk/oddsWords';
 import { formatPressure } from '@nucleon/core/units/formatQuantity';
 import { formatLengthAbout } from '@nucleon/core/units/length';
+import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Heading, Label, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
+
+/** So many before the rest is asked for. */
+const FIRST = 4;
 
 interface SupportRowsProps {
   readonly ranked: readonly RankedSupport[];
@@ -16,18 +21,20 @@ interface SupportRowsProps {
 /** Everything it could lie on, best first. */
 export function SupportRows({ ranked, barred, onUse }: SupportRowsProps) {
   const units = useUnits();
+  const [all, setAll] = useState(false);
+  const shown = all ? ranked : ranked.filter(({ current }, index) => index < FIRST || current);
   return (
     <Column gap="$1" testID="supports">
       <Heading aria-level={2}>What to lay it on</Heading>
       <Small>By what a hole is expected to cost on each; the same force, bit and water.</Small>
-      {ranked.map((one, index) => {
+      {shown.map((one) => {
         const { kind, name, outcome, bending, stressMpa, stability, needs, have, current } = one;
         const figures: readonly (readonly [string, string])[] = [
           ['Stress', formatPressure(stressMpa, units)],
           ['Cracks', oddsInWords(outcome.crackProbability)],
           ['Exit chip', outcome.chipMm ? formatLengthAbout(outcome.chipMm.p50, units) : '–'],
           ...(bending.kind === 'bent'
-            ? [['Sinks', formatLengthAbout(bending.deflectionMm, units)] as const]
+            ? [['Sinks', sinkingInWords(bending.deflectionMm, units)] as const]
             : []),
         ];
         return (
@@ -42,7 +49,7 @@ export function SupportRows({ ranked, barred, onUse }: SupportRowsProps) {
             <Row justifyContent="space-between" gap="$3" alignItems="flex-start">
               <Column flex={1}>
                 <Strong>
-                  {index + 1}. {name}
+                  {ranked.indexOf(one) + 1}. {name}
                   {have ? ` · ${have}` : ''}
                 </Strong>
                 <Small>
@@ -73,12 +80,21 @@ export function SupportRows({ ranked, barred, onUse }: SupportRowsProps) {
                 </Column>
               ))}
             </Row>
-            {needs.map((need) => (
-              <Small key={need}>Wants: {need.charAt(0).toLowerCase() + need.slice(1)}.</Small>
-            ))}
+            {needs.length > 0 ? <Small>Wants {needs.join('; ')}.</Small> : null}
           </Column>
         );
       })}
+      {shown.length < ranked.length ? (
+        <Row>
+          <Button
+            label={`The other ${ranked.length - shown.length}`}
+            onPress={() => {
+              setAll(true);
+            }}
+            testID="all-supports"
+          />
+        </Row>
+      ) : null}
       {barred.map(({ name, why }) => (
         <Small key={name} paddingVertical="$2">
           {name}: {why}

@@ -26,7 +26,9 @@ interface WalkProps {
   readonly open: WalkPart | null;
   readonly onFold: (open: WalkPart | null) => void;
   /** Opens a room of its own beside the plan. */
-  readonly onOpen: (room: 'know' | 'purpose' | 'place' | 'guide' | 'choose') => void;
+  readonly onOpen: (
+    room: 'know' | 'purpose' | 'place' | 'guide' | 'choose' | 'held' | 'water',
+  ) => void;
 }
 
 export type WalkPart = 'piece' | 'hole' | 'setup' | 'water';
@@ -119,7 +121,7 @@ export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen
             `${plan.water.name}, ${plan.setup.supportName.toLowerCase()}, ${wordFor(HOLD_CHIPS, plan.setup.hold).toLowerCase()}`,
           )}
         >
-          <WaterHoldFold edit={edit} plan={plan} />
+          <WaterHoldFold edit={edit} plan={plan} onOpen={onOpen} />
         </Fold>
       ) : null}
       {assumed ? (

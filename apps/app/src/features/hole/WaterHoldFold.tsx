@@ -2,6 +2,7 @@ import { LIMITS } from '@nucleon/contract/limits';
 import { COOLANT_IDS, COOLANTS } from '@nucleon/core/coolants/coolants';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { SUPPORT_IDS, SUPPORTS } from '@nucleon/core/supports/supports';
+import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { LengthBox } from '../../ui/LengthBox';
 import { Row } from '../../ui/layout';
@@ -13,7 +14,15 @@ const WATER_CHIPS = COOLANT_IDS.map((id) => ({ value: id, label: COOLANTS[id].na
 const SUPPORT_CHIPS = SUPPORT_IDS.map((id) => ({ value: id, label: SUPPORTS[id].name }));
 
 /** Water, what lies behind, and how the bit is steered. */
-export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly plan: Plan }) {
+export function WaterHoldFold({
+  edit,
+  plan,
+  onOpen,
+}: {
+  readonly edit: Editing;
+  readonly plan: Plan;
+  readonly onOpen: (room: 'held' | 'water') => void;
+}) {
   const { hole, changeSetup } = edit;
   const { water, support } = hole.setup ?? {};
   const waterKind = water?.kind ?? (plan.setup.waterKind as (typeof COOLANT_IDS)[number]);
@@ -34,6 +43,15 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
         testID="water"
       />
       <Small>{COOLANTS[waterKind].note}</Small>
+      <Row>
+        <Button
+          label="Plan the water"
+          onPress={() => {
+            onOpen('water');
+          }}
+          testID="open-water"
+        />
+      </Row>
       {waterKind === 'none' ? (
         <Chips
           label="Dust"
@@ -91,6 +109,15 @@ export function WaterHoldFold({ edit, plan }: { readonly edit: Editing; readonly
         testID="support"
       />
       <Small>{SUPPORTS[supportKind].note}</Small>
+      <Row>
+        <Button
+          label="See what bends"
+          onPress={() => {
+            onOpen('held');
+          }}
+          testID="open-held"
+        />
+      </Row>
       <Chips
         label="Hold"
         chips={HOLD_CHIPS}

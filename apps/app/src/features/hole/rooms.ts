@@ -6,7 +6,7 @@ export const CLOSER_ROOMS = {
   window: { title: 'Working window', note: 'Speed against force, and what goes wrong where.' },
   compare: { title: 'Ways compared', note: 'Soft or hard, one side or two, slow or fast.' },
   press: { title: 'How hard?', note: 'On a scale, on the lever, on the arms.' },
-  held: { title: 'Held and backed', note: 'What bends where, what to lay it on, pads and clamps.' },
+  held: { title: 'How it is held', note: 'What bends where, what to lay it on, pads and clamps.' },
   water: { title: 'Water', note: 'How much, how often, how hot without it.' },
   through: { title: 'The way down', note: 'Leaf by leaf, breaks, water off, ease off.' },
   risk: { title: 'How sure is it?', note: 'Odds and ranges, and what to find out first.' },

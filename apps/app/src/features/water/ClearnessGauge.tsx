@@ -22,10 +22,11 @@ export function ClearnessGauge({
       : `Clear enough for ${clear} such holes and more.`;
   return (
     <Column gap="$2" role="img" aria-label={said} testID="clearness">
-      <Row gap="$1">
+      <Row gap="$1" alignItems="flex-start">
         {clouding.map(({ holes, light, isClear }) => (
           <Column key={holes} flex={1} gap="$1" alignItems="center">
             <View
+              position="relative"
               height={44}
               alignSelf="stretch"
               backgroundColor="$waterWash"
@@ -53,12 +54,15 @@ export function ClearnessGauge({
               />
             </View>
             <Small fontSize="$1" lineHeight="$1">
-              {formatDecimals(light * 100, 0)} %
+              {formatDecimals(light * 100, 0)}
             </Small>
           </Column>
         ))}
       </Row>
-      <Small>{said} Each cell is one hole more; the ring is your mark through the water.</Small>
+      <Small>
+        {said} Each cell is one hole more, the ring your mark through the water, the number the
+        light that is left, of 100.
+      </Small>
     </Column>
   );
 }

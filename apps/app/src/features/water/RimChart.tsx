@@ -1,6 +1,5 @@
 import type { RimStory } from '@nucleon/core/plan/rimStory';
 import { formatTempRise } from '@nucleon/core/units/formatQuantity';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
 import { LineChart } from 'react-native-chart-kit/v2';
@@ -67,7 +66,7 @@ export default function RimChart({
         showDots={false}
         legend={false}
         yDomain={{ includeZero: true }}
-        formatYLabel={(kelvin) => formatDecimals(kelvin, 0)}
+        formatYLabel={(kelvin) => formatTempRise(kelvin, units)}
         formatXLabel={(value) => `${String(value)} s`}
         accessibilityLabel={`Temperature of the ring above the water: at most ${formatTempRise(mostWetK, units)} as planned, ${formatTempRise(mostDryK, units)} with the dry spell.`}
       />
@@ -78,7 +77,7 @@ export default function RimChart({
             <Small>{label}</Small>
           </Row>
         ))}
-        <Small>K above the water</Small>
+        <Small>above the water</Small>
       </Row>
     </View>
   );

@@ -4,6 +4,7 @@ import type { Bent } from '../../plate/bendingScene';
 import { formatForce, formatPressure } from '../../units/formatQuantity';
 import { formatLengthShort } from '../../units/length';
 import { formatSignificant } from '../../units/roundNumber';
+import { sinksInWords } from '../sinkingWords';
 import { bendingText } from '../bendingWords';
 import type { PlanContext } from '../planContext';
 import { percent, type Explain } from './explain';
@@ -35,7 +36,7 @@ export const bendingStress: Explain = whereBent((bent, { crack, headline, setup,
 }));
 
 export const deflection: Explain = whereBent((bent, { setup, units }) => ({
-  text: `It sinks ${formatLengthShort(bent.deflectionMm, units)} at most into what is under it.`,
+  text: `It ${sinksInWords(bent.deflectionMm, units)} into what is under it.`,
   inputs: [
     input('Behind it', setup.support.name),
     input('Carried', formatForce(bent.carriedN, units)),
