@@ -27,8 +27,9 @@ const LOADS = 5;
 const percentile = (values, share) =>
   [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))];
 
-async function benchPlans() {
-  const { code, out } = await capture('npx', ['--no-install', 'tsx', 'scripts/bench/plans.mts'], {
+/** What a script of the core prints as its last line. */
+async function benchCore(name) {
+  const { code, out } = await capture('npx', ['--no-install', 'tsx', `scripts/bench/${name}`], {
     cwd: ROOT,
   });
   if (code !== 0) throw new Error(out);
@@ -124,7 +125,8 @@ const database = await startMariadb(work);
 const server = await startServer({ databaseUrl: database.url, web: WEB_FOLDER, demo: 'load' });
 const rows = [];
 try {
-  const plans = await benchPlans();
+  const plans = await benchCore('plans.mts');
+  const plates = await benchCore('plates.mts');
   rows.push(
     ['plan of one hole, median', plans.plan.medianMs, 2, 'ms'],
     ['plan of one hole, p95', plans.plan.p95Ms, 2, 'ms'],
@@ -132,6 +134,14 @@ try {
     ['working window 120 × 120, p95', plans.window.p95Ms, 40, 'ms'],
     ['ranking the kit for one hole, p95', plans.rank.p95Ms, 300, 'ms'],
     ['methods compared on one hole, p95', plans.compare.p95Ms, 300, 'ms'],
+  );
+  rows.push(
+    ['bending of one hole as planned, p95', plans.bend.p95Ms, 700, 'ms'],
+    ['plate 60 × 60, cold', plates.coldMs, 700, 'ms'],
+    ['plate 60 × 60, load moved', plates.movedMs, 150, 'ms'],
+    ['its factor, beside the library’s', plates.ownMs, plates.libraryMs, 'ms'],
+    ['plate 120 × 120, memory', plates.memoryMb, 200, 'MB'],
+    ['first pass of the map of odds, 400 × 300 pane', plates.firstMapMs, 3000, 'ms'],
   );
   const { interactiveMs, gzipKb } = await benchFirstLoad(server.address);
   rows.push(

@@ -6,6 +6,7 @@ import { compareMethods } from '@nucleon/core/choice/compareMethods';
 import { rankSetups } from '@nucleon/core/choice/rankSetups';
 import { workingWindow } from '@nucleon/core/choice/workingWindow';
 import { contextOf, makePlan } from '@nucleon/core/plan/makePlan';
+import { rememberingBend } from '@nucleon/core/plate/bender';
 import { riskModelOf } from '@nucleon/core/plan/riskModelOf';
 import { assessRisk } from '@nucleon/core/risk/assessRisk';
 import { METRIC } from '@nucleon/core/units/unitSystem';
@@ -55,6 +56,7 @@ const contextFor = (holeId: string) => {
 console.log(
   JSON.stringify({
     plan: timed(200, ({ file, holeId }) => makePlan(file, holeId)),
+    bend: timed(2, ({ file, holeId }) => makePlan(file, holeId, METRIC, rememberingBend())),
     risk: timed(8, ({ holeId }) => assessRisk(riskModelOf(contextFor(holeId)))),
     window: timed(8, ({ holeId }) => workingWindow(contextFor(holeId), 120)),
     rank: timed(8, ({ file, holeId }) => rankSetups(file, holeId)),

@@ -99,8 +99,17 @@ function holdJam({ setup, headline }: PlanContext): HoldPart {
   };
 }
 
-function stopDrop({ depthMm, setup, opensFarFace, units }: PlanContext): HoldPart {
+function stopDrop({ depthMm, setup, opensFarFace, passes, units }: PlanContext): HoldPart {
   const { usableDepthMm } = setup.finishing.geometry;
+  if (passes.breaks.length > 0)
+    return {
+      id: 'stop',
+      title: 'Against the drop',
+      text: `The core comes out on the way, at ${passes.breaks.map(({ atMm }) => formatLengthShort(atMm, units)).join(', ')}; for the last of it stand so that the drill cannot fall through when the web lets go.`,
+      lines: [input('The bit reaches', formatLength(usableDepthMm, units))],
+      source: 'Passes of the plan.',
+      grave: false,
+    };
   const stop = depthStop(depthMm, usableDepthMm, opensFarFace);
   return {
     id: 'stop',

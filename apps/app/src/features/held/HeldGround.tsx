@@ -91,21 +91,18 @@ function OddsCells({ odds, view }: { readonly odds: OddsSoFar; readonly view: Fa
   const theme = useTheme();
   const { columns, rows } = odds;
   const shade = oddsShade(odds.odds);
-  const bottomPx = view.bottom;
-  const wide = (view.widthMm * view.scale) / columns;
-  const tall = (view.heightMm * view.scale) / rows;
+  // Whole pixels, so that neighbours neither overlap nor leave a seam.
+  const x = (column: number): number => Math.round(xOf(view, (column * view.widthMm) / columns));
+  const y = (row: number): number => Math.round(yOf(view, (row * view.heightMm) / rows));
   return (
     <G>
       {odds.odds.map((one, cell) =>
         Number.isNaN(one) ? null : (
           <Rect
             key={cell}
-            {...at(
-              view.left + (cell % columns) * wide,
-              bottomPx - (Math.floor(cell / columns) + 1) * tall,
-            )}
-            width={wide + 0.4}
-            height={tall + 0.4}
+            {...at(x(cell % columns), y(Math.floor(cell / columns) + 1))}
+            width={x((cell % columns) + 1) - x(cell % columns)}
+            height={y(Math.floor(cell / columns)) - y(Math.floor(cell / columns) + 1)}
             fill={theme.rim.val}
             fillOpacity={shade(one)}
           />

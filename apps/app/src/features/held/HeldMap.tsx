@@ -13,8 +13,6 @@ import { HeldGround } from './HeldGround';
 import { useDragPads } from './useDragPads';
 import type { OddsSoFar } from './useOddsMap';
 
-const TALLEST_PX = 460;
-
 interface HeldMapProps {
   readonly piece: StoredPiece;
   readonly hole: StoredHole;
@@ -25,6 +23,7 @@ interface HeldMapProps {
   /** Where the odds are asked for. */
   readonly asked: PointMm | null;
   readonly width: number;
+  readonly tallest: number;
   readonly chosen: number | null;
   readonly onChoose: (index: number | null) => void;
   readonly onMove: (index: number, to: PointMm) => void;
@@ -36,7 +35,7 @@ export function HeldMap(props: HeldMapProps) {
   const { piece, hole, support, stress, showsOdds, odds, asked, width, chosen } = props;
   const theme = useTheme();
   const units = useUnits();
-  const view = faceView(boundingBox(piece.outline), width, TALLEST_PX);
+  const view = faceView(boundingBox(piece.outline), width, props.tallest);
   const pads = support.pads ?? [];
   const ref = useDragPads({
     view,

@@ -66,6 +66,7 @@ function HeldRoom(loaded: LoadedHole) {
   };
   const { edgesHeld } = plan.setup;
   const drawsMap = stress.bending.kind !== 'declined';
+  const isBuilding = piece.form === 'wall' || piece.form === 'floor';
   const here = place && odds ? cellAt(odds, boundingBox(piece.outline), place) : null;
   const map = drawsMap ? (
     <Column gap="$3">
@@ -88,6 +89,7 @@ function HeldRoom(loaded: LoadedHole) {
             odds={odds}
             asked={place}
             width={width}
+            tallest={wide ? 430 : 460}
             chosen={chosen}
             onChoose={setChosen}
             onMove={(index, to) => {
@@ -138,21 +140,25 @@ function HeldRoom(loaded: LoadedHole) {
   const figures = (
     <Panel wet padding="$4" gap="$3" testID="held-figures">
       <Row gap="$5" flexWrap="wrap" alignItems="flex-start">
+        {isBuilding ? null : (
+          <Column>
+            <Label>{drawsMap ? 'All stress together' : 'Heat and built-in stress'}</Label>
+            <Numeral>{formatPressure(stress.totalMpa, units)}</Numeral>
+          </Column>
+        )}
         <Column>
-          <Label>All stress together</Label>
-          <Numeral>{formatPressure(stress.totalMpa, units)}</Numeral>
-        </Column>
-        <Column>
-          <Label>Cracks</Label>
+          <Label>{isBuilding ? 'Spoils the face' : 'Cracks'}</Label>
           <Numeral testID="held-odds">{oddsInWords(stress.crackProbability)}</Numeral>
         </Column>
       </Row>
-      <ShareBar
-        strong
-        label={`Of the working limit, ${formatPressure(stress.limitMpa, units)}`}
-        share={Math.min(1, share)}
-        text={`${formatDecimals(share * 100, 0)} %`}
-      />
+      {isBuilding ? null : (
+        <ShareBar
+          strong
+          label={`Of the working limit, ${formatPressure(stress.limitMpa, units)}`}
+          share={Math.min(1, share)}
+          text={`${formatDecimals(share * 100, 0)} %`}
+        />
+      )}
       <Small role="status" aria-live="polite" color="$ink" testID="held-text">
         {stress.text}
       </Small>

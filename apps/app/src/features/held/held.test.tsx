@@ -1,0 +1,163 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import type { ReactElement } from 'react';
+import { show } from '../../testing';
+import {
+  BITS,
+  DETAIL,
+  fakeApi,
+  MACHINES,
+  ownThreadPlanner,
+  PIECE,
+  type Sent,
+} from '../../testingApi';
+import { PlannerProvider } from '../../workers/PlannerProvider';
+import { stressView } from '../../workers/stressView';
+import { TASKS } from '../../workers/tasks';
+import { WaterScreen } from '../water/WaterScreen';
+import { faceView, pointAt, xOf, yOf } from './faceView';
+import { HeldScreen } from './HeldScreen';
+import { oddsShade } from './oddsShade';
+
+jest.mock('expo-router', () => ({
+  useRouter: () => ({ navigate: jest.fn() }),
+  useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
+}));
+jest.mock('../display/displayStore', () => ({
+  useUnits: () => ({ length: 'mm', force: 'N' }),
+  useThemeName: () => 'light',
+}));
+jest.mock('../hole/keptDraft', () => ({
+  keepDraft: jest.fn(),
+  dropDraft: jest.fn(),
+  keptDraft: () => undefined,
+}));
+// The chart's library and the map's gestures run for real in the journeys.
+jest.mock('../water/RimChart', () => ({ __esModule: true, default: () => null }));
+
+const showRoom = (screenOf: ReactElement, log = fakeApi()): readonly Sent[] => {
+  show(<PlannerProvider planner={ownThreadPlanner}>{screenOf}</PlannerProvider>);
+  return log;
+};
+const lastSetup = (log: readonly Sent[]): unknown =>
+  log.filter(({ method, path }) => method === 'PUT' && path.includes('/holes/h1')).at(-1)?.body
+    ?.setup;
+
+it('says what bends, and takes pads, clamps and a board into the plan', async () => {
+  const log = showRoom(<HeldScreen />);
+  expect(await screen.findByTestId('held-text')).toHaveTextContent(
+    /% of the working limit of 8.8 MPa.*far face/,
+  );
+  fireEvent.press(screen.getByTestId('add-pad'));
+  fireEvent.press(screen.getByTestId('add-clamp'));
+  fireEvent.press(screen.getByTestId('add-board'));
+  fireEvent.changeText(screen.getByTestId('twist'), '0.3');
+  await waitFor(() =>
+    expect(lastSetup(log)).toMatchObject({
+      support: {
+        kind: 'plywood',
+        twistMm: 0.3,
+        pads: [{ widthMm: 84, heightMm: 84 }],
+        clamps: [{ padDiameterMm: 20, forceN: 50 }],
+        boards: [{ thicknessMm: 18 }],
+      },
+    }),
+  );
+  // One pad in a corner does not hold a hole in the middle.
+  await waitFor(() => expect(screen.getByTestId('held-text')).toHaveTextContent(/^It tips/));
+  fireEvent.press(screen.getByTestId('whole-bed'));
+  await waitFor(() => expect(screen.getByTestId('held-text')).toHaveTextContent(/loses touch/));
+});
+
+it('ranks what it could lie on, and lays it there', async () => {
+  const log = showRoom(<HeldScreen />);
+  const row = await screen.findByTestId('support-sacrificial-hard');
+  expect(within(row).getByText(/Wants a piece as flat as it is/)).toBeTruthy();
+  fireEvent.press(screen.getByTestId('use-support-sacrificial-hard'));
+  await waitFor(() =>
+    expect(lastSetup(log)).toMatchObject({ support: { kind: 'sacrificial-hard' } }),
+  );
+  fireEvent.press(screen.getByTestId('all-supports'));
+  expect(screen.getByTestId('support-sponge')).toBeTruthy();
+});
+
+it('sets the rules of thumb beside the stress', async () => {
+  showRoom(<HeldScreen />);
+  fireEvent.press(await screen.findByTestId('reckon-edges'));
+  expect(await screen.findByText(/The rules of thumb also cover/)).toBeTruthy();
+  expect(screen.getByText(/^Stricter than the stress: 12 mm/)).toBeTruthy();
+}, 60_000);
+
+it('holds a pot without a map, and a wall without a stress', async () => {
+  const detail = {
+    ...DETAIL,
+    piece: {
+      ...PIECE,
+      form: 'vessel',
+      material: 'stoneware',
+      outline: { kind: 'cylinder', outerDiameterMm: 500, heightMm: 420 },
+    },
+  };
+  showRoom(
+    <HeldScreen />,
+    fakeApi(({ method, path }) =>
+      method === 'GET' && path === '/holes/h1' ? { status: 200, body: detail } : undefined,
+    ),
+  );
+  expect(await screen.findByTestId('hold-cradle')).toBeTruthy();
+  expect(screen.getByTestId('held-text')).toHaveTextContent(/A curved wall is stiffer/);
+  expect(screen.queryByTestId('held-map')).toBeNull();
+});
+
+it('plans the water: how much, how clear, how hot, by what else', async () => {
+  const log = showRoom(<WaterScreen />);
+  expect(await screen.findByTestId('water-bath')).toHaveTextContent(/Pour .* L/);
+  expect(screen.getByTestId('clearness')).toBeTruthy();
+  expect(screen.getByTestId('rim-text')).toHaveTextContent(/5 s without water/);
+  fireEvent.press(screen.getByText('20 s dry'));
+  await waitFor(() =>
+    expect(screen.getByTestId('rim-text')).toHaveTextContent(/20 s without water/),
+  );
+  expect(await screen.findByText(/no water swivel is in the kit/)).toBeTruthy();
+  expect(within(screen.getByTestId('checks')).getByText('Mains power and water')).toBeTruthy();
+  fireEvent.press(screen.getByTestId('use-means-drip'));
+  await waitFor(() => expect(lastSetup(log)).toMatchObject({ water: { kind: 'drip' } }));
+});
+
+it('steps the map by one, two and five, up to the limit', () => {
+  const { piece, hole, job } = DETAIL;
+  const file = {
+    format: 'nucleon-job',
+    version: 1,
+    job,
+    pieces: [{ ...piece, holes: [hole] }],
+    kit: { bits: BITS, machines: MACHINES },
+  } as const;
+  const asked = { file, holeId: 'h1', units: { length: 'mm', force: 'N' } } as const;
+  const outcome = TASKS.stress(asked);
+  if (outcome.kind !== 'drawn') throw new Error('faulty');
+  const steps = outcome.view.bands.map(({ mpa }) => Number(mpa.toPrecision(1)));
+  expect(steps.length).toBeGreaterThan(2);
+  for (const step of steps) expect(String(step)).toMatch(/^0?\.?0*[125]$|^[125]0*$/);
+  expect(
+    stressView(asked as never, () => ({
+      bending: { kind: 'declined', why: 'thick' },
+      field: null,
+    })),
+  ).toMatchObject({ view: { bands: [] } });
+});
+
+it('finds its way between the screen and the face', () => {
+  const view = faceView({ widthMm: 400, heightMm: 300 }, 380, 460);
+  const p = pointAt(view, xOf(view, 120), yOf(view, 80));
+  expect(p.xMm).toBeCloseTo(120);
+  expect(p.yMm).toBeCloseTo(80);
+  expect(view.height).toBeLessThanOrEqual(460);
+});
+
+it('shades from the best to the worst, and evenly where all is alike', () => {
+  const shade = oddsShade([0.001, NaN, 0.01]);
+  expect(shade(0.001)).toBeLessThan(0.1);
+  expect(shade(0.01)).toBeGreaterThan(0.8);
+  const even = oddsShade([0.002, 0.0021]);
+  expect(even(0.002)).toBe(even(0.0021));
+});
