@@ -148,6 +148,10 @@ const LOTS: Record<
       ),
     ];
   },
+  'held and wet': (jobId, holes) => {
+    const hole = `/jobs/${jobId}/holes/${holes[0] ?? ''}`;
+    return [`${hole}/held`, `${hole}/water`];
+  },
   'piece and part': (jobId, holes) => {
     const hole = `/jobs/${jobId}/holes/${holes.at(-1) ?? ''}`;
     return [

@@ -23,13 +23,18 @@ const hole = (inJob, n) =>
 const piece = (inJob, n, view) =>
   `${job(inJob)}/pieces/0192d0c0-0020-7000-8000-0000000000${String(n).padStart(2, '0')}/${view}`;
 
+/** The plan with its bending in it, where the piece bends. */
+const planned = async (page) => {
+  await page.getByTestId('figure-feedForceN').waitFor();
+  await page.waitForTimeout(1500);
+};
+
 const VIEWS = [
   { name: 'jobs-phone', path: '/' },
   { name: 'job-phone', path: job(2) },
-  { name: 'plan-phone', path: hole(1, 1) },
-  { name: 'plan-phone-dark', path: hole(2, 8), dark: true },
-  { name: 'plan-stop-phone', path: hole(1, 4) },
-  { name: 'plan-wide', path: hole(1, 1), wide: true },
+  { name: 'plan-phone', path: hole(1, 1), act: planned },
+  { name: 'plan-phone-dark', path: hole(2, 8), dark: true, act: planned },
+  { name: 'plan-wide', path: hole(1, 1), wide: true, act: planned },
   {
     name: 'new-hole-phone',
     path: '/new',
@@ -48,13 +53,7 @@ const VIEWS = [
       }
     },
   },
-  {
-    name: 'purpose-phone',
-    path: `${hole(3, 11)}/purpose`,
-    act: (page) => page.getByTestId('fit-range').scrollIntoViewIfNeeded(),
-  },
   { name: 'purpose-wide-dark', path: `${hole(2, 8)}/purpose`, wide: true, dark: true },
-  { name: 'place-phone', path: `${piece(3, 8, 'place')}?hole=${hole(3, 11).split('/').at(-1)}` },
   {
     name: 'place-wide',
     path: piece(3, 11, 'place'),
@@ -92,6 +91,34 @@ const VIEWS = [
     path: `${hole(1, 1)}/window`,
     wide: true,
     act: (page) => page.getByTestId('window-map').waitFor(),
+  },
+  {
+    name: 'held-phone',
+    path: `${hole(3, 9)}/held`,
+    act: (page) => page.getByTestId('supports').waitFor(),
+  },
+  {
+    name: 'held-wide',
+    path: `${hole(2, 5)}/held`,
+    wide: true,
+    act: async (page) => {
+      for (let pad = 0; pad < 4; pad++) await page.getByTestId('add-pad').click();
+      await page.getByTestId('supports').waitFor();
+      await page.getByText('It rests on 4 pads').waitFor();
+      await page.waitForTimeout(2500);
+      await page.getByRole('heading', { level: 1 }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'water-phone',
+    path: `${hole(1, 1)}/water`,
+    act: async (page) => {
+      await page.getByTestId('rim-chart').locator('path').first().waitFor();
+      await page.getByTestId('clearness').evaluate((node) => {
+        node.scrollIntoView();
+      });
+      await page.waitForTimeout(500);
+    },
   },
   {
     name: 'compare-phone',

@@ -51,6 +51,11 @@ it('a pad moved under the hole takes the stress off it', () => {
   const under = planOf({ setup: { support: support(170) } });
   expect(under.bendingStressMpa).toBeLessThan((away.bendingStressMpa ?? 0) / 2);
   expect(under.crackProbability).toBeLessThan(away.crackProbability);
+  // The load goes where the pad is, and the pads together carry all of it.
+  const carried = under.bending.kind === 'bent' ? under.bending : null;
+  expect(carried?.padsN[2]).toBeGreaterThan(3 * (carried?.padsN[0] ?? Infinity));
+  const together = carried?.padsN.reduce((sum, one) => sum + one, 0);
+  expect(together).toBeCloseTo(carried?.carriedN ?? 0, 3);
 });
 
 it('tips over a pad that is not under the load, and says what to add', () => {

@@ -155,6 +155,7 @@ export function pressPiece(
       deflectionMm: Math.max(...solution.deflectionMm),
       liftOffFraction: solution.liftOffFraction,
       carriedN: solution.reactionN.reduce((sum, one) => sum + one, 0),
+      padsN: padReactions(scene, mesh, locate, solution),
       nodes: mesh.x.length,
       rounds: solution.rounds,
     },
@@ -215,6 +216,22 @@ function weightOf(scene: BendingScene, mesh: PlateMesh): Float64Array {
   return nodeAreas(mesh).map((area) => area * perMm2);
 }
 
+/** What each pad gives back, N: its own springs times how far they are pressed. */
+function padReactions(
+  scene: PreparedPiece['scene'],
+  mesh: PlateMesh,
+  locate: Locate,
+  { deflectionMm }: PlateSolution,
+): readonly number[] {
+  const gapMm = scene.twistMm > 0 ? twistGap(scene, mesh) : null;
+  return scene.pads.map((pad) =>
+    patchShares(mesh, locate, pad).reduce((sum, share, node) => {
+      const pressed = (deflectionMm[node] ?? 0) - (gapMm?.[node] ?? 0);
+      return sum + share * pad.foundationNPerMm3 * Math.max(0, pressed);
+    }, 0),
+  );
+}
+
 function springsUnder(scene: BendingScene, mesh: PlateMesh, locate: Locate): Float64Array {
   if (scene.pads.length === 0) return nodeAreas(mesh).map((area) => area * scene.bedNPerMm3);
   const springs = new Float64Array(mesh.x.length);
@@ -227,7 +244,10 @@ function springsUnder(scene: BendingScene, mesh: PlateMesh, locate: Locate): Flo
 }
 
 /** Two corners across from each other touch, the other two stand off by the twist: a saddle. */
-function twistGap(scene: BendingScene, { x, y }: PlateMesh): Float64Array {
+function twistGap(
+  scene: Pick<BendingScene, 'twistMm' | 'widthMm' | 'heightMm'>,
+  { x, y }: PlateMesh,
+): Float64Array {
   return Float64Array.from(x, (at, node) => {
     const ξ = (2 * at) / scene.widthMm - 1;
     const η = (2 * (y[node] ?? 0)) / scene.heightMm - 1;

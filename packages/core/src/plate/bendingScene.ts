@@ -79,6 +79,8 @@ export interface Bent {
   readonly liftOffFraction: number;
   /** What the bed, pads and edges give back, N. */
   readonly carriedN: number;
+  /** Of that, each pad, N. */
+  readonly padsN: readonly number[];
   readonly nodes: number;
   readonly rounds: number;
 }

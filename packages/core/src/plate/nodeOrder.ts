@@ -9,8 +9,7 @@ export function nodeOrder(mesh: PlateMesh): Int32Array {
   const neighbours = neighboursOf(mesh);
   const swept = (along: Float64Array, across: Float64Array): Int32Array =>
     Int32Array.from(along.keys()).sort(
-      (a, b) =>
-        (along[a] ?? 0) - (along[b] ?? 0) || (across[a] ?? 0) - (across[b] ?? 0) || a - b,
+      (a, b) => (along[a] ?? 0) - (along[b] ?? 0) || (across[a] ?? 0) - (across[b] ?? 0) || a - b,
     );
   const orders = [
     cuthillMcKee(mesh, neighbours),
@@ -38,10 +37,7 @@ function profileOf(order: Int32Array, neighbours: readonly (readonly number[])[]
 }
 
 /** Levels from a node far out (two sweeps), each sorted by how few neighbours they have, reversed. */
-function cuthillMcKee(
-  mesh: PlateMesh,
-  neighbours: readonly (readonly number[])[],
-): Int32Array {
+function cuthillMcKee(mesh: PlateMesh, neighbours: readonly (readonly number[])[]): Int32Array {
   const nodes = mesh.x.length;
   const order = new Int32Array(nodes);
   const placed = new Uint8Array(nodes);

@@ -1,7 +1,7 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
 import { boundingBox, type PointMm } from '@nucleon/core/geometry/outline';
 import type { SupportSetup } from '@nucleon/core/job/job';
-import { formatPressure } from '@nucleon/core/units/formatQuantity';
+import { formatForce, formatPressure } from '@nucleon/core/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
 import { Circle, G, Line, Rect, Svg, Text } from 'react-native-svg';
@@ -71,17 +71,27 @@ export function HeldMap(props: HeldMapProps) {
         style={{ position: 'absolute', left: 0, top: 0, pointerEvents: 'none' }}
       >
         {pads.map((pad, index) => (
-          <Rect
-            key={index}
-            {...at(xOf(view, pad.xMm), yOf(view, pad.yMm + pad.heightMm))}
-            width={pad.widthMm * view.scale}
-            height={pad.heightMm * view.scale}
-            fill={theme.water.val}
-            fillOpacity={index === chosen ? 0.28 : 0.14}
-            stroke={theme.water.val}
-            strokeWidth={index === chosen ? 3 : 1.5}
-            strokeDasharray="6 3"
-          />
+          <G key={index}>
+            <Rect
+              {...at(xOf(view, pad.xMm), yOf(view, pad.yMm + pad.heightMm))}
+              width={pad.widthMm * view.scale}
+              height={pad.heightMm * view.scale}
+              fill={theme.water.val}
+              fillOpacity={index === chosen ? 0.28 : 0.14}
+              stroke={theme.water.val}
+              strokeWidth={index === chosen ? 3 : 1.5}
+              strokeDasharray="6 3"
+            />
+            {bending.kind === 'bent' && !showsOdds ? (
+              <Text
+                {...words}
+                {...at(xOf(view, pad.xMm) + 5, yOf(view, pad.yMm) - 6)}
+                fill={theme.water.val}
+              >
+                {formatForce(bending.padsN[index] ?? 0, units)}
+              </Text>
+            ) : null}
+          </G>
         ))}
         {(support.boards ?? []).map((board, index) => (
           <Rect
