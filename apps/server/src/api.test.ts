@@ -10,6 +10,8 @@ import type {
 } from '@nucleon/contract/wire';
 import { MATERIALS } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
+import { rememberingBend } from '@nucleon/core/plate/bender';
+import { METRIC } from '@nucleon/core/units/unitSystem';
 import type { Plan } from '@nucleon/core/plan/plan';
 import type { JobFile } from '@nucleon/core/job/job';
 import request, { type Response } from 'supertest';
@@ -112,7 +114,7 @@ describe('job files over HTTP', () => {
   it('stores the plan the core makes of the exported file', async () => {
     const { file, jobId } = await imported();
     const { plan, hole: stored } = await dialHole(jobId);
-    const outcome = makePlan(file, stored.id);
+    const outcome = makePlan(file, stored.id, METRIC, rememberingBend());
     expect(outcome.kind === 'planned' && outcome.plan).toEqual(plan);
   });
 

@@ -114,7 +114,7 @@ it('tells how to hold a pane, a pot and a pebble', () => {
 it('warns where the chuck comes down first, and where clamps press too hard', () => {
   const parts = holdAdvice(
     contextWith({
-      piece: { thicknessMm: 38 },
+      piece: { thicknessMm: 24 },
       setup: {
         support: {
           kind: 'softwood',
