@@ -115,6 +115,15 @@ it('warns where the chuck comes down first, and where clamps press too hard', ()
   const parts = holdAdvice(
     contextWith({
       piece: { thicknessMm: 24 },
+      bits: [
+        {
+          id: 'short',
+          name: 'Short cup',
+          family: 'plated-cup-saw',
+          diameterMm: 25,
+          usableDepthMm: 30,
+        },
+      ],
       setup: {
         support: {
           kind: 'softwood',
