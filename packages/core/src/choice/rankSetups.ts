@@ -2,8 +2,7 @@ import { COOLANTS, type CoolantId } from '../coolants/coolants';
 import { faceMaterial } from '../job/faceMaterial';
 import type { Fault } from '../job/fault';
 import type { Hole, JobFile, Piece, Setup } from '../job/job';
-import { boundingBox, faceOutline } from '../geometry/outline';
-import type { Bit, Coupling, Machine, OwnedWater } from '../job/kit';
+import type { Bit, Coupling, Machine } from '../job/kit';
 import { thicknessSpread } from '../job/thickness';
 import { MACHINE_KINDS } from '../machines/machineKinds';
 import { CAVITY, findMaterial } from '../materials/materials';
@@ -20,6 +19,7 @@ import { METRIC, type UnitSystem } from '../units/unitSystem';
 import { chainOf, obstaclesTo, type Obstacle, type Trial } from './obstacles';
 import { outcomeOf, type Outcome } from './outcome';
 import { placeInWords } from './placeInWords';
+import { waterMeans } from './waterMeans';
 import { whatToGet, type ToGet } from './whatToGet';
 
 /** One way of making the hole with what is owned. */
@@ -58,31 +58,6 @@ export type RankOutcome =
 
 /** Nearest other sizes worth naming. */
 const OTHER_SIZES = 3;
-
-/** Ways of wetting that suit a piece of this form, where no water means are listed as owned. */
-const USUAL_WATER: Readonly<Record<Piece['form'], readonly CoolantId[]>> = {
-  sheet: ['still-bath', 'pool', 'drip', 'running-tap', 'spindle'],
-  slab: ['still-bath', 'pool', 'drip', 'running-tap', 'spindle'],
-  block: ['pool', 'drip', 'running-tap', 'spindle'],
-  bead: ['still-bath', 'drip', 'oil-bath'],
-  vessel: ['pool', 'drip', 'sponge', 'still-bath'],
-  wall: ['spindle', 'bottle', 'sponge', 'none'],
-  floor: ['spindle', 'pool', 'bottle', 'none'],
-};
-/** Water that stands round a piece wants it loose and in a tray that holds it; none stands on a wall. */
-function canWet({ kind, trayLengthMm, trayWidthMm }: OwnedWater, piece: Piece): boolean {
-  if (piece.form === 'wall' && COOLANTS[kind].kind === 'standing') return false;
-  const inTray = kind === 'still-bath' || kind === 'oil-bath' || kind === 'grinder-feed';
-  if (!inTray) return true;
-  if (piece.form === 'wall' || piece.form === 'floor' || piece.assembled) return false;
-  const { widthMm, heightMm } = boundingBox(faceOutline(piece.outline, 'top'));
-  const [long, short] = [Math.max(widthMm, heightMm), Math.min(widthMm, heightMm)];
-  const tray = [trayLengthMm ?? Infinity, trayWidthMm ?? Infinity];
-  return long <= Math.max(...tray) && short <= Math.min(...tray);
-}
-
-/** Nobody needs to own these. */
-const AT_HAND: readonly CoolantId[] = ['bottle', 'sponge', 'puddle'];
 
 /**
  * Every owned bit × machine × means that can make this hole, the least expected cost first; the
@@ -186,15 +161,6 @@ function bitsOfSize(
         text: `${formatLength(Math.abs(missMm), units)} too ${missMm < 0 ? 'small' : 'wide'}.`,
       })),
   };
-}
-
-/** Owned means, else the usual ones for this form; what nobody needs to own goes along. */
-function waterMeans(file: JobFile, piece: Piece): readonly CoolantId[] {
-  const usual = USUAL_WATER[piece.form];
-  const listed = (file.kit?.water ?? []).filter((one) => !one.retired);
-  if (listed.length === 0) return usual;
-  const owned = listed.filter((one) => canWet(one, piece)).map((one) => one.kind);
-  return [...new Set([...owned, ...AT_HAND.filter((water) => usual.includes(water))])].sort();
 }
 
 interface Means {

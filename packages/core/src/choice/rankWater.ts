@@ -10,6 +10,7 @@ import { METRIC, type UnitSystem } from '../units/unitSystem';
 import { formatRimSpeed } from '../units/formatQuantity';
 import { outcomeOf, type Outcome } from './outcome';
 import { placeInWords } from './placeInWords';
+import { canWet } from './waterMeans';
 
 /** One way of wetting this hole, with what it comes to. */
 export interface RankedWater {
@@ -122,6 +123,9 @@ function bars(
     return 'A wall or floor does not go in a tray.';
   if (piece.assembled && (kind === 'still-bath' || kind === 'oil-bath'))
     return 'A built piece does not go in a tray.';
+  const trays = (file.kit?.water ?? []).filter((one) => one.kind === kind && !one.retired);
+  if (trays.length > 0 && !trays.some((tray) => canWet(tray, piece)))
+    return 'It does not lie in any tray you have.';
   if (kind === 'grinder-feed' && setup.machine.kind !== 'glass-grinder')
     return 'Only a glass grinder has one.';
   if (kind === 'spindle' && !hasSpindleWater(file, setup.machine))

@@ -1,20 +1,27 @@
 import type { PointMm } from '../geometry/arc';
-import { distance, nearestOnSide } from '../geometry/arc';
+import { distance } from '../geometry/arc';
 import { bendPlate, type PlateSolution, type Settled } from './bendPlate';
-import { bendingLaw } from './kirchhoffTriangle';
-import type { Bending, BendingScene, BendingTrouble, Patch } from './bendingScene';
+import {
+  heldNodes,
+  isOnEdge,
+  padReactions,
+  springsUnder,
+  stiffening,
+  twistGap,
+  weightOf,
+} from './bedding';
+import type { Bending, BendingScene, BendingTrouble } from './bendingScene';
 import { locator, type Locate } from './locate';
 import { meshPlate, type Focus, type MeshWish } from './meshPlate';
-import { discLoad, nodeAreas, patchShares, ringLoad } from './nodeShares';
-import { cornersOf, triangleCount, type PlateMesh } from './plateMesh';
+import { discLoad, ringLoad } from './nodeShares';
+import type { PlateMesh } from './plateMesh';
 import { preparePlate, type PreparedPlate } from './preparePlate';
 
-/** Plywood flat on the piece: E and ν of the board. */
-const BOARD = { youngModulusMpa: 8000, poisson: 0.3 };
-const GRAVITY_M_PER_S2 = 9.81;
 /** Sides of the mesh on the rim's circle, and the coarsest of them across the piece. */
 const SIDES_ROUND_RIM = 28;
 const SIDES_ACROSS = 16;
+/** Nodes far from the rim are no more than about this. */
+const MOST_FAR_NODES = 4000;
 /** Sides round a hole that is there already. */
 const SIDES_ROUND_GAP = 20;
 
@@ -49,7 +56,12 @@ export function preparePiece(scene: BendingScene): PieceOutcome {
   const radiusMm = loadRadius(rim.meanRadiusMm, scene.thicknessMm);
   const span = Math.min(scene.widthMm, scene.heightMm);
   const leastMm = Math.min((2 * Math.PI * radiusMm) / SIDES_ROUND_RIM, span / SIDES_ACROSS);
-  return preparedOn(scene, [{ centre: rim, radiusMm, leastMm }], span / SIDES_ACROSS);
+  // Far from the rim a long strip needs no finer sides than a square of its area.
+  const mostMm = Math.max(
+    span / SIDES_ACROSS,
+    Math.sqrt((scene.widthMm * scene.heightMm) / MOST_FAR_NODES),
+  );
+  return preparedOn(scene, [{ centre: rim, radiusMm, leastMm }], mostMm);
 }
 
 /**
@@ -138,9 +150,7 @@ export function pressPiece(
   const tensionOf = (from: PlateSolution): number =>
     (worst.face === 'far' ? from.farTensionMpa : from.nearTensionMpa)[worst.node] ?? 0;
   const at = (node: number): PointMm => ({ xMm: mesh.x[node] ?? 0, yMm: mesh.y[node] ?? 0 });
-  const edge = mostTension(mesh, solution, (p) =>
-    scene.edge.some((side) => distance(nearestOnSide(side, p), p) < ON_EDGE_MM),
-  );
+  const edge = mostTension(mesh, solution, (p) => isOnEdge(scene, p));
   const under = mostTension(mesh, solution, (p) => distance(p, rim) <= 2 * radiusMm);
   return {
     bending: {
@@ -155,7 +165,7 @@ export function pressPiece(
       deflectionMm: Math.max(...solution.deflectionMm),
       liftOffFraction: solution.liftOffFraction,
       carriedN: solution.reactionN.reduce((sum, one) => sum + one, 0),
-      padsN: padReactions(scene, mesh, locate, solution),
+      padsN: padReactions(scene, mesh, locate, solution.deflectionMm),
       nodes: mesh.x.length,
       rounds: solution.rounds,
     },
@@ -190,9 +200,6 @@ export function loadRadius(meanRadiusMm: number, thicknessMm: number): number {
   return b / DISC_OF_RING;
 }
 
-/** A node this near the outline lies on it, mm. */
-const ON_EDGE_MM = 0.2;
-
 function mostTension(
   { x, y }: PlateMesh,
   { farTensionMpa, nearTensionMpa }: PlateSolution,
@@ -209,93 +216,3 @@ function mostTension(
   return { mpa, face, node };
 }
 
-/** N at each node of a piece that lies flat. */
-function weightOf(scene: BendingScene, mesh: PlateMesh): Float64Array {
-  if (!scene.lies) return new Float64Array(mesh.x.length);
-  const perMm2 = scene.densityKgPerM3 * 1e-9 * GRAVITY_M_PER_S2 * scene.thicknessMm;
-  return nodeAreas(mesh).map((area) => area * perMm2);
-}
-
-/** What each pad gives back, N: its own springs times how far they are pressed. */
-function padReactions(
-  scene: PreparedPiece['scene'],
-  mesh: PlateMesh,
-  locate: Locate,
-  { deflectionMm }: PlateSolution,
-): readonly number[] {
-  const gapMm = scene.twistMm > 0 ? twistGap(scene, mesh) : null;
-  return scene.pads.map((pad) =>
-    patchShares(mesh, locate, pad).reduce((sum, share, node) => {
-      const pressed = (deflectionMm[node] ?? 0) - (gapMm?.[node] ?? 0);
-      return sum + share * pad.foundationNPerMm3 * Math.max(0, pressed);
-    }, 0),
-  );
-}
-
-function springsUnder(scene: BendingScene, mesh: PlateMesh, locate: Locate): Float64Array {
-  if (scene.pads.length === 0) return nodeAreas(mesh).map((area) => area * scene.bedNPerMm3);
-  const springs = new Float64Array(mesh.x.length);
-  for (const pad of scene.pads) {
-    patchShares(mesh, locate, pad).forEach((share, node) => {
-      springs[node] = (springs[node] ?? 0) + share * pad.foundationNPerMm3;
-    });
-  }
-  return springs;
-}
-
-/** Two corners across from each other touch, the other two stand off by the twist: a saddle. */
-function twistGap(
-  scene: Pick<BendingScene, 'twistMm' | 'widthMm' | 'heightMm'>,
-  { x, y }: PlateMesh,
-): Float64Array {
-  return Float64Array.from(x, (at, node) => {
-    const ξ = (2 * at) / scene.widthMm - 1;
-    const η = (2 * (y[node] ?? 0)) / scene.heightMm - 1;
-    return (scene.twistMm / 2) * (1 - ξ * η);
-  });
-}
-
-/** All of the edge, or what of it lies over a batten at the left and at the right. */
-function heldNodes(scene: BendingScene, { x, y }: PlateMesh): readonly number[] {
-  if (scene.edgesHeld === 'none') return [];
-  const onEdge = Array.from(x.keys()).filter((node) => {
-    const p = { xMm: x[node] ?? 0, yMm: y[node] ?? 0 };
-    return scene.edge.some((side) => distance(nearestOnSide(side, p), p) < ON_EDGE_MM);
-  });
-  if (scene.edgesHeld === 'four') return onEdge;
-  const within = (share: number): number[] => {
-    const mm = share * scene.widthMm;
-    return onEdge.filter((node) => Math.min(x[node] ?? 0, scene.widthMm - (x[node] ?? 0)) < mm);
-  };
-  const straight = within(LINE_SUPPORT);
-  return straight.length >= 4 ? straight : within(ROUND_SUPPORT);
-}
-
-/** Of the width: a straight end lies on its batten, a round one as far in as this. */
-const LINE_SUPPORT = 1e-3;
-const ROUND_SUPPORT = 0.04;
-
-/** A board under or over a triangle adds its own bending stiffness, unglued. */
-function stiffening(scene: BendingScene, mesh: PlateMesh): Float64Array {
-  const [D] = bendingLaw(scene.youngModulusMpa, scene.poisson, scene.thicknessMm);
-  return Float64Array.from({ length: triangleCount(mesh) }, (_, triangle) => {
-    const nodes = cornersOf(mesh, triangle);
-    const middle = {
-      xMm: nodes.reduce((sum, node) => sum + (mesh.x[node] ?? 0), 0) / 3,
-      yMm: nodes.reduce((sum, node) => sum + (mesh.y[node] ?? 0), 0) / 3,
-    };
-    return scene.boards
-      .filter((board) => isOver(board, middle))
-      .reduce(
-        (sum, { thicknessMm }) =>
-          sum + bendingLaw(BOARD.youngModulusMpa, BOARD.poisson, thicknessMm)[0] / D,
-        1,
-      );
-  });
-}
-
-const isOver = (patch: Patch, p: PointMm): boolean =>
-  p.xMm >= patch.xMm &&
-  p.xMm <= patch.xMm + patch.widthMm &&
-  p.yMm >= patch.yMm &&
-  p.yMm <= patch.yMm + patch.heightMm;

@@ -59,7 +59,7 @@ export function meshPlate({ edge, gaps, foci, mostMm }: MeshWish): Meshed {
     for (const side of loop) for (const p of alongSide(side, sideAt)) placed.add(p);
   const onEdges = placed.points.length;
   for (const focus of foci) {
-    for (const p of ringsAbout(focus, edge, sideAt)) {
+    for (const p of ringsAbout(focus, edge, mostMm)) {
       if (placed.points.length > MOST_NODES)
         return { kind: 'too-fine', nodes: placed.points.length, most: MOST_NODES };
       const side = sideAt(p);
@@ -112,11 +112,10 @@ function polyline(side: Side, stepMm: number): readonly PointMm[] {
 function* ringsAbout(
   { centre, radiusMm, leastMm }: Focus,
   edge: readonly Side[],
-  sideAt: (p: PointMm) => number,
+  mostMm: number,
 ): Generator<PointMm> {
   const reach = Math.max(...edge.map(({ a }) => distance(a, centre))) * 1.5;
   const radii: number[] = [];
-  const sideOn = (r: number): number => sideAt({ xMm: centre.xMm + r, yMm: centre.yMm });
   if (radiusMm > 0) radii.push(radiusMm);
   for (let r = radiusMm; r > 0.9 * leastMm;) {
     r -= ROW * (leastMm + GROWTH * (radiusMm - r));
@@ -128,7 +127,7 @@ function* ringsAbout(
     yield* onRing(centre, r, leastMm + GROWTH * (radiusMm - r), index + 1);
   let r = radiusMm;
   for (let index = 1; r < reach; index++) {
-    const side = Math.min(leastMm + GROWTH * (r - radiusMm), sideOn(reach * 10));
+    const side = Math.min(leastMm + GROWTH * (r - radiusMm), mostMm);
     r += ROW * side;
     yield* onRing(centre, r, side, index);
   }

@@ -1,16 +1,14 @@
-import { LIMITS } from '@nucleon/contract/limits';
 import { boundingBox } from '@nucleon/core/geometry/outline';
 import type { SupportPad, SupportSetup } from '@nucleon/core/job/job';
-import { formatLengthShort } from '@nucleon/core/units/length';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
-import { NumberBox } from '../../ui/NumberBox';
 import { Heading, Small } from '../../ui/text';
-import { useUnits } from '../display/displayStore';
 import type { Editing } from '../hole/editing';
+import { OnTopPanel } from './OnTopPanel';
+import { PadFields } from './PadFields';
 
 const EDGE_CHIPS = [
   { value: 'none', label: 'Free' },
@@ -22,11 +20,8 @@ const CONTACT_CHIPS = [
   { value: 0.6, label: 'Much of it' },
   { value: 0.3, label: 'In places' },
 ] as const;
-/** A new pad is this share of the shorter span, and a new board of the same. */
+/** A new pad is this share of the shorter span. */
 const PAD_SHARE = 0.2;
-const BOARD_SHARE = 0.5;
-const USUAL_BOARD_MM = 18;
-const USUAL_CLAMP = { padDiameterMm: 20, forceN: 50 } as const;
 
 interface PadPanelProps {
   readonly edit: Editing;
@@ -36,12 +31,11 @@ interface PadPanelProps {
   readonly onChoose: (index: number | null) => void;
 }
 
-/** What the piece rests on and what lies on it, piece by piece. */
+/** What the piece rests on, pad by pad, and what lies on it. */
 export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPanelProps) {
-  const units = useUnits();
   const { piece, hole, changeSetup } = edit;
   const { widthMm, heightMm } = boundingBox(piece.outline);
-  const { pads = [], clamps = [], boards = [] } = support;
+  const { pads = [] } = support;
   const change = (next: Partial<SupportSetup>, group: string): void => {
     changeSetup({ support: { ...support, ...next } }, group);
   };
@@ -106,63 +100,14 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
         />
       ) : null}
       {pad && chosen !== null ? (
-        <Column gap="$3" testID="pad-fields">
-          <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-            <LengthBox
-              inRow
-              anySign
-              label="From the left"
-              valueMm={pad.xMm}
-              mostMm={LIMITS.lengthMm.most}
-              onChangeMm={(xMm) => {
-                setPad({ xMm });
-              }}
-              testID="pad-x"
-            />
-            <LengthBox
-              inRow
-              anySign
-              label="From below"
-              valueMm={pad.yMm}
-              mostMm={LIMITS.lengthMm.most}
-              onChangeMm={(yMm) => {
-                setPad({ yMm });
-              }}
-              testID="pad-y"
-            />
-            <LengthBox
-              inRow
-              label="Wide"
-              valueMm={pad.widthMm}
-              mostMm={LIMITS.lengthMm.most}
-              onChangeMm={(wide) => {
-                setPad({ widthMm: wide });
-              }}
-              testID="pad-width"
-            />
-            <LengthBox
-              inRow
-              label="High"
-              valueMm={pad.heightMm}
-              mostMm={LIMITS.lengthMm.most}
-              onChangeMm={(high) => {
-                setPad({ heightMm: high });
-              }}
-              testID="pad-height"
-            />
-          </Row>
-          <Row>
-            <Button
-              label="Take this pad away"
-              look="quiet"
-              onPress={() => {
-                change({ pads: pads.filter((_, index) => index !== chosen) }, 'pads');
-                onChoose(null);
-              }}
-              testID="remove-pad"
-            />
-          </Row>
-        </Column>
+        <PadFields
+          pad={pad}
+          onChange={setPad}
+          onRemove={() => {
+            change({ pads: pads.filter((_, index) => index !== chosen) }, 'pads');
+            onChoose(null);
+          }}
+        />
       ) : null}
       <Chips
         label="Its edges"
@@ -192,103 +137,7 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
         }}
         testID="twist"
       />
-      <Row gap="$2" flexWrap="wrap">
-        <Button
-          label="Add a clamp"
-          icon={Plus}
-          onPress={() => {
-            const xMm = clamps.length % 2 === 0 ? side / 2 : widthMm - side / 2;
-            change(
-              {
-                clamps: [
-                  ...clamps,
-                  { ...USUAL_CLAMP, xMm: Math.round(xMm), yMm: Math.round(heightMm / 2) },
-                ],
-              },
-              'clamps',
-            );
-          }}
-          testID="add-clamp"
-        />
-        <Button
-          label="Lay a board over the hole"
-          icon={Plus}
-          onPress={() => {
-            const wide = Math.round(BOARD_SHARE * Math.min(widthMm, heightMm));
-            change(
-              {
-                boards: [
-                  ...boards,
-                  {
-                    xMm: Math.round(hole.xMm - wide / 2),
-                    yMm: Math.round(hole.yMm - wide / 2),
-                    widthMm: wide,
-                    heightMm: wide,
-                    thicknessMm: USUAL_BOARD_MM,
-                  },
-                ],
-              },
-              'boards',
-            );
-          }}
-          testID="add-board"
-        />
-      </Row>
-      {clamps.map((clamp, index) => (
-        <Row key={index} gap="$3" alignItems="flex-end" flexWrap="wrap" testID={`clamp-${index}`}>
-          <NumberBox
-            inRow
-            label={`Clamp ${index + 1}, N`}
-            value={Math.round(clamp.forceN)}
-            limit={{ above: 0, most: 5000, unit: 'N' }}
-            onChange={(forceN) => {
-              if (forceN !== undefined)
-                change(
-                  { clamps: clamps.map((one, i) => (i === index ? { ...one, forceN } : one)) },
-                  'clamp-force',
-                );
-            }}
-          />
-          <LengthBox
-            inRow
-            label="Pad"
-            valueMm={clamp.padDiameterMm}
-            mostMm={LIMITS.smallMm.most}
-            onChangeMm={(padDiameterMm) => {
-              change(
-                {
-                  clamps: clamps.map((one, i) => (i === index ? { ...one, padDiameterMm } : one)),
-                },
-                'clamp-pad',
-              );
-            }}
-          />
-          <Button
-            label="Take away"
-            look="quiet"
-            onPress={() => {
-              change({ clamps: clamps.filter((_, i) => i !== index) }, 'clamps');
-            }}
-          />
-        </Row>
-      ))}
-      {boards.map((board, index) => (
-        <Row key={index} gap="$3" justifyContent="space-between" testID={`board-${index}`}>
-          <Small flex={1}>
-            Board {formatLengthShort(board.widthMm, units)} ×{' '}
-            {formatLengthShort(board.heightMm, units)},{' '}
-            {formatLengthShort(board.thicknessMm, units)} thick
-          </Small>
-          <Button
-            label="Take away"
-            look="quiet"
-            hint={`Take board ${index + 1} away`}
-            onPress={() => {
-              change({ boards: boards.filter((_, i) => i !== index) }, 'boards');
-            }}
-          />
-        </Row>
-      ))}
+      <OnTopPanel edit={edit} support={support} onChange={change} />
     </Column>
   );
 }

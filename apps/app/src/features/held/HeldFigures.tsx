@@ -1,0 +1,61 @@
+import { oddsInWords } from '@nucleon/core/risk/oddsWords';
+import { formatPressure } from '@nucleon/core/units/formatQuantity';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { Column, Panel, Row } from '../../ui/layout';
+import { ShareBar } from '../../ui/ShareBar';
+import { Label, Numeral, Small } from '../../ui/text';
+import type { StressView } from '../../workers/stressView';
+import { useUnits } from '../display/displayStore';
+
+/** How much stress, how near its limit, and the odds; a wall's odds are of its face alone. */
+export function HeldFigures({ stress }: { readonly stress: StressView }) {
+  const units = useUnits();
+  const { bending, totalMpa, limitMpa } = stress;
+  const isBuilding = bending.kind === 'declined' && bending.why === 'built-in';
+  const share = totalMpa / limitMpa;
+  return (
+    <Panel wet padding="$4" gap="$3" testID="held-figures">
+      <Row gap="$5" flexWrap="wrap" alignItems="flex-start">
+        {isBuilding ? null : (
+          <Column>
+            <Label>
+              {bending.kind === 'declined' ? 'Heat and built-in stress' : 'All stress together'}
+            </Label>
+            <Numeral>{formatPressure(totalMpa, units)}</Numeral>
+          </Column>
+        )}
+        <Column>
+          <Label>{isBuilding ? 'Spoils the face' : 'Cracks'}</Label>
+          <Numeral testID="held-odds">{oddsInWords(stress.crackProbability)}</Numeral>
+        </Column>
+      </Row>
+      {isBuilding ? null : (
+        <ShareBar
+          strong
+          label={`Of the working limit, ${formatPressure(limitMpa, units)}`}
+          share={Math.min(1, share)}
+          text={`${formatDecimals(share * 100, 0)} %`}
+        />
+      )}
+      <Small role="status" aria-live="polite" color="$ink" testID="held-text">
+        {stress.text}
+      </Small>
+    </Panel>
+  );
+}
+
+/** What the washes of the map stand for, as far as they are on it. */
+export function StressLegend({ stress }: { readonly stress: StressView }) {
+  const units = useUnits();
+  const { bands, limitMpa } = stress;
+  if (bands.length === 0) return null;
+  const limit = formatPressure(limitMpa, units);
+  return (
+    <Small testID="stress-legend">
+      Bending, from pale to dark: {bands.map(({ mpa }) => formatPressure(mpa, units)).join(', ')}.{' '}
+      {bands.some(({ isLimit }) => isLimit)
+        ? `The strong line is the working limit, ${limit}.`
+        : `The working limit, ${limit}, is nowhere reached.`}
+    </Small>
+  );
+}

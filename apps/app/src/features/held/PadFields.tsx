@@ -1,0 +1,66 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import type { SupportPad } from '@nucleon/core/job/job';
+import { Button } from '../../ui/Button';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+
+interface PadFieldsProps {
+  readonly pad: SupportPad;
+  readonly onChange: (next: Partial<SupportPad>) => void;
+  readonly onRemove: () => void;
+}
+
+/** Where one pad lies and how large it is, typed. */
+export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
+  return (
+    <Column gap="$3" testID="pad-fields">
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        <LengthBox
+          inRow
+          anySign
+          label="From the left"
+          valueMm={pad.xMm}
+          mostMm={LIMITS.lengthMm.most}
+          onChangeMm={(xMm) => {
+            onChange({ xMm });
+          }}
+          testID="pad-x"
+        />
+        <LengthBox
+          inRow
+          anySign
+          label="From below"
+          valueMm={pad.yMm}
+          mostMm={LIMITS.lengthMm.most}
+          onChangeMm={(yMm) => {
+            onChange({ yMm });
+          }}
+          testID="pad-y"
+        />
+        <LengthBox
+          inRow
+          label="Wide"
+          valueMm={pad.widthMm}
+          mostMm={LIMITS.lengthMm.most}
+          onChangeMm={(wide) => {
+            onChange({ widthMm: wide });
+          }}
+          testID="pad-width"
+        />
+        <LengthBox
+          inRow
+          label="High"
+          valueMm={pad.heightMm}
+          mostMm={LIMITS.lengthMm.most}
+          onChangeMm={(high) => {
+            onChange({ heightMm: high });
+          }}
+          testID="pad-height"
+        />
+      </Row>
+      <Row>
+        <Button label="Take this pad away" look="quiet" onPress={onRemove} testID="remove-pad" />
+      </Row>
+    </Column>
+  );
+}
