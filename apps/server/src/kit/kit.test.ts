@@ -140,7 +140,7 @@ it('assesses a hole as the command line does', async () => {
   await request(server.app).post(api('/import')).send(demo()).expect(201);
   const risk = await get<object>(`/holes/${ARBOR}/risk`);
   const here = assessHole(demo(), ARBOR, { bend: rememberingBend() });
-  expect(here).toEqual({ kind: 'assessed', risk });
+  expect(here).toEqual({ kind: 'assessed', risk, bent: true });
   await request(server.app).get(api('/holes/nowhere/risk')).expect(404);
 });
 

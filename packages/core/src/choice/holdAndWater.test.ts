@@ -10,7 +10,7 @@ import { edgeTruth } from './edgeTruth';
 import { holdAdvice } from './holdAdvice';
 import { rankSupports } from './rankSupports';
 import { rankWater } from './rankWater';
-import { cloudingOf, waterAdvice } from './waterAdvice';
+import { cloudingOf, cloudingText, waterAdvice } from './waterAdvice';
 
 const bend = rememberingBend(30);
 const contextWith = (parts: JobParts): PlanContext => {
@@ -69,6 +69,12 @@ it('tells how much to pour, and how the bath clouds hole by hole', () => {
   // Beer–Lambert: each hole takes the same share of the light that is left.
   const [first, second] = clouding;
   expect((second?.light ?? 0) / (first?.light ?? 1)).toBeCloseTo(first?.light ?? 0, 9);
+  const cell = (holes: number, isClear: boolean) => ({ holes, light: 0.5, isClear });
+  expect(cloudingText([cell(1, true), cell(2, false)])).toContain(
+    'lost in hole 2: change the water after 1',
+  );
+  expect(cloudingText([cell(1, false)])).toContain('on the way');
+  expect(cloudingText([cell(1, true)])).toContain('1 such holes and more');
   expect(clouding.filter(({ isClear }) => isClear).length).toBe(
     Math.min(12, context.water.holesPerFill ?? 0),
   );

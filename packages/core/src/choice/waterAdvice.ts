@@ -44,6 +44,16 @@ export function cloudingOf({ water, headline }: PlanContext): readonly Clouding[
   return all;
 }
 
+/** When standing water has to be changed, by how it clouds. */
+export function cloudingText(clouding: readonly Clouding[]): string {
+  const last = clouding.at(-1);
+  const clear = clouding.filter(({ isClear }) => isClear).length;
+  if (!last || last.isClear) return `Clear enough for ${clear} such holes and more.`;
+  return clear === 0
+    ? 'The mark is lost before the first hole is done: change the water on the way.'
+    : `The mark is lost in hole ${last.holes}: change the water after ${clear}.`;
+}
+
 /** What the planned water asks for: how much, how fast, when to change it, and where it goes after. */
 export function waterAdvice(context: PlanContext): readonly WaterPart[] {
   const { kind, id } = context.setup.coolant;

@@ -7,7 +7,8 @@ import { contextOf } from './makePlan';
 import { riskModelOf } from './riskModelOf';
 
 export type HoleRisk =
-  | { readonly kind: 'assessed'; readonly risk: Risk }
+  /** `bent`: the piece’s bending is in it. */
+  | { readonly kind: 'assessed'; readonly risk: Risk; readonly bent: boolean }
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 /** The Monte Carlo of one hole as it is planned: the same on the phone, the server and the command line. */
@@ -23,5 +24,9 @@ export function assessHole(
   const worked = contextOf(file, holeId, METRIC, bend);
   return worked.kind === 'faulty'
     ? worked
-    : { kind: 'assessed', risk: assessRisk(riskModelOf(worked.context), draws, seed) };
+    : {
+        kind: 'assessed',
+        risk: assessRisk(riskModelOf(worked.context), draws, seed),
+        bent: worked.context.bending.kind === 'bent',
+      };
 }

@@ -15,14 +15,15 @@ export interface RiskLine {
   readonly note: string;
 }
 
-export function riskLines(risk: Risk, units: UnitSystem): RiskLine[] {
+/** @param bent whether the piece's bending is in the odds */
+export function riskLines(risk: Risk, bent: boolean, units: UnitSystem): RiskLine[] {
   const { crackProbability, timeS, chipMm, draws } = risk;
   return [
     {
       key: 'crack',
       title: 'It cracks or is spoilt',
       value: oddsInWords(crackProbability),
-      note: `Mean over ${formatDecimals(draws, 0)} tries. From heat, built-in stress and handling; bending on the support comes on top.`,
+      note: `Mean over ${formatDecimals(draws, 0)} tries. ${bent ? 'From bending, heat, built-in stress and handling.' : 'From heat, built-in stress and handling; this piece is not reckoned as a plate that bends.'}`,
     },
     {
       key: 'time',

@@ -12,20 +12,19 @@ export function HeldFigures({ stress }: { readonly stress: StressView }) {
   const units = useUnits();
   const { bending, totalMpa, limitMpa } = stress;
   const isBuilding = bending.kind === 'declined' && bending.why === 'built-in';
+  const isBent = bending.kind === 'bent';
   const share = totalMpa / limitMpa;
   return (
     <Panel wet padding="$4" gap="$3" testID="held-figures">
       <Row gap="$5" flexWrap="wrap" alignItems="flex-start">
         {isBuilding ? null : (
           <Column>
-            <Label>
-              {bending.kind === 'declined' ? 'Heat and built-in stress' : 'All stress together'}
-            </Label>
+            <Label>{isBent ? 'All stress together' : 'Heat and built-in stress'}</Label>
             <Numeral>{formatPressure(totalMpa, units)}</Numeral>
           </Column>
         )}
         <Column>
-          <Label>{isBuilding ? 'Spoils the face' : 'Cracks'}</Label>
+          <Label>{isBuilding ? 'Spoils the face' : isBent ? 'Cracks' : 'Cracks, at least'}</Label>
           <Numeral testID="held-odds">{oddsInWords(stress.crackProbability)}</Numeral>
         </Column>
       </Row>
@@ -37,7 +36,12 @@ export function HeldFigures({ stress }: { readonly stress: StressView }) {
           text={`${formatDecimals(share * 100, 0)} %`}
         />
       )}
-      <Small role="status" aria-live="polite" color="$ink" testID="held-text">
+      <Small
+        role="status"
+        aria-live="polite"
+        color={bending.kind === 'trouble' ? '$stop' : '$ink'}
+        testID="held-text"
+      >
         {stress.text}
       </Small>
     </Panel>

@@ -1,6 +1,7 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import { boundingBox } from '@nucleon/core/geometry/outline';
 import type { SupportSetup } from '@nucleon/core/job/job';
+import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
@@ -15,6 +16,8 @@ import type { Editing } from '../hole/editing';
 const BOARD_SHARE = 0.5;
 const USUAL_BOARD_MM = 18;
 const USUAL_CLAMP = { padDiameterMm: 20, forceN: 50 } as const;
+/** Clamps of a workshop press no harder, N. */
+const MOST_CLAMP_N = 5000;
 /** A new clamp stands this far in from the left or right, of the shorter span. */
 const CLAMP_SHARE = 0.1;
 
@@ -30,6 +33,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
   const { piece, hole } = edit;
   const { widthMm, heightMm } = boundingBox(piece.outline);
   const { clamps = [], boards = [] } = support;
+  const perUnit = newtonPerForce(units);
   const inwards = Math.round(CLAMP_SHARE * Math.min(widthMm, heightMm));
   return (
     <Column gap="$4">
@@ -79,13 +83,17 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
         <Row key={index} gap="$3" alignItems="flex-end" flexWrap="wrap" testID={`clamp-${index}`}>
           <NumberBox
             inRow
-            label={`Clamp ${index + 1}, N`}
-            value={Math.round(clamp.forceN)}
-            limit={{ above: 0, most: 5000, unit: 'N' }}
-            onChange={(forceN) => {
-              if (forceN !== undefined)
+            label={`Clamp ${index + 1}, ${units.force}`}
+            value={Number((clamp.forceN / perUnit).toPrecision(3))}
+            limit={{ above: 0, most: MOST_CLAMP_N / perUnit, unit: units.force }}
+            onChange={(force) => {
+              if (force !== undefined)
                 onChange(
-                  { clamps: clamps.map((one, i) => (i === index ? { ...one, forceN } : one)) },
+                  {
+                    clamps: clamps.map((one, i) =>
+                      i === index ? { ...one, forceN: force * perUnit } : one,
+                    ),
+                  },
                   'clamp-force',
                 );
             }}

@@ -29,7 +29,9 @@ function RiskRoom(loaded: LoadedHole) {
   const units = useUnits();
   const router = useRouter();
   const { outcome, faults } = useTask('risk', room.asked);
-  const risk = outcome?.kind === 'assessed' ? outcome.risk : null;
+  const assessed = outcome?.kind === 'assessed' ? outcome : null;
+  const risk = assessed?.risk ?? null;
+  const bent = assessed?.bent ?? false;
   const lines = risk ? unknownLines(risk) : [];
   const places: Record<NonNullable<UnknownLine['ask']>['place'], string> = {
     'bit-check': `/kit?check=${room.plan?.setup.bitId ?? ''}`,
@@ -44,7 +46,7 @@ function RiskRoom(loaded: LoadedHole) {
       {risk ? (
         <Column padding="$4" gap="$5" testID="risk">
           <Panel wet>
-            {riskLines(risk, units).map(({ key, title, value, note }) => (
+            {riskLines(risk, bent, units).map(({ key, title, value, note }) => (
               <Column
                 key={key}
                 padding="$4"

@@ -1,4 +1,4 @@
-import type { Clouding } from '@nucleon/core/choice/waterAdvice';
+import { cloudingText, type Clouding } from '@nucleon/core/choice/waterAdvice';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import { View } from '@tamagui/core';
 import { Column, Row } from '../../ui/layout';
@@ -12,14 +12,7 @@ export function ClearnessGauge({
   readonly clouding: readonly Clouding[];
   readonly finesColour: string;
 }) {
-  const last = clouding.at(-1);
-  const clear = clouding.filter(({ isClear }) => isClear).length;
-  const said =
-    last && !last.isClear
-      ? clear === 0
-        ? 'The mark is lost before the first hole is done: change the water half way.'
-        : `The mark is lost in hole ${last.holes}: change the water after ${clear}.`
-      : `Clear enough for ${clear} such holes and more.`;
+  const said = cloudingText(clouding);
   return (
     <Column gap="$2" role="img" aria-label={said} testID="clearness">
       <Row gap="$1" alignItems="flex-start">
