@@ -16,7 +16,11 @@ const oneWay = (name, from, to) => ({
 module.exports = {
   forbidden: [
     { name: 'no-cycle', severity: 'error', from: {}, to: { circular: true } },
-    oneWay('core-is-pure', '^packages/core', '^(packages/(contract|files)|apps|cli|node_modules/(?!delaunator))'),
+    oneWay(
+      'core-is-pure',
+      '^packages/core',
+      '^(packages/(contract|files)|apps|cli|node_modules/(?!delaunator))',
+    ),
     oneWay('files-on-core', '^packages/files', '^(packages/contract|apps|cli)'),
     oneWay('contract-below-apps', '^packages/contract', '^(apps|cli)'),
     oneWay('server-apart-from-app', '^apps/server', '^(apps/app|cli)'),

@@ -215,4 +215,3 @@ function mostTension(
   }
   return { mpa, face, node };
 }
-
