@@ -114,8 +114,13 @@ describe('job files over HTTP', () => {
   it('stores the plan the core makes of the exported file', async () => {
     const { file, jobId } = await imported();
     const { plan, hole: stored } = await dialHole(jobId);
-    const outcome = makePlan(file, stored.id, METRIC, rememberingBend());
-    expect(outcome.kind === 'planned' && outcome.plan).toEqual(plan);
+    const atOnce = makePlan(file, stored.id);
+    expect(atOnce.kind === 'planned' && atOnce.plan).toEqual(plan);
+    const bent = makePlan(file, stored.id, METRIC, rememberingBend());
+    const asked = await get(`/holes/${stored.id}/plan?bent=true`);
+    expect(bent.kind === 'planned' && bent.plan).toEqual(asked);
+    // Once worked out it is stored.
+    expect(await get(`/holes/${stored.id}/plan`)).toEqual(asked);
   });
 
   it('refuses a faulty file whole', async () => {

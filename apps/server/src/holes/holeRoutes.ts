@@ -64,7 +64,7 @@ export function holeRoutes({ source, now }: ServerContext): Router {
     const id = idParam(request, 'holeId');
     const hole = await source.manager.findOneBy(holeEntity, { id, deletedAt: IsNull() });
     if (!hole) throw notFound('hole', id);
-    response.json(await planOf(source.manager, hole, now()));
+    response.json(await planOf(source.manager, hole, now(), request.query.bent === 'true'));
   });
   router.get('/holes/:holeId/risk', async (request, response) => {
     const file = await holeFile(source.manager, idParam(request, 'holeId'));

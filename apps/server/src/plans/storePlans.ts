@@ -78,16 +78,24 @@ export async function headlinesOf(
   return new Map([...stored, ...missing].map((row) => [row.holeId, headlineOf(row)]));
 }
 
-/** Plans are stored at once without the bending, which is worked out when one is asked for. */
+/** Plans are stored at once without the bending, which is worked out when it is asked for. */
 const isUnbent = ({ bending }: Partial<Plan>): boolean =>
   bending === undefined || (bending.kind === 'declined' && bending.why === 'later');
 
-/** The stored plan of a hole, made first when a kit change has thrown it away. */
-export async function planOf(manager: EntityManager, hole: HoleRow, now: Date): Promise<Plan> {
+/**
+ * The stored plan of a hole, made first when a kit change has thrown it away.
+ * @param bent asks for the bending too, which takes a tenth of a second or two the first time
+ */
+export async function planOf(
+  manager: EntityManager,
+  hole: HoleRow,
+  now: Date,
+  bent: boolean,
+): Promise<Plan> {
   const stored = await manager.findOneBy(holePlanEntity, { holeId: hole.id });
-  if (stored && !isUnbent(stored.plan)) return stored.plan;
+  if (stored && !(bent && isUnbent(stored.plan))) return stored.plan;
   const loaded = await loadPiece(manager, hole.pieceId, hole.id);
-  const [made] = await storePlans(manager, loaded, now, rememberingBend());
+  const [made] = await storePlans(manager, loaded, now, bent ? rememberingBend() : bendLater);
   if (!made) throw notFound('plan of hole', hole.id);
   return made.plan;
 }

@@ -8,6 +8,7 @@ import type { Bending } from '../plate/bendingScene';
 import { SUPPORT_IDS, SUPPORTS, type Support, type SupportId } from '../supports/supports';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
 import { outcomeOf, type Outcome } from './outcome';
+import { stabilityOf, type Stability } from './stability';
 import { placeInWords } from './placeInWords';
 
 /** One thing to lay the piece on, with what it comes to. */
@@ -30,12 +31,6 @@ export interface RankedSupport {
   readonly current: boolean;
   readonly setup: Setup;
 }
-
-/** How it lies while it is pressed. */
-export type Stability = 'firm' | 'gives' | 'sways';
-/** Sinking less than this is firm, and less than this a little, mm. */
-const FIRM_MM = 0.1;
-const GIVES_MM = 0.5;
 
 export type SupportsOutcome =
   | {
@@ -141,15 +136,6 @@ const heldName = ({ setup }: PlanContext): string =>
     : setup.support.edgesHeld === 'two'
       ? 'Over two battens'
       : SUPPORTS.nothing.name;
-
-const stabilityOf = (deflectionMm: number): Stability =>
-  deflectionMm < FIRM_MM ? 'firm' : deflectionMm < GIVES_MM ? 'gives' : 'sways';
-
-export const STABILITY_WORDS: Readonly<Record<Stability, string>> = {
-  firm: 'Lies firm',
-  gives: 'Gives a little',
-  sways: 'Sways under the drill',
-};
 
 const isFlat = ({ form }: Piece): boolean => form === 'sheet' || form === 'slab';
 

@@ -1,4 +1,5 @@
-import { STABILITY_WORDS, type RankedSupport } from '@nucleon/core/choice/rankSupports';
+import type { RankedSupport } from '@nucleon/core/choice/rankSupports';
+import { STABILITY_WORDS } from '@nucleon/core/choice/stability';
 import { sinkingInWords } from '@nucleon/core/plan/sinkingWords';
 import { oddsInWords } from '@nucleon/core/risk/oddsWords';
 import { formatPressure } from '@nucleon/core/units/formatQuantity';
