@@ -58,6 +58,19 @@ it('a pad moved under the hole takes the stress off it', () => {
   expect(together).toBeCloseTo(carried?.carriedN ?? 0, 3);
 });
 
+it('a pad of its own thickness is softer the thicker it is, of the bed’s kind or another', () => {
+  const carried = (thicknessMm: number) => {
+    const pads = [
+      { xMm: 20, yMm: 120, ...PAD },
+      { xMm: 320, yMm: 120, ...PAD },
+      { xMm: 170, yMm: 120, thicknessMm, ...PAD },
+    ];
+    const { bending } = planOf({ setup: { support: { kind: 'softwood', pads } } });
+    return bending.kind === 'bent' ? (bending.padsN[2] ?? NaN) : NaN;
+  };
+  expect(carried(180)).toBeLessThan(carried(18));
+});
+
 it('tips over a pad that is not under the load, and says what to add', () => {
   const plan = planOf({
     hole: { xMm: 380, yMm: 280, diameterMm: 25 },

@@ -43,8 +43,10 @@ export function bendingSceneOf(
       pads: support.pads.map(({ kind = support.id, thicknessMm, ...patch }) => ({
         ...patch,
         foundationNPerMm3:
-          supportModulus(kind, kind === support.id ? support.atThicknessMm : thicknessMm) *
-          support.contactFraction,
+          supportModulus(
+            kind,
+            thicknessMm ?? (kind === support.id ? support.atThicknessMm : undefined),
+          ) * support.contactFraction,
       })),
       edgesHeld: support.edgesHeld,
       twistMm: support.twistMm,
