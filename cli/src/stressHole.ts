@@ -41,7 +41,7 @@ export function stressHole(
         bending: context.bending,
         thermalStressMpa: context.thermalStressMpa,
         totalStressMpa: context.crack.stressMpa,
-        stressLimitMpa: context.crack.bearableMpa / 2,
+        stressLimitMpa: context.crack.limitMpa,
         crackProbability: context.crack.total,
         field: field && {
           xMm: rounded(field.mesh.x),

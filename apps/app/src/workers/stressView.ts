@@ -46,7 +46,7 @@ export function stressView({ file, holeId, units }: AskedHole, bend: Bend): Stre
   if (outcome.kind === 'faulty') return outcome;
   const { context, field, text } = outcome.stress;
   const { crack, bending } = context;
-  const limitMpa = crack.bearableMpa / 2;
+  const { limitMpa } = crack;
   return {
     kind: 'drawn',
     view: {

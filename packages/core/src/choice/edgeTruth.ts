@@ -42,7 +42,7 @@ export type EdgeTruthOutcome = EdgeTruth | { readonly kind: 'untold'; readonly w
 
 /** The edge matters while odds by it are this much worse than deep inside. */
 const MATTERS = 1.25;
-/** Twice as strict as the stress asks, or half: the rest is alike. */
+/** So many times as strict as the stress asks, or as lax; between them it is alike. */
 const APART = 1.6;
 /** Clear distances looked at, in thicknesses. */
 const LADDER = [0.5, 1, 1.5, 2, 3, 4, 6, 9] as const;
@@ -75,7 +75,7 @@ export function edgeTruth(
   const deep = curve.at(-1);
   if (!deep || curve.length < 2)
     return { kind: 'untold', why: 'The piece is too small to move the hole away from its edge.' };
-  const limitMpa = context.crack.bearableMpa / 2;
+  const limitMpa = context.crack.limitMpa;
   const byStressMm =
     curve.find(({ odds, stressMpa }) => odds <= MATTERS * deep.odds && stressMpa <= limitMpa)
       ?.clearMm ?? deep.clearMm;

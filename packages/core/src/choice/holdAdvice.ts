@@ -5,7 +5,7 @@ import { depthStop } from '../holding/depthStop';
 import { FINGERS_NM, holdingTorque, jamTorque, PALM_NM } from '../holding/holdingTorque';
 import { ONE_HAND_NM, TWO_HANDS_NM } from '../hazards/handLimits';
 import { radiusAt } from '../layout/curve';
-import { MACHINE_KINDS } from '../machines/machineKinds';
+import { clutchOf } from '../machines/machineKinds';
 import type { PlanContext } from '../plan/planContext';
 import { input, type ReasonInput } from '../reason/reason';
 import { formatForce, formatPressure } from '../units/formatQuantity';
@@ -71,10 +71,7 @@ function holdPiece({ headline }: PlanContext): HoldPart {
 
 function holdJam({ setup, headline }: PlanContext): HoldPart {
   const { machine } = setup;
-  const clutchNm =
-    machine.clutchTorqueNm === undefined
-      ? MACHINE_KINDS[machine.kind].clutchTorqueNm
-      : machine.clutchTorqueNm;
+  const clutchNm = clutchOf(machine);
   const { jamNm, heldBy } = jamTorque(headline.speed.setting.stallTorqueNm, clutchNm);
   const byHand = setup.hold === 'freehand' || setup.hold === 'guided';
   const text = !byHand
@@ -132,7 +129,7 @@ function clampIt(context: PlanContext): HoldPart {
   const { material } = headline;
   const { support } = setup;
   const padDiameterMm = support.clamps[0]?.padDiameterMm ?? USUAL_PAD_MM;
-  const spareMpa = (CLAMP_SHARE * crack.bearableMpa) / 2;
+  const spareMpa = CLAMP_SHARE * crack.limitMpa;
   const limit = clampLimit({
     ...boundingBox(piece.outline),
     thicknessMm: piece.thicknessMm,

@@ -9,7 +9,8 @@ import { distanceToEdge, faceOutline } from '../geometry/outline';
 import { TWO_HANDS_NM } from '../hazards/handLimits';
 import type { Bit, Coupling, Machine } from '../job/kit';
 import type { Hole, Piece } from '../job/job';
-import { MACHINE_KINDS } from '../machines/machineKinds';
+import { jamTorque } from '../holding/holdingTorque';
+import { clutchOf, MACHINE_KINDS } from '../machines/machineKinds';
 import { speedSettings } from '../machines/speedSettings';
 import type { Material } from '../materials/material';
 import { isUsable, suits } from '../plan/assumeSetup';
@@ -88,10 +89,9 @@ const isBuilding = (piece: Piece): boolean => piece.form === 'wall' || piece.for
 
 const jamTorqueNm = (machine: Machine): { readonly nm: number; readonly clutch: boolean } => {
   const kind = MACHINE_KINDS[machine.kind];
-  const clutch =
-    machine.clutchTorqueNm === undefined ? kind.clutchTorqueNm : machine.clutchTorqueNm;
+  const clutch = clutchOf(machine);
   return {
-    nm: Math.min(machine.stallTorqueNm ?? kind.stallTorqueNm, clutch ?? Infinity),
+    nm: jamTorque(machine.stallTorqueNm ?? kind.stallTorqueNm, clutch).jamNm,
     clutch: clutch !== null,
   };
 };

@@ -7,7 +7,7 @@ import type { SpeedSetting } from '../machines/speedSettings';
 import { provenance } from '../materials/provenance';
 import type { PlanContext } from '../plan/planContext';
 import { FORCE_SD, RPM_SD } from '../plan/spread';
-import { bearableStress } from '../risk/crackOdds';
+import { bearableStress, workingLimit } from '../risk/crackOdds';
 
 /** What goes wrong where, in the order in which it is told; `clean` is where none of it does. */
 export const WINDOW_AREAS = [
@@ -107,7 +107,7 @@ function heatMargin({ context, bearableMpa }: WindowCase, rpm: number, p: number
     dry,
   });
   const stressMpa = thermalStress(material, tempRiseK);
-  const byStress = stressMpa > 0 ? Math.log(bearableMpa / 2 / stressMpa) : Infinity;
+  const byStress = stressMpa > 0 ? Math.log(workingLimit(bearableMpa) / stressMpa) : Infinity;
   const byBoiling = dry ? Infinity : Math.log(BOILING_RISE_K / tempRiseK);
   return Math.min(byStress, byBoiling) / HEAT_SD;
 }

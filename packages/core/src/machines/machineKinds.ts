@@ -39,3 +39,12 @@ export const MACHINE_KINDS = {
 
 export type MachineKindId = keyof typeof MACHINE_KINDS;
 export const MACHINE_KIND_IDS = Object.keys(MACHINE_KINDS) as readonly MachineKindId[];
+
+/** Slip clutch of a machine as set, else as its kind comes, N·m; null where there is none. */
+export const clutchOf = (machine: {
+  readonly kind: MachineKindId;
+  readonly clutchTorqueNm?: number | null;
+}): number | null =>
+  machine.clutchTorqueNm === undefined
+    ? MACHINE_KINDS[machine.kind].clutchTorqueNm
+    : machine.clutchTorqueNm;

@@ -1,7 +1,8 @@
 import type { HazardScene } from '../hazards/gate';
 import type { JobHeader } from '../job/job';
 import type { Material } from '../materials/material';
-import { MACHINE_KINDS } from '../machines/machineKinds';
+import { jamTorque } from '../holding/holdingTorque';
+import { clutchOf, MACHINE_KINDS } from '../machines/machineKinds';
 import type { LayerCut, MaterialCut } from './cutLayers';
 import type { PlanContext } from './planContext';
 import type { PossibleMaterial } from './possibilities';
@@ -20,8 +21,7 @@ export function hazardScene(
   const { piece, hole, setup, depthMm, time } = known;
   const { machine, finishing, coolant } = setup;
   const kind = MACHINE_KINDS[machine.kind];
-  const clutchNm =
-    machine.clutchTorqueNm === undefined ? kind.clutchTorqueNm : machine.clutchTorqueNm;
+  const clutchNm = clutchOf(machine);
   const { geometry } = finishing;
   const coreMm = geometry.solid ? 0 : Math.max(0, geometry.diameterMm - 2 * geometry.rimWidthMm);
   return {
@@ -43,7 +43,7 @@ export function hazardScene(
       coolantKind: coolant.kind,
       bitDiameterMm: geometry.diameterMm,
       solidBit: geometry.solid,
-      jamTorqueNm: Math.min(headline.speed.setting.stallTorqueNm, clutchNm ?? Infinity),
+      jamTorqueNm: jamTorque(headline.speed.setting.stallTorqueNm, clutchNm).jamNm,
       hasClutch: clutchNm !== null,
       feedForceN: headline.force.feedForceN,
       cuttingMinutes: Number.isFinite(time.cuttingS) ? time.cuttingS / 60 : 0,

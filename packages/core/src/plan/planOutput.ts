@@ -37,7 +37,7 @@ export function planOutput(context: PlanContext): Plan {
     liftOffFraction: bent?.liftOffFraction ?? null,
     bending: context.bending,
     totalStressMpa: context.crack.stressMpa,
-    stressLimitMpa: context.crack.bearableMpa / 2,
+    stressLimitMpa: context.crack.limitMpa,
     exitChipMm: context.chip,
     exitForceN: exit?.exitForceN ?? null,
     easeOffAtMm: context.stages.find((stage) => stage.kind === 'exit')?.fromMm ?? null,

@@ -25,10 +25,10 @@ const notHeld: Check = ({ bending }) =>
 
 /** Bending alone over half of what the edge bears: what is under it wants changing. */
 const bendsTooFar: Check = ({ bending, crack, setup, units }) =>
-  bending.kind === 'bent' && bending.stressMpa > crack.bearableMpa / 2
+  bending.kind === 'bent' && bending.stressMpa > crack.limitMpa
     ? {
         code: 'bends-too-far',
-        message: `Pressed on ${setup.support.name.toLowerCase()} it bends to ${formatPressure(bending.stressMpa, units)}, over the working limit of ${formatPressure(crack.bearableMpa / 2, units)}. Put something firmer or fuller under it, or press less.`,
+        message: `Pressed on ${setup.support.name.toLowerCase()} it bends to ${formatPressure(bending.stressMpa, units)}, over the working limit of ${formatPressure(crack.limitMpa, units)}. Put something firmer or fuller under it, or press less.`,
       }
     : null;
 

@@ -79,7 +79,7 @@ export function rimStory(context: PlanContext, dryForS = DRY_SPELL_S): RimStory 
     dryFromS,
     dryForS,
     recoveryS: back < 0 ? null : (atS[back] ?? 0) - dryFromS - dryForS,
-    limitK: mpaPerK > 0 ? Math.max(0, (crack.bearableMpa / 2 - besideMpa) / mpaPerK) : null,
+    limitK: mpaPerK > 0 ? Math.max(0, (crack.limitMpa - besideMpa) / mpaPerK) : null,
     mpaPerK,
   };
 }

@@ -48,7 +48,7 @@ export function stressOf(
 /** How far the stress is from its limit, what makes most of it, and how far the piece sinks. */
 export function stressText({ bending, crack, thermalStressMpa, units }: PlanContext): string {
   if (bending.kind !== 'bent') return capitalised(bendingText(bending));
-  const limitMpa = crack.bearableMpa / 2;
+  const limitMpa = crack.limitMpa;
   const share = crack.stressMpa / limitMpa;
   const most =
     bending.stressMpa > thermalStressMpa

@@ -30,6 +30,9 @@ export const bearableStress = (
   (material.class === 'glass' && wet ? WET_GLASS : 1) *
   (damage === 'edge-chip' || damage === 'mended' ? DAMAGED : 1);
 
+/** Half of the 5 % fractile: the working limit, MPa. */
+export const workingLimit = (bearableMpa: number): number => bearableMpa / 2;
+
 export interface CrackOdds {
   /** P of the stresses alone. */
   readonly byStress: number;
@@ -38,6 +41,8 @@ export interface CrackOdds {
   readonly total: number;
   readonly stressMpa: number;
   readonly bearableMpa: number;
+  /** What all stress together should stay under, MPa: half of what the edge bears. */
+  readonly limitMpa: number;
 }
 
 /** Stresses in MPa, with the spreads of what makes them. */
@@ -79,5 +84,6 @@ export function crackOdds(
     total: 1 - (1 - byStress) * (1 - byHand),
     stressMpa: thermalStressMpa + pressedMpa + steadyMpa,
     bearableMpa,
+    limitMpa: workingLimit(bearableMpa),
   };
 }

@@ -1,9 +1,9 @@
 import { formatMoney } from '@nucleon/core/choice/outcomeWords';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import type { HireOption } from '@nucleon/core/choice/hireOrBuy';
-import { useTheme } from '@tamagui/core';
 import { LineChart } from 'react-native-chart-kit/v2';
 import { View } from 'react-native';
+import { useChartTheme } from '../../drawing/useChartTheme';
 import { LINE_DASHES, useLineTones } from './lineLooks';
 
 const HEIGHT_PX = 280;
@@ -19,7 +19,7 @@ interface CostChartProps {
 
 /** Cost against number of holes, a line for each way: where they cross, the other becomes cheaper. */
 export default function CostChart({ options, holes, width }: CostChartProps) {
-  const theme = useTheme();
+  const look = useChartTheme();
   const tones = useLineTones();
   const most = Math.min(
     options[0]?.costMoney.length ?? 1,
@@ -44,15 +44,7 @@ export default function CostChart({ options, holes, width }: CostChartProps) {
         }))}
         width={width}
         height={HEIGHT_PX}
-        theme={{
-          background: 'transparent',
-          plotBackground: 'transparent',
-          grid: theme.line.val,
-          axis: theme.muted.val,
-          text: theme.ink.val,
-          mutedText: theme.muted.val,
-          typography: { fontFamily: 'Hyperlegible', axisLabelSize: 13 },
-        }}
+        theme={look}
         showDots={false}
         legend={false}
         yDomain={{ includeZero: true }}

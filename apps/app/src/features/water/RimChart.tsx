@@ -2,6 +2,7 @@ import type { RimStory } from '@nucleon/core/plan/rimStory';
 import { formatTempRise } from '@nucleon/core/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
+import { useChartTheme } from '../../drawing/useChartTheme';
 import { LineChart } from 'react-native-chart-kit/v2';
 import { Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
@@ -20,6 +21,7 @@ export default function RimChart({
   readonly width: number;
 }) {
   const theme = useTheme();
+  const look = useChartTheme();
   const units = useUnits();
   const { atS, wetK, dryK, limitK, mostDryK, mostWetK } = story;
   const every = Math.max(1, Math.floor(atS.length / DRAWN));
@@ -54,15 +56,7 @@ export default function RimChart({
         }))}
         width={width}
         height={HEIGHT_PX}
-        theme={{
-          background: 'transparent',
-          plotBackground: 'transparent',
-          grid: theme.line.val,
-          axis: theme.muted.val,
-          text: theme.ink.val,
-          mutedText: theme.muted.val,
-          typography: { fontFamily: 'Hyperlegible', axisLabelSize: 13 },
-        }}
+        theme={look}
         showDots={false}
         legend={false}
         yDomain={{ includeZero: true }}

@@ -1,3 +1,4 @@
+import { LIMITS } from '@nucleon/contract/limits';
 import { oddsInWords } from '@nucleon/core/risk/oddsWords';
 import { COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
 import type { RankedWater } from '@nucleon/core/choice/rankWater';
@@ -154,7 +155,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
             label="Tray, long"
             valueMm={water?.trayLengthMm ?? null}
             placeholder="not measured"
-            mostMm={100_000}
+            mostMm={LIMITS.lengthMm.most}
             onChangeMm={(trayLengthMm) => {
               change({ trayLengthMm }, 'tray-length');
             }}
@@ -165,7 +166,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
             label="Tray, wide"
             valueMm={water?.trayWidthMm ?? null}
             placeholder="not measured"
-            mostMm={100_000}
+            mostMm={LIMITS.lengthMm.most}
             onChangeMm={(trayWidthMm) => {
               change({ trayWidthMm }, 'tray-width');
             }}

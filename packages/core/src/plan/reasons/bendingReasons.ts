@@ -10,7 +10,7 @@ import type { PlanContext } from '../planContext';
 import { percent, type Explain } from './explain';
 
 const SOURCE =
-  'Kirchhoff plate by discrete Kirchhoff triangles (Batoz) on a foundation that does not pull, with its own weight; see docs/model.md.';
+  'Kirchhoff plate by discrete Kirchhoff triangles (Batoz) on a foundation that does not pull, with its own weight; see docs/plate.md.';
 
 /** Explains where the piece bends; says why where it is not reckoned. */
 const whereBent =
@@ -21,7 +21,7 @@ const whereBent =
       : { text: capitalised(bendingText(context.bending)), inputs: [], source: SOURCE };
 
 export const bendingStress: Explain = whereBent((bent, { crack, headline, setup, units }) => ({
-  text: `${bent.face === 'far' ? 'On the far face' : 'On the face towards you'}, at ${formatLengthShort(bent.at.xMm, units)} × ${formatLengthShort(bent.at.yMm, units)}. Keep all stress together under ${formatPressure(crack.bearableMpa / 2, units)}.`,
+  text: `${bent.face === 'far' ? 'On the far face' : 'On the face towards you'}, at ${formatLengthShort(bent.at.xMm, units)} × ${formatLengthShort(bent.at.yMm, units)}. Keep all stress together under ${formatPressure(crack.limitMpa, units)}.`,
   inputs: [
     input('Pressed with', formatForce(headline.force.feedForceN, units)),
     input('Behind it', setup.support.name),
