@@ -2,6 +2,7 @@ import { LIMITS } from '@nucleon/contract/limits';
 import { formatMoney } from '@nucleon/core/choice/outcomeWords';
 import { MOST_HOLES, type HirePrices } from '@nucleon/core/choice/hireOrBuy';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { LineSwatch } from '../../drawing/LineSwatch';
 import { Measured } from '../../drawing/Measured';
 import { Column, Panel, Row } from '../../ui/layout';
 import { NumberBox } from '../../ui/NumberBox';
@@ -11,7 +12,7 @@ import { useTask } from '../../workers/useTask';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
-import { LineSwatch } from './LineSwatch';
+import { LINE_DASHES, useLineTones } from './lineLooks';
 
 /** The chart's library comes only when it is looked at. */
 const CostChart = lazy(() => import('./CostChart'));
@@ -37,6 +38,7 @@ export function HireScreen() {
 
 function HireRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
+  const tones = useLineTones();
   const [own, setOwn] = useState<Partial<HirePrices>>({});
   const [holes, setHoles] = useState(6);
   const { asked } = room;
@@ -74,7 +76,7 @@ function HireRoom(loaded: LoadedHole) {
                 borderColor="$line"
                 testID={`hire-${way}`}
               >
-                <LineSwatch way={way} />
+                <LineSwatch tone={tones[way]} dash={LINE_DASHES[way]} />
                 <Column flex={1}>
                   <Strong>{title}</Strong>
                   <Small>{text}</Small>

@@ -2,7 +2,12 @@ import { cloudingText, type Clouding } from '@nucleon/core/choice/waterAdvice';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import { View } from '@tamagui/core';
 import { Column, Row } from '../../ui/layout';
+import { BODIES, LIGHT } from '../../ui/palette';
 import { Small } from '../../ui/text';
+
+/** Water and a dark mark as they look on the bench, whatever the theme: light fines hide both. */
+const WATER = BODIES.light.bath;
+const MARK = LIGHT.ink;
 
 /** Cells of water, each a hole cloudier, in the colour these fines give it. */
 export function ClearnessGauge({
@@ -22,7 +27,7 @@ export function ClearnessGauge({
               position="relative"
               height={44}
               alignSelf="stretch"
-              backgroundColor="$waterWash"
+              backgroundColor={WATER}
               borderWidth={isClear ? 1 : 2}
               borderColor={isClear ? '$line' : '$caution'}
               alignItems="center"
@@ -42,7 +47,7 @@ export function ClearnessGauge({
                 height={14}
                 borderRadius={7}
                 borderWidth={2}
-                borderColor="$ink"
+                borderColor={MARK}
                 opacity={light}
               />
             </View>

@@ -2,6 +2,7 @@ import type { RimStory } from '@nucleon/core/plan/rimStory';
 import { formatTempRise } from '@nucleon/core/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
+import { LineSwatch } from '../../drawing/LineSwatch';
 import { useChartTheme } from '../../drawing/useChartTheme';
 import { LineChart } from 'react-native-chart-kit/v2';
 import { Row } from '../../ui/layout';
@@ -65,9 +66,9 @@ export default function RimChart({
         accessibilityLabel={`Temperature of the ring above the water: at most ${formatTempRise(mostWetK, units)} as planned, ${formatTempRise(mostDryK, units)} with the dry spell.`}
       />
       <Row gap="$4" flexWrap="wrap">
-        {lines.map(({ yKey, label, color }) => (
+        {lines.map(({ yKey, label, color, dash }) => (
           <Row key={yKey} gap="$2">
-            <View style={{ width: 22, height: 3, backgroundColor: color }} />
+            <LineSwatch tone={color} dash={dash ?? null} />
             <Small>{label}</Small>
           </Row>
         ))}
