@@ -1,9 +1,8 @@
 import { formatMoney } from '@nucleon/core/choice/outcomeWords';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import type { HireOption } from '@nucleon/core/choice/hireOrBuy';
-import { LineChart } from 'react-native-chart-kit/v2';
 import { View } from 'react-native';
-import { useChartTheme } from '../../drawing/useChartTheme';
+import { LazyLinesChart } from '../../drawing/lazyLinesChart';
 import { LINE_DASHES, useLineTones } from './lineLooks';
 
 const HEIGHT_PX = 280;
@@ -19,7 +18,6 @@ interface CostChartProps {
 
 /** Cost against number of holes, a line for each way: where they cross, the other becomes cheaper. */
 export default function CostChart({ options, holes, width }: CostChartProps) {
-  const look = useChartTheme();
   const tones = useLineTones();
   const most = Math.min(
     options[0]?.costMoney.length ?? 1,
@@ -31,26 +29,20 @@ export default function CostChart({ options, holes, width }: CostChartProps) {
   })) as Record<string, number>[];
   return (
     <View testID="cost-chart">
-      <LineChart
+      <LazyLinesChart
         data={data}
         xKey="holes"
-        series={options.map(({ way, title }) => ({
+        lines={options.map(({ way, title }) => ({
           yKey: way,
           label: title,
           color: tones[way],
-          strokeWidth: 2.5,
-          strokeDasharray: LINE_DASHES[way] ?? undefined,
-          dot: false,
+          dash: LINE_DASHES[way],
         }))}
         width={width}
         height={HEIGHT_PX}
-        theme={look}
-        showDots={false}
-        legend={false}
-        yDomain={{ includeZero: true }}
-        formatYLabel={(money) => formatDecimals(money, 1)}
-        formatXLabel={(value) => String(value)}
-        accessibilityLabel={`Cost of one to ${most} holes: ${options.map(({ title, costMoney }) => `${title} ${formatMoney(costMoney[0] ?? 0)} for one, ${formatMoney(costMoney[most - 1] ?? 0)} for ${most}`).join('; ')}.`}
+        formatX={(holesShown) => holesShown}
+        formatY={(money) => formatDecimals(money, 1)}
+        label={`Cost of one to ${most} holes: ${options.map(({ title, costMoney }) => `${title} ${formatMoney(costMoney[0] ?? 0)} for one, ${formatMoney(costMoney[most - 1] ?? 0)} for ${most}`).join('; ')}.`}
       />
     </View>
   );

@@ -1,7 +1,7 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import { formatMoney } from '@nucleon/core/choice/outcomeWords';
 import { MOST_HOLES, type HirePrices } from '@nucleon/core/choice/hireOrBuy';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { LineSwatch } from '../../drawing/LineSwatch';
 import { Measured } from '../../drawing/Measured';
 import { Column, Panel, Row } from '../../ui/layout';
@@ -13,9 +13,9 @@ import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { LINE_DASHES, useLineTones } from './lineLooks';
+import CostChart from './CostChart';
 
 /** The chart's library comes only when it is looked at. */
-const CostChart = lazy(() => import('./CostChart'));
 
 const PRICES: readonly { readonly key: keyof HirePrices; readonly label: string }[] = [
   { key: 'hourMoney', label: 'An hour of yours' },

@@ -3,8 +3,7 @@ import { formatTempRise } from '@nucleon/core/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
 import { LineSwatch } from '../../drawing/LineSwatch';
-import { useChartTheme } from '../../drawing/useChartTheme';
-import { LineChart } from 'react-native-chart-kit/v2';
+import { LazyLinesChart } from '../../drawing/lazyLinesChart';
 import { Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
@@ -22,7 +21,6 @@ export default function RimChart({
   readonly width: number;
 }) {
   const theme = useTheme();
-  const look = useChartTheme();
   const units = useUnits();
   const { atS, wetK, dryK, limitK, mostDryK, mostWetK } = story;
   const every = Math.max(1, Math.floor(atS.length / DRAWN));
@@ -37,38 +35,27 @@ export default function RimChart({
     })) as Record<string, number>[];
   const lines = [
     { yKey: 'dry', label: 'With the dry spell', color: theme.rim.val, dash: [6, 4] },
-    { yKey: 'wet', label: 'As planned', color: theme.water.val, dash: undefined },
+    { yKey: 'wet', label: 'As planned', color: theme.water.val, dash: null },
     ...(showsLimit
       ? [{ yKey: 'limit', label: 'Working limit', color: theme.stop.val, dash: [2, 4] }]
       : []),
   ];
   return (
     <View testID="rim-chart">
-      <LineChart
+      <LazyLinesChart
         data={data}
         xKey="s"
-        series={lines.map(({ yKey, label, color, dash }) => ({
-          yKey,
-          label,
-          color,
-          strokeWidth: 2.5,
-          strokeDasharray: dash,
-          dot: false,
-        }))}
+        lines={lines}
         width={width}
         height={HEIGHT_PX}
-        theme={look}
-        showDots={false}
-        legend={false}
-        yDomain={{ includeZero: true }}
-        formatYLabel={(kelvin) => formatTempRise(kelvin, units)}
-        formatXLabel={(value) => `${String(value)} s`}
-        accessibilityLabel={`Temperature of the ring above the water: at most ${formatTempRise(mostWetK, units)} as planned, ${formatTempRise(mostDryK, units)} with the dry spell.`}
+        formatX={(seconds) => `${seconds} s`}
+        formatY={(kelvin) => formatTempRise(kelvin, units)}
+        label={`Temperature of the ring above the water: at most ${formatTempRise(mostWetK, units)} as planned, ${formatTempRise(mostDryK, units)} with the dry spell.`}
       />
       <Row gap="$4" flexWrap="wrap">
         {lines.map(({ yKey, label, color, dash }) => (
           <Row key={yKey} gap="$2">
-            <LineSwatch tone={color} dash={dash ?? null} />
+            <LineSwatch tone={color} dash={dash} />
             <Small>{label}</Small>
           </Row>
         ))}

@@ -4,7 +4,7 @@ import { COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
 import type { RankedWater } from '@nucleon/core/choice/rankWater';
 import { formatDuration, formatTempRise } from '@nucleon/core/units/formatQuantity';
 import { WET_GATES } from '@nucleon/core/hazards/wetGates';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
@@ -22,8 +22,7 @@ import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { ClearnessGauge } from './ClearnessGauge';
-
-const RimChart = lazy(() => import('./RimChart'));
+import RimChart from './RimChart';
 
 const clock = (): Date => new Date();
 const DRY_CHIPS = [2, 5, 10, 20].map((seconds) => ({ value: seconds, label: `${seconds} s dry` }));
