@@ -2,7 +2,7 @@
 const room = (names) => `^packages/core/src/(${names})/`;
 const BASE = 'units|numeric|random|geometry|drawing|reason';
 const PHYSICS =
-  'materials|bits|machines|couplings|supports|coolants|job|cutting|effort|heat|holding|plate|water|breakthrough|wear|risk|purposes|identify|layout|hazards';
+  'materials|bits|machines|couplings|supports|coolants|job|cutting|effort|heat|holding|plate|water|breakthrough|wear|risk|purposes|identify|layout|hazards|signs';
 const PLAN = 'plan|choice|run';
 const OUT = 'section|files';
 

@@ -7,7 +7,7 @@ import type { Fit } from '../purposes/fit';
 import type { Reason } from '../reason/reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '1.4.0';
+export const MODEL_VERSION = '1.5.0';
 
 /** Run states a step belongs to. */
 export const STEP_KINDS = [
@@ -168,6 +168,29 @@ export interface Moment {
   readonly detail: string;
 }
 
+/** A smaller bit that goes down the whole way before the finishing one. */
+export interface PlannedPilot {
+  readonly bitName: string;
+  readonly diameterMm: number;
+  readonly rimWidthMm: number;
+  readonly solid: boolean;
+  readonly rpm: number;
+  readonly forceN: number;
+  /** null where it does not cut. */
+  readonly timeS: number | null;
+}
+
+/** What a run's clock needs beside the stages. */
+export interface PlannedClock {
+  /** sd of ln(cutting time). */
+  readonly sd: number;
+  /** Out of the groove and back, s. */
+  readonly liftS: number;
+  /** Dwell of a solid bit whose centre has no speed, s. */
+  readonly seatCentreS: number;
+  readonly bitSwapS: number;
+}
+
 /** Everything known about drilling one hole; all units in the names. */
 export interface Plan {
   readonly holeId: string;
@@ -209,6 +232,8 @@ export interface Plan {
   /** What happens at which depth and after how long, from the first touch to through. */
   readonly timeline: readonly Moment[];
   readonly stages: readonly PlannedStage[];
+  readonly pilots: readonly PlannedPilot[];
+  readonly clock: PlannedClock;
   readonly layers: readonly PlannedLayer[];
   readonly water: WaterPlan;
   /**
@@ -233,3 +258,6 @@ export interface Plan {
   readonly modelVersion: string;
   readonly dataVersion: string;
 }
+
+/** A plan without its reasons: what is drawn, and what a run follows. */
+export type BarePlan = Omit<Plan, 'reasons'>;

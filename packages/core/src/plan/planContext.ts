@@ -8,7 +8,7 @@ import type { PlannedPurpose } from './planPurpose';
 import type { PossibleMaterial } from './possibilities';
 import type { UnitSystem } from '../units/unitSystem';
 import type { LayerCut, MaterialCut } from './cutLayers';
-import type { ChipSpread, PlannedStage, TimeSpread, WaterPlan } from './plan';
+import type { ChipSpread, PlannedPilot, PlannedStage, TimeSpread, WaterPlan } from './plan';
 import type { ExitPlan } from './planStages';
 import type { ResolvedSetup } from './resolvedSetup';
 
@@ -54,4 +54,5 @@ export interface TimeBreakdown {
   readonly bitSwapsS: number;
   /** sd of ln(cutting time). */
   readonly sd: number;
+  readonly pilots: readonly PlannedPilot[];
 }

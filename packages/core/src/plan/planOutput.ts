@@ -4,6 +4,7 @@ import { MODEL_VERSION, type Plan, type PlannedLayer, type PlannedSetup } from '
 import type { PlanContext } from './planContext';
 import { planReasons } from './planReasons';
 import { planSteps } from './planSteps';
+import { BIT_SWAP_S, liftS } from './planTime';
 import { planWarnings } from './planWarnings';
 import type { ResolvedSetup } from './resolvedSetup';
 import { timelineOf } from './timeline';
@@ -46,6 +47,13 @@ export function planOutput(context: PlanContext): Plan {
     coreBreaksAtMm: context.passes.coreBreaksAtMm,
     timeline: timelineOf(context),
     stages: context.stages,
+    pilots: time.pilots,
+    clock: {
+      sd: time.sd,
+      liftS: liftS(setup.hold),
+      seatCentreS: time.seatCentreS,
+      bitSwapS: BIT_SWAP_S,
+    },
     layers: context.layers.map(plannedLayer),
     water,
     crackProbability: context.crack.total,

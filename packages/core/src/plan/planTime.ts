@@ -3,7 +3,7 @@ import type { CoreBreak } from '../cutting/passes';
 import { solidCentreSeatTime } from '../cutting/stages';
 import { cuttingTimeSd, logNormalP10, logNormalP90 } from './spread';
 import { cutLayer, type DepthLayer, type LayerCut } from './cutLayers';
-import type { PlannedStage, TimeSpread } from './plan';
+import type { PlannedPilot, PlannedStage, TimeSpread } from './plan';
 import { cutIfOther, type PossibleMaterial } from './possibilities';
 import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture';
 import type { TimeBreakdown } from './planContext';
@@ -53,7 +53,7 @@ export function planTime(inputs: TimeInputs): TimeBreakdown {
   const fixedS =
     parts.liftsS + parts.waterChangesS + parts.coreBreaksS + parts.seatCentreS + parts.bitSwapsS;
   const spread = Number.isFinite(cuttingS) ? timeSpread(inputs, cuttingS, fixedS, sd) : null;
-  return { ...parts, sd, spread };
+  return { ...parts, sd, spread, pilots: chain.pilots };
 }
 
 /** One log-normal where the material is known, else a mixture of what it may be. */
@@ -84,20 +84,38 @@ function timeSpread(
 }
 
 /** The smaller bits before the finishing one: each opens the hole for the next, whole depth. */
-function pilotCuts({ setup, depthLayers }: TimeInputs): { cuttingS: number; seatCentreS: number } {
+function pilotCuts({ setup, depthLayers }: TimeInputs): {
+  cuttingS: number;
+  seatCentreS: number;
+  pilots: PlannedPilot[];
+} {
   let pilotMm = 0;
-  let cuttingS = 0;
   let seatCentreS = 0;
+  const pilots: PlannedPilot[] = [];
   for (const bit of setup.bits) {
-    seatCentreS += solidCentreSeatTime(bit.geometry, pilotMm);
+    const seatS = solidCentreSeatTime(bit.geometry, pilotMm);
+    seatCentreS += seatS;
     if (bit !== setup.finishing) {
-      for (const layer of depthLayers) {
-        cuttingS += (layer.toMm - layer.fromMm) / cutLayer(layer, bit, setup, pilotMm).rateMmPerS;
-      }
+      const cuts = depthLayers.map((layer) => ({
+        lengthMm: layer.toMm - layer.fromMm,
+        cut: cutLayer(layer, bit, setup, pilotMm),
+      }));
+      const timeS = cuts.reduce((sum, { lengthMm, cut }) => sum + lengthMm / cut.rateMmPerS, 0);
+      const slowest = cuts.flatMap(({ cut }) => cut.slowest ?? [])[0];
+      pilots.push({
+        bitName: bit.bit.name,
+        diameterMm: bit.geometry.diameterMm,
+        rimWidthMm: bit.geometry.rimWidthMm,
+        solid: bit.geometry.solid,
+        rpm: slowest?.speed.rpm ?? 0,
+        forceN: slowest?.force.feedForceN ?? 0,
+        timeS: Number.isFinite(timeS) ? timeS : null,
+      });
     }
     pilotMm = bit.geometry.diameterMm;
   }
-  return { cuttingS, seatCentreS };
+  const cuttingS = pilots.reduce((sum, { timeS }) => sum + (timeS ?? Infinity), 0);
+  return { cuttingS, seatCentreS, pilots };
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Plan, PlannedLayer } from '../plan/plan';
+import type { BarePlan, PlannedLayer } from '../plan/plan';
 import { SUPPORTS, type SupportId } from '../supports/supports';
 import type { Primitive, Tone } from '../drawing/primitives';
 
@@ -6,7 +6,7 @@ import type { Primitive, Tone } from '../drawing/primitives';
 const DAM_WIDTH_OF_HALF = 0.1;
 
 /** Water as it stands, runs or drips over the piece. */
-export function drawWater(plan: Plan, halfWidthMm: number, topMm: number): Primitive[] {
+export function drawWater(plan: BarePlan, halfWidthMm: number, topMm: number): Primitive[] {
   const { method, coverMm } = plan.water;
   if (coverMm !== null) {
     const isPool = method === 'pool';
@@ -51,7 +51,7 @@ export function drawWater(plan: Plan, halfWidthMm: number, topMm: number): Primi
 }
 
 /** Water down inside the barrel and out over the face. */
-function drawSpindle({ setup }: Plan, topMm: number): Primitive[] {
+function drawSpindle({ setup }: BarePlan, topMm: number): Primitive[] {
   const inner = setup.solid
     ? setup.bitDiameterMm * 0.1
     : setup.bitDiameterMm / 2 - setup.rimWidthMm;
@@ -80,7 +80,7 @@ const layerTone = (layer: PlannedLayer): Tone => layer.class ?? 'void';
 
 /** The piece, leaf by leaf, and what lies behind it. */
 export function drawPiece(
-  plan: Plan,
+  plan: BarePlan,
   pieceThicknessMm: number,
   halfWidthMm: number,
   bottomMm: number,
@@ -114,7 +114,7 @@ export function drawPiece(
 }
 
 function drawBacking(
-  { setup }: Plan,
+  { setup }: BarePlan,
   z0: number,
   halfWidthMm: number,
   bottomMm: number,

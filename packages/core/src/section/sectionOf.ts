@@ -1,4 +1,4 @@
-import type { Plan, PlannedStage } from '../plan/plan';
+import type { BarePlan, PlannedStage } from '../plan/plan';
 import { formatForce, formatRimSpeed, formatRpm } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
@@ -14,7 +14,7 @@ export interface SectionView {
 }
 
 /** The plan as a true-to-scale cut through bit, water, piece and what lies behind. */
-export function sectionOf(plan: Plan, view: SectionView): Section {
+export function sectionOf(plan: BarePlan, view: SectionView): Section {
   const { units, atDepthMm, pieceThicknessMm: t } = view;
   const D = plan.setup.bitDiameterMm;
   const halfWidthMm = Math.max(0.86 * D, 0.55 * t, (plan.water.coverMm ?? 0) * 1.2);
@@ -42,7 +42,7 @@ export function sectionOf(plan: Plan, view: SectionView): Section {
 }
 
 /** A telling depth for the rim: well into the main cut that the big numbers speak of. */
-export function tellingDepth(plan: Plan): number {
+export function tellingDepth(plan: BarePlan): number {
   const WELL_INTO = 0.42;
   const main = plan.stages.find(
     (stage) => stage.side === 1 && stage.kind === 'main' && stage.forceN === plan.feedForceN,
@@ -53,12 +53,12 @@ export function tellingDepth(plan: Plan): number {
 }
 
 /** The stage the rim is in at a depth on the first side. */
-export function stageAt(plan: Plan, depthMm: number): PlannedStage | undefined {
+export function stageAt(plan: BarePlan, depthMm: number): PlannedStage | undefined {
   const first = plan.stages.filter((stage) => stage.side === 1);
   return first.find((stage) => depthMm < stage.toMm) ?? first.at(-1);
 }
 
-function marks(plan: Plan, halfWidthMm: number): Primitive[] {
+function marks(plan: BarePlan, halfWidthMm: number): Primitive[] {
   const ease = plan.easeOffAtMm;
   const tick = (z: number, length: number, heavy: boolean): Primitive => ({
     kind: 'line',
@@ -100,7 +100,7 @@ function marks(plan: Plan, halfWidthMm: number): Primitive[] {
 }
 
 function labels(
-  plan: Plan,
+  plan: BarePlan,
   stage: PlannedStage | undefined,
   t: number,
   topMm: number,
@@ -159,7 +159,7 @@ function labels(
 }
 
 function describe(
-  plan: Plan,
+  plan: BarePlan,
   stage: PlannedStage | undefined,
   t: number,
   units: UnitSystem,

@@ -1,0 +1,149 @@
+import type { Leg, Stop, Stroke } from './legs';
+import { rateFactor } from './rateBelief';
+import { isCutting, legOf, type RunPhase, type RunState } from './runState';
+
+/** Depths closer than this are one, mm. */
+export const SAME_DEPTH_MM = 1e-6;
+
+/**
+ * How much faster another force makes it: u ∝ F − F_idle (Preston’s relation with the plan’s own idle
+ * force, half of what glazes), so g = (f·F − F_idle)/(F − F_idle), never below nothing.
+ */
+export function forceSpeedUp(state: RunState, stroke: Stroke): number {
+  const idleN = state.plan.forceWindowN.glaze / 2;
+  if (state.forceFactor === 1 || stroke.forceN <= idleN) return 1;
+  return Math.max(0, (state.forceFactor * stroke.forceN - idleN) / (stroke.forceN - idleN));
+}
+
+/** The stroke that lies ahead at a depth; the last one at the end. */
+export const strokeAt = (leg: Leg, depthMm: number): Stroke | undefined =>
+  leg.strokes.find(({ toMm }) => depthMm < toMm - SAME_DEPTH_MM) ?? leg.strokes.at(-1);
+
+/** mm/s as planned, times what the run has shown and what the force makes of it. */
+export function rateNow(state: RunState, stroke: Stroke): number {
+  const { fromMm, toMm, timeS } = stroke;
+  if (timeS === null || timeS <= 0) return 0;
+  return ((toMm - fromMm) / timeS) * rateFactor(state.rate) * forceSpeedUp(state, stroke);
+}
+
+/** The phase that belongs to a depth. */
+export function phaseAt(leg: Leg, depthMm: number): 'seat' | 'cut' | 'ease-off' {
+  const kind = strokeAt(leg, depthMm)?.kind;
+  return kind === 'seat' ? 'seat' : kind === 'exit' ? 'ease-off' : 'cut';
+}
+
+export const nextStop = (state: RunState): Stop | undefined => legOf(state).stops[state.stopsTaken];
+
+const enter = (state: RunState, phase: RunPhase, what: string): RunState => ({
+  ...state,
+  phase,
+  story: [
+    ...state.story,
+    { atS: state.elapsedS, phase, depthMm: state.depthMm, by: 'clock', what },
+  ],
+});
+
+/** Arrived at a stop: a lift passes by itself, the water is shut in passing, the rest waits for a hand. */
+function arrive(state: RunState, stop: Stop): RunState {
+  if (stop.kind === 'lift') return enter({ ...state, liftLeftS: stop.haltS }, 'lift', stop.title);
+  return enter(state, stop.kind === 'water-off' ? 'water-change' : stop.kind, stop.title);
+}
+
+/** Past what halted it, on with what belongs to the depth; a stop of the plan’s own is then behind. */
+export function goOn(state: RunState): RunState {
+  const due = nextStop(state);
+  const isDue = due !== undefined && due.depthMm <= state.depthMm + SAME_DEPTH_MM;
+  return {
+    ...state,
+    stopsTaken: state.stopsTaken + (isDue ? 1 : 0),
+    liftLeftS: 0,
+    phase: phaseAt(legOf(state), state.depthMm),
+  };
+}
+
+/** At the foot of a leg: turn it over, change the bit, or press on gently until it gives. */
+function atFoot(state: RunState): RunState {
+  const leg = legOf(state);
+  return leg.then === 'flip' ? enter(state, 'flip', 'Half way: turn it over') : state;
+}
+
+/** Lets time pass: the rim goes down, stops come due, a lift ends. Pure; seconds not below 0. */
+export function advance(state: RunState, seconds: number): RunState {
+  let now = state;
+  let leftS = seconds;
+  while (leftS > 0) {
+    const { state: next, usedS } = oneStretch(now, leftS);
+    now = next;
+    leftS -= usedS;
+    if (!isCutting(now) && now.phase !== 'lift') return wait(now, leftS);
+  }
+  return now;
+}
+
+/** Time that cuts nothing. */
+const wait = (state: RunState, seconds: number): RunState => ({
+  ...state,
+  elapsedS: state.elapsedS + seconds,
+  pausedS: state.pausedS + (state.phase === 'paused' ? seconds : 0),
+});
+
+/** Up to the next thing that changes, or as far as the time goes. */
+function oneStretch(state: RunState, leftS: number): { state: RunState; usedS: number } {
+  if (state.phase === 'lift') {
+    const usedS = Math.min(leftS, state.liftLeftS);
+    const lifting = {
+      ...state,
+      liftLeftS: state.liftLeftS - usedS,
+      elapsedS: state.elapsedS + usedS,
+    };
+    return { state: lifting.liftLeftS <= 1e-9 ? goOn(lifting) : lifting, usedS };
+  }
+  if (!isCutting(state)) return { state, usedS: 0 };
+
+  const leg = legOf(state);
+  const stop = nextStop(state);
+  if (stop && stop.depthMm <= state.depthMm + SAME_DEPTH_MM)
+    return { state: arrive(state, stop), usedS: 0 };
+  const stroke = strokeAt(leg, state.depthMm);
+  if (!stroke) return { state: pass(state, leftS, 0, 0), usedS: leftS };
+  const from = Math.max(state.depthMm, stroke.fromMm);
+  const to = Math.min(stroke.toMm, Math.max(from, stop?.depthMm ?? Infinity));
+  const rate = rateNow(state, stroke);
+  const speedUp = forceSpeedUp(state, stroke);
+  const needS = rate > 0 ? (to - from) / rate : Infinity;
+  const atEnd = state.depthMm >= leg.depthMm - SAME_DEPTH_MM;
+  if (atEnd || needS > leftS) {
+    const depthMm = atEnd ? leg.depthMm : from + rate * leftS;
+    return { state: pass(state, leftS, depthMm - state.depthMm, speedUp), usedS: leftS };
+  }
+  const there = pass(state, needS, to - state.depthMm, speedUp);
+  const phase = phaseAt(leg, to);
+  const done = to >= leg.depthMm - SAME_DEPTH_MM;
+  const turned = done
+    ? atFoot(there)
+    : phase === there.phase
+      ? there
+      : enter(there, phase, phase === 'ease-off' ? 'Ease off' : 'Press');
+  return { state: turned, usedS: needS };
+}
+
+/** Cutting for so long, so much deeper. */
+const pass = (state: RunState, seconds: number, deeperMm: number, speedUp: number): RunState => ({
+  ...state,
+  depthMm: state.depthMm + deeperMm,
+  elapsedS: state.elapsedS + seconds,
+  cuttingS: state.cuttingS + seconds,
+  workS: state.workS + seconds * speedUp,
+});
+
+/** Cutting between two depths as planned at k = 1, s; Infinity where some of it does not cut. */
+export function plannedBetween(leg: Leg, fromMm: number, toMm: number): number {
+  return leg.strokes.reduce((sum, stroke) => {
+    const length = Math.min(toMm, stroke.toMm) - Math.max(fromMm, stroke.fromMm);
+    if (length <= 0) return sum;
+    return (
+      sum +
+      (stroke.timeS === null ? Infinity : (stroke.timeS * length) / (stroke.toMm - stroke.fromMm))
+    );
+  }, 0);
+}

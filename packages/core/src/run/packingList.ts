@@ -1,0 +1,74 @@
+import { COOLANTS, type CoolantId } from '../coolants/coolants';
+import type { Hole, Piece } from '../job/job';
+import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
+import { isPurposeKind, PURPOSES } from '../purposes/purposes';
+import { formatLengthShort } from '../units/length';
+import { formatVolume } from '../units/formatQuantity';
+import type { UnitSystem } from '../units/unitSystem';
+import type { BarePlan } from '../plan/plan';
+
+/** One thing to lay out before starting. */
+export interface PackedItem {
+  readonly id: string;
+  readonly text: string;
+}
+
+/** Everything that is wanted at the bench for these holes, each thing once. */
+export function packingList(
+  works: readonly { readonly plan: BarePlan; readonly piece: Piece; readonly hole: Hole }[],
+  units: UnitSystem,
+): readonly PackedItem[] {
+  const items = new Map<string, string>();
+  const add = (id: string, text: string): void => {
+    if (!items.has(id)) items.set(id, text);
+  };
+  for (const { plan, piece, hole } of works) {
+    const { setup } = plan;
+    for (const pilot of plan.pilots) add(`bit-${pilot.bitName}`, pilot.bitName);
+    add(
+      `bit-${setup.bitId ?? setup.bitName}`,
+      `${setup.bitName}, ${formatLengthShort(setup.bitDiameterMm, units)}`,
+    );
+    add(`machine-${setup.machineId ?? setup.machineKind}`, setup.machineName);
+    const kind = MACHINE_KINDS[setup.machineKind as MachineKindId];
+    if (kind.power === 'battery') add('battery', 'Battery charged, and a spare');
+    if (setup.supportKind !== 'nothing')
+      add(
+        `support-${setup.supportKind}`,
+        `${setup.supportName}, ${formatLengthShort(setup.supportThicknessMm, units)}`,
+      );
+    if (hole.setup?.guide)
+      add(`guide-${hole.setup.guide.kind}`, `Guide: ${hole.setup.guide.kind.replaceAll('-', ' ')}`);
+    addWater(plan, units, add);
+    if (setup.start === 'tape') add('tape', 'Masking tape');
+    add(
+      'mark',
+      piece.form === 'wall' || piece.form === 'floor'
+        ? 'Pencil, level and tape measure'
+        : 'Waterproof marker and rule',
+    );
+    add('cloth', 'Cloth and a bucket for the slurry');
+    add('stone', 'Fine abrasive for the edge');
+    if (!setup.solid) add('rod', 'Rod to push the core out');
+    const purpose = hole.purpose?.kind;
+    if (purpose !== undefined && isPurposeKind(purpose))
+      add(`part-${purpose}`, `The part itself: ${PURPOSES[purpose].title.toLowerCase()}`);
+  }
+  return [...items].map(([id, text]) => ({ id, text }));
+}
+
+function addWater(
+  plan: BarePlan,
+  units: UnitSystem,
+  add: (id: string, text: string) => void,
+): void {
+  const { method, fillL, name } = plan.water;
+  const { kind } = COOLANTS[method as CoolantId];
+  if (kind === 'dry') add('extraction', 'Extraction and a respirator');
+  else if (fillL !== null)
+    add(
+      `water-${method}`,
+      `${name}: ${formatVolume(fillL, units)} of water, and as much to change it`,
+    );
+  else add(`water-${method}`, name);
+}

@@ -1,0 +1,186 @@
+import { COOLANTS, type CoolantId } from '../coolants/coolants';
+import type { Bit, Hole, Piece } from '../job/job';
+import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
+import type { BarePlan } from '../plan/plan';
+import { formatRpm, formatVolume } from '../units/formatQuantity';
+import { formatLengthShort } from '../units/length';
+import type { UnitSystem } from '../units/unitSystem';
+
+/** How long a tick holds: this run, the working day, or the job. */
+export type ReadyKeeps = 'run' | 'day' | 'job';
+
+export interface ReadyItem {
+  readonly id: string;
+  readonly title: string;
+  readonly detail: string;
+  readonly keeps: ReadyKeeps;
+  /** Another page helps to settle it. */
+  readonly opens?: 'bit-check' | 'marks' | 'practice' | 'packing';
+  /** May be left open: said so, and written into the record. */
+  readonly waivable?: true;
+}
+
+export interface ReadyScene {
+  readonly plan: BarePlan;
+  readonly piece: Piece;
+  readonly hole: Hole;
+  readonly bit: Bit | null;
+  /** A practice piece of the same kind is in the job, and whether a hole in it is done. */
+  readonly practice: 'none' | 'to-do' | 'done';
+  readonly now: Date;
+  readonly units: UnitSystem;
+}
+
+/** A look at the rim holds for so long, days. */
+const CHECK_HOLDS_DAYS = 30;
+const DAY_MS = 24 * 3600 * 1000;
+/** Below this a bit is looked at before a piece that matters. */
+const DOUBTFUL_SHARPNESS = 0.6;
+
+/** What to see to before the motor starts: short, only what this hole asks for. */
+export function readyCheck(scene: ReadyScene): readonly ReadyItem[] {
+  return [
+    ...you(scene),
+    ...power(scene),
+    ...kit(scene),
+    ...bench(scene),
+    ...mark(scene),
+    ...practice(scene),
+  ];
+}
+
+function you({ plan }: ReadyScene): ReadyItem[] {
+  const dry = COOLANTS[plan.water.method as CoolantId].kind === 'dry';
+  return [
+    {
+      id: 'protection',
+      title: 'Eyes, hands, hair',
+      detail: `Glasses on, sleeves and hair back${dry ? ', respirator on' : ''}. Gloves for carrying glass, none near the turning bit.`,
+      keeps: 'day',
+    },
+  ];
+}
+
+function power({ plan }: ReadyScene): ReadyItem[] {
+  const kind = MACHINE_KINDS[plan.setup.machineKind as MachineKindId];
+  const battery = kind.power === 'battery';
+  return [
+    battery
+      ? {
+          id: 'battery',
+          title: 'Battery charged',
+          detail: 'And a spare within reach: half a hole is hard to take up again.',
+          keeps: 'day',
+        }
+      : {
+          id: 'mains',
+          title: 'Plug and cable',
+          detail:
+            'Residual-current device tested today, a drip loop in the cable, the plug out of the splash.',
+          keeps: 'day',
+        },
+  ];
+}
+
+function kit({ plan, bit, now, units }: ReadyScene): ReadyItem[] {
+  const { setup } = plan;
+  const items: ReadyItem[] = [
+    {
+      id: 'packing',
+      title: 'Everything laid out',
+      detail: 'Tick the packing list: nobody fetches a rod with a core in the barrel.',
+      keeps: 'job',
+      opens: 'packing',
+    },
+  ];
+  const due = bit && bitCheckDue(bit, now);
+  if (due)
+    items.push({
+      id: 'bit-check',
+      title: 'Look at the bit',
+      detail: due,
+      keeps: 'day',
+      opens: 'bit-check',
+    });
+  items.push({
+    id: 'rotation',
+    title: 'Right way round, hammer off',
+    detail: `${setup.bitName} chucked true, spun by hand; ${formatRpm(plan.rpm)} set on ${setup.machineName.toLowerCase()}; collar or stop at ${formatLengthShort(plan.depthPerSideMm, units)}.`,
+    keeps: 'run',
+  });
+  return items;
+}
+
+/** Why a look at the rim is due; null where it is not. */
+export function bitCheckDue(bit: Bit, now: Date): string | null {
+  if (bit.state === 'bald' || bit.state === 'out-of-true')
+    return `It was last found ${bit.state === 'bald' ? 'bald' : 'out of true'}.`;
+  const last = bit.sharpnessLog?.at(-1);
+  const days = last ? (now.getTime() - Date.parse(last.at)) / DAY_MS : Infinity;
+  if (!last && (bit.holesCut ?? 0) > 0) return 'It has drilled and was never looked at since.';
+  if (last && days > CHECK_HOLDS_DAYS) return `Last looked at ${Math.floor(days)} days ago.`;
+  if ((bit.sharpness ?? 1) < DOUBTFUL_SHARPNESS) return 'It was tired when last looked at.';
+  return null;
+}
+
+function bench({ plan, units }: ReadyScene): ReadyItem[] {
+  const { setup, water } = plan;
+  const held = setup.hold === 'press' || setup.hold === 'rig';
+  return [
+    ...(held
+      ? [
+          {
+            id: 'dry-run',
+            title: 'Dry run, power off',
+            detail: `Bring the bit down by hand: it reaches past ${plan.exitForceN === null ? formatLengthShort(plan.depthMm, units) : 'the far face'}, on the mark, chuck and table clear.`,
+            keeps: 'run' as const,
+          },
+        ]
+      : []),
+    ...(COOLANTS[water.method as CoolantId].kind === 'dry'
+      ? []
+      : [
+          {
+            id: 'water',
+            title: 'Water is there',
+            detail:
+              water.fillL === null
+                ? `${water.name} runs where the rim will be.`
+                : `${formatVolume(water.fillL, units)} poured, clear, over the face.`,
+            keeps: 'run' as const,
+          },
+        ]),
+    {
+      id: 'light',
+      title: 'Light from the side',
+      detail: 'Glare on water hides the mark and the first crack.',
+      keeps: 'day' as const,
+    },
+  ];
+}
+
+const mark = ({ hole }: ReadyScene): ReadyItem[] => [
+  {
+    id: 'mark',
+    title: 'The mark is right',
+    detail: hole.mark?.measured
+      ? 'Measured and checked across. Look once more that it is the right one.'
+      : 'Measure it again after the tape is on.',
+    keeps: 'run',
+    opens: 'marks',
+  },
+];
+
+const practice = ({ practice: state, piece }: ReadyScene): ReadyItem[] =>
+  state !== 'to-do' || piece.practice
+    ? []
+    : [
+        {
+          id: 'practice',
+          title: 'Practise first?',
+          detail: 'There is a practice piece in this job and nothing drilled in it yet.',
+          keeps: 'job',
+          opens: 'practice',
+          waivable: true,
+        },
+      ];

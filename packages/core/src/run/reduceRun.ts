@@ -1,0 +1,296 @@
+import { SIGNS, type SignEffect, type SignId } from '../signs/signs';
+import { formatLengthShort } from '../units/length';
+import { METRIC } from '../units/unitSystem';
+import { goOn, nextStop, phaseAt, plannedBetween, SAME_DEPTH_MM } from './advance';
+import { afterPhase, enterLeg } from './afterThrough';
+import { legsOf } from './legs';
+import { priorRate, seenRate } from './rateBelief';
+import type { RunAct, RunEvent } from './runEvent';
+import { isCutting, isOver, legOf, type FlagCode, type RunPhase, type RunState } from './runState';
+
+/** How well a depth is known: read off a rule, or set by eye on the drawing, mm. */
+const RULE_SD_MM = 0.25;
+const EYE_SD_MM = 0.6;
+/** A hollow tone tells that the end is near, not where, mm. */
+const HEARD_SD_MM = 0.8;
+/** The sudden give tells the end to within what the web lets go in, mm. */
+const GIVE_SD_MM = 0.3;
+/** A force is never eased to less than this share of the plan by signs alone. */
+const LEAST_FORCE_FACTOR = 0.4;
+const MOST_FORCE_FACTOR = 1.5;
+
+/** The first state of a run, from the act that opens it. */
+export function openedRun(
+  event: RunEvent & { readonly act: Extract<RunAct, { kind: 'open' }> },
+): RunState {
+  const { plan, subject } = event.act;
+  return {
+    plan,
+    subject,
+    legs: legsOf(plan),
+    phase: 'prepare',
+    resumeTo: null,
+    leg: 0,
+    depthMm: 0,
+    anchor: { depthMm: 0, sdMm: 0 },
+    workS: 0,
+    rate: priorRate(plan.clock.sd),
+    forceFactor: 1,
+    stopsTaken: 0,
+    liftLeftS: 0,
+    elapsedS: 0,
+    cuttingS: 0,
+    pausedS: 0,
+    startedAt: null,
+    driver: event.device,
+    signs: [],
+    hot: false,
+    story: [],
+    flags: [],
+    result: null,
+  };
+}
+
+/** Acts that any device may add; the rest moves the run and is the driver’s alone. */
+const ANYONES: ReadonlySet<RunAct['kind']> = new Set(['drive', 'sign', 'helped', 'result', 'undo']);
+
+/**
+ * One act on a run that has been brought up to its time. What does not fit where the run stands moves
+ * nothing: it is kept in the record with a flag.
+ */
+export function reduceRun(state: RunState, event: RunEvent): RunState {
+  const { act } = event;
+  if (event.device !== state.driver && !ANYONES.has(act.kind))
+    return flagged(
+      state,
+      event,
+      'not-the-driver',
+      `“${act.kind}” came from a device that was watching.`,
+    );
+  switch (act.kind) {
+    case 'open':
+      return flagged(state, event, 'out-of-turn', 'The run was opened twice; the first counts.');
+    case 'start':
+      return state.phase === 'prepare'
+        ? told({ ...state, phase: phaseAt(legOf(state), 0), startedAt: event.at }, 'Started')
+        : outOfTurn(state, event);
+    case 'pause':
+      return isOver(state) || state.phase === 'paused' || state.phase === 'prepare'
+        ? outOfTurn(state, event)
+        : halted(state, 'Paused');
+    case 'resume':
+      return state.phase === 'paused' && state.resumeTo
+        ? told({ ...state, phase: state.resumeTo, resumeTo: null }, 'Went on')
+        : outOfTurn(state, event);
+    case 'measure':
+      return measured(state, event, act.depthMm, act.by);
+    case 'next':
+      return nextPhase(state, event);
+    case 'through':
+      return gaveWay(state, event);
+    case 'sign':
+      return seen(state, event, act.sign);
+    case 'helped':
+      return {
+        ...state,
+        signs: state.signs.map((one) =>
+          one.eventId === act.of ? { ...one, helped: act.answer } : one,
+        ),
+      };
+    case 'crack':
+      return isOver(state)
+        ? outOfTurn(state, event)
+        : told({ ...state, phase: 'cracked' }, 'It cracked');
+    case 'abort':
+      return isOver(state)
+        ? outOfTurn(state, event)
+        : told({ ...state, phase: 'aborted' }, act.why ? `Given up: ${act.why}` : 'Given up');
+    case 'undo':
+      // Left out before replaying, with what it takes back.
+      return state;
+    case 'drive':
+      return { ...state, driver: event.device };
+    case 'result':
+      return { ...state, result: act.result };
+  }
+}
+
+const told = (state: RunState, what: string): RunState => ({
+  ...state,
+  story: [
+    ...state.story,
+    { atS: state.elapsedS, phase: state.phase, depthMm: state.depthMm, by: 'person', what },
+  ],
+});
+
+export const flagged = (
+  state: RunState,
+  event: Pick<RunEvent, 'id'>,
+  code: FlagCode,
+  message: string,
+): RunState => ({ ...state, flags: [...state.flags, { code, eventId: event.id, message }] });
+
+const outOfTurn = (state: RunState, event: RunEvent): RunState =>
+  flagged(state, event, 'out-of-turn', `“${event.act.kind}” does not follow on ${state.phase}.`);
+
+/** Standing still; a lift cut short is not taken up again. */
+function halted(state: RunState, what: string): RunState {
+  const lifted = state.phase === 'lift' ? goOn(state) : state;
+  return told({ ...lifted, phase: 'paused', resumeTo: lifted.phase }, what);
+}
+
+/** The rim set where it was measured; the rate of the stretch behind it is learnt, the rest re-timed. */
+function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' | 'eye'): RunState {
+  const leg = legOf(state);
+  const at = state.phase === 'paused' ? state.resumeTo : state.phase;
+  const downThere =
+    at !== null &&
+    (isCutting({ phase: at }) || ['lift', 'water-change', 'core-break', 'flip'].includes(at));
+  if (!downThere || !Number.isFinite(depthMm) || depthMm < 0) return outOfTurn(state, event);
+  const z = Math.min(depthMm, leg.depthMm);
+  const known =
+    depthMm > leg.depthMm + SAME_DEPTH_MM
+      ? flagged(
+          state,
+          event,
+          'depth-beyond-end',
+          `Measured ${formatLengthShort(depthMm, METRIC)}, but the bit goes no deeper than ${formatLengthShort(leg.depthMm, METRIC)} here; taken as that.`,
+        )
+      : state;
+  const there = anchored(known, z, by === 'rule' ? RULE_SD_MM : EYE_SD_MM);
+  const moved = at === 'lift' ? { ...there, liftLeftS: 0 } : there;
+  const waits = at === 'water-change' || at === 'core-break' || at === 'flip';
+  const due = nextStop(moved);
+  // Still short of what it waited for: it goes on cutting.
+  const stays =
+    waits &&
+    (at === 'flip'
+      ? z >= leg.depthMm - SAME_DEPTH_MM
+      : due !== undefined && z >= due.depthMm - SAME_DEPTH_MM);
+  const phase: RunPhase = stays ? at : phaseAt(leg, z);
+  const set: RunState =
+    state.phase === 'paused' ? { ...moved, resumeTo: phase } : { ...moved, phase };
+  return told(set, by === 'rule' ? 'Measured' : 'Moved on the drawing');
+}
+
+/** Depth known here: what it took to come here says how fast it goes. */
+function anchored(state: RunState, z: number, sdMm: number): RunState {
+  const leg = legOf(state);
+  const from = state.anchor;
+  const rate =
+    z > from.depthMm
+      ? seenRate(
+          state.rate,
+          plannedBetween(leg, from.depthMm, z),
+          state.workS,
+          z - from.depthMm,
+          Math.hypot(from.sdMm, sdMm),
+        )
+      : state.rate;
+  // Waits that were taken stay taken; lifts deeper than this come again.
+  const handled = leg.stops.filter(
+    (stop, index) => index < state.stopsTaken && stop.kind !== 'lift',
+  );
+  const passed = leg.stops.filter(
+    (stop) => stop.depthMm < z - SAME_DEPTH_MM || handled.includes(stop),
+  );
+  const taken = leg.stops.findIndex((stop) => !passed.includes(stop));
+  return {
+    ...state,
+    depthMm: z,
+    anchor: { depthMm: z, sdMm },
+    workS: 0,
+    rate,
+    stopsTaken: taken < 0 ? leg.stops.length : taken,
+  };
+}
+
+/** What is due is done. */
+function nextPhase(state: RunState, event: RunEvent): RunState {
+  switch (state.phase) {
+    case 'lift':
+    case 'water-change':
+    case 'core-break':
+      return told(goOn(state), 'Done, went on');
+    case 'cool':
+      return state.resumeTo
+        ? told({ ...state, phase: state.resumeTo, resumeTo: null, hot: false }, 'Cooled, went on')
+        : told(afterPhase(state), 'Next');
+    case 'flip':
+    case 'step-change':
+      return told(
+        enterLeg(state, state.leg + 1),
+        state.phase === 'flip' ? 'Turned over' : 'Bit changed',
+      );
+    case 'through':
+    case 'withdraw':
+    case 'free-core':
+    case 'clean':
+      return told(afterPhase(state), 'Next');
+    default:
+      return outOfTurn(state, event);
+  }
+}
+
+/** The far face let go, or a blind hole is at depth: the end of this leg, sooner or later than reckoned. */
+function gaveWay(state: RunState, event: RunEvent): RunState {
+  const at = state.phase === 'paused' ? state.resumeTo : state.phase;
+  if (
+    at === null ||
+    !(isCutting({ phase: at }) || at === 'lift' || at === 'water-change' || at === 'core-break')
+  )
+    return outOfTurn(state, event);
+  const leg = legOf(state);
+  const there = anchored({ ...state, resumeTo: null, liftLeftS: 0 }, leg.depthMm, GIVE_SD_MM);
+  const what = leg.then === 'at-depth' ? 'At depth' : 'Through';
+  if (leg.then === 'step-change') return told({ ...there, phase: 'step-change' }, what);
+  return told({ ...there, phase: leg.then === 'at-depth' ? 'withdraw' : 'through' }, what);
+}
+
+/** A sign does what it always asks for; what it means here is for the diagnosis to say. */
+function seen(state: RunState, event: RunEvent, id: SignId): RunState {
+  const noted: RunState = {
+    ...state,
+    signs: [
+      ...state.signs,
+      { eventId: event.id, sign: id, atS: state.elapsedS, depthMm: state.depthMm, helped: null },
+    ],
+  };
+  const { effect, title } = SIGNS[id];
+  const at = state.phase === 'paused' ? state.resumeTo : state.phase;
+  return told(effect && isOnPiece(at) ? acted(noted, effect, at) : noted, title);
+}
+
+function acted(state: RunState, effect: SignEffect, at: RunPhase): RunState {
+  const leg = legOf(state);
+  const back = at === 'lift' ? phaseAt(leg, state.depthMm) : at;
+  switch (effect.kind) {
+    case 'force': {
+      const wished = state.forceFactor * effect.factor;
+      return {
+        ...state,
+        forceFactor: Math.min(MOST_FORCE_FACTOR, Math.max(LEAST_FORCE_FACTOR, wished)),
+      };
+    }
+    case 'stop':
+      return { ...state, phase: 'paused', resumeTo: back, liftLeftS: 0 };
+    case 'cool':
+      return { ...state, phase: 'cool', resumeTo: back, liftLeftS: 0, hot: true };
+    case 'lift':
+      return isCutting(state)
+        ? { ...state, phase: 'lift', liftLeftS: state.plan.clock.liftS }
+        : state;
+    case 'halt':
+      return isCutting(state) ? { ...state, phase: effect.phase } : state;
+    case 'nearly-through': {
+      const exit = leg.strokes.find(({ kind }) => kind === 'exit');
+      return exit && isCutting(state) && state.depthMm < exit.fromMm
+        ? { ...anchored(state, exit.fromMm, HEARD_SD_MM), phase: 'ease-off' }
+        : state;
+    }
+  }
+}
+
+const isOnPiece = (phase: RunPhase | null): phase is RunPhase =>
+  phase !== null &&
+  (isCutting({ phase }) || phase === 'lift' || phase === 'water-change' || phase === 'core-break');

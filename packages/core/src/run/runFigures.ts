@@ -1,0 +1,102 @@
+import { forceSpeedUp, plannedBetween, strokeAt } from './advance';
+import type { Leg } from './legs';
+import { rateFactor } from './rateBelief';
+import { isCutting, isOver, legOf, type RunState } from './runState';
+
+/** Standard normal deviate of the ninetieth percentile. */
+const Z_90 = 1.2816;
+
+/** How well the depth is known: σ² = σ_anchor² + ((z − z_anchor)·σ_ln k)². */
+export const depthSdMm = ({ anchor, depthMm, rate }: RunState): number =>
+  Math.hypot(anchor.sdMm, (depthMm - anchor.depthMm) * rate.sd);
+
+export interface DepthBand {
+  readonly fromMm: number;
+  readonly toMm: number;
+}
+
+/** Where the rim is in eight runs of ten, within the leg. */
+export function depthBand(state: RunState): DepthBand {
+  const half = Z_90 * depthSdMm(state);
+  const { depthMm: end } = legOf(state);
+  return {
+    fromMm: Math.max(0, state.depthMm - half),
+    toMm: Math.min(end, state.depthMm + half),
+  };
+}
+
+export interface TimeLeft {
+  readonly p10: number;
+  readonly p50: number;
+  readonly p90: number;
+}
+
+/** Halts still to come on a leg from a depth on, s. */
+const haltsFrom = (leg: Leg, from: number): number =>
+  leg.stops.slice(from).reduce((sum, { haltS }) => sum + haltS, 0);
+
+/** Until it is through, s; null where it would not cut so far, or the cut is over. */
+export function timeLeft(state: RunState): TimeLeft | null {
+  if (isOver(state) || state.leg >= state.legs.length) return null;
+  const leg = legOf(state);
+  const stroke = strokeAt(leg, state.depthMm);
+  const speedUp = stroke ? forceSpeedUp(state, stroke) : 1;
+  const here = plannedBetween(leg, state.depthMm, leg.depthMm) / speedUp;
+  const later = state.legs.slice(state.leg + 1);
+  const cutS = here + later.reduce((sum, one) => sum + plannedBetween(one, 0, one.depthMm), 0);
+  if (!Number.isFinite(cutS)) return null;
+  const swaps = later.length * state.plan.clock.bitSwapS;
+  const haltS =
+    haltsFrom(leg, state.stopsTaken) +
+    later.reduce((sum, one) => sum + haltsFrom(one, 0), 0) +
+    swaps;
+  const k = rateFactor(state.rate);
+  const at = (z: number): number => (cutS / k) * Math.exp(z * state.rate.sd) + haltS;
+  return { p10: at(-Z_90), p50: at(0), p90: at(Z_90) };
+}
+
+/** What comes next on the way down, and when. */
+export interface ComingUp {
+  readonly kind: 'lift' | 'water-change' | 'core-break' | 'water-off' | 'ease-off' | 'end';
+  readonly depthMm: number;
+  /** As expected; null where it would not get there. */
+  readonly inS: number | null;
+}
+
+/** The next stop, easing off, or the end of the leg, whichever is first; null where nothing is cut. */
+export function comingUp(state: RunState): ComingUp | null {
+  if (!isCutting(state) && state.phase !== 'lift') return null;
+  const leg = legOf(state);
+  const stop = leg.stops.slice(state.stopsTaken + (state.phase === 'lift' ? 1 : 0))[0];
+  const ease = leg.strokes.find(({ kind, fromMm }) => kind === 'exit' && fromMm > state.depthMm);
+  const marks: readonly Omit<ComingUp, 'inS'>[] = [
+    ...(stop ? [{ kind: stop.kind, depthMm: stop.depthMm }] : []),
+    ...(ease ? [{ kind: 'ease-off' as const, depthMm: ease.fromMm }] : []),
+    { kind: 'end', depthMm: leg.depthMm },
+  ];
+  const next = marks.reduce((first, one) => (one.depthMm < first.depthMm ? one : first));
+  const stroke = strokeAt(leg, state.depthMm);
+  const pace = rateFactor(state.rate) * (stroke ? forceSpeedUp(state, stroke) : 1);
+  const cutS = plannedBetween(leg, state.depthMm, next.depthMm) / pace;
+  return { ...next, inS: Number.isFinite(cutS) ? cutS + state.liftLeftS : null };
+}
+
+/** The force to press with now, N; null where nothing is pressed. */
+export function forceNow(state: RunState): number | null {
+  if (!isCutting(state) && state.phase !== 'lift') return null;
+  const stroke = strokeAt(legOf(state), state.depthMm);
+  return stroke ? stroke.forceN * state.forceFactor : null;
+}
+
+/** The speed to turn at now, rpm; null where the motor is off. */
+export function rpmNow(state: RunState): number | null {
+  if (!isCutting(state) && state.phase !== 'lift') return null;
+  return strokeAt(legOf(state), state.depthMm)?.rpm ?? null;
+}
+
+/** Depth gone down so far, over all bits and faces, mm; and the whole way. */
+export function wayDown(state: RunState): { readonly doneMm: number; readonly wholeMm: number } {
+  const before = state.legs.slice(0, state.leg).reduce((sum, { depthMm }) => sum + depthMm, 0);
+  const whole = state.legs.reduce((sum, { depthMm }) => sum + depthMm, 0);
+  return { doneMm: before + state.depthMm, wholeMm: whole };
+}

@@ -1,0 +1,6 @@
+import type { MaterialClass } from '../materials/material';
+import type { BarePlan } from '../plan/plan';
+
+/** The body that the bit meets first. */
+export const materialClassOf = ({ layers }: Pick<BarePlan, 'layers'>): MaterialClass =>
+  layers.find((layer) => layer.class !== null)?.class ?? 'stone';

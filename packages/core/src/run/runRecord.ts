@@ -1,0 +1,118 @@
+import { METRIC } from '../units/unitSystem';
+import type { SignId } from '../signs/signs';
+import { judgeResult } from './judgeResult';
+import { replayRun } from './replay';
+import { wayDown } from './runFigures';
+import type { RunEvent } from './runEvent';
+import type { Verdict } from './runResult';
+import { isOver, type RunPhase } from './runState';
+
+/** One line of the logbook: what was planned, what came of it. */
+export interface RunRecord {
+  readonly runId: string;
+  readonly jobId: string;
+  readonly jobName: string;
+  readonly pieceId: string;
+  readonly pieceName: string;
+  readonly holeId: string;
+  readonly holeName: string;
+  readonly material: string;
+  readonly thicknessMm: number;
+  readonly diameterMm: number;
+  readonly bitId: string | null;
+  readonly bitName: string;
+  readonly machineName: string;
+  readonly waterName: string;
+  readonly openedAt: string;
+  readonly startedAt: string | null;
+  readonly phase: RunPhase;
+  readonly over: boolean;
+  readonly verdict: Verdict | null;
+  readonly cracked: boolean;
+  readonly depthMm: number;
+  readonly wholeDepthMm: number;
+  /** From the first touch to the end, halts and pauses taken off as the plan does, s. */
+  readonly tookS: number;
+  readonly plannedS: { readonly p10: number; readonly p50: number; readonly p90: number } | null;
+  readonly exitChipMm: number | null;
+  readonly plannedChipMm: number | null;
+  readonly plannedChipP90Mm: number | null;
+  readonly signs: readonly SignId[];
+  readonly flagCount: number;
+  readonly eventCount: number;
+  readonly driver: string;
+}
+
+/** How much a run has worn a bit and how many holes it made: what its history is fed with. */
+export interface BitUse {
+  readonly bitId: string;
+  readonly depthMm: number;
+  readonly holes: 0 | 1;
+  readonly state: string | null;
+  readonly at: string;
+}
+
+/** A run’s line in the log; null where the opening event has not arrived. */
+export function runRecord(runId: string, events: readonly RunEvent[]): RunRecord | null {
+  const replayed = replayRun(events);
+  if (!replayed) return null;
+  const { state } = replayed;
+  const { plan, subject, result } = state;
+  const { doneMm, wholeMm } = wayDown(state);
+  const halted = state.legs.reduce((sum, leg, index) => {
+    const taken =
+      index < state.leg
+        ? leg.stops
+        : index === state.leg
+          ? leg.stops.slice(0, state.stopsTaken)
+          : [];
+    return sum + taken.reduce((all, { haltS }) => all + haltS, 0);
+  }, 0);
+  return {
+    runId,
+    ...subject,
+    bitId: plan.setup.bitId,
+    bitName: plan.setup.bitName,
+    machineName: plan.setup.machineName,
+    waterName: plan.water.name,
+    openedAt: events.find(({ act }) => act.kind === 'open')?.at ?? replayed.stamp.at,
+    startedAt: state.startedAt,
+    phase: state.phase,
+    over: isOver(state),
+    verdict: result?.verdict ?? null,
+    cracked: state.phase === 'cracked' || (result !== null && result.crack !== 'none'),
+    depthMm: doneMm,
+    wholeDepthMm: wholeMm,
+    tookS: state.cuttingS + halted,
+    plannedS: plan.drillTimeS,
+    exitChipMm: result?.exitChipMm ?? null,
+    plannedChipMm: plan.exitChipMm?.p50 ?? null,
+    plannedChipP90Mm: plan.exitChipMm?.p90 ?? null,
+    signs: state.signs.map(({ sign }) => sign),
+    flagCount: state.flags.length + (result ? judgeResult(result, state, METRIC).length : 0),
+    eventCount: events.length,
+    driver: state.driver,
+  };
+}
+
+/** What to add to the bit of this run; null while nothing was cut or the bit is not owned. */
+export function bitUse(events: readonly RunEvent[]): BitUse | null {
+  const replayed = replayRun(events);
+  if (!replayed) return null;
+  const { state, stamp } = replayed;
+  const { bitId } = state.plan.setup;
+  const pilots = state.plan.pilots.length;
+  // Only the finishing bit is the plan’s own; its legs come after the pilots’.
+  const depthMm = state.legs
+    .slice(pilots, state.leg)
+    .reduce((sum, leg) => sum + leg.depthMm, state.leg >= pilots ? state.depthMm : 0);
+  if (bitId === null || depthMm <= 0) return null;
+  const over = isOver(state);
+  return {
+    bitId,
+    depthMm: over ? depthMm : 0,
+    holes: over && state.phase === 'done' ? 1 : 0,
+    state: state.result?.bitState ?? null,
+    at: stamp.at,
+  };
+}
