@@ -12,9 +12,13 @@ import { kitRoutes } from './kit/kitRoutes';
 import { layoutRoutes } from './layout/layoutRoutes';
 import { photoRoutes } from './photos/photoRoutes';
 import { pieceRoutes } from './pieces/pieceRoutes';
+import { runPhotoRoutes } from './runs/runPhotoRoutes';
+import { runRoutes } from './runs/runRoutes';
 import type { ServerContext } from './serverContext';
 
 const BODY_LIMIT_BYTES = 1024 * 1024;
+/** A job with its log. */
+const IMPORT_LIMIT_BYTES = 32 * 1024 * 1024;
 const YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** The API under /api/v1 and, when a folder is given, the built app for every other address. */
@@ -23,6 +27,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
   app.disable('x-powered-by');
   // The lightest level: a phone on the workshop's own network waits for the server, not for the wire.
   app.use(compression({ level: 1 }));
+  app.use('/api/v1/import', express.json({ limit: IMPORT_LIMIT_BYTES, strict: true }));
   app.use(
     '/api',
     express.json({ limit: BODY_LIMIT_BYTES, type: 'application/json', strict: true }),
@@ -41,6 +46,8 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     photoRoutes(context),
     houseRoutes(context),
     kitRoutes(context),
+    runRoutes(context),
+    runPhotoRoutes(context),
     exchangeRoutes(context),
   );
   app.use('/api', (request) => {

@@ -23,6 +23,7 @@ import {
   photo,
   serviceBand,
 } from './placeSchema';
+import { runEventSchema } from './runSchema';
 import {
   id,
   kinds,
@@ -222,7 +223,8 @@ export const JOB_FILE_SCHEMA: JsonSchema = {
       ),
       customMaterials: list(customMaterial, 200),
       house: object({}, houseFields.optional),
-      log: list({}, 100_000),
+      // Early files had entries of any shape: what is no run goes through unread.
+      log: list(object({}, { runId: id, events: list(runEventSchema, 10_000) }), 10_000),
     },
   ),
 };

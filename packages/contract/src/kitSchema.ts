@@ -44,7 +44,7 @@ export const bitFields = {
       object({
         at: time,
         sharpness: number(LIMITS.sharpness),
-        how: oneOf(['checked', 'dressed', 'set']),
+        how: oneOf(['checked', 'dressed', 'set', 'drilled']),
       }),
       500,
     ),

@@ -4,6 +4,8 @@ import type { Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/co
 import type { House } from '@nucleon/core/job/place';
 import type { Material } from '@nucleon/core/materials/material';
 import type { Plan } from '@nucleon/core/plan/plan';
+import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunRecord } from '@nucleon/core/run/runRecord';
 
 /** Every stored thing carries the version it was read at; a PUT gives it back. */
 export interface Versioned {
@@ -47,7 +49,44 @@ export interface PlanHeadline {
 }
 
 export type StoredHole = Hole & Versioned & { readonly pieceId: string };
-export type HoleInList = StoredHole & { readonly headline: PlanHeadline | null };
+export type HoleInList = StoredHole & {
+  readonly headline: PlanHeadline | null;
+  readonly lastRun: HoleRun | null;
+};
+
+/** What lists show of a hole’s latest run. */
+export type HoleRun = Pick<
+  RunRecord,
+  'runId' | 'phase' | 'over' | 'verdict' | 'cracked' | 'openedAt'
+>;
+
+/** One run of the logbook; the hole it was of may be gone by now. */
+export type StoredRun = RunRecord & { readonly holeGone: boolean };
+
+/** A run with all that happened in it. */
+export interface RunDetail {
+  readonly run: StoredRun | null;
+  readonly events: readonly RunEvent[];
+  /** The last entry there is: ask for what came after it. */
+  readonly upTo: number;
+}
+
+export interface PostEvents {
+  readonly events: readonly RunEvent[];
+}
+
+/** What became of the events sent: all but the refused are stored, each once. */
+export interface EventsTaken {
+  readonly upTo: number;
+  readonly refused: readonly { readonly id: string; readonly message: string }[];
+}
+
+/** A picture kept with a run. */
+export interface RunPhoto {
+  readonly id: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+}
 export type StoredPiece = Omit<Piece, 'holes'> & Versioned & { readonly jobId: string };
 export type PieceInJob = StoredPiece & { readonly holes: readonly HoleInList[] };
 export type StoredJob = JobHeader & Versioned;

@@ -12,6 +12,8 @@ import { Start1764000000000 } from './migrations/1764000000000-start';
 import { KnowThePiece1764100000000 } from './migrations/1764100000000-know-the-piece';
 import { Place1764200000000 } from './migrations/1764200000000-place';
 import { Kit1764300000000 } from './migrations/1764300000000-kit';
+import { Runs1764400000000 } from './migrations/1764400000000-runs';
+import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
 
 /** MariaDB with migrations only; times are UTC. */
 export function createDataSource(url: string): DataSource {
@@ -32,12 +34,16 @@ export function createDataSource(url: string): DataSource {
       kitPartEntity,
       photoEntity,
       houseEntity,
+      runEntity,
+      runEventEntity,
+      runPhotoEntity,
     ],
     migrations: [
       Start1764000000000,
       KnowThePiece1764100000000,
       Place1764200000000,
       Kit1764300000000,
+      Runs1764400000000,
     ],
     connectTimeout: 4000,
     poolSize: 10,

@@ -6,6 +6,7 @@ import { jobHeader } from '../jobs/jobMapping';
 import { bitOf, machineOf, partsOf } from '../kit/kitMapping';
 import { pieceOf } from '../pieces/pieceMapping';
 import { loadJob, loadKit, namedKit } from '../plans/loadJob';
+import { exportLog } from './exportLog';
 import { renameKit } from './importJob';
 
 /**
@@ -55,6 +56,7 @@ export async function exportJob(manager: EntityManager, jobId: string): Promise<
     // Habits settled here come before those the file came with.
     ...(version > 0 ? { house } : {}),
     ...(loaded.job.customMaterials ? { customMaterials: loaded.job.customMaterials } : {}),
+    ...(await exportLog(manager, loaded, fileExtra, bitId)),
   };
 }
 

@@ -27,8 +27,9 @@ import { pieceEntity } from '../pieces/pieceEntity';
 import { pieceContent } from '../pieces/pieceMapping';
 import { loadJob } from '../plans/loadJob';
 import { storePlans } from '../plans/storePlans';
+import { importLog, keptLog } from './importLog';
 
-const FILE_KEYS = ['format', 'version', 'job', 'pieces', 'customMaterials'];
+const FILE_KEYS = ['format', 'version', 'job', 'pieces', 'customMaterials', 'log'];
 
 export interface ImportTools {
   readonly manager: EntityManager;
@@ -76,9 +77,14 @@ export async function importJob(file: JobFile, tools: ImportTools): Promise<stri
   const jobId = await insert(tools, jobEntity, file.job.id, {
     ...jobContent(file.job, {
       customMaterials: file.customMaterials ? [...file.customMaterials] : null,
-      fileExtra: { ...fieldsBeside(file, [...FILE_KEYS, 'kit']), kit: { ...kitExtra, ...unnamed } },
+      fileExtra: {
+        ...fieldsBeside(file, [...FILE_KEYS, 'kit']),
+        ...keptLog(file.log),
+        kit: { ...kitExtra, ...unnamed },
+      },
     }),
   });
+  const ids = new Map([[file.job.id, jobId]]);
   for (const [index, piece] of file.pieces.entries()) {
     const pieceId = await insert(
       tools,
@@ -86,16 +92,19 @@ export async function importJob(file: JobFile, tools: ImportTools): Promise<stri
       piece.id,
       pieceContent(piece, jobId, index + 1),
     );
+    ids.set(piece.id, pieceId);
     for (const [at, hole] of piece.holes.entries()) {
-      await insert(
+      const holeId = await insert(
         tools,
         holeEntity,
         hole.id,
         holeContent(withKitIds(hole, bitIds, machineIds), pieceId, at + 1),
       );
+      ids.set(hole.id, holeId);
     }
   }
   await storePlans(manager, await loadJob(manager, jobId), tools.now);
+  await importLog(file.log, { ...tools, renamed: (id) => ids.get(id) ?? bitIds.get(id) ?? id });
   return jobId;
 }
 

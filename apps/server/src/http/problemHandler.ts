@@ -10,10 +10,13 @@ interface ParserFault {
 
 function problemOf(error: unknown, log: (text: string) => void): Problem {
   if (error instanceof Problem) return error;
-  const { type } = (error ?? {}) as ParserFault;
+  const { type, limit } = (error ?? {}) as ParserFault;
   if (type === 'entity.parse.failed') return new Problem('bad-json', 'The body is not JSON.');
   if (type === 'entity.too.large')
-    return new Problem('too-large', 'The body is over 1 MB; send less at a time.');
+    return new Problem(
+      'too-large',
+      `What was sent is over ${Math.round((limit ?? 0) / 1024 / 1024)} MB; send less at a time.`,
+    );
   if (type === 'charset.unsupported' || type === 'encoding.unsupported') {
     return new Problem('wrong-media-type', 'Send UTF-8 JSON, plain or gzip.');
   }

@@ -4,6 +4,7 @@ import { storedHole } from '../holes/holeMapping';
 import { storedPiece } from '../pieces/pieceMapping';
 import { loadJob } from '../plans/loadJob';
 import { headlinesOf } from '../plans/storePlans';
+import { lastRuns } from '../runs/listRuns';
 import { jobWithMaterials } from './jobMapping';
 
 /** A job with its pieces, their holes and what each plan comes to. */
@@ -14,13 +15,18 @@ export async function jobDetail(
 ): Promise<JobDetail> {
   const loaded = await loadJob(manager, jobId);
   const headlines = await headlinesOf(manager, loaded, now);
+  const runs = await lastRuns(manager, loaded.job.id);
   return {
     ...jobWithMaterials(loaded.job),
     pieces: loaded.pieces.map((piece) => ({
       ...storedPiece(piece),
       holes: loaded.holes
         .filter((hole) => hole.pieceId === piece.id)
-        .map((hole) => ({ ...storedHole(hole), headline: headlines.get(hole.id) ?? null })),
+        .map((hole) => ({
+          ...storedHole(hole),
+          headline: headlines.get(hole.id) ?? null,
+          lastRun: runs.get(hole.id) ?? null,
+        })),
     })),
   };
 }

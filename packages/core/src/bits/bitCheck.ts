@@ -136,6 +136,10 @@ export function judgeBit(
   };
 }
 
+/** How sharp a rim is that was found so after a hole; null where the look says nothing of it. */
+export const sharpnessFound = (state: BitState): number | null =>
+  state === 'tired' ? GLAZED : state === 'bald' ? BALD : null;
+
 /** How sharp a rim is once dressed: what wear has left of it in its best material, never quite new. */
 export function dressedSharpness(bit: Pick<Bit, 'family' | 'depthCutMm'>): number {
   const { lifeDepthM } = BIT_FAMILIES[bit.family];

@@ -15,6 +15,7 @@ const HOWS: Readonly<Record<SharpnessNote['how'], string>> = {
   checked: 'looked at',
   dressed: 'dressed',
   set: 'set by hand',
+  drilled: 'worn by a hole',
 };
 
 /** `0.93, looked at`: one line of a bit's history. */

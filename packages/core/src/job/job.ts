@@ -17,6 +17,14 @@ export interface JobFile {
   readonly kit?: Kit;
   readonly customMaterials?: readonly Material[];
   readonly house?: House;
+  /** What was drilled: each run with everything that happened in it. */
+  readonly log?: readonly LoggedRun[];
+}
+
+/** A run as it travels; its events are read by the run’s own room. */
+export interface LoggedRun {
+  readonly runId: string;
+  readonly events: readonly unknown[];
 }
 
 export interface JobHeader {

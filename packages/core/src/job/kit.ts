@@ -23,7 +23,7 @@ export type BitState = (typeof BIT_STATES)[number];
 export interface SharpnessNote {
   readonly at: string;
   readonly sharpness: number;
-  readonly how: 'checked' | 'dressed' | 'set';
+  readonly how: 'checked' | 'dressed' | 'set' | 'drilled';
 }
 
 export interface Bit {

@@ -1,4 +1,4 @@
-import { bitSharpness, lifeDepth, wornSharpness } from '../wear/sharpness';
+import { bitSharpness, lifeDepth, wornFurther } from '../wear/sharpness';
 import type { MaterialCut } from './cutLayers';
 import type { PlanContext } from './planContext';
 import type { ResolvedSetup } from './resolvedSetup';
@@ -16,11 +16,8 @@ export function planWear(
     tooFast: cut.speed.rimSpeedMPerS > cut.window.rimSpeedMPerS.high,
     tooHard: cut.force.contactPressureMpa > cut.window.pressureMpa.high,
   });
-  // A sharpness set by hand stands for the depth that would have worn it so far.
-  const s = bitSharpness(bit, calm);
-  const doneMm = calm * Math.sqrt(1 / Math.max(s, 0.01) - 1);
   return {
     lifeDepthMm,
-    sharpnessAfter: wornSharpness(doneMm + (depthMm * calm) / lifeDepthMm, calm),
+    sharpnessAfter: wornFurther(bitSharpness(bit, calm), (depthMm * calm) / lifeDepthMm, calm),
   };
 }

@@ -1,3 +1,4 @@
+import type { BitState } from '../job/kit';
 import { METRIC } from '../units/unitSystem';
 import type { SignId } from '../signs/signs';
 import { judgeResult } from './judgeResult';
@@ -48,7 +49,8 @@ export interface BitUse {
   readonly bitId: string;
   readonly depthMm: number;
   readonly holes: 0 | 1;
-  readonly state: string | null;
+  readonly lifeDepthMm: number;
+  readonly state: BitState | null;
   readonly at: string;
 }
 
@@ -112,6 +114,7 @@ export function bitUse(events: readonly RunEvent[]): BitUse | null {
     bitId,
     depthMm: over ? depthMm : 0,
     holes: over && state.phase === 'done' ? 1 : 0,
+    lifeDepthMm: state.plan.bitLife.lifeDepthMm,
     state: state.result?.bitState ?? null,
     at: stamp.at,
   };

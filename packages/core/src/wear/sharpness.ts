@@ -9,6 +9,8 @@ const DRY_LIFE = 0.1;
 const TOO_FAST_LIFE = 0.5;
 const TOO_HARD_LIFE = 0.4;
 const GLAZED_SHARPNESS = 0.3;
+/** Below this there is no telling by how much a rim is worn. */
+const LEAST_SHARPNESS = 0.01;
 const GLAZE_GRACE_S = 20;
 const GLAZE_LOSS_PER_S = 0.02;
 
@@ -40,6 +42,12 @@ export function lifeDepth(
 /** s = 1/(1 + (L/L_life)²): 1 new, one half when its life is cut. */
 export const wornSharpness = (depthCutMm: number, lifeDepthMm: number): number =>
   1 / (1 + (depthCutMm / lifeDepthMm) ** 2);
+
+/** s after so much more depth: a sharpness set by hand stands for the depth that would have worn it so far. */
+export function wornFurther(sharpness: number, depthMm: number, lifeDepthMm: number): number {
+  const doneMm = lifeDepthMm * Math.sqrt(1 / Math.max(sharpness, LEAST_SHARPNESS) - 1);
+  return wornSharpness(doneMm + depthMm, lifeDepthMm);
+}
 
 /** The bit's sharpness: as the person set it, else worn by the depth it has cut, else new. */
 export const bitSharpness = (

@@ -1,0 +1,59 @@
+import { POST_EVENTS_SCHEMA } from '@nucleon/contract/runSchema';
+import { validator } from '@nucleon/contract/validator';
+import type { PostEvents, RunDetail } from '@nucleon/contract/wire';
+import { Router } from 'express';
+import { MoreThan } from 'typeorm';
+import { transact } from '../database/transact';
+import { checkedBody, idParam } from '../http/body';
+import { pageQuery } from '../http/paging';
+import { faultyProblem, notFound } from '../http/problem';
+import type { ServerContext } from '../serverContext';
+import { listRuns, runFilters, storedRuns } from './listRuns';
+import { runEntity, runEventEntity } from './runEntities';
+import { storeEvents } from './storeEvents';
+
+const checkEvents = validator<PostEvents>(POST_EVENTS_SCHEMA);
+
+/** `?after=12`: the entry to go on from. */
+function afterQuery(given: unknown): number {
+  if (given === undefined) return 0;
+  const value = Number(given);
+  if (typeof given === 'string' && Number.isSafeInteger(value) && value >= 0) return value;
+  throw faultyProblem([
+    {
+      pointer: '?after',
+      message: `after is “${JSON.stringify(given)}”; it must be a whole number from 0.`,
+    },
+  ]);
+}
+
+/** Runs: the log, one run with its record, and what a device adds to it. */
+export function runRoutes({ source, now }: ServerContext): Router {
+  const router = Router();
+  router.get('/runs', async (request, response) => {
+    const filters = runFilters(request.query);
+    response.json(await listRuns(source.manager, filters, pageQuery(request.query)));
+  });
+  router.get('/runs/:runId', async (request, response) => {
+    const runId = idParam(request, 'runId');
+    const after = afterQuery(request.query.after);
+    const row = await source.manager.findOneBy(runEntity, { id: runId });
+    if (!row) throw notFound('run', runId);
+    const events = await source.manager.find(runEventEntity, {
+      where: { runId, seq: MoreThan(String(after)) },
+      order: { seq: 'ASC' },
+    });
+    const detail: RunDetail = {
+      run: (await storedRuns(source.manager, [row]))[0] ?? null,
+      events: events.map(({ body }) => body),
+      upTo: Number(events.at(-1)?.seq ?? after),
+    };
+    response.json(detail);
+  });
+  router.post('/runs/:runId/events', async (request, response) => {
+    const runId = idParam(request, 'runId');
+    const { events } = checkedBody(request, checkEvents);
+    response.json(await transact(source, (manager) => storeEvents(manager, runId, events, now())));
+  });
+  return router;
+}

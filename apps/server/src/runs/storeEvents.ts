@@ -1,0 +1,102 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { EventsTaken } from '@nucleon/contract/wire';
+import type { RunEvent } from '@nucleon/core/run/runEvent';
+import { bitUse, runRecord, type RunRecord } from '@nucleon/core/run/runRecord';
+import { outcomeOf } from '@nucleon/core/run/runOutcome';
+import { In, type EntityManager } from 'typeorm';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import { holeEntity } from '../holes/holeEntity';
+import { feedBit } from './feedBit';
+import { runEntity, runEventEntity } from './runEntities';
+
+/**
+ * Takes in events of one run: any order, any of them again. What is new is added, what is known is left,
+ * what bears a known id with other content is refused by name; then the run’s line in the log is made anew
+ * from all of them and its bit is fed. Call within a transaction.
+ * @param feeds false where the bit’s history came along and holds this use already
+ */
+export async function storeEvents(
+  manager: EntityManager,
+  runId: string,
+  events: readonly RunEvent[],
+  now: Date,
+  { feeds = true }: { readonly feeds?: boolean } = {},
+): Promise<EventsTaken> {
+  await manager.query('INSERT IGNORE INTO run (id, workshop_id, updated_at) VALUES (?, ?, ?)', [
+    runId,
+    THE_WORKSHOP_ID,
+    now,
+  ]);
+  const run = await manager
+    .createQueryBuilder(runEntity, 'run')
+    .setLock('pessimistic_write')
+    .where('run.id = :runId', { runId })
+    .getOneOrFail();
+  const known = await manager.find(runEventEntity, {
+    where: { id: In(events.map(({ id }) => id)) },
+  });
+  const stored = new Map(known.map((row) => [row.id, row]));
+  const refused: { id: string; message: string }[] = [];
+  const added = new Map<string, RunEvent>();
+  for (const event of events) {
+    const had = stored.get(event.id);
+    const same = had ? had.runId === runId && isDeepStrictEqual(had.body, event) : true;
+    if (!same || (added.has(event.id) && !isDeepStrictEqual(added.get(event.id), event)))
+      refused.push({
+        id: event.id,
+        message: `Event “${event.id}” is in the record already with other content; an entry is never changed.`,
+      });
+    else if (!had) added.set(event.id, event);
+  }
+  if (added.size > 0) {
+    await manager.insert(
+      runEventEntity,
+      [...added.values()].map((event) => ({
+        id: event.id,
+        runId,
+        n: event.n,
+        kind: event.act.kind,
+        body: event as never,
+        receivedAt: now,
+      })),
+    );
+  }
+  const rows = await manager.find(runEventEntity, { where: { runId }, order: { seq: 'ASC' } });
+  if (added.size > 0) {
+    const all = rows.map(({ body }) => body);
+    const record = runRecord(runId, all);
+    const use = bitUse(all);
+    if (feeds) await feedBit(manager, use, run.counted, now);
+    await manager.update(
+      runEntity,
+      { id: runId },
+      {
+        ...(record ? await columnsOf(manager, record) : {}),
+        counted: (use ?? run.counted) as never,
+        updatedAt: now,
+      },
+    );
+  }
+  return { upTo: Number(rows.at(-1)?.seq ?? 0), refused };
+}
+
+async function columnsOf(manager: EntityManager, record: RunRecord) {
+  // Deleted holes stay rows; a hole that was never here leaves the run standing alone.
+  const knowsHole = await manager
+    .createQueryBuilder(holeEntity, 'hole')
+    .where('hole.id = :id', { id: record.holeId })
+    .getExists();
+  return {
+    holeId: knowsHole ? record.holeId : null,
+    record: record as never,
+    jobId: record.jobId,
+    pieceId: record.pieceId,
+    bitId: record.bitId,
+    material: record.material,
+    outcome: outcomeOf(record),
+    words: [record.holeName, record.pieceName, record.jobName, record.bitName, record.machineName]
+      .join(' ')
+      .slice(0, 1000),
+    openedAt: new Date(record.openedAt),
+  };
+}
