@@ -87,6 +87,7 @@ export const JOB: JobDetail = {
             dataVersion: '1',
             current: true,
           },
+          lastRun: null,
         },
       ],
     },

@@ -8,6 +8,7 @@ import { HELP_ANSWERS } from '@nucleon/core/run/runEvent';
 import { CRACK_SIGHTS, PART_FITS, VERDICTS } from '@nucleon/core/run/runResult';
 import { SIGN_IDS } from '@nucleon/core/signs/signs';
 import { LIMITS } from './limits';
+import { MOST_EVENTS } from './runLimits';
 import {
   id,
   kinds,
@@ -186,9 +187,6 @@ export const runFileSchema = object({
   runId: id,
   events: { ...list(runEventSchema, 10_000), minItems: 1 },
 });
-
-/** So many events are sent at once at most. */
-export const MOST_EVENTS = 200;
 
 export const POST_EVENTS_SCHEMA: JsonSchema = {
   $id: 'urn:nucleon:run-events',

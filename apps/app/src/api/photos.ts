@@ -1,13 +1,14 @@
-import { Unreachable } from './problem';
+import { ApiProblem, Unreachable } from './problem';
+import type { ProblemBody } from '@nucleon/contract/wire';
 
 export const photoAddress = (pieceId: string, photoId: string): string =>
   `/api/v1/pieces/${pieceId}/photos/${photoId}`;
 
-/** Stores a picture; it is sent as it is, not as JSON. */
-export async function putPhoto(pieceId: string, photoId: string, picture: Blob): Promise<void> {
+/** Puts a picture as it is, not as JSON; what the server says of it, where it says anything. */
+export async function sendPicture(address: string, picture: Blob): Promise<unknown> {
   let response: Response;
   try {
-    response = await fetch(photoAddress(pieceId, photoId), {
+    response = await fetch(address, {
       method: 'PUT',
       headers: { 'content-type': picture.type },
       body: picture,
@@ -15,10 +16,14 @@ export async function putPhoto(pieceId: string, photoId: string, picture: Blob):
   } catch {
     throw new Unreachable('server');
   }
-  if (!response.ok)
-    throw new Error(
-      response.status === 413
-        ? 'The picture is too large; at most 4 MB is kept.'
-        : 'The picture was not kept: it must be a JPEG or PNG.',
-    );
+  if (response.ok) return response.status === 204 ? null : ((await response.json()) as unknown);
+  const problem = (await response.json().catch(() => null)) as ProblemBody | null;
+  if (!problem?.detail) throw new Unreachable('server');
+  if (problem.code === 'database-unavailable') throw new Unreachable('database');
+  throw new ApiProblem(problem);
+}
+
+/** Stores the picture under a piece’s outline. */
+export async function putPhoto(pieceId: string, photoId: string, picture: Blob): Promise<void> {
+  await sendPicture(photoAddress(pieceId, photoId), picture);
 }

@@ -11,6 +11,29 @@ const LEFT_PX = 64;
 const RIGHT_PX = 128;
 const PAD_PX = 10;
 
+export interface SectionPlace extends Place {
+  readonly height: number;
+}
+
+/** Where a section's millimetres fall on the screen. */
+export function sectionPlace(
+  { halfWidthMm, topMm, bottomMm }: Section,
+  width: number,
+  maxHeight: number,
+): SectionPlace {
+  const scale = Math.min(
+    (width - LEFT_PX - RIGHT_PX) / (2 * halfWidthMm),
+    (maxHeight - 2 * PAD_PX) / (bottomMm - topMm),
+  );
+  const middle = LEFT_PX + (width - LEFT_PX - RIGHT_PX) / 2;
+  return {
+    X: (x) => middle + x * scale,
+    Z: (z) => PAD_PX + (z - topMm) * scale,
+    scale,
+    height: (bottomMm - topMm) * scale + 2 * PAD_PX,
+  };
+}
+
 interface SectionDrawingProps {
   readonly section: Section;
   readonly width: number;
@@ -20,18 +43,9 @@ interface SectionDrawingProps {
 /** The section's primitives as SVG, true to one scale in both directions. */
 export function SectionDrawing({ section, width, maxHeight }: SectionDrawingProps) {
   const theme = useTheme();
-  const { halfWidthMm, topMm, bottomMm } = section;
-  const scale = Math.min(
-    (width - LEFT_PX - RIGHT_PX) / (2 * halfWidthMm),
-    (maxHeight - 2 * PAD_PX) / (bottomMm - topMm),
-  );
-  const height = (bottomMm - topMm) * scale + 2 * PAD_PX;
-  const middle = LEFT_PX + (width - LEFT_PX - RIGHT_PX) / 2;
-  const X = (x: number): number => middle + x * scale;
-  const Z = (z: number): number => PAD_PX + (z - topMm) * scale;
+  const { height, ...place } = sectionPlace(section, width, maxHeight);
   const { ink } = useDrawingInk();
   const line = theme.line.val;
-  const place: Place = { X, Z, scale };
   return (
     <Svg width={width} height={height} role="img" aria-label={section.description}>
       <Shapes primitives={section.primitives} place={place} />
@@ -41,7 +55,7 @@ export function SectionDrawing({ section, width, maxHeight }: SectionDrawingProp
         ink={(tone) => (tone === 'water' ? theme.water.val : ink(tone))}
         halo={theme.surface.val}
         hairline={line}
-        halfWidthMm={halfWidthMm}
+        halfWidthMm={section.halfWidthMm}
       />
     </Svg>
   );

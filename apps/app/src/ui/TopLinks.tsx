@@ -1,37 +1,36 @@
 import { useRouter } from 'expo-router';
 import Drill from 'lucide-react-native/icons/drill';
+import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import SlidersHorizontal from 'lucide-react-native/icons/sliders-horizontal';
 import { Icon } from './Icon';
 import { Press } from './Press';
 import { Strong } from './text';
+
+const LINKS = [
+  ['/log', 'Log', NotebookPen],
+  ['/kit', 'Kit', Drill],
+  ['/display', 'Display', SlidersHorizontal],
+] as const;
 
 /** The ways on from the jobs list. */
 export function TopLinks() {
   const router = useRouter();
   return (
     <>
-      <Press
-        role="link"
-        paddingHorizontal="$3"
-        gap="$2"
-        onPress={() => {
-          router.navigate('/kit');
-        }}
-      >
-        <Icon of={Drill} />
-        <Strong fontSize="$2">Kit</Strong>
-      </Press>
-      <Press
-        role="link"
-        paddingHorizontal="$3"
-        gap="$2"
-        onPress={() => {
-          router.navigate('/display');
-        }}
-      >
-        <Icon of={SlidersHorizontal} />
-        <Strong fontSize="$2">Display</Strong>
-      </Press>
+      {LINKS.map(([href, word, icon]) => (
+        <Press
+          key={href}
+          role="link"
+          paddingHorizontal="$2"
+          gap="$1"
+          onPress={() => {
+            router.navigate(href);
+          }}
+        >
+          <Icon of={icon} />
+          <Strong fontSize="$2">{word}</Strong>
+        </Press>
+      ))}
     </>
   );
 }

@@ -1,14 +1,18 @@
 import { readBitsCsv, writeBitsCsv } from '@nucleon/files/bitsCsv';
 import { readDrawing } from '@nucleon/files/readDrawing';
+import { readRunsCsv, writeRunsCsv } from '@nucleon/files/runsCsv';
 import { writeDxf } from '@nucleon/files/writeDxf';
 import { writePdf } from '@nucleon/files/writePdf';
 import { writeSvg } from '@nucleon/files/writeSvg';
-import { v7 as newId } from 'uuid';
+import { v5 as nameId, v7 as newId } from 'uuid';
 import type { FilesReply, FilesRequest } from './filesProtocol';
 
 const say = (reply: FilesReply): void => {
   (globalThis as unknown as { postMessage: (message: FilesReply) => void }).postMessage(reply);
 };
+
+/** Ids of rows in lists: the same row is always the same run. */
+const LIST_IDS = '6f0c8c52-5b0e-4c3e-9a55-0d1f6a6c2b11';
 
 /** Reads and writes drawings off the page's thread. */
 globalThis.onmessage = ({ data }: MessageEvent<FilesRequest>): void => {
@@ -26,6 +30,16 @@ async function answer(request: FilesRequest): Promise<void> {
   if (request.kind === 'write-bits') {
     const bytes = new TextEncoder().encode(writeBitsCsv(request.bits));
     say({ kind: 'written', bytes, mime: 'text/csv' });
+    return;
+  }
+  if (request.kind === 'write-runs') {
+    const bytes = new TextEncoder().encode(writeRunsCsv(request.runs));
+    say({ kind: 'written', bytes, mime: 'text/csv' });
+    return;
+  }
+  if (request.kind === 'read-runs') {
+    const text = new TextDecoder('utf-8').decode(request.bytes);
+    say({ kind: 'runs', outcome: readRunsCsv(text, (row) => nameId(row, LIST_IDS)) });
     return;
   }
   if (request.kind === 'read') {

@@ -1,7 +1,9 @@
 import type { Bit } from '@nucleon/core/job/kit';
+import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import type { BitsCsvOutcome } from '@nucleon/files/bitsCsv';
 import type { ReadOutcome } from '@nucleon/files/drawnFile';
+import type { RunsCsvOutcome } from '@nucleon/files/runsCsv';
 import type { Sheet } from '@nucleon/files/sheet';
 import type { PaperId } from '@nucleon/files/tiles';
 
@@ -17,6 +19,8 @@ export type FilesRequest =
       readonly owned: readonly Pick<Bit, 'name' | 'family' | 'diameterMm'>[];
     }
   | { readonly kind: 'write-bits'; readonly bits: readonly Bit[] }
+  | { readonly kind: 'write-runs'; readonly runs: readonly RunRecord[] }
+  | { readonly kind: 'read-runs'; readonly bytes: Uint8Array; readonly name: string }
   | {
       readonly kind: 'write';
       readonly format: DrawnFormat;
@@ -29,6 +33,7 @@ export type FilesRequest =
 export type FilesReply =
   | { readonly kind: 'read'; readonly outcome: ReadOutcome }
   | { readonly kind: 'bits'; readonly outcome: BitsCsvOutcome }
+  | { readonly kind: 'runs'; readonly outcome: RunsCsvOutcome }
   | { readonly kind: 'page'; readonly done: number; readonly of: number }
   | { readonly kind: 'written'; readonly bytes: Uint8Array; readonly mime: string }
   | { readonly kind: 'refused'; readonly message: string };

@@ -9,6 +9,7 @@ import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { assessHole } from '@nucleon/core/plan/assessHole';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { rememberingBender } from '@nucleon/core/plate/bender';
+import { packingListOf } from '@nucleon/core/run/packingList';
 import type { AskedHole } from './askedHole';
 import { oddsRows } from './oddsRows';
 import { stressView } from './stressView';
@@ -34,6 +35,10 @@ export const TASKS = {
     judged,
   }: AskedHole & { readonly judged: readonly JudgedRule[] }) =>
     edgeTruth(file, holeId, judged, bend, units),
+  packing: ({ file, units }: Pick<AskedHole, 'file' | 'units'>) => ({
+    kind: 'listed' as const,
+    items: packingListOf(file, units),
+  }),
   waters: ({ file, holeId, units }: AskedHole) => rankWater(file, holeId, bend, units),
   water: (asked: AskedHole & { readonly dryForS: number }) => waterView(asked, bend),
   rank: ({ file, holeId, units }: AskedHole) => rankSetups(file, holeId, units, bend),

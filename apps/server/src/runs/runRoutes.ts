@@ -8,7 +8,7 @@ import { checkedBody, idParam } from '../http/body';
 import { pageQuery } from '../http/paging';
 import { faultyProblem, notFound } from '../http/problem';
 import type { ServerContext } from '../serverContext';
-import { listRuns, runFilters, storedRuns } from './listRuns';
+import { exportRuns, listRuns, runFilters, storedRuns } from './listRuns';
 import { runEntity, runEventEntity } from './runEntities';
 import { storeEvents } from './storeEvents';
 
@@ -33,6 +33,14 @@ export function runRoutes({ source, now }: ServerContext): Router {
   router.get('/runs', async (request, response) => {
     const filters = runFilters(request.query);
     response.json(await listRuns(source.manager, filters, pageQuery(request.query)));
+  });
+  router.get('/runs/export', async (request, response) => {
+    const { search } = pageQuery(request.query);
+    const runs = await exportRuns(source.manager, runFilters(request.query), search);
+    response
+      .attachment('log.nucleon-log.json')
+      .type('application/json')
+      .send(`${JSON.stringify({ format: 'nucleon-log', version: 1, runs }, null, 1)}\n`);
   });
   router.get('/runs/:runId', async (request, response) => {
     const runId = idParam(request, 'runId');

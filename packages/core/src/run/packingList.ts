@@ -1,5 +1,6 @@
 import { COOLANTS, type CoolantId } from '../coolants/coolants';
-import type { Hole, Piece } from '../job/job';
+import type { Hole, JobFile, Piece } from '../job/job';
+import { makePlan } from '../plan/makePlan';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 import { isPurposeKind, PURPOSES } from '../purposes/purposes';
 import { formatLengthShort } from '../units/length';
@@ -71,4 +72,15 @@ function addWater(
       `${name}: ${formatVolume(fillL, units)} of water, and as much to change it`,
     );
   else add(`water-${method}`, name);
+}
+
+/** The packing list of a whole job; holes that cannot be planned yet are left out. */
+export function packingListOf(file: JobFile, units: UnitSystem): readonly PackedItem[] {
+  const works = file.pieces.flatMap((piece) =>
+    piece.holes.flatMap((hole) => {
+      const outcome = makePlan(file, hole.id, units);
+      return outcome.kind === 'planned' ? [{ plan: outcome.plan, piece, hole }] : [];
+    }),
+  );
+  return packingList(works, units);
 }

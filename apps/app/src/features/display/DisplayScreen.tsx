@@ -4,7 +4,8 @@ import { formatLength } from '@nucleon/core/units/length';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
 import { Page } from '../../ui/Page';
-import { Small } from '../../ui/text';
+import { Heading, Small } from '../../ui/text';
+import { BenchSheet } from '../run/BenchSheet';
 import { useDisplay } from './displayStore';
 
 const EXAMPLE_MM = 6.35;
@@ -60,6 +61,8 @@ export function DisplayScreen() {
           A {formatLength(EXAMPLE_MM, units)} pane, pressed with {formatForce(EXAMPLE_N, units)}.
           You can type either unit anywhere: 6 mm or 1/4 in.
         </Small>
+        <Heading aria-level={2}>At the bench</Heading>
+        <BenchSheet />
       </Column>
     </Page>
   );

@@ -1,7 +1,9 @@
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
+import Drill from 'lucide-react-native/icons/drill';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
+import { Button } from '../../ui/Button';
 import { Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Loading } from '../../ui/StateView';
@@ -98,10 +100,23 @@ export function HoleWorkbench(loaded: LoadedHole) {
       {faults.length === 0 ? <Loading what="the plan" /> : null}
     </>
   );
+  const drill = plan ? (
+    <Button
+      label="Drill"
+      icon={Drill}
+      look="main"
+      hint="Drill: the ready check, then the run"
+      onPress={() => {
+        openRoom('ready');
+      }}
+      testID="drill"
+    />
+  ) : null;
   const actions = (
     <>
       <SaveMark save={draft.save} />
       <UndoRedo draft={draft} dispatch={dispatch} />
+      {wide ? drill : null}
     </>
   );
   const head = {
@@ -132,7 +147,17 @@ export function HoleWorkbench(loaded: LoadedHole) {
     );
   }
   return (
-    <Page {...head} footer={plan ? <LiveBar plan={plan} /> : undefined}>
+    <Page
+      {...head}
+      footer={
+        plan ? (
+          <>
+            <LiveBar plan={plan} />
+            {drill}
+          </>
+        ) : undefined
+      }
+    >
       {trouble}
       {view}
       {menu}

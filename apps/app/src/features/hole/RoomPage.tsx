@@ -8,21 +8,23 @@ import { SaveMark } from './SaveMark';
 import type { HoleRoom } from './useHoleRoom';
 
 interface RoomPageProps {
-  readonly name: CloserRoom;
+  readonly name: CloserRoom | 'ready';
   readonly room: HoleRoom;
   readonly maxWidth?: number;
+  readonly footer?: ReactNode;
   readonly children: ReactNode;
 }
 
 /** A room about one hole: what it is, the way back, undo, and what troubles the draft. */
-export function RoomPage({ name, room, maxWidth, children }: RoomPageProps) {
+export function RoomPage({ name, room, maxWidth, footer, children }: RoomPageProps) {
   const { edit, detail, handle } = room;
   return (
     <Page
-      title={CLOSER_ROOMS[name].title}
+      title={name === 'ready' ? 'Ready?' : CLOSER_ROOMS[name].title}
       subtitle={`${edit.hole.label?.trim() || 'Hole'} · ${edit.piece.name}`}
       back={{ href: planHref(detail), label: 'the plan' }}
       {...(maxWidth === undefined ? {} : { maxWidth })}
+      footer={footer}
       actions={
         <Row gap="$1">
           <SaveMark save={handle.draft.save} />

@@ -17,7 +17,8 @@ export type CloserRoom = keyof typeof CLOSER_ROOMS;
 export const CLOSER_ROOM_IDS = Object.keys(CLOSER_ROOMS) as readonly CloserRoom[];
 
 /** Every room that opens from a hole's plan. */
-export type HoleRoomName = CloserRoom | 'know' | 'purpose' | 'instead' | 'place' | 'guide';
+export type HoleRoomName =
+  CloserRoom | 'know' | 'purpose' | 'instead' | 'place' | 'guide' | 'ready';
 
 export function roomHref({ job, piece, hole }: HoleDetail, name: HoleRoomName): string {
   return name === 'place'

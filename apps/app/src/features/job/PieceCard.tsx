@@ -1,7 +1,8 @@
-import type { HoleInList, PieceInJob } from '@nucleon/contract/wire';
+import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
 import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
 import type { Material } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
+import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
 import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';
@@ -19,6 +20,7 @@ import { Column, Panel, Row } from '../../ui/layout';
 import { RowLink } from '../../ui/RowLink';
 import { Heading, Label, Small, Strong } from '../../ui/text';
 import { useUndo } from '../../ui/undoStore';
+import { OUTCOME_LOOKS } from '../log/outcomeLooks';
 import { useUnits } from '../display/displayStore';
 
 const THUMB_PX = 84;
@@ -135,6 +137,24 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
   );
 }
 
+/** How the latest run of a hole came out. */
+function LastRun({ run }: { readonly run: HoleRun }) {
+  const outcome = outcomeOf(run);
+  return (
+    <Strong
+      fontSize="$2"
+      lineHeight="$2"
+      textAlign="left"
+      color={`$${OUTCOME_LOOKS[outcome][1]}`}
+      testID="last-run"
+    >
+      {run.over && !run.cracked && !run.verdict && run.phase === 'done'
+        ? 'Drilled, no result yet'
+        : `Drilled: ${OUTCOME_WORDS[outcome].toLowerCase()}`}
+    </Strong>
+  );
+}
+
 function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: string }) {
   const units = useUnits();
   const router = useRouter();
@@ -164,6 +184,7 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
             : 'All confirmed'}
         </Small>
       ) : null}
+      {hole.lastRun ? <LastRun run={hole.lastRun} /> : null}
       {headline && !headline.current ? (
         <Small color="$caution">Planned with an older model: open it to see today’s.</Small>
       ) : null}

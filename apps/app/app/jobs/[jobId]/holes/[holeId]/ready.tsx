@@ -1,0 +1,3 @@
+import { ReadyScreen } from '../../../../../src/features/ready/ReadyScreen';
+
+export default ReadyScreen;

@@ -1,0 +1,3 @@
+import { RunScreen } from '../../../src/features/run/RunScreen';
+
+export default RunScreen;

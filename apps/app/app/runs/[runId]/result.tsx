@@ -1,0 +1,3 @@
+import { ResultScreen } from '../../../src/features/result/ResultScreen';
+
+export default ResultScreen;

@@ -1,0 +1,74 @@
+import type { StoredRun } from '@nucleon/contract/wire';
+import { timeComparison, chipComparison } from '@nucleon/core/run/compareRuns';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { useTheme } from '@tamagui/core';
+import { Suspense, useState } from 'react';
+import { LazyLinesChart } from '../../drawing/lazyLinesChart';
+import { LineSwatch } from '../../drawing/LineSwatch';
+import { Measured } from '../../drawing/Measured';
+import { Chips } from '../../ui/Chips';
+import { Column, Panel, Row } from '../../ui/layout';
+import { Small } from '../../ui/text';
+
+const HEIGHT_PX = 220;
+
+/** What was planned beside what came, run by run, oldest on the left. */
+export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
+  const theme = useTheme();
+  const [what, setWhat] = useState<'time' | 'chip'>('time');
+  const compared = what === 'time' ? timeComparison(runs) : chipComparison(runs);
+  const lines = [
+    { yKey: 'actual', label: 'As it came', color: theme.rim.val, dash: null },
+    { yKey: 'planned', label: 'As planned', color: theme.water.val, dash: [6, 4] },
+    {
+      yKey: 'planned90',
+      label: what === 'time' ? 'Nine in ten sooner' : 'Nine in ten under',
+      color: theme.muted.val,
+      dash: [2, 4],
+    },
+  ];
+  return (
+    <Panel wet padding="$3" gap="$3" testID="log-chart">
+      <Chips
+        label="Compared"
+        hideLabel
+        chips={[
+          { value: 'time', label: 'Time' },
+          { value: 'chip', label: 'Exit chip' },
+        ]}
+        value={what}
+        onChange={setWhat}
+        testID="log-compared"
+      />
+      <Small testID="log-verdict">{compared.text}</Small>
+      {compared.points.length > 1 ? (
+        <Column gap="$2">
+          <Measured>
+            {(width) => (
+              <Suspense fallback={<Column height={HEIGHT_PX} />}>
+                <LazyLinesChart
+                  data={compared.points.map((point) => ({ ...point }))}
+                  xKey="run"
+                  lines={lines}
+                  width={width}
+                  height={HEIGHT_PX}
+                  formatX={(run) => run}
+                  formatY={(value) => `${formatDecimals(value, 1)} ${compared.unit}`}
+                  label={`${compared.points.length} runs. ${compared.text}`}
+                />
+              </Suspense>
+            )}
+          </Measured>
+          <Row gap="$4" flexWrap="wrap">
+            {lines.map(({ yKey, label, color, dash }) => (
+              <Row key={yKey} gap="$2">
+                <LineSwatch tone={color} dash={dash} />
+                <Small>{label}</Small>
+              </Row>
+            ))}
+          </Row>
+        </Column>
+      ) : null}
+    </Panel>
+  );
+}

@@ -1,0 +1,47 @@
+import type { StoredRun } from '@nucleon/contract/wire';
+import { MATERIALS, type MaterialId } from '@nucleon/core/materials/materials';
+import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
+import { runLine } from '@nucleon/core/run/runLine';
+import { format } from 'date-fns/format';
+import { useRouter } from 'expo-router';
+import { Icon } from '../../ui/Icon';
+import { Row } from '../../ui/layout';
+import { RowLink } from '../../ui/RowLink';
+import { Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+import { OUTCOME_LOOKS } from './outcomeLooks';
+
+const materialName = (id: string): string => MATERIALS[id as MaterialId]?.name ?? id;
+
+/** One run in the log: what, when, how it came out, and what was expected. */
+export function LogRow({ run }: { readonly run: StoredRun }) {
+  const units = useUnits();
+  const router = useRouter();
+  const outcome = outcomeOf(run);
+  const [icon, tone] = OUTCOME_LOOKS[outcome];
+  return (
+    <RowLink
+      onPress={() => {
+        router.navigate(`/runs/${run.runId}`);
+      }}
+      testID={`run-${run.holeName}`}
+    >
+      <Row gap="$2">
+        <Icon of={icon} tone={tone} size={18} />
+        <Strong textAlign="left" flexShrink={1}>
+          {run.holeName} · {run.pieceName}
+        </Strong>
+      </Row>
+      <Small textAlign="left" color={`$${tone}`}>
+        {OUTCOME_WORDS[outcome]}
+        {run.flagCount > 0 ? `, ${run.flagCount} to look at` : ''}
+        {run.holeGone ? ', its hole is deleted' : ''}
+      </Small>
+      <Small textAlign="left">
+        {format(new Date(run.openedAt), 'd MMM yyyy, HH:mm')} · {materialName(run.material)} ·{' '}
+        {run.bitName}
+      </Small>
+      <Small textAlign="left">{runLine(run, units)}</Small>
+    </RowLink>
+  );
+}

@@ -1,0 +1,135 @@
+import type { StoredRun } from '@nucleon/contract/wire';
+import { OUTCOME_WORDS, RUN_OUTCOMES, type RunOutcome } from '@nucleon/core/run/runOutcome';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useDeferredValue, useRef, useState } from 'react';
+import type { TextInput } from 'react-native';
+import { runsQuery, type LogFilter } from '../../api/runs';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Panel, Row } from '../../ui/layout';
+import { Page } from '../../ui/Page';
+import { Empty, Failed, Loading } from '../../ui/StateView';
+import { Small } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { useKeys } from '../../ui/useKeys';
+import { LogChart } from './LogChart';
+import { LogFiles } from './LogFiles';
+import { LogRow } from './LogRow';
+
+const OUTCOME_CHIPS = [
+  { value: 'all', label: 'All' },
+  ...RUN_OUTCOMES.map((value) => ({ value, label: OUTCOME_WORDS[value] })),
+] as const;
+
+/** All that was drilled, newest first: found, filtered, set beside its plan. */
+export function LogScreen() {
+  const router = useRouter();
+  const asked = useLocalSearchParams<Record<string, string>>();
+  const [search, setSearch] = useState('');
+  const [outcome, setOutcome] = useState<RunOutcome | 'all'>('all');
+  const words = useDeferredValue(search.trim());
+  const filter: LogFilter = {
+    search: words,
+    ...(outcome === 'all' ? {} : { outcome }),
+    ...pick(asked, ['bitId', 'pieceId', 'holeId', 'material']),
+  };
+  const runs = useInfiniteQuery(runsQuery(filter));
+  const items = runs.data?.pages.flatMap((page) => page.items) ?? [];
+  const total = runs.data?.pages[0]?.total ?? 0;
+  const box = useRef<TextInput>(null);
+  useKeys([{ key: '/', does: 'search', run: () => box.current?.focus() }]);
+  const narrowed = narrowedBy(filter, items);
+  return (
+    <Page
+      title="Logbook"
+      subtitle="Everything drilled"
+      back={{ href: '/', label: 'all jobs' }}
+      maxWidth={900}
+    >
+      <Column padding="$4" gap="$4">
+        <TextBox
+          label="Search the log"
+          hideLabel
+          placeholder="Hole, piece, job, bit or machine"
+          value={search}
+          onChangeText={setSearch}
+          inputRef={box}
+          inputMode="search"
+          testID="log-search"
+        />
+        <Chips
+          label="How it came out"
+          hideLabel
+          chips={OUTCOME_CHIPS}
+          value={outcome}
+          onChange={setOutcome}
+          testID="log-outcome"
+        />
+        {narrowed ? (
+          <Row gap="$2" alignItems="center" flexWrap="wrap">
+            <Small>{narrowed}</Small>
+            <Button
+              label="Show all"
+              look="quiet"
+              onPress={() => {
+                router.navigate('/log');
+              }}
+              testID="log-all"
+            />
+          </Row>
+        ) : null}
+        {runs.isError ? <Failed error={runs.error} onRetry={() => void runs.refetch()} /> : null}
+        {runs.isPending ? <Loading what="the log" /> : null}
+        {runs.data && items.length === 0 ? (
+          <Empty
+            title={
+              words || outcome !== 'all' || narrowed ? 'Nothing like that' : 'Nothing drilled yet'
+            }
+            text={
+              words || outcome !== 'all' || narrowed
+                ? 'No run fits what is asked for.'
+                : 'Open a hole, press Drill, and what happens is kept here by itself.'
+            }
+          />
+        ) : null}
+        {items.length > 0 ? (
+          <>
+            <LogChart runs={items} />
+            <Small testID="log-total">
+              {total} {total === 1 ? 'run' : 'runs'}
+            </Small>
+            <Panel wet testID="log">
+              {items.map((run) => (
+                <LogRow key={run.runId} run={run} />
+              ))}
+            </Panel>
+          </>
+        ) : null}
+        {runs.hasNextPage ? (
+          <Button
+            label={runs.isFetchingNextPage ? 'Fetching…' : 'Earlier ones'}
+            onPress={() => void runs.fetchNextPage()}
+          />
+        ) : null}
+        <LogFiles filter={filter} />
+      </Column>
+    </Page>
+  );
+}
+
+function narrowedBy(
+  { bitId, pieceId, holeId, material }: LogFilter,
+  [first]: readonly StoredRun[],
+): string {
+  if (bitId) return first ? `With ${first.bitName} alone.` : 'With one bit alone.';
+  if (holeId) return first ? `${first.holeName} alone.` : 'One hole alone.';
+  if (pieceId) return first ? `In ${first.pieceName} alone.` : 'In one piece alone.';
+  return material ? `In ${material.replaceAll('-', ' ')} alone.` : '';
+}
+
+const pick = (
+  from: Readonly<Record<string, string>>,
+  names: readonly (keyof LogFilter)[],
+): LogFilter =>
+  Object.fromEntries(names.flatMap((name) => (from[name] ? [[name, from[name]]] : [])));

@@ -1,0 +1,56 @@
+import type { JobDetail } from '@nucleon/contract/wire';
+import { useMemo } from 'react';
+import { Column } from '../../ui/layout';
+import { Loading } from '../../ui/StateView';
+import { TickRow } from '../../ui/TickRow';
+import { useTask } from '../../workers/useTask';
+import { useUnits } from '../display/displayStore';
+import type { Workshop } from '../kit/useWorkshop';
+import { packedKey, useReadyTicks } from './readyTicks';
+
+/** Everything this job wants at the bench, for all its holes; a tick holds for the job. */
+export function PackingFold({
+  job,
+  workshop,
+}: {
+  readonly job: JobDetail;
+  readonly workshop: Workshop;
+}) {
+  const units = useUnits();
+  const { ticked, set } = useReadyTicks();
+  const asked = useMemo(
+    () => ({
+      units,
+      file: {
+        format: 'nucleon-job',
+        version: 1,
+        job: { id: job.id, name: job.name },
+        pieces: job.pieces,
+        kit: { bits: workshop.bits, machines: workshop.machines, ...workshop.parts },
+        customMaterials: job.customMaterials,
+        house: workshop.house,
+      } as const,
+    }),
+    [job, workshop, units],
+  );
+  const { outcome } = useTask('packing', asked);
+  if (!outcome) return <Loading what="the packing list" />;
+  return (
+    <Column paddingLeft="$4" testID="packing">
+      {outcome.items.map(({ id, text }) => {
+        const key = packedKey(job.id, id);
+        return (
+          <TickRow
+            key={id}
+            title={text}
+            on={ticked[key] ?? false}
+            onChange={(on) => {
+              set(key, on);
+            }}
+            testID={`packed-${id}`}
+          />
+        );
+      })}
+    </Column>
+  );
+}

@@ -1,0 +1,229 @@
+import type { JobDetail } from '@nucleon/contract/wire';
+import { materialClassOf } from '@nucleon/core/run/runMaterial';
+import { readyCheck, type ReadyItem } from '@nucleon/core/run/readyCheck';
+import type { Plan } from '@nucleon/core/plan/plan';
+import { useQuery } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import ArrowRight from 'lucide-react-native/icons/arrow-right';
+import { useMemo, useState } from 'react';
+import { jobQuery } from '../../api/jobs';
+import { Button } from '../../ui/Button';
+import { Column } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Loading } from '../../ui/StateView';
+import { Heading, Small } from '../../ui/text';
+import { TickRow } from '../../ui/TickRow';
+import { useUnits } from '../display/displayStore';
+import { CheckList } from '../gates/CheckList';
+import { StopPanel } from '../gates/StopPanel';
+import { useGateAnswers } from '../gates/useGateAnswers';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { roomHref } from '../hole/rooms';
+import { useHoleRoom, type HoleRoom } from '../hole/useHoleRoom';
+import { openRun } from '../run/runStore';
+import { PackingFold } from './PackingFold';
+import { tickKey, useReadyTicks } from './readyTicks';
+import { useOpenRunOf } from './useOpenRunOf';
+
+const clock = (): Date => new Date();
+
+/** What to see to before the motor starts; then the run is opened. */
+export function ReadyScreen() {
+  return (
+    <HoleLoader title="Ready?">
+      {(loaded) => <ReadyRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function ReadyRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const { plan, detail } = room;
+  const job = useQuery(jobQuery(detail.job.id));
+  if (!plan)
+    return (
+      <RoomPage name="ready" room={room}>
+        {room.faults.length === 0 ? <Loading what="the plan" /> : null}
+      </RoomPage>
+    );
+  return <ReadyList room={room} plan={plan} job={job.data ?? null} />;
+}
+
+interface ReadyListProps {
+  readonly room: HoleRoom;
+  readonly plan: Plan;
+  readonly job: JobDetail | null;
+}
+
+function ReadyList({ room, plan, job }: ReadyListProps) {
+  const { edit, detail, workshop } = room;
+  const router = useRouter();
+  const answers = useGateAnswers(edit, detail.job, clock);
+  const { items, isTicked, tick } = useReadyItems(room, plan, job);
+  const [packs, setPacks] = useState(false);
+  const under = useOpenRunOf(detail.hole.id, job);
+  const stops = plan.gates.filter(({ level }) => level === 'stop').length;
+  const confirms = plan.gates.filter(({ level }) => level === 'confirm').length;
+  const left = items.filter((item) => !isTicked(item)).length;
+  const open = stops + confirms + left;
+  const begin = (): void => {
+    const { reasons: _reasons, ...bare } = plan;
+    const runId = openRun({
+      kind: 'open',
+      plan: bare,
+      ready: items.map(({ id }) => id),
+      subject: {
+        jobId: detail.job.id,
+        jobName: detail.job.name,
+        pieceId: edit.piece.id,
+        pieceName: edit.piece.name,
+        holeId: edit.hole.id,
+        holeName: edit.hole.label?.trim() ? edit.hole.label : 'Hole',
+        material: edit.piece.layers?.[0]?.material ?? edit.piece.material,
+        thicknessMm: edit.piece.thicknessMm,
+        diameterMm: edit.hole.diameterMm,
+      },
+    });
+    router.navigate(`/runs/${runId}`);
+  };
+  const opens: Record<NonNullable<ReadyItem['opens']>, () => void> = {
+    packing: () => {
+      setPacks(!packs);
+    },
+    'bit-check': () => {
+      router.navigate(`/kit?check=${plan.setup.bitId ?? ''}`);
+    },
+    marks: () => {
+      router.navigate(`/jobs/${detail.job.id}/pieces/${edit.piece.id}/marks`);
+    },
+    practice: () => {
+      router.navigate(`/jobs/${detail.job.id}`);
+    },
+  };
+  return (
+    <RoomPage
+      name="ready"
+      room={room}
+      footer={
+        <Button
+          label={open === 0 ? 'To the bench' : stops > 0 ? 'Stopped' : `${open} to see to`}
+          icon={ArrowRight}
+          look="main"
+          grow
+          disabled={open > 0}
+          onPress={begin}
+          testID="begin-run"
+        />
+      }
+    >
+      {under ? (
+        <Column padding="$3">
+          <Notice
+            level="note"
+            title="a run of this hole is under way"
+            text="It is kept as it stood."
+          >
+            <Button
+              label="Go on with it"
+              look="main"
+              onPress={() => {
+                router.navigate(`/runs/${under}`);
+              }}
+              testID="go-on-run"
+            />
+          </Notice>
+        </Column>
+      ) : null}
+      <StopPanel
+        plan={plan}
+        answers={answers}
+        onKnow={() => {
+          router.navigate(roomHref(detail, 'know'));
+        }}
+        onInstead={() => {
+          router.navigate(roomHref(detail, 'instead'));
+        }}
+      />
+      <CheckList plan={plan} answers={answers} title="Settled for this hole" />
+      <Column padding="$4" gap="$1" testID="ready-items">
+        <Heading aria-level={2}>Before the motor starts</Heading>
+        <Small>Ticks for the day and the job are remembered on this device.</Small>
+        {items.map((item) => (
+          <Column key={item.id}>
+            <TickRow
+              title={item.title}
+              detail={item.detail}
+              on={isTicked(item)}
+              onChange={(on) => {
+                tick(item, on);
+              }}
+              beside={
+                item.opens ? (
+                  <Button
+                    label={OPENS[item.opens]}
+                    look="quiet"
+                    onPress={opens[item.opens]}
+                    testID={`ready-open-${item.opens}`}
+                  />
+                ) : undefined
+              }
+              testID={`ready-${item.id}`}
+            />
+            {item.opens === 'packing' && packs && job ? (
+              <PackingFold job={job} workshop={workshop} />
+            ) : null}
+          </Column>
+        ))}
+      </Column>
+    </RoomPage>
+  );
+}
+
+const OPENS = {
+  packing: 'List',
+  'bit-check': 'Check it',
+  marks: 'Marks',
+  practice: 'Show',
+} as const;
+
+/** The items here, with what is ticked for the run, the day and the job. */
+function useReadyItems({ edit, detail, workshop }: HoleRoom, plan: Plan, job: JobDetail | null) {
+  const units = useUnits();
+  const { ticked, set } = useReadyTicks();
+  const [here, setHere] = useState<Readonly<Record<string, boolean>>>({});
+  const [now] = useState(clock);
+  const items = useMemo(
+    () =>
+      readyCheck({
+        plan,
+        piece: { ...edit.piece, holes: [] },
+        hole: edit.hole,
+        bit: workshop.bits.find(({ id }) => id === plan.setup.bitId) ?? null,
+        practice: practiceOf(job, plan),
+        now,
+        units,
+      }),
+    [plan, edit.piece, edit.hole, workshop.bits, job, now, units],
+  );
+  const key = (item: ReadyItem): string | null => tickKey(item, detail.job.id, now);
+  return {
+    items,
+    isTicked: (item: ReadyItem): boolean => {
+      const kept = key(item);
+      return kept === null ? (here[item.id] ?? false) : (ticked[kept] ?? false);
+    },
+    tick: (item: ReadyItem, on: boolean): void => {
+      const kept = key(item);
+      if (kept === null) setHere((was) => ({ ...was, [item.id]: on }));
+      else set(kept, on);
+    },
+  };
+}
+
+/** Whether the job has a practice piece of the same kind, and whether it has been drilled. */
+function practiceOf(job: JobDetail | null, plan: Plan): 'none' | 'to-do' | 'done' {
+  const spare = job?.pieces.filter(({ practice }) => practice) ?? [];
+  if (spare.length === 0 || materialClassOf(plan) === 'masonry') return 'none';
+  return spare.some(({ holes }) => holes.some(({ lastRun }) => lastRun?.over)) ? 'done' : 'to-do';
+}

@@ -1,0 +1,204 @@
+import { LIMITS } from '@nucleon/contract/limits';
+import { stateWords } from '@nucleon/core/bits/bitWords';
+import { asPlanned, judgeResult } from '@nucleon/core/run/judgeResult';
+import {
+  BIT_STATES,
+  CRACK_SIGHTS,
+  PART_FITS,
+  VERDICTS,
+  type RunResult,
+} from '@nucleon/core/run/runResult';
+import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from '@nucleon/core/run/resultWords';
+import { useRouter } from 'expo-router';
+import Check from 'lucide-react-native/icons/check';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { Chips } from '../../ui/Chips';
+import { Column, Row } from '../../ui/layout';
+import { LengthBox } from '../../ui/LengthBox';
+import { Notice } from '../../ui/Notice';
+import { Heading, Small } from '../../ui/text';
+import { TextBox } from '../../ui/TextBox';
+import { useUnits } from '../display/displayStore';
+import { BigButton } from '../run/BigButton';
+import type { LiveRun } from '../run/useRun';
+import { ChipSizes } from './ChipSizes';
+import { PhotoStrip } from './PhotoStrip';
+
+const chipsOf = <T extends string>(values: readonly T[], words: Readonly<Record<T, string>>) =>
+  values.map((value) => ({ value, label: words[value] }));
+
+/** What was found: three taps where all went as planned, else as much as was measured. */
+export function ResultForm({ run }: { readonly run: LiveRun }) {
+  const { state, act } = run;
+  const units = useUnits();
+  const router = useRouter();
+  const [result, setResult] = useState<Partial<RunResult>>(
+    () =>
+      state.result ?? (state.phase === 'cracked' ? { crack: 'hairline', verdict: 'spoiled' } : {}),
+  );
+  const change = (part: Partial<RunResult>): void => {
+    setResult((was) => ({ ...was, ...part }));
+  };
+  /** A length that was taken out again is not known any more. */
+  const forget = (key: keyof RunResult) => (): void => {
+    setResult(({ [key]: _was, ...rest }) => rest);
+  };
+  const whole = isWhole(result) ? result : null;
+  const flags = whole ? judgeResult(whole, state, units) : [];
+  const opensFar = state.plan.exitForceN !== null;
+  const length = (key: LengthKey, label: string, anySign = false) => (
+    <LengthBox
+      inRow
+      label={label}
+      valueMm={result[key] ?? null}
+      anySign={anySign}
+      mostMm={LIMITS.diameterMm.most}
+      onChangeMm={(mm) => {
+        change({ [key]: mm });
+      }}
+      onClear={forget(key)}
+      testID={`result-${key}`}
+    />
+  );
+  return (
+    <Column padding="$4" gap="$4" testID="result-form">
+      <BigButton
+        label="Fine, as planned"
+        icon={Check}
+        look={result.verdict ? 'plain' : 'main'}
+        tall
+        onPress={() => {
+          setResult((was) => ({
+            ...asPlanned(state),
+            ...(was.photoIds ? { photoIds: was.photoIds } : {}),
+          }));
+        }}
+        testID="as-planned"
+      />
+      <Chips
+        label="The hole is"
+        chips={chipsOf(VERDICTS, VERDICT_WORDS)}
+        value={result.verdict}
+        onChange={(verdict) => {
+          change({ verdict });
+        }}
+        testID="verdict"
+      />
+      <Chips
+        label="A crack?"
+        chips={chipsOf(CRACK_SIGHTS, CRACK_WORDS)}
+        value={result.crack}
+        onChange={(crack) => {
+          change({ crack });
+        }}
+        testID="crack"
+      />
+      <ChipSizes
+        label="Widest chip where it went in"
+        valueMm={result.entryChipMm}
+        onChange={(entryChipMm) => {
+          change({ entryChipMm });
+        }}
+        testID="entry-chip"
+      />
+      {opensFar ? (
+        <ChipSizes
+          label="Widest chip where it came out"
+          valueMm={result.exitChipMm}
+          onChange={(exitChipMm) => {
+            change({ exitChipMm });
+          }}
+          testID="exit-chip"
+        />
+      ) : null}
+      <Chips
+        label="The part"
+        chips={chipsOf(PART_FITS, PART_FIT_WORDS)}
+        value={result.partFit}
+        onChange={(partFit) => {
+          change({ partFit });
+        }}
+        testID="part-fit"
+      />
+      <Chips
+        label={`${state.plan.setup.bitName} after it`}
+        chips={BIT_STATES.filter((value) => value !== 'new').map((value) => ({
+          value,
+          label: stateWords(value),
+        }))}
+        value={result.bitState}
+        onChange={(bitState) => {
+          change({ bitState });
+        }}
+        testID="bit-after"
+      />
+      <Heading aria-level={2}>Measured</Heading>
+      <Small>All of it may be left open.</Small>
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        {length('entryDiameterMm', 'Across, going in')}
+        {opensFar ? length('exitDiameterMm', 'Across, coming out') : null}
+      </Row>
+      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+        {length('offXMm', 'Off to the right', true)}
+        {length('offYMm', 'Off upwards', true)}
+        {opensFar ? length('leanMm', 'Exit off the entry') : null}
+      </Row>
+      <PhotoStrip
+        runId={run.runId}
+        photoIds={result.photoIds ?? []}
+        onChange={(photoIds) => {
+          change({ photoIds });
+        }}
+      />
+      <TextBox
+        label="A note"
+        value={result.note ?? ''}
+        placeholder="What the next one should know"
+        onChangeText={(note) => {
+          change({ note });
+        }}
+        multiline
+        testID="result-note"
+      />
+      {flags.length > 0 ? (
+        <Column gap="$2" testID="result-flags">
+          {flags.map(({ code, message }) => (
+            <Notice
+              key={code}
+              level="caution"
+              title="does not go together"
+              text={`${message} It is kept as you say it.`}
+            />
+          ))}
+        </Column>
+      ) : null}
+      <Button
+        label={whole ? 'Keep it' : 'Say how the hole is, and whether it cracked'}
+        icon={Check}
+        look="main"
+        disabled={!whole}
+        onPress={() => {
+          if (!whole) return;
+          act({ kind: 'result', result: tidy(whole) });
+          router.navigate(`/runs/${run.runId}`);
+        }}
+        testID="keep-result"
+      />
+    </Column>
+  );
+}
+
+type LengthKey = 'entryDiameterMm' | 'exitDiameterMm' | 'offXMm' | 'offYMm' | 'leanMm';
+
+const isWhole = (result: Partial<RunResult>): result is RunResult =>
+  result.verdict !== undefined && result.crack !== undefined;
+
+/** Without what was emptied again. */
+function tidy({ note, photoIds, ...rest }: RunResult): RunResult {
+  return {
+    ...rest,
+    ...(note?.trim() ? { note: note.trim() } : {}),
+    ...(photoIds && photoIds.length > 0 ? { photoIds } : {}),
+  };
+}

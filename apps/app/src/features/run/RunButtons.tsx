@@ -1,0 +1,132 @@
+import { isOver } from '@nucleon/core/run/runState';
+import type { RunButton, RunView } from '@nucleon/core/run/runView';
+import ArrowDownToLine from 'lucide-react-native/icons/arrow-down-to-line';
+import Check from 'lucide-react-native/icons/check';
+import Ear from 'lucide-react-native/icons/ear';
+import NotebookPen from 'lucide-react-native/icons/notebook-pen';
+import OctagonX from 'lucide-react-native/icons/octagon-x';
+import Pause from 'lucide-react-native/icons/pause';
+import Play from 'lucide-react-native/icons/play';
+import Ruler from 'lucide-react-native/icons/ruler';
+import X from 'lucide-react-native/icons/x';
+import { Column, Row } from '../../ui/layout';
+import { BigButton } from './BigButton';
+import { useBench } from './benchStore';
+import type { RunSheet } from './RunBoard';
+import type { LiveRun } from './useRun';
+
+const ICONS = {
+  start: Play,
+  resume: Play,
+  pause: Pause,
+  next: Check,
+  through: ArrowDownToLine,
+} as const;
+
+interface RunButtonsProps {
+  readonly run: LiveRun;
+  readonly view: RunView;
+  readonly sheet: RunSheet | null;
+  readonly onSheet: (sheet: RunSheet | null) => void;
+  /** The signs have a button of their own; on a wide screen they stand beside. */
+  readonly hasSigns: boolean;
+  readonly onResult: () => void;
+}
+
+/** At thumb height: the big one, the end, and the ways to note something. The big one lies under the free hand. */
+export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: RunButtonsProps) {
+  const { state, drives, act } = run;
+  const left = useBench(({ hand }) => hand === 'left');
+  const order = left ? 'row-reverse' : 'row';
+  if (sheet)
+    return (
+      <Row flex={1} flexDirection={order}>
+        <BigButton
+          label="Back to the run"
+          icon={X}
+          onPress={() => {
+            onSheet(null);
+          }}
+          testID="close-sheet"
+        />
+      </Row>
+    );
+  if (isOver(state))
+    return (
+      <Row flex={1}>
+        <BigButton
+          label={state.result ? 'The result' : 'How did it come out?'}
+          icon={NotebookPen}
+          look="main"
+          tall
+          onPress={onResult}
+          testID="to-result"
+        />
+      </Row>
+    );
+  const press = (button: RunButton) => (): void => {
+    act({ kind: button.act });
+  };
+  const started = state.phase !== 'prepare';
+  return (
+    <Column flex={1} gap="$2">
+      {started ? (
+        <Row gap="$2" flexDirection={order}>
+          <BigButton
+            label="Stop"
+            icon={OctagonX}
+            look="stop"
+            disabled={!drives}
+            onPress={() => {
+              onSheet('stop');
+            }}
+            testID="open-stop"
+          />
+          <BigButton
+            label="Measured"
+            icon={Ruler}
+            disabled={!drives}
+            onPress={() => {
+              onSheet('measure');
+            }}
+            testID="open-measure"
+          />
+          {hasSigns ? (
+            <BigButton
+              label="Sign"
+              icon={Ear}
+              onPress={() => {
+                onSheet('signs');
+              }}
+              testID="open-signs"
+            />
+          ) : null}
+        </Row>
+      ) : null}
+      <Row gap="$2" flexDirection={order}>
+        {view.end ? (
+          <BigButton
+            label={view.end.label}
+            icon={ICONS[view.end.act]}
+            look={state.phase === 'ease-off' ? 'main' : 'plain'}
+            tall
+            disabled={!drives}
+            onPress={press(view.end)}
+            testID="run-end"
+          />
+        ) : null}
+        {view.main ? (
+          <BigButton
+            label={view.main.label}
+            icon={ICONS[view.main.act]}
+            look={state.phase === 'ease-off' ? 'plain' : 'main'}
+            tall
+            disabled={!drives}
+            onPress={press(view.main)}
+            testID="run-main"
+          />
+        ) : null}
+      </Row>
+    </Column>
+  );
+}

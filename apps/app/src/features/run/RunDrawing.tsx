@@ -1,0 +1,111 @@
+import { isCutting, legOf, type RunState } from '@nucleon/core/run/runState';
+import { runSection } from '@nucleon/core/section/runSection';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { useGesture } from '@use-gesture/react';
+import { SectionDrawing, sectionPlace } from '../../drawing/SectionDrawing';
+import { isElement } from '../../ui/isElement';
+import { useUnits } from '../display/displayStore';
+
+interface RunDrawingProps {
+  readonly state: RunState;
+  readonly width: number;
+  readonly maxHeight: number;
+  /** The rim was let go of at this depth. */
+  readonly onMove: (depthMm: number) => void;
+}
+
+/** A press of an arrow key, as a share of the way; with Shift a fifth of it. */
+const STEP_SHARE = 0.025;
+/** Pressed one after the other, the keys set one depth, ms. */
+const RESTED_MS = 700;
+
+/** The section as it runs; the rim is dragged, or moved by the arrow keys, to where it really is. */
+export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps) {
+  const units = useUnits();
+  const element = useRef<HTMLElement | null>(null);
+  const [found, setFound] = useState<HTMLElement | null>(null);
+  const [heldMm, setHeldMm] = useState<number | null>(null);
+  const shown =
+    heldMm === null ? state : { ...state, depthMm: heldMm, anchor: { depthMm: heldMm, sdMm: 0 } };
+  const section = runSection(shown, units);
+  const place = sectionPlace(section, width, maxHeight);
+  const { depthMm: end } = legOf(state);
+  const latest = useRef({ state, place, onMove, end });
+  latest.current = { state, place, onMove, end };
+
+  useGesture(
+    {
+      onDrag: ({ movement: [, dy], last, memo, tap }) => {
+        const now = latest.current;
+        const from = typeof memo === 'number' ? memo : now.state.depthMm;
+        if (tap || !canMove(now.state)) return from;
+        const to = Math.min(now.end, Math.max(0, from + dy / now.place.scale));
+        setHeldMm(last ? null : to);
+        if (last) now.onMove(round(to));
+        return from;
+      },
+    },
+    {
+      target: element,
+      drag: { filterTaps: true, axis: 'y', pointer: { touch: true, keys: false } },
+    },
+  );
+
+  useEffect(() => {
+    if (!found) return undefined;
+    let aim: number | null = null;
+    let rest: ReturnType<typeof setTimeout> | undefined;
+    const press = (event: KeyboardEvent): void => {
+      const now = latest.current;
+      const down = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+      if (down === undefined || !canMove(now.state)) return;
+      event.preventDefault();
+      event.stopPropagation();
+      const step = now.end * STEP_SHARE * (event.shiftKey ? 0.2 : 1);
+      const to = Math.min(now.end, Math.max(0, (aim ?? now.state.depthMm) + down * step));
+      aim = to;
+      setHeldMm(to);
+      clearTimeout(rest);
+      rest = setTimeout(() => {
+        aim = null;
+        setHeldMm(null);
+        now.onMove(round(to));
+      }, RESTED_MS);
+    };
+    found.addEventListener('keydown', press);
+    return () => {
+      clearTimeout(rest);
+      found.removeEventListener('keydown', press);
+    };
+  }, [found]);
+
+  const ref = useCallback((node: View | null): void => {
+    const next = isElement(node) ? node : null;
+    element.current = next;
+    setFound(next);
+  }, []);
+  return (
+    <View
+      ref={ref}
+      role="slider"
+      aria-label="Depth of the rim"
+      aria-valuemin={0}
+      aria-valuemax={end}
+      aria-valuenow={shown.depthMm}
+      aria-valuetext={formatLengthShort(shown.depthMm, units)}
+      tabIndex={0}
+      testID="run-drawing"
+      style={{ touchAction: 'none', cursor: 'ns-resize' } as object}
+    >
+      <SectionDrawing section={section} width={width} maxHeight={maxHeight} />
+    </View>
+  );
+}
+
+const canMove = (state: RunState): boolean =>
+  isCutting(state) || ['lift', 'paused', 'water-change', 'core-break'].includes(state.phase);
+
+/** As fine as a finger can set it, mm. */
+const round = (mm: number): number => Math.round(mm * 20) / 20;

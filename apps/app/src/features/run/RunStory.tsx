@@ -1,0 +1,55 @@
+import { formatClock } from '@nucleon/core/units/formatClock';
+import { formatLengthShort } from '@nucleon/core/units/length';
+import type { RunState } from '@nucleon/core/run/runState';
+import { Column, Row } from '../../ui/layout';
+import { Heading, Small, Strong } from '../../ui/text';
+import { useUnits } from '../display/displayStore';
+
+/** Lifts come and go by the dozen: they are counted, not listed. */
+const isTold = (what: string): boolean => what !== 'Lift' && what !== 'Press';
+
+/** What happened, when and how deep. */
+export function RunStory({ state }: { readonly state: RunState }) {
+  const units = useUnits();
+  const lines = state.story.filter(({ what }) => isTold(what));
+  const lifts = state.story.filter(({ what }) => what === 'Lift').length;
+  return (
+    <Column padding="$4" gap="$2" testID="story">
+      <Heading aria-level={2}>What happened</Heading>
+      {lines.length === 0 ? <Small>Nothing yet.</Small> : null}
+      <Column render="ol" padding={0} margin={0}>
+        {lines.map(({ atS, what, depthMm, by }, index) => (
+          <Row key={index} render="li" gap="$3" paddingVertical="$1" alignItems="flex-start">
+            <Small width={64} textAlign="right" fontVariant={['tabular-nums']}>
+              {formatClock(Math.floor(atS))}
+            </Small>
+            <Strong
+              flex={1}
+              color={by === 'clock' ? '$muted' : '$ink'}
+              fontSize="$2"
+              lineHeight="$2"
+            >
+              {what}
+            </Strong>
+            <Small>{formatLengthShort(Math.round(depthMm * 10) / 10, units)}</Small>
+          </Row>
+        ))}
+      </Column>
+      {lifts > 0 ? (
+        <Small>
+          And {lifts} {lifts === 1 ? 'lift' : 'lifts'}.
+        </Small>
+      ) : null}
+      {state.flags.length > 0 ? (
+        <Column gap="$1" testID="run-flags">
+          <Strong>What does not fit</Strong>
+          {state.flags.map(({ eventId, code, message }) => (
+            <Small key={eventId + code} color="$caution">
+              {message}
+            </Small>
+          ))}
+        </Column>
+      ) : null}
+    </Column>
+  );
+}

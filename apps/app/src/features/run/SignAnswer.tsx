@@ -1,0 +1,109 @@
+import { diagnoseRun, signToFollow } from '@nucleon/core/run/runScene';
+import type { HelpAnswer } from '@nucleon/core/run/runEvent';
+import type { RunState, SignSeen } from '@nucleon/core/run/runState';
+import { SIGNS } from '@nucleon/core/signs/signs';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
+import ThumbsDown from 'lucide-react-native/icons/thumbs-down';
+import ThumbsUp from 'lucide-react-native/icons/thumbs-up';
+import { Column, Row } from '../../ui/layout';
+import { Lines } from '../../ui/Lines';
+import { Body, Small, Strong } from '../../ui/text';
+import { BigButton } from './BigButton';
+
+const TONES = { fine: '$fine', caution: '$caution', stop: '$stop' } as const;
+/** So long what was answered stays in sight, s. */
+const SHOWN_S = 60;
+const CAUSES_SHOWN = 3;
+
+interface SignAnswerProps {
+  readonly state: RunState;
+  readonly onHelped: (of: string, answer: HelpAnswer) => void;
+}
+
+/** What the last sign means here, the one thing to do, and later: did it help? */
+export function SignAnswer({ state, onHelped }: SignAnswerProps) {
+  const last = state.signs.at(-1);
+  const follow = signToFollow(state);
+  if (follow) return <FollowUp seen={follow} onHelped={onHelped} />;
+  if (!last || (state.elapsedS - last.atS > SHOWN_S && last.helped !== 'no')) return null;
+  const { title, means, todo, level } = SIGNS[last.sign];
+  const causes = level === 'fine' ? [] : diagnoseRun(state).slice(0, CAUSES_SHOWN);
+  return (
+    <Column
+      padding="$3"
+      gap="$2"
+      borderLeftWidth={6}
+      borderLeftColor={TONES[level]}
+      backgroundColor="$surface"
+      role="status"
+      aria-live="polite"
+      testID="sign-answer"
+    >
+      <Small fontSize={18} lineHeight={22}>
+        {title}: {means}
+      </Small>
+      <Strong fontSize={24} lineHeight={30} color={level === 'fine' ? '$ink' : TONES[level]}>
+        {todo}
+      </Strong>
+      {causes.length > 0 ? (
+        <Column gap="$1" testID="causes">
+          {causes.map((cause, index) => (
+            <Column key={cause.id}>
+              <Body fontSize={18} lineHeight={24}>
+                {index === 0 ? 'Likeliest: ' : 'Or: '}
+                {lower(cause.title)}, {formatDecimals(100 * cause.share, 0)} in 100
+              </Body>
+              {index === 0 ? <Lines lines={cause.because} /> : null}
+            </Column>
+          ))}
+        </Column>
+      ) : null}
+    </Column>
+  );
+}
+
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+function FollowUp({
+  seen,
+  onHelped,
+}: {
+  readonly seen: SignSeen;
+  readonly onHelped: SignAnswerProps['onHelped'];
+}) {
+  const { title } = SIGNS[seen.sign];
+  return (
+    <Column padding="$3" gap="$2" backgroundColor="$waterWash" testID="follow-up" role="status">
+      <Strong fontSize={22} lineHeight={28}>
+        {title}: did it help?
+      </Strong>
+      <Row gap="$2">
+        <BigButton
+          label="Yes"
+          icon={ThumbsUp}
+          onPress={() => {
+            onHelped(seen.eventId, 'yes');
+          }}
+          testID="helped-yes"
+        />
+        <BigButton
+          label="No"
+          icon={ThumbsDown}
+          onPress={() => {
+            onHelped(seen.eventId, 'no');
+          }}
+          testID="helped-no"
+        />
+        <BigButton
+          label="?"
+          icon={CircleHelp}
+          onPress={() => {
+            onHelped(seen.eventId, 'not-sure');
+          }}
+          testID="helped-not-sure"
+        />
+      </Row>
+    </Column>
+  );
+}

@@ -1,0 +1,44 @@
+import Flag from 'lucide-react-native/icons/flag';
+import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
+import { Column } from '../../ui/layout';
+import { Body } from '../../ui/text';
+import { BigButton } from './BigButton';
+
+const REASONS = ['Bit is done for', 'Found something in the way', 'Not today', 'Unsafe'] as const;
+
+/** Ending a run before its time: it cracked, or it is given up and why. */
+export function StopSheet({
+  onCrack,
+  onAbort,
+}: {
+  readonly onCrack: () => void;
+  readonly onAbort: (why: string) => void;
+}) {
+  return (
+    <Column padding="$3" gap="$3" testID="stop-sheet">
+      <BigButton
+        label="It cracked"
+        icon={TriangleAlert}
+        look="stop"
+        tall
+        onPress={onCrack}
+        testID="cracked"
+      />
+      <Body fontSize={20} lineHeight={26}>
+        Or give it up, because:
+      </Body>
+      {REASONS.map((why) => (
+        <Column key={why} height={76}>
+          <BigButton
+            label={why}
+            icon={Flag}
+            onPress={() => {
+              onAbort(why);
+            }}
+            testID={`abort-${why}`}
+          />
+        </Column>
+      ))}
+    </Column>
+  );
+}

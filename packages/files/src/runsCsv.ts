@@ -1,0 +1,234 @@
+import type { JobFile } from '@nucleon/core/job/job';
+import { MATERIALS, type MaterialId } from '@nucleon/core/materials/materials';
+import { makePlan } from '@nucleon/core/plan/makePlan';
+import { replayRun } from '@nucleon/core/run/replay';
+import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
+import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
+import type { RunRecord } from '@nucleon/core/run/runRecord';
+import type { RunResult, Verdict } from '@nucleon/core/run/runResult';
+import { VERDICTS } from '@nucleon/core/run/runResult';
+import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import Papa from 'papaparse';
+
+/** A longer list is not a notebook. */
+export const MOST_RUN_ROWS = 2000;
+
+const round = (value: number | null, digits: number): string =>
+  value === null ? '' : String(Number(value.toFixed(digits)));
+
+/** One line a run: what a spreadsheet wants to know, planned beside actual. */
+export function writeRunsCsv(runs: readonly RunRecord[]): string {
+  return Papa.unparse(
+    runs.map((run) => ({
+      run: run.runId,
+      date: run.startedAt ?? run.openedAt,
+      job: run.jobName,
+      piece: run.pieceName,
+      hole: run.holeName,
+      material: run.material,
+      thickness_mm: round(run.thicknessMm, 3),
+      diameter_mm: round(run.diameterMm, 3),
+      bit: run.bitName,
+      machine: run.machineName,
+      water: run.waterName,
+      outcome: OUTCOME_WORDS[outcomeOf(run)],
+      depth_mm: round(run.depthMm, 2),
+      minutes: round(run.tookS / 60, 2),
+      planned_minutes: round(run.plannedS === null ? null : run.plannedS.p50 / 60, 2),
+      planned_minutes_9_in_10: round(run.plannedS === null ? null : run.plannedS.p90 / 60, 2),
+      exit_chip_mm: round(run.exitChipMm, 2),
+      planned_exit_chip_mm: round(run.plannedChipMm, 2),
+      signs: run.signs.join(' '),
+      to_look_at: String(run.flagCount),
+    })),
+  );
+}
+
+export interface ReadRun {
+  readonly runId: string;
+  readonly events: readonly RunEvent[];
+}
+
+export interface RunRow {
+  /** As a spreadsheet counts, the header being 1. */
+  readonly line: number;
+  readonly outcome:
+    | { readonly kind: 'good'; readonly name: string; readonly run: ReadRun }
+    | { readonly kind: 'refused'; readonly why: string };
+}
+
+export type RunsCsvOutcome =
+  | { readonly kind: 'read'; readonly rows: readonly RunRow[] }
+  | { readonly kind: 'refused'; readonly message: string };
+
+/** What a row must say. */
+const NEEDED = ['date', 'material', 'thickness_mm', 'diameter_mm', 'minutes', 'outcome'] as const;
+
+/**
+ * Reads past holes out of a notebook’s list: date, material, thickness_mm, diameter_mm, minutes and outcome
+ * (fine, usable, spoiled or cracked), and as wished job, piece, hole and exit_chip_mm. Each good row becomes
+ * a run set beside today’s plan for such a hole; good rows do not suffer from bad ones.
+ * @param idOf an id that is always the same for the same text, so that a list read twice counts once
+ */
+export function readRunsCsv(text: string, idOf: (text: string) => string): RunsCsvOutcome {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (header) =>
+      header
+        .trim()
+        .toLowerCase()
+        .replace(/[\s-]+/g, '_'),
+  });
+  const missing = NEEDED.filter((name) => !parsed.meta.fields?.includes(name));
+  if (missing.length > 0)
+    return {
+      kind: 'refused',
+      message: `The list has no column ${missing.join(', ')}; it needs ${NEEDED.join(', ')}.`,
+    };
+  if (parsed.data.length > MOST_RUN_ROWS)
+    return {
+      kind: 'refused',
+      message: `${parsed.data.length} rows are too many at once; at most ${MOST_RUN_ROWS}.`,
+    };
+  return {
+    kind: 'read',
+    rows: parsed.data.map((row, index) => ({ line: index + 2, outcome: readRow(row, idOf) })),
+  };
+}
+
+type Row = Readonly<Record<string, string | undefined>>;
+
+function readRow(row: Row, idOf: (text: string) => string): RunRow['outcome'] {
+  const refused = (why: string): RunRow['outcome'] => ({ kind: 'refused', why });
+  const number = (name: string): number => Number((row[name] ?? '').trim().replace(',', '.'));
+  const at = Date.parse(row.date ?? '');
+  if (Number.isNaN(at))
+    return refused(`date is “${row.date ?? ''}”; write it as 2026-05-02 or 2026-05-02T09:00:00Z.`);
+  const material = (row.material ?? '').trim().toLowerCase().replace(/\s+/g, '-');
+  if (!Object.hasOwn(MATERIALS, material))
+    return refused(
+      `material is “${row.material ?? ''}”; it may be one of ${Object.keys(MATERIALS).join(', ')}.`,
+    );
+  for (const [name, most] of [
+    ['thickness_mm', 5000],
+    ['diameter_mm', 1000],
+    ['minutes', 100_000],
+  ] as const) {
+    const value = number(name);
+    if (!(value > 0 && value <= most))
+      return refused(`${name} is “${row[name] ?? ''}”; it must be above 0, at most ${most}.`);
+  }
+  const outcome = (row.outcome ?? '').trim().toLowerCase();
+  const cracked = outcome === 'cracked';
+  if (!cracked && !VERDICTS.some((one) => one === outcome))
+    return refused(
+      `outcome is “${row.outcome ?? ''}”; it may be ${VERDICTS.join(', ')} or cracked.`,
+    );
+  const chip = (row.exit_chip_mm ?? '').trim() === '' ? null : number('exit_chip_mm');
+  if (chip !== null && !(chip >= 0 && chip <= 1000))
+    return refused(`exit_chip_mm is “${row.exit_chip_mm ?? ''}”; it must be from 0, at most 1000.`);
+  const result: RunResult = {
+    verdict: cracked ? 'spoiled' : (outcome as Verdict),
+    crack: cracked ? 'hairline' : 'none',
+    ...(chip === null ? {} : { exitChipMm: chip }),
+  };
+  const size = {
+    material: material as MaterialId,
+    thicknessMm: number('thickness_mm'),
+    diameterMm: number('diameter_mm'),
+  };
+  const run = pastRun(row, size, { at, tookS: number('minutes') * 60, result }, idOf);
+  return run
+    ? {
+        kind: 'good',
+        name: `${row.hole?.trim() ? row.hole : 'A hole'} of ${formatDecimals(size.diameterMm, 1)} mm in ${MATERIALS[size.material].name.toLowerCase()}`,
+        run,
+      }
+    : refused('No plan can be made of a hole like this to set it beside.');
+}
+
+interface HoleSize {
+  readonly material: MaterialId;
+  readonly thicknessMm: number;
+  readonly diameterMm: number;
+}
+
+/** The record such a hole would have left: opened with today’s plan for it, cut, through, told. */
+function pastRun(
+  row: Row,
+  { material, thicknessMm, diameterMm }: HoleSize,
+  { at, tookS, result }: { at: number; tookS: number; result: RunResult },
+  idOf: (text: string) => string,
+): ReadRun | null {
+  const key = idOf(JSON.stringify(row));
+  const sideMm = 8 * diameterMm;
+  const file: JobFile = {
+    format: 'nucleon-job',
+    version: 1,
+    job: { id: key, name: 'From a list' },
+    pieces: [
+      {
+        id: key,
+        name: 'Piece',
+        form: 'sheet',
+        material,
+        thicknessMm,
+        outline: { kind: 'rectangle', widthMm: sideMm, heightMm: sideMm },
+        glassTreatment: 'annealed',
+        holes: [
+          { id: key, xMm: sideMm / 2, yMm: sideMm / 2, diameterMm, depth: { kind: 'through' } },
+        ],
+      },
+    ],
+  };
+  const planned = makePlan(file, key);
+  if (planned.kind === 'faulty') return null;
+  const { reasons: _reasons, ...plan } = planned.plan;
+  const events: RunEvent[] = [];
+  const add = (seconds: number, act: RunAct): void => {
+    events.push({
+      id: `${key}-${events.length}`,
+      n: events.length + 1,
+      at: new Date(at + seconds * 1000).toISOString(),
+      tickMs: seconds * 1000,
+      session: key,
+      device: 'list',
+      act,
+    });
+  };
+  add(0, {
+    kind: 'open',
+    plan,
+    ready: ['from-a-list'],
+    subject: {
+      jobId: key,
+      jobName: row.job?.trim() ? row.job : 'From a list',
+      pieceId: key,
+      pieceName: row.piece?.trim() ? row.piece : 'Piece',
+      holeId: key,
+      holeName: row.hole?.trim() ? row.hole : 'Hole',
+      material,
+      thicknessMm,
+      diameterMm,
+    },
+  });
+  add(0, { kind: 'start' });
+  add(tookS, result.crack === 'none' ? { kind: 'through' } : { kind: 'crack' });
+  while (result.crack === 'none' && stillToDo(events)) add(tookS, { kind: 'next' });
+  add(tookS, { kind: 'result', result });
+  return { runId: key, events };
+}
+
+/** Withdrawn, freed, cleaned: whatever such a hole asks for after it is through. */
+const stillToDo = (events: readonly RunEvent[]): boolean => {
+  const phase = replayRun(events)?.state.phase;
+  return phase !== undefined && AFTER_THROUGH.has(phase);
+};
+const AFTER_THROUGH: ReadonlySet<string> = new Set([
+  'through',
+  'withdraw',
+  'free-core',
+  'cool',
+  'clean',
+]);
