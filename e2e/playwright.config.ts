@@ -22,6 +22,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     trace: 'off',
+    // Kept files would answer for a server that a journey has taken away; the journey about them allows them.
+    serviceWorkers: 'block',
     launchOptions: { executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS },
   },
   projects: [

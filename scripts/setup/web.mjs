@@ -3,11 +3,19 @@ import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { readdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { writeServiceWorker } from './offline.mjs';
 import { ROOT } from './root.mjs';
 import { run } from './run.mjs';
 
 export const WEB_FOLDER = join(ROOT, 'apps', 'app', 'dist');
-const SOURCES = ['apps/app', 'packages/core', 'packages/contract', 'package-lock.json'];
+const SOURCES = [
+  'apps/app',
+  'packages/core',
+  'packages/contract',
+  'packages/files',
+  'package-lock.json',
+  'scripts/setup/offline.mjs',
+];
 const LEFT_OUT = new Set(['node_modules', 'dist', '.expo']);
 
 async function* filesBelow(path) {
@@ -49,5 +57,6 @@ export async function ensureWebBuild() {
     env,
     stdio: ['ignore', 'ignore', 'inherit'],
   });
+  await writeServiceWorker(WEB_FOLDER);
   await writeFile(stamp, wanted);
 }

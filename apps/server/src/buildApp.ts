@@ -65,6 +65,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
 function serveWeb(app: Express, folder: string): void {
   app.use('/_expo', express.static(join(folder, '_expo'), { immutable: true, maxAge: YEAR_MS }));
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: YEAR_MS }));
+  // The service worker is asked for anew each time: it alone says what is new.
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   app.get('/{*any}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));

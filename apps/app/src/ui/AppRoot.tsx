@@ -6,10 +6,11 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ApiProblem } from '../api/problem';
 import { useThemeName } from '../features/display/displayStore';
 import { PlannerProvider } from '../workers/PlannerProvider';
+import { keepForOffline } from './keepForOffline';
 import { KeyHelp } from './KeyHelp';
 import { PrintStyle } from './PrintStyle';
 import { config } from './tamagui.config';
@@ -38,6 +39,7 @@ export function AppRoot() {
     'Hyperlegible-600': AtkinsonHyperlegibleNext_600SemiBold,
     'Hyperlegible-700': AtkinsonHyperlegibleNext_700Bold,
   });
+  useEffect(keepForOffline, []);
   if (!fontsLoaded && !fontsFailed) return null;
   return (
     <TamaguiProvider config={config} defaultTheme={theme} key={theme}>

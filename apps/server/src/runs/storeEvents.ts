@@ -72,7 +72,7 @@ export async function storeEvents(
       { id: runId },
       {
         ...(record ? await columnsOf(manager, record) : {}),
-        counted: (use ?? run.counted) as never,
+        counted: use ?? run.counted,
         updatedAt: now,
       },
     );

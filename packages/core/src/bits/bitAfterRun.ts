@@ -41,5 +41,5 @@ export function bitAfterRun(bit: BitHistory, use: AddedUse): BitHistory {
     ...(note || bit.sharpnessLog
       ? { sharpnessLog: [...(bit.sharpnessLog ?? []), ...(note ? [note] : [])] }
       : {}),
-  } as BitHistory;
+  };
 }

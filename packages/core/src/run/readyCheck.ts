@@ -54,7 +54,7 @@ function you({ plan }: ReadyScene): ReadyItem[] {
   return [
     {
       id: 'protection',
-      title: 'Eyes, hands, hair',
+      title: 'Dressed for it',
       detail: `Glasses on, sleeves and hair back${dry ? ', respirator on' : ''}. Gloves for carrying glass, none near the turning bit.`,
       keeps: 'day',
     },

@@ -7,10 +7,17 @@ import type { RunRecord } from './runRecord';
 export function runLine(
   run: Pick<
     RunRecord,
-    'depthMm' | 'wholeDepthMm' | 'tookS' | 'plannedS' | 'exitChipMm' | 'plannedChipP90Mm'
+    | 'startedAt'
+    | 'depthMm'
+    | 'wholeDepthMm'
+    | 'tookS'
+    | 'plannedS'
+    | 'exitChipMm'
+    | 'plannedChipP90Mm'
   >,
   units: UnitSystem,
 ): string {
+  if (run.startedAt === null) return 'Opened, not started.';
   const L = (mm: number): string => formatLengthShort(Math.round(mm * 10) / 10, units);
   const whole = run.depthMm >= run.wholeDepthMm - 0.05;
   const depth = whole ? L(run.depthMm) : `${L(run.depthMm)} of ${L(run.wholeDepthMm)}`;

@@ -35,7 +35,7 @@ export interface RunView {
 /** The section’s partner in words: now, next, left. */
 export function runView(state: RunState, units: UnitSystem): RunView {
   const band = depthBand(state);
-  const L = (mm: number): string => formatLengthShort(mm, units);
+  const L = (mm: number): string => formatLengthShort(Math.round(mm * 10) / 10, units);
   const left = timeLeft(state);
   return {
     phase: state.phase,
@@ -44,7 +44,7 @@ export function runView(state: RunState, units: UnitSystem): RunView {
     main: mainButton(state),
     end: endButton(state),
     left:
-      isOver(state) || isAfter(state.phase)
+      isOver(state) || isAfter(state.phase) || atFoot(state)
         ? ''
         : left === null
           ? `${L(legOf(state).depthMm - state.depthMm)} left; it would not get there as pressed now.`
@@ -112,7 +112,7 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
       };
     case 'ease-off':
       return {
-        line: `Ease off: ${press}`,
+        line: isEased(state) ? `Ease off: ${press}` : `Keep to ${press}, no more`,
         detail: atFoot(state)
           ? 'It should be through any moment. Keep turning, hold the plug.'
           : `${turn}. Keep it turning; listen for a hollow tone; hold the plug.${eased}`,
@@ -157,6 +157,14 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
     case 'cracked':
       return { line: 'Cracked', detail: 'Leave it wet; do not lift it by the drilled side.' };
   }
+}
+
+/** Nearly through is less force only where the cut was pressed harder. */
+function isEased(state: RunState): boolean {
+  const { strokes } = legOf(state);
+  const exit = strokes.find(({ kind }) => kind === 'exit');
+  const main = strokes.findLast(({ kind }) => kind === 'main');
+  return exit !== undefined && main !== undefined && exit.forceN < main.forceN * 0.999;
 }
 
 const atFoot = (state: RunState): boolean => state.depthMm >= legOf(state).depthMm - 1e-6;

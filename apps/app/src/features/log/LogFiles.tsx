@@ -89,7 +89,7 @@ function readLog(text: string, name: string): LoggedRuns {
     throw new Error(`“${name}” is not a log: it says format "nucleon-log" and has runs.`);
   if (log.version !== 1)
     throw new Error(`“${name}” is version ${String(log.version)}; this Nucleon reads version 1.`);
-  return log.runs;
+  return log.runs as LoggedRuns;
 }
 
 /** @throws with a sentence when it is no list */

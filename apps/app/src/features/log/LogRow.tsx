@@ -1,5 +1,5 @@
 import type { StoredRun } from '@nucleon/contract/wire';
-import { MATERIALS, type MaterialId } from '@nucleon/core/materials/materials';
+import { findMaterial } from '@nucleon/core/materials/materials';
 import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
 import { runLine } from '@nucleon/core/run/runLine';
 import { format } from 'date-fns/format';
@@ -11,7 +11,7 @@ import { Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import { OUTCOME_LOOKS } from './outcomeLooks';
 
-const materialName = (id: string): string => MATERIALS[id as MaterialId]?.name ?? id;
+const materialName = (id: string): string => findMaterial(id)?.name ?? id;
 
 /** One run in the log: what, when, how it came out, and what was expected. */
 export function LogRow({ run }: { readonly run: StoredRun }) {

@@ -18,18 +18,23 @@ import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
 import { Notice } from '../../ui/Notice';
 import { Heading, Small } from '../../ui/text';
+import { Page } from '../../ui/Page';
 import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
 import { BigButton } from '../run/BigButton';
+import { RunMark } from '../run/RunMark';
+import { RunStory } from '../run/RunStory';
 import type { LiveRun } from '../run/useRun';
+import type { RunSync } from '../run/useRunSync';
 import { ChipSizes } from './ChipSizes';
+import { FinishPanel } from './FinishPanel';
 import { PhotoStrip } from './PhotoStrip';
 
 const chipsOf = <T extends string>(values: readonly T[], words: Readonly<Record<T, string>>) =>
   values.map((value) => ({ value, label: words[value] }));
 
 /** What was found: three taps where all went as planned, else as much as was measured. */
-export function ResultForm({ run }: { readonly run: LiveRun }) {
+export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync: RunSync }) {
   const { state, act } = run;
   const units = useUnits();
   const router = useRouter();
@@ -61,131 +66,144 @@ export function ResultForm({ run }: { readonly run: LiveRun }) {
       testID={`result-${key}`}
     />
   );
+  const keep = (
+    <Button
+      label={whole ? 'Keep it' : 'How is it, and did it crack?'}
+      icon={Check}
+      look="main"
+      grow
+      disabled={!whole}
+      onPress={() => {
+        if (!whole) return;
+        act({ kind: 'result', result: tidy(whole) });
+        router.navigate(`/runs/${run.runId}`);
+      }}
+      testID="keep-result"
+    />
+  );
   return (
-    <Column padding="$4" gap="$4" testID="result-form">
-      <BigButton
-        label="Fine, as planned"
-        icon={Check}
-        look={result.verdict ? 'plain' : 'main'}
-        tall
-        onPress={() => {
-          setResult((was) => ({
-            ...asPlanned(state),
-            ...(was.photoIds ? { photoIds: was.photoIds } : {}),
-          }));
-        }}
-        testID="as-planned"
-      />
-      <Chips
-        label="The hole is"
-        chips={chipsOf(VERDICTS, VERDICT_WORDS)}
-        value={result.verdict}
-        onChange={(verdict) => {
-          change({ verdict });
-        }}
-        testID="verdict"
-      />
-      <Chips
-        label="A crack?"
-        chips={chipsOf(CRACK_SIGHTS, CRACK_WORDS)}
-        value={result.crack}
-        onChange={(crack) => {
-          change({ crack });
-        }}
-        testID="crack"
-      />
-      <ChipSizes
-        label="Widest chip where it went in"
-        valueMm={result.entryChipMm}
-        onChange={(entryChipMm) => {
-          change({ entryChipMm });
-        }}
-        testID="entry-chip"
-      />
-      {opensFar ? (
-        <ChipSizes
-          label="Widest chip where it came out"
-          valueMm={result.exitChipMm}
-          onChange={(exitChipMm) => {
-            change({ exitChipMm });
+    <Page
+      title="How did it come out?"
+      subtitle={`${state.subject.holeName} · ${state.subject.pieceName}`}
+      back={{ href: `/runs/${run.runId}`, label: 'the run' }}
+      actions={<RunMark sync={sync} />}
+      footer={keep}
+    >
+      <Column padding="$4" gap="$4" testID="result-form">
+        <BigButton
+          label="Fine, as planned"
+          icon={Check}
+          look={result.verdict ? 'plain' : 'main'}
+          tall
+          onPress={() => {
+            setResult((was) => ({
+              ...asPlanned(state),
+              ...(was.photoIds ? { photoIds: was.photoIds } : {}),
+            }));
           }}
-          testID="exit-chip"
+          testID="as-planned"
         />
-      ) : null}
-      <Chips
-        label="The part"
-        chips={chipsOf(PART_FITS, PART_FIT_WORDS)}
-        value={result.partFit}
-        onChange={(partFit) => {
-          change({ partFit });
-        }}
-        testID="part-fit"
-      />
-      <Chips
-        label={`${state.plan.setup.bitName} after it`}
-        chips={BIT_STATES.filter((value) => value !== 'new').map((value) => ({
-          value,
-          label: stateWords(value),
-        }))}
-        value={result.bitState}
-        onChange={(bitState) => {
-          change({ bitState });
-        }}
-        testID="bit-after"
-      />
-      <Heading aria-level={2}>Measured</Heading>
-      <Small>All of it may be left open.</Small>
-      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-        {length('entryDiameterMm', 'Across, going in')}
-        {opensFar ? length('exitDiameterMm', 'Across, coming out') : null}
-      </Row>
-      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-        {length('offXMm', 'Off to the right', true)}
-        {length('offYMm', 'Off upwards', true)}
-        {opensFar ? length('leanMm', 'Exit off the entry') : null}
-      </Row>
-      <PhotoStrip
-        runId={run.runId}
-        photoIds={result.photoIds ?? []}
-        onChange={(photoIds) => {
-          change({ photoIds });
-        }}
-      />
-      <TextBox
-        label="A note"
-        value={result.note ?? ''}
-        placeholder="What the next one should know"
-        onChangeText={(note) => {
-          change({ note });
-        }}
-        multiline
-        testID="result-note"
-      />
-      {flags.length > 0 ? (
-        <Column gap="$2" testID="result-flags">
-          {flags.map(({ code, message }) => (
-            <Notice
-              key={code}
-              level="caution"
-              title="does not go together"
-              text={`${message} It is kept as you say it.`}
-            />
-          ))}
-        </Column>
-      ) : null}
-      <Button
-        label={whole ? 'Keep it' : 'Say how the hole is, and whether it cracked'}
-        icon={Check}
-        look="main"
-        disabled={!whole}
-        onPress={() => {
-          if (!whole) return;
-          act({ kind: 'result', result: tidy(whole) });
-          router.navigate(`/runs/${run.runId}`);
-        }}
-        testID="keep-result"
-      />
-    </Column>
+        <Chips
+          label="The hole is"
+          chips={chipsOf(VERDICTS, VERDICT_WORDS)}
+          value={result.verdict}
+          onChange={(verdict) => {
+            change({ verdict });
+          }}
+          testID="verdict"
+        />
+        <Chips
+          label="A crack?"
+          chips={chipsOf(CRACK_SIGHTS, CRACK_WORDS)}
+          value={result.crack}
+          onChange={(crack) => {
+            change({ crack });
+          }}
+          testID="crack"
+        />
+        <ChipSizes
+          label="Widest chip where it went in"
+          valueMm={result.entryChipMm}
+          onChange={(entryChipMm) => {
+            change({ entryChipMm });
+          }}
+          testID="entry-chip"
+        />
+        {opensFar ? (
+          <ChipSizes
+            label="Widest chip where it came out"
+            valueMm={result.exitChipMm}
+            onChange={(exitChipMm) => {
+              change({ exitChipMm });
+            }}
+            testID="exit-chip"
+          />
+        ) : null}
+        <Chips
+          label="The part"
+          chips={chipsOf(PART_FITS, PART_FIT_WORDS)}
+          value={result.partFit}
+          onChange={(partFit) => {
+            change({ partFit });
+          }}
+          testID="part-fit"
+        />
+        <Chips
+          label={`${state.plan.setup.bitName} after it`}
+          chips={BIT_STATES.filter((value) => value !== 'new').map((value) => ({
+            value,
+            label: stateWords(value),
+          }))}
+          value={result.bitState}
+          onChange={(bitState) => {
+            change({ bitState });
+          }}
+          testID="bit-after"
+        />
+        <Heading aria-level={2}>Measured</Heading>
+        <Small>All of it may be left open.</Small>
+        <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+          {length('entryDiameterMm', 'Across, going in')}
+          {opensFar ? length('exitDiameterMm', 'Across, coming out') : null}
+        </Row>
+        <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+          {length('offXMm', 'Off to the right', true)}
+          {length('offYMm', 'Off upwards', true)}
+          {opensFar ? length('leanMm', 'Exit off the entry') : null}
+        </Row>
+        <PhotoStrip
+          runId={run.runId}
+          photoIds={result.photoIds ?? []}
+          onChange={(photoIds) => {
+            change({ photoIds });
+          }}
+        />
+        <TextBox
+          label="A note"
+          value={result.note ?? ''}
+          placeholder="What the next one should know"
+          onChangeText={(note) => {
+            change({ note });
+          }}
+          multiline
+          testID="result-note"
+        />
+        {flags.length > 0 ? (
+          <Column gap="$2" testID="result-flags">
+            {flags.map(({ code, message }) => (
+              <Notice
+                key={code}
+                level="caution"
+                title="does not go together"
+                text={`${message} It is kept as you say it.`}
+              />
+            ))}
+          </Column>
+        ) : null}
+      </Column>
+      <FinishPanel run={run} />
+      <RunStory state={state} />
+    </Page>
   );
 }
 

@@ -1,12 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../ui/Page';
 import { Empty, Loading } from '../../ui/StateView';
-import { RunMark } from '../run/RunMark';
 import { useRun } from '../run/useRun';
 import { useRunSync } from '../run/useRunSync';
-import { FinishPanel } from './FinishPanel';
 import { ResultForm } from './ResultForm';
-import { RunStory } from '../run/RunStory';
 
 /** What came out of a run, and what follows it. */
 export function ResultScreen() {
@@ -24,17 +21,5 @@ export function ResultScreen() {
         )}
       </Page>
     );
-  const { subject } = run.state;
-  return (
-    <Page
-      title="How did it come out?"
-      subtitle={`${subject.holeName} · ${subject.pieceName}`}
-      back={back}
-      actions={<RunMark sync={sync} />}
-    >
-      <ResultForm key={run.state.result ? 'kept' : 'new'} run={run} />
-      <FinishPanel run={run} />
-      <RunStory state={run.state} />
-    </Page>
-  );
+  return <ResultForm key={run.state.result ? 'kept' : 'new'} run={run} sync={sync} />;
 }

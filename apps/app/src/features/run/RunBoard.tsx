@@ -1,3 +1,4 @@
+import { actWords } from '@nucleon/core/run/actWords';
 import { isOver, type RunState } from '@nucleon/core/run/runState';
 import { runView } from '@nucleon/core/run/runView';
 import { useMedia } from '@tamagui/core';
@@ -23,7 +24,7 @@ import { RunDrawing } from './RunDrawing';
 import { RunMark } from './RunMark';
 import { RunNow } from './RunNow';
 import { RunStory } from './RunStory';
-import { SignAnswer } from './SignAnswer';
+import { hasAnswer, SignAnswer } from './SignAnswer';
 import { SignSheet } from './SignSheet';
 import { StopSheet } from './StopSheet';
 import type { LiveRun } from './useRun';
@@ -116,6 +117,14 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
     ),
   } as const satisfies Record<RunSheet, unknown>;
 
+  const answer = (
+    <SignAnswer
+      state={state}
+      onHelped={(of, helped) => {
+        act({ kind: 'helped', of, answer: helped });
+      }}
+    />
+  );
   const now = (
     <Column>
       {drives ? null : (
@@ -131,12 +140,17 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
         </Column>
       ) : null}
       <RunNow state={state} view={view} />
-      <SignAnswer
-        state={state}
-        onHelped={(of, answer) => {
-          act({ kind: 'helped', of, answer });
-        }}
-      />
+      {undoable && !over ? (
+        <Row paddingHorizontal="$2">
+          <Button
+            label={`Take back: ${actWords(undoable.act)}`}
+            icon={Undo2}
+            look="quiet"
+            onPress={undo}
+            testID="run-undo"
+          />
+        </Row>
+      ) : null}
       <Small role="status" aria-live="assertive" height={1} overflow="hidden" testID="run-said">
         {said}
       </Small>
@@ -161,9 +175,6 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
     actions: (
       <Row>
         <RunMark sync={sync} />
-        {undoable ? (
-          <Button label="Take back" icon={Undo2} look="quiet" onPress={undo} testID="run-undo" />
-        ) : null}
         <Press
           paddingHorizontal="$2"
           onPress={toggle('bench')}
@@ -186,7 +197,14 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
           </ScrollView>
           <Column flex={1} minHeight={0} justifyContent="space-between">
             <ScrollView style={{ flex: 1 }}>
-              {sheet && sheet !== 'signs' ? sheets[sheet] : now}
+              {sheet && sheet !== 'signs' ? (
+                sheets[sheet]
+              ) : (
+                <>
+                  {now}
+                  {answer}
+                </>
+              )}
             </ScrollView>
             <Column padding="$3">{buttons}</Column>
           </Column>
@@ -202,7 +220,7 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
         sheets[sheet]
       ) : (
         <>
-          {drawing(DRAWING_PX)}
+          {hasAnswer(state) ? answer : drawing(DRAWING_PX)}
           {now}
           <RunStory state={state} />
         </>

@@ -40,7 +40,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
   const order = left ? 'row-reverse' : 'row';
   if (sheet)
     return (
-      <Row flex={1} flexDirection={order}>
+      <Row width="100%" flexDirection={order}>
         <BigButton
           label="Back to the run"
           icon={X}
@@ -53,7 +53,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
     );
   if (isOver(state))
     return (
-      <Row flex={1}>
+      <Row width="100%">
         <BigButton
           label={state.result ? 'The result' : 'How did it come out?'}
           icon={NotebookPen}
@@ -69,7 +69,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
   };
   const started = state.phase !== 'prepare';
   return (
-    <Column flex={1} gap="$2">
+    <Column width="100%" gap="$2">
       {started ? (
         <Row gap="$2" flexDirection={order}>
           <BigButton
@@ -83,7 +83,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
             testID="open-stop"
           />
           <BigButton
-            label="Measured"
+            label="Depth"
             icon={Ruler}
             disabled={!drives}
             onPress={() => {

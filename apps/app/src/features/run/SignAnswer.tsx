@@ -1,6 +1,6 @@
 import { diagnoseRun, signToFollow } from '@nucleon/core/run/runScene';
 import type { HelpAnswer } from '@nucleon/core/run/runEvent';
-import type { RunState, SignSeen } from '@nucleon/core/run/runState';
+import { isOver, type RunState, type SignSeen } from '@nucleon/core/run/runState';
 import { SIGNS } from '@nucleon/core/signs/signs';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
@@ -14,6 +14,8 @@ import { BigButton } from './BigButton';
 const TONES = { fine: '$fine', caution: '$caution', stop: '$stop' } as const;
 /** So long what was answered stays in sight, s. */
 const SHOWN_S = 60;
+/** That all is well is soon read, s. */
+const FINE_SHOWN_S = 6;
 const CAUSES_SHOWN = 3;
 
 interface SignAnswerProps {
@@ -21,12 +23,29 @@ interface SignAnswerProps {
   readonly onHelped: (of: string, answer: HelpAnswer) => void;
 }
 
+/** Where nothing helped, what may be the matter stays. */
+const isFresh = (state: RunState, { sign, atS, helped }: SignSeen): boolean => {
+  const agoS = state.elapsedS - atS;
+  if (helped === 'yes' || helped === 'not-sure') return false;
+  return (
+    agoS <= (helped === 'no' ? 3 * SHOWN_S : SIGNS[sign].level === 'fine' ? FINE_SHOWN_S : SHOWN_S)
+  );
+};
+
+/** Something is to be said about a sign: it takes the drawing’s place on a phone. */
+export const hasAnswer = (state: RunState): boolean => {
+  const last = state.signs.at(-1);
+  return (
+    !isOver(state) && (signToFollow(state) !== null || (last !== undefined && isFresh(state, last)))
+  );
+};
+
 /** What the last sign means here, the one thing to do, and later: did it help? */
 export function SignAnswer({ state, onHelped }: SignAnswerProps) {
   const last = state.signs.at(-1);
   const follow = signToFollow(state);
   if (follow) return <FollowUp seen={follow} onHelped={onHelped} />;
-  if (!last || (state.elapsedS - last.atS > SHOWN_S && last.helped !== 'no')) return null;
+  if (!last || !isFresh(state, last)) return null;
   const { title, means, todo, level } = SIGNS[last.sign];
   const causes = level === 'fine' ? [] : diagnoseRun(state).slice(0, CAUSES_SHOWN);
   return (

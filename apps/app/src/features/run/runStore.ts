@@ -6,7 +6,7 @@ import { isRunKey, keepEvent, keptEvents, type KeptEvent } from './keptRuns';
 
 interface Runs {
   /** What is known of each run that was opened here, by event id. */
-  readonly known: Readonly<Record<string, readonly KeptEvent[]>>;
+  readonly known: Readonly<Record<string, readonly KeptEvent[] | undefined>>;
   /** Reads again what the device keeps: another tab may have written. */
   readonly load: (runId: string) => void;
   /** Writes an act into the record, on the device first. Returns the event. */

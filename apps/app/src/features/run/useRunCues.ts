@@ -2,7 +2,7 @@ import { promptBetween, type Prompt } from '@nucleon/core/run/prompts';
 import type { RunState } from '@nucleon/core/run/runState';
 import { activateKeepAwakeAsync, deactivateKeepAwake } from 'expo-keep-awake';
 import * as Speech from 'expo-speech';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useUnits } from '../display/displayStore';
 import { useBench } from './benchStore';
 import { CUE_SOUNDS, playCue } from './cues';
@@ -17,6 +17,20 @@ export function useRunCues(state: RunState, active: boolean): string {
   const sound = useRef<AudioContext | null>(null);
   const [said, setSaid] = useState('');
 
+  const call = useCallback(
+    ({ cue, words }: Prompt): void => {
+      if (speak) Speech.speak(words, { language: 'en' });
+      if (tones && typeof AudioContext !== 'undefined') {
+        sound.current ??= new AudioContext();
+        void sound.current.resume().catch(() => undefined);
+        playCue(sound.current, cue);
+      }
+      if (vibrate && typeof navigator.vibrate === 'function')
+        navigator.vibrate([...CUE_SOUNDS[cue].beats]);
+    },
+    [speak, tones, vibrate],
+  );
+
   useEffect(() => {
     const was = before.current;
     before.current = state;
@@ -25,18 +39,7 @@ export function useRunCues(state: RunState, active: boolean): string {
     if (!prompt) return;
     setSaid(prompt.words);
     call(prompt);
-  });
-
-  const call = ({ cue, words }: Prompt): void => {
-    if (speak) void Speech.speak(words, { language: 'en' });
-    if (tones && typeof AudioContext !== 'undefined') {
-      sound.current ??= new AudioContext();
-      void sound.current.resume().catch(() => undefined);
-      playCue(sound.current, cue);
-    }
-    if (vibrate && typeof navigator.vibrate === 'function')
-      navigator.vibrate([...CUE_SOUNDS[cue].beats]);
-  };
+  }, [state, active, units, call]);
 
   useEffect(
     () => () => {
@@ -58,9 +61,11 @@ function useAwake(active: boolean): void {
         activateKeepAwakeAsync(AWAKE).catch(() => undefined);
     };
     hold();
-    document.addEventListener?.('visibilitychange', hold);
+    if (typeof document.addEventListener === 'function')
+      document.addEventListener('visibilitychange', hold);
     return () => {
-      document.removeEventListener?.('visibilitychange', hold);
+      if (typeof document.removeEventListener === 'function')
+        document.removeEventListener('visibilitychange', hold);
       deactivateKeepAwake(AWAKE).catch(() => undefined);
     };
   }, [active]);

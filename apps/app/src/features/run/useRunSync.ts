@@ -28,7 +28,8 @@ export function useRunSync(runId: string): RunSync {
   const wake = useRef<() => void>(() => undefined);
 
   useEffect(() => {
-    let over = false;
+    const left = new AbortController();
+    const gone = (): boolean => left.signal.aborted;
     let upTo = 0;
     let timer: ReturnType<typeof setTimeout> | undefined;
     let busy = false;
@@ -60,30 +61,30 @@ export function useRunSync(runId: string): RunSync {
     };
     const round = async (): Promise<void> => {
       clearTimeout(timer);
-      if (busy || over) return;
+      if (busy || gone()) return;
       busy = true;
       let nextMs = ASK_MS;
       try {
         await send();
         await fetchNew();
-        if (!over)
+        if (!gone())
           setSync(refused.current.size > 0 ? refusedSync(refused.current.size) : { kind: 'sent' });
       } catch (error) {
         nextMs = RETRY_MS;
-        if (!over) setSync(troubleOf(error, runId));
+        if (!gone()) setSync(troubleOf(error, runId));
       }
       busy = false;
-      if (!over) timer = setTimeout(() => void round(), nextMs);
+      if (!gone()) timer = setTimeout(() => void round(), nextMs);
     };
     wake.current = () => void round();
     useRuns.getState().load(runId);
     void round();
     const back = (): void => void round();
-    window.addEventListener?.('online', back);
+    listenForOnline('add', back);
     return () => {
-      over = true;
+      left.abort();
       clearTimeout(timer);
-      window.removeEventListener?.('online', back);
+      listenForOnline('remove', back);
     };
   }, [runId, client]);
 
@@ -91,6 +92,13 @@ export function useRunSync(runId: string): RunSync {
     if (unsent > 0) wake.current();
   }, [unsent]);
   return sync;
+}
+
+/** The browser’s own word that the network is back; elsewhere it is tried again by the clock alone. */
+function listenForOnline(how: 'add' | 'remove', back: () => void): void {
+  if (typeof window === 'undefined' || typeof window.addEventListener !== 'function') return;
+  if (how === 'add') window.addEventListener('online', back);
+  else window.removeEventListener('online', back);
 }
 
 const refusedSync = (count: number): RunSync => ({

@@ -1,0 +1,34 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Answers the gates and ticks the list, then goes to the bench. Returns the run's id. */
+export async function toTheBench(page: Page): Promise<string> {
+  await expect(page.getByTestId('ready-items')).toBeVisible();
+  await answerGates(page);
+  for (const box of await page.locator('[data-testid^="ready-"][role=checkbox]').all())
+    if ((await box.getAttribute('aria-checked')) !== 'true') await box.click();
+  const begin = page.getByTestId('begin-run');
+  await expect(begin).toContainText('To the bench');
+  await begin.click();
+  await expect(page.getByTestId('run-main')).toContainText('Start');
+  return new URL(page.url()).pathname.split('/')[2] ?? '';
+}
+
+/** Each open gate's first answer. */
+async function answerGates(page: Page): Promise<void> {
+  const open = page
+    .locator('[data-testid^="gate-"]')
+    .getByRole('button')
+    .filter({ hasNotText: 'Take back' });
+  for (let left = await open.count(); left > 0; left = await open.count()) {
+    await open.first().click();
+    await expect.poll(() => open.count()).toBeLessThan(left);
+  }
+}
+
+export const pressMain = (page: Page): Promise<void> => page.getByTestId('run-main').click();
+
+export async function noteSign(page: Page, sign: string): Promise<void> {
+  const button = page.getByTestId(`sign-${sign}`);
+  if (!(await button.isVisible())) await page.getByTestId('open-signs').click();
+  await button.click();
+}
