@@ -14,7 +14,7 @@ import { writePdf } from '@nucleon/files/writePdf';
 import { writeSvg } from '@nucleon/files/writeSvg';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
-import { loadJobFile } from './loadJobFile';
+import { loadOrSay } from './loadJobFile';
 
 /** What may be said of a conversion beside its two files. */
 export interface ConvertChoice {
@@ -81,14 +81,9 @@ async function draw(
   choice: ConvertChoice,
   console: Console,
 ): Promise<number> {
-  const loaded = await loadJobFile(from);
-  if (loaded.kind === 'faulty') {
-    loaded.faults.forEach((fault) => {
-      console.err(faultLine(fault));
-    });
-    return 1;
-  }
-  const piece = pickPiece(loaded.value, choice.piece, console);
+  const job = await loadOrSay(from, console);
+  if (!job) return 1;
+  const piece = pickPiece(job, choice.piece, console);
   if (!piece) return 1;
   const { face, paper = 'a4' } = choice;
   if (face !== undefined && face !== 'face' && face !== 'base') {

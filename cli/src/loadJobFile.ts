@@ -2,6 +2,8 @@ import { readFile, stat } from 'node:fs/promises';
 import { readJobFile } from '@nucleon/contract/readJobFile';
 import type { Validated } from '@nucleon/contract/validator';
 import type { JobFile } from '@nucleon/core/job/job';
+import type { Console } from './console';
+import { faultLine } from './faultLine';
 
 const LARGEST_FILE_BYTES = 50 * 1024 * 1024;
 
@@ -28,4 +30,14 @@ export async function loadJobFile(path: string): Promise<Validated<JobFile>> {
     const { code = '' } = (error ?? {}) as { code?: string };
     return fault(`Cannot read “${path}”: ${WHY[code] ?? code}.`);
   }
+}
+
+/** A job from disk, or null after saying on standard error what keeps it from being one. */
+export async function loadOrSay(path: string, console: Console): Promise<JobFile | null> {
+  const loaded = await loadJobFile(path);
+  if (loaded.kind === 'valid') return loaded.value;
+  loaded.faults.forEach((fault) => {
+    console.err(faultLine(fault));
+  });
+  return null;
 }

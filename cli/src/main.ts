@@ -8,7 +8,9 @@ import { convertFile } from './convertFile';
 import type { Console } from './console';
 import { fitPurpose } from './fitPurpose';
 import { identifyPiece } from './identifyPiece';
+import { logFile } from './logFile';
 import { oneHole } from './oneHole';
+import { packFile } from './packFile';
 import { planFile } from './planFile';
 import { stressHole, stressMap } from './stressHole';
 import { windowHole } from './windowHole';
@@ -26,6 +28,7 @@ const OPTIONS = {
   hole: { type: 'string' },
   size: { type: 'string' },
   map: { type: 'boolean' },
+  csv: { type: 'boolean' },
 } as const;
 type Option = keyof typeof OPTIONS;
 
@@ -124,6 +127,23 @@ const COMMANDS = {
         { ...values, mirrored: values.mirrored ?? false, units: unitsOf(values) },
         console,
       ),
+  },
+  pack: {
+    usage: 'pack FILE TO.pdf',
+    does: 'write a job on paper: packing list, a bench card a hole, 1:1 templates; --hole for one card',
+    takes: 2,
+    needs: [],
+    may: ['inch', 'hole', 'paper'],
+    run: ({ words: [from = '', to = ''], values }, console) =>
+      packFile(from, to, { ...values, units: unitsOf(values), now: new Date() }, console),
+  },
+  log: {
+    usage: 'log FILE [--csv]',
+    does: 'print the runs of a job file, planned beside actual, as JSON or CSV',
+    takes: 1,
+    needs: [],
+    may: ['csv'],
+    run: ({ words: [file = ''], values }, console) => logFile(file, values.csv ?? false, console),
   },
   identify: {
     usage: "identify --json '{…}'",

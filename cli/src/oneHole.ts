@@ -1,7 +1,6 @@
 import type { JobFile } from '@nucleon/core/job/job';
 import type { Console } from './console';
-import { faultLine } from './faultLine';
-import { loadJobFile } from './loadJobFile';
+import { loadOrSay } from './loadJobFile';
 
 /** A job of the one piece that holds the hole meant. */
 export interface OneHole {
@@ -19,14 +18,9 @@ export async function oneHole(
   pieceWanted: string | undefined,
   console: Console,
 ): Promise<OneHole | null> {
-  const loaded = await loadJobFile(path);
-  if (loaded.kind === 'faulty') {
-    loaded.faults.forEach((fault) => {
-      console.err(faultLine(fault));
-    });
-    return null;
-  }
-  const all = loaded.value.pieces.flatMap((piece) => piece.holes.map((hole) => ({ piece, hole })));
+  const job = await loadOrSay(path, console);
+  if (!job) return null;
+  const all = job.pieces.flatMap((piece) => piece.holes.map((hole) => ({ piece, hole })));
   const found = all
     .filter(({ hole }) => hole.id === wanted || hole.label === wanted)
     .filter(
@@ -46,5 +40,5 @@ export async function oneHole(
     );
     return null;
   }
-  return { file: { ...loaded.value, pieces: [first.piece] }, holeId: first.hole.id };
+  return { file: { ...job, pieces: [first.piece] }, holeId: first.hole.id };
 }

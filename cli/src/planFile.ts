@@ -7,28 +7,22 @@ import { rememberingBend } from '@nucleon/core/plate/bender';
 import type { Risk } from '@nucleon/core/risk/assessRisk';
 import { METRIC } from '@nucleon/core/units/unitSystem';
 import type { Console } from './console';
-import { faultLine } from './faultLine';
-import { loadJobFile } from './loadJobFile';
+import { loadOrSay } from './loadJobFile';
 import { NUCLEON_VERSION } from './version';
 
 /** Prints every hole's plan as JSON and returns 0; faults go to standard error, and 1. */
 export async function planFile(path: string, console: Console): Promise<number> {
-  const loaded = await loadJobFile(path);
-  if (loaded.kind === 'faulty') {
-    loaded.faults.forEach((fault) => {
-      console.err(faultLine(fault));
-    });
-    return 1;
-  }
+  const job = await loadOrSay(path, console);
+  if (!job) return 1;
   const holes: (Plan & { readonly edge: readonly JudgedRule[]; readonly risk: Risk | null })[] = [];
   const bend = rememberingBend();
-  for (const piece of loaded.value.pieces) {
+  for (const piece of job.pieces) {
     for (const hole of piece.holes) {
       // Hole ids are unique within a piece only.
-      const file = { ...loaded.value, pieces: [piece] };
+      const file = { ...job, pieces: [piece] };
       const outcome = makePlan(file, hole.id, METRIC, bend);
       if (outcome.kind !== 'planned') continue;
-      const { customMaterials, house } = loaded.value;
+      const { customMaterials, house } = job;
       const material = faceMaterial(piece, customMaterials);
       const edge = judgeEdges({ piece, material, hole, house }, piece.holes);
       const assessed = assessHole(file, hole.id, { bend });

@@ -56,6 +56,27 @@ interface FlatDrawing {
 
 /** One face at full size on as many pages as it takes. */
 export async function writePdf(sheet: Sheet, choice: PdfChoice): Promise<PdfOutcome> {
+  const pdf = await PDFDocument.create();
+  pdf.setTitle(`${sheet.name}, 1:1 template`);
+  pdf.setCreator('Nucleon');
+  const font = await pdf.embedFont(StandardFonts.Helvetica);
+  const added = addTemplate(pdf, font, sheet, choice);
+  return added.kind === 'added'
+    ? { kind: 'written', bytes: await pdf.save(), pages: added.pages }
+    : added;
+}
+
+export type AddedPages =
+  | { readonly kind: 'added'; readonly pages: number }
+  | Exclude<PdfOutcome, { readonly kind: 'written' }>;
+
+/** The same pages into a document that has others. */
+export function addTemplate(
+  pdf: PDFDocument,
+  font: PDFFont,
+  sheet: Sheet,
+  choice: PdfChoice,
+): AddedPages {
   const flat = flatDrawing(sheet, choice.units);
   const [w, h] = [
     flat.most.xMm - flat.least.xMm + 2 * ROUND_MM,
@@ -68,15 +89,11 @@ export async function writePdf(sheet: Sheet, choice: PdfChoice): Promise<PdfOutc
       kind: 'refused',
       message: `At full size this takes ${count} pages of ${PAPERS[choice.paper].name}; at most ${MOST_PAGES} are made. Print it on a plotter from the DXF or SVG.`,
     };
-  const pdf = await PDFDocument.create();
-  pdf.setTitle(`${sheet.name}, 1:1 template`);
-  pdf.setCreator('Nucleon');
-  const font = await pdf.embedFont(StandardFonts.Helvetica);
   for (const [index, tile] of tiling.tiles.entries()) {
     drawPage(pdf, font, { sheet, choice, flat, tile, widthMm: w, tiling });
     if (choice.onPage?.(index + 1, count) === false) return { kind: 'cancelled' };
   }
-  return { kind: 'written', bytes: await pdf.save(), pages: count };
+  return { kind: 'added', pages: count };
 }
 
 interface PageJob {

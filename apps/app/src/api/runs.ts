@@ -8,7 +8,7 @@ import type {
 } from '@nucleon/contract/wire';
 import type { RunEvent } from '@nucleon/core/run/runEvent';
 import type { RunOutcome } from '@nucleon/core/run/runOutcome';
-import { infiniteQueryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, keepPreviousData } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
 import { sendPicture } from './photos';
 
@@ -37,6 +37,8 @@ export const runsQuery = (filter: LogFilter) =>
         `/runs?page=${pageParam}&pageSize=${PAGE_SIZE}${queryOf(filter)}`,
         { signal },
       ),
+    // What was found stays in sight until the next is here.
+    placeholderData: keepPreviousData,
     initialPageParam: 1,
     getNextPageParam: (last) =>
       last.page * last.pageSize < last.total ? last.page + 1 : undefined,

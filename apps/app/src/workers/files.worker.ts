@@ -1,4 +1,5 @@
 import { readBitsCsv, writeBitsCsv } from '@nucleon/files/bitsCsv';
+import { writeJobPack } from '@nucleon/files/jobPack';
 import { readDrawing } from '@nucleon/files/readDrawing';
 import { readRunsCsv, writeRunsCsv } from '@nucleon/files/runsCsv';
 import { writeDxf } from '@nucleon/files/writeDxf';
@@ -40,6 +41,23 @@ async function answer(request: FilesRequest): Promise<void> {
   if (request.kind === 'read-runs') {
     const text = new TextDecoder('utf-8').decode(request.bytes);
     say({ kind: 'runs', outcome: readRunsCsv(text, (row) => nameId(row, LIST_IDS)) });
+    return;
+  }
+  if (request.kind === 'write-pack') {
+    const { file, onlyHole } = request;
+    const pack = await writeJobPack(file, {
+      paper: request.paper,
+      units: request.units,
+      now: new Date(),
+      ...(onlyHole === undefined ? {} : { onlyHole }),
+      onPage: (done, of) => {
+        say({ kind: 'page', done, of });
+        return true;
+      },
+    });
+    if (pack.kind === 'written')
+      say({ kind: 'written', bytes: pack.bytes, mime: 'application/pdf' });
+    else say({ kind: 'refused', message: pack.kind === 'refused' ? pack.message : 'Cancelled.' });
     return;
   }
   if (request.kind === 'read') {

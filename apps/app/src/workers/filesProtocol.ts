@@ -1,3 +1,4 @@
+import type { JobFile } from '@nucleon/core/job/job';
 import type { Bit } from '@nucleon/core/job/kit';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
@@ -19,6 +20,14 @@ export type FilesRequest =
       readonly owned: readonly Pick<Bit, 'name' | 'family' | 'diameterMm'>[];
     }
   | { readonly kind: 'write-bits'; readonly bits: readonly Bit[] }
+  | {
+      readonly kind: 'write-pack';
+      readonly file: JobFile;
+      readonly paper: PaperId;
+      readonly units: UnitSystem;
+      /** One hole’s card alone. */
+      readonly onlyHole?: string;
+    }
   | { readonly kind: 'write-runs'; readonly runs: readonly RunRecord[] }
   | { readonly kind: 'read-runs'; readonly bytes: Uint8Array; readonly name: string }
   | {

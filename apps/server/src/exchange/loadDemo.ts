@@ -15,6 +15,7 @@ import { bitContent, machineContent, partContent } from '../kit/kitMapping';
 import { kitPartEntity } from '../kit/kitPartEntity';
 import { machineEntity } from '../kit/machineEntity';
 import { pieceEntity } from '../pieces/pieceEntity';
+import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
 import { forgetPlansWithKit } from '../plans/storePlans';
 import { importJob } from './importJob';
 
@@ -57,6 +58,12 @@ async function demoFiles(folder: string): Promise<JobFile[]> {
 }
 
 async function removeDemo(manager: EntityManager, file: JobFile): Promise<void> {
+  const runIds = file.log?.map(({ runId }) => runId) ?? [];
+  if (runIds.length > 0) {
+    await manager.delete(runEventEntity, { runId: In(runIds) });
+    await manager.delete(runPhotoEntity, { runId: In(runIds) });
+    await manager.delete(runEntity, { id: In(runIds) });
+  }
   const pieces = await manager.findBy(pieceEntity, { jobId: file.job.id });
   const pieceIds = pieces.map((piece) => piece.id);
   if (pieceIds.length > 0) await manager.delete(holeEntity, { pieceId: In(pieceIds) });

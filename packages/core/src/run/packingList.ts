@@ -20,11 +20,12 @@ export function packingList(
   units: UnitSystem,
 ): readonly PackedItem[] {
   const items = new Map<string, string>();
+  const fills = mostWater(works);
   const add = (id: string, text: string): void => {
     if (!items.has(id)) items.set(id, text);
   };
   for (const { plan, piece, hole } of works) {
-    const { setup } = plan;
+    const { setup, water } = plan;
     for (const pilot of plan.pilots) add(`bit-${pilot.bitName}`, pilot.bitName);
     add(
       `bit-${setup.bitId ?? setup.bitName}`,
@@ -40,7 +41,7 @@ export function packingList(
       );
     if (hole.setup?.guide)
       add(`guide-${hole.setup.guide.kind}`, `Guide: ${hole.setup.guide.kind.replaceAll('-', ' ')}`);
-    addWater(plan, units, add);
+    addWater(plan, fills.get(water.method) ?? null, units, add);
     if (setup.start === 'tape') add('tape', 'Masking tape');
     add(
       'mark',
@@ -58,12 +59,23 @@ export function packingList(
   return [...items].map(([id, text]) => ({ id, text }));
 }
 
+/** The largest filling of each way of wetting: one tray serves all. */
+function mostWater(works: Parameters<typeof packingList>[0]): ReadonlyMap<string, number> {
+  const most = new Map<string, number>();
+  for (const { plan } of works) {
+    const { method, fillL } = plan.water;
+    if (fillL !== null) most.set(method, Math.max(fillL, most.get(method) ?? 0));
+  }
+  return most;
+}
+
 function addWater(
   plan: BarePlan,
+  fillL: number | null,
   units: UnitSystem,
   add: (id: string, text: string) => void,
 ): void {
-  const { method, fillL, name } = plan.water;
+  const { method, name } = plan.water;
   const { kind } = COOLANTS[method as CoolantId];
   if (kind === 'dry') add('extraction', 'Extraction and a respirator');
   else if (fillL !== null)
@@ -78,7 +90,8 @@ function addWater(
 export function packingListOf(file: JobFile, units: UnitSystem): readonly PackedItem[] {
   const works = file.pieces.flatMap((piece) =>
     piece.holes.flatMap((hole) => {
-      const outcome = makePlan(file, hole.id, units);
+      // Hole ids are unique within a piece only.
+      const outcome = makePlan({ ...file, pieces: [piece] }, hole.id, units);
       return outcome.kind === 'planned' ? [{ plan: outcome.plan, piece, hole }] : [];
     }),
   );

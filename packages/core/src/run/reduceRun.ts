@@ -237,7 +237,13 @@ function gaveWay(state: RunState, event: RunEvent): RunState {
   const at = state.phase === 'paused' ? state.resumeTo : state.phase;
   if (
     at === null ||
-    !(isCutting({ phase: at }) || at === 'lift' || at === 'water-change' || at === 'core-break')
+    !(
+      isCutting({ phase: at }) ||
+      at === 'lift' ||
+      at === 'water-change' ||
+      at === 'core-break' ||
+      at === 'flip'
+    )
   )
     return outOfTurn(state, event);
   const leg = legOf(state);

@@ -27,6 +27,6 @@ export function runLine(
   const chip =
     run.exitChipMm === null
       ? ''
-      : `; exit chip ${L(run.exitChipMm)}${run.plannedChipP90Mm === null ? '' : `, planned under ${L(run.plannedChipP90Mm)}`}`;
+      : `; exit chip ${L(run.exitChipMm)}${run.plannedChipP90Mm === null ? '' : `, planned ${run.plannedChipP90Mm > 0 ? `under ${L(run.plannedChipP90Mm)}` : 'none'}`}`;
   return `${depth} in ${formatDuration(run.tookS)}${planned}${chip}`;
 }

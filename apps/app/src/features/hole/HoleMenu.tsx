@@ -1,4 +1,5 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
+import type { JobFile } from '@nucleon/core/job/job';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { planText } from '@nucleon/core/plan/planText';
 import { useQueryClient } from '@tanstack/react-query';
@@ -12,15 +13,19 @@ import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { useUndo } from '../../ui/undoStore';
+import { PackButton } from '../files/PackButton';
 import { useUnits } from '../display/displayStore';
 
 /** Copy, print, delete; and what the numbers are worth. */
 export function HoleMenu({
   detail,
   plan,
+  file,
 }: {
   readonly detail: HoleDetail;
   readonly plan: Plan | null;
+  /** The job of this hole as it stands on the screen. */
+  readonly file: JobFile;
 }) {
   const units = useUnits();
   const router = useRouter();
@@ -61,6 +66,14 @@ export function HoleMenu({
     <Column padding="$4" gap="$3">
       <Row gap="$2" flexWrap="wrap" id="print-hide-menu">
         <Button label="Copy the plan" icon={Copy} onPress={copy} disabled={!plan} />
+        <PackButton
+          label="Bench card, PDF"
+          name={`${hole.label ?? 'hole'} ${piece.name}`}
+          file={() => Promise.resolve(file)}
+          onlyHole={hole.id}
+          onSaid={setSaid}
+          testID="bench-card"
+        />
         <Button
           label="Print"
           icon={Printer}

@@ -8,6 +8,7 @@ import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { deleteJob, exportJob, jobQuery, restoreJob } from '../../api/jobs';
 import { Button } from '../../ui/Button';
+import { PackButton } from '../files/PackButton';
 import { Column, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { fileName, saveFile } from '../../ui/saveFile';
@@ -107,6 +108,13 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
           testID="own-materials-link"
         />
         <Button label="Save as a file" icon={FileDown} onPress={save} testID="export" />
+        <PackButton
+          label="Job pack, PDF"
+          name={job.name}
+          file={() => exportJob(job.id)}
+          onSaid={setSaid}
+          testID="job-pack"
+        />
         <Button label="Delete job" icon={Trash} look="stop" onPress={remove} testID="delete-job" />
       </Row>
       <Small role="status" aria-live="polite">

@@ -1,0 +1,58 @@
+import type { JobFile } from '@nucleon/core/job/job';
+import FileText from 'lucide-react-native/icons/file-text';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import { fileName, saveFile } from '../../ui/saveFile';
+import { askFiles } from '../../workers/files';
+import { useUnits } from '../display/displayStore';
+
+interface PackButtonProps {
+  readonly label: string;
+  readonly name: string;
+  /** Asked for when it is pressed. */
+  readonly file: () => Promise<JobFile>;
+  readonly onlyHole?: string;
+  readonly onSaid: (text: string) => void;
+  readonly testID: string;
+}
+
+/** A job, or one hole of it, on paper. */
+export function PackButton({ label, name, file, onlyHole, onSaid, testID }: PackButtonProps) {
+  const units = useUnits();
+  const [busy, setBusy] = useState(false);
+  const write = async (): Promise<void> => {
+    setBusy(true);
+    onSaid('Drawing…');
+    try {
+      const reply = await askFiles(
+        {
+          kind: 'write-pack',
+          file: await file(),
+          paper: units.length === 'inch' ? 'letter' : 'a4',
+          units,
+          ...(onlyHole === undefined ? {} : { onlyHole }),
+        },
+        (done, of) => {
+          onSaid(`Drawing ${done} of ${of}…`);
+        },
+      ).done;
+      if (reply.kind === 'written') {
+        const saved = `${fileName(name, 'hole')}.pdf`;
+        saveFile(saved, new Blob([reply.bytes as BlobPart], { type: reply.mime }));
+        onSaid(`Saved as ${saved}.`);
+      } else onSaid(reply.kind === 'refused' ? reply.message : '');
+    } catch (error) {
+      onSaid(error instanceof Error ? error.message : 'It could not be drawn.');
+    }
+    setBusy(false);
+  };
+  return (
+    <Button
+      label={label}
+      icon={FileText}
+      disabled={busy}
+      onPress={() => void write()}
+      testID={testID}
+    />
+  );
+}

@@ -1,0 +1,56 @@
+import { planWith, writeRun } from '@nucleon/core/run/runFixtures';
+import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
+import type { Sent } from './testingApi';
+
+/** A store like the browser’s, emptied for each test. */
+export function fakeStorage(): Map<string, string> {
+  const kept = new Map<string, string>();
+  globalThis.localStorage = {
+    get length() {
+      return kept.size;
+    },
+    key: (index: number) => [...kept.keys()][index] ?? null,
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => {
+      kept.set(key, value);
+    },
+    removeItem: (key: string) => {
+      kept.delete(key);
+    },
+    clear: () => {
+      kept.clear();
+    },
+  };
+  return kept;
+}
+
+/** The act that opens a run of the usual pane. */
+export function opening(): Extract<RunAct, { kind: 'open' }> {
+  const [first] = writeRun({}, planWith()).events;
+  if (first?.act.kind !== 'open') throw new Error('not opened');
+  return first.act;
+}
+
+/** A server that keeps what it is sent, for a run each. */
+export function runServer() {
+  const kept: RunEvent[] = [];
+  return {
+    kept,
+    answer: ({ method, path, body }: Sent) => {
+      if (!path.startsWith('/runs/')) return undefined;
+      if (method === 'POST') {
+        kept.push(...((body?.events ?? []) as RunEvent[]));
+        return { status: 200, body: { upTo: kept.length, refused: [] } };
+      }
+      const after = Number(/after=(\d+)/.exec(path)?.[1] ?? 0);
+      return {
+        status: 200,
+        body: { run: null, events: kept.slice(after), upTo: kept.length },
+      };
+    },
+  };
+}
+
+// Stores that keep themselves look for the browser’s as they are made: import this before them.
+fakeStorage();
+Object.assign(globalThis, { navigator: {} });

@@ -1,0 +1,50 @@
+import { writeFile } from 'node:fs/promises';
+import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import { writeJobPack } from '@nucleon/files/jobPack';
+import { PAPERS, type PaperId } from '@nucleon/files/tiles';
+import type { Console } from './console';
+import { loadOrSay } from './loadJobFile';
+
+interface PackChoice {
+  readonly hole?: string | undefined;
+  readonly paper?: string | undefined;
+  readonly units: UnitSystem;
+  readonly now: Date;
+}
+
+/** A job on paper: packing list, a card a hole, templates; or one hole’s card. 0 done, 1 bad input. */
+export async function packFile(
+  from: string,
+  to: string,
+  { hole, paper = 'a4', units, now }: PackChoice,
+  console: Console,
+): Promise<number> {
+  const job = await loadOrSay(from, console);
+  if (!job) return 1;
+  if (!Object.hasOwn(PAPERS, paper)) {
+    console.err(`“${paper}” is not a paper; use ${Object.keys(PAPERS).join(' or ')}.`);
+    return 1;
+  }
+  const holes = job.pieces.flatMap((piece) => piece.holes);
+  const named =
+    hole === undefined ? undefined : holes.find(({ id, label }) => id === hole || label === hole);
+  if (hole !== undefined && !named) {
+    console.err(
+      `There is no hole “${hole}”; the file has ${holes.map(({ id, label }) => label ?? id).join(', ')}.`,
+    );
+    return 1;
+  }
+  const pack = await writeJobPack(job, {
+    paper: paper as PaperId,
+    units,
+    now,
+    ...(named ? { onlyHole: named.id } : {}),
+  });
+  if (pack.kind !== 'written') {
+    console.err(pack.kind === 'refused' ? pack.message : 'Cancelled.');
+    return 1;
+  }
+  await writeFile(to, pack.bytes);
+  console.out(`${to}: ${pack.pages} page${pack.pages === 1 ? '' : 's'}.`);
+  return 0;
+}
