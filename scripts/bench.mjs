@@ -64,6 +64,7 @@ async function benchFirstLoad(address) {
 async function fillWithHoles(address) {
   const demo = JSON.parse(await readFile(join(ROOT, 'demo', '1-dial-house.json'), 'utf8'));
   const [piece] = demo.pieces;
+  const [run] = demo.log;
   const jobs = [];
   for (let job = 0; job < HOLES / HOLES_A_JOB; job++) {
     const holes = Array.from({ length: HOLES_A_JOB }, (_, index) => ({
@@ -73,8 +74,24 @@ async function fillWithHoles(address) {
       yMm: 60 + Math.floor(index / 10) * 30,
     }));
     const outline = { kind: 'rectangle', widthMm: 420, heightMm: 420 };
+    const log = holes.map(({ id }, index) => ({
+      runId: `bench-${job}-${index}`,
+      events: run.events.map((event) => ({
+        ...event,
+        id: `${job}-${index}-${event.id}`,
+        ...(event.act.kind === 'open'
+          ? {
+              act: {
+                ...event.act,
+                subject: { ...event.act.subject, jobId: `bench${job}`, pieceId: 'p', holeId: id },
+              },
+            }
+          : {}),
+      })),
+    }));
     const file = {
       ...demo,
+      log,
       job: { id: `bench${job}`, name: `Bench ${job}` },
       pieces: [{ ...piece, outline, id: 'p', holes }],
     };
@@ -99,6 +116,9 @@ async function benchApi(address) {
     ...holes.slice(0, 6).map((id) => `/api/v1/holes/${id}`),
     '/api/v1/bits',
     '/api/v1/jobs?search=bench%204',
+    '/api/v1/runs?pageSize=30',
+    '/api/v1/runs?search=bench%204&outcome=fine',
+    '/api/v1/runs/bench-0-0',
   ];
   /** One request every 20 ms, whether or not the last has answered; times from when it was due. */
   const run = async (seconds) => {

@@ -3,6 +3,8 @@ import { writeFileSync } from 'node:fs';
 import { IDENTIFIERS } from '@nucleon/core/identify/identify';
 import type { Field } from '@nucleon/core/purposes/field';
 import { PURPOSES } from '@nucleon/core/purposes/purposes';
+import { BY_ITSELF, CAUSE_IDS, CAUSES } from '@nucleon/core/signs/causes';
+import { SIGN_IDS, SIGNS, type SignEffect } from '@nucleon/core/signs/signs';
 import { gateTable } from './gateTable.mts';
 import { plateTables } from './plateTable.mts';
 
@@ -15,6 +17,24 @@ function fieldText(name: string, field: Field): string {
     return `\`${name}\` (${Object.keys(field.options).join(', ')}; usually ${field.usual})`;
   const unit = field.kind === 'length' ? 'mm' : field.unit;
   return `\`${name}\`${field.optional ? '?' : ''}${unit ? ` ${unit}` : ''}${usual}`;
+}
+
+/** What a sign does to the run, in a few words. */
+function effectWords(effect: SignEffect): string {
+  switch (effect.kind) {
+    case 'force':
+      return `force × ${effect.factor}`;
+    case 'stop':
+      return 'pauses';
+    case 'cool':
+      return 'waits until it is cool';
+    case 'lift':
+      return 'lifts';
+    case 'halt':
+      return effect.phase === 'water-change' ? 'waits for clear water' : 'waits for the core';
+    case 'nearly-through':
+      return 'eases off; the rim is near the end';
+  }
 }
 
 const write = (name: string, text: string): void => {
@@ -121,5 +141,40 @@ ${table(['case', 'closed form', 'solved', 'off by', 'allowed', 'nodes'], forms)}
 Held square under a point load, squares cut in two, off the closed form by:
 
 ${table(['mesh', 'off by'], refined)}
+`,
+);
+
+write(
+  'signs.md',
+  `# Signs and what is the matter
+
+What can be seen, heard or felt while drilling, what it means and the one thing to do (\`packages/core/src/signs/signs.ts\`).
+
+${table(
+  ['code', 'by', 'sign', 'means', 'do', 'the run'],
+  SIGN_IDS.map((id) => {
+    const { by, title, means, todo, effect } = SIGNS[id];
+    return [id, by, title, means, todo, effect ? effectWords(effect) : '–'];
+  }),
+)}
+
+## Ranked by Bayes' rule
+
+P(cause | signs) ∝ prior × Π P(sign | cause)^w. The prior follows the run: sharpness, depth, rate beside the plan, since the
+last lift, murk, force, core in the barrel, heat, held by hand or not. w halves every 120 s, since what was seen long ago may
+have been mended; a sign that went after its remedy counts no more. A sign that a cause does not account for shows all the same
+${BY_ITSELF * 100} % of the time. The chances are starting values judged from how each fault is told at the bench, not measured;
+the log is what will correct them.
+
+${table(
+  ['cause', 'do', 'shows as', 'source'],
+  CAUSE_IDS.map((id) => {
+    const { title, todo, shows, source } = CAUSES[id];
+    const chances = Object.entries(shows)
+      .map(([sign, chance]) => `${sign} ${Math.round(chance * 1000) / 10} %`)
+      .join(', ');
+    return [title, todo, chances, source];
+  }),
+)}
 `,
 );

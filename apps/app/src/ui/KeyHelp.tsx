@@ -12,6 +12,7 @@ const KEYS = [
   ['N', 'new hole'],
   ['Ctrl Z', 'take back the last change of a hole'],
   ['Ctrl Shift Z', 'do it again'],
+  ['Space, T, M, S, U', 'at the bench: go or pause, through, measured, sign, take back'],
   ['Tab, Enter', 'move and press'],
 ] as const;
 

@@ -5,6 +5,7 @@ import { planText } from '@nucleon/core/plan/planText';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
+import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import Printer from 'lucide-react-native/icons/printer';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
@@ -80,6 +81,14 @@ export function HoleMenu({
           onPress={() => {
             window.print();
           }}
+        />
+        <Button
+          label="Its runs"
+          icon={NotebookPen}
+          onPress={() => {
+            router.navigate(`/log?holeId=${hole.id}`);
+          }}
+          testID="hole-runs"
         />
         <Button
           label="Delete hole"

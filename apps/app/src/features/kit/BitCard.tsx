@@ -3,7 +3,9 @@ import { lastDressed, noteWords } from '@nucleon/core/bits/bitWords';
 import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import Copy from 'lucide-react-native/icons/copy';
+import { useRouter } from 'expo-router';
 import Eye from 'lucide-react-native/icons/eye';
+import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { putBit } from '../../api/kit';
@@ -25,6 +27,7 @@ interface BitCardProps {
 /** One bit: look at it, change it, have another like it, put it away. */
 export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
   const client = useQueryClient();
+  const router = useRouter();
   const [checking, setChecking] = useState(startsWith === 'check');
   const [trouble, setTrouble] = useState('');
   const { id, version, updatedAt: _at, ...own } = bit;
@@ -70,6 +73,14 @@ export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
               setChecking(true);
             }}
             testID="bit-check"
+          />
+          <Button
+            label="Its runs"
+            icon={NotebookPen}
+            onPress={() => {
+              router.navigate(`/log?bitId=${id}`);
+            }}
+            testID="bit-runs"
           />
           <Button label="Another like it" icon={Copy} onPress={() => void keep(another)} />
           <Button

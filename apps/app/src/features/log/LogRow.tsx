@@ -1,5 +1,4 @@
 import type { StoredRun } from '@nucleon/contract/wire';
-import { findMaterial } from '@nucleon/core/materials/materials';
 import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
 import { runLine } from '@nucleon/core/run/runLine';
 import { format } from 'date-fns/format';
@@ -9,9 +8,8 @@ import { Row } from '../../ui/layout';
 import { RowLink } from '../../ui/RowLink';
 import { Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
+import { materialName } from './materialName';
 import { OUTCOME_LOOKS } from './outcomeLooks';
-
-const materialName = (id: string): string => findMaterial(id)?.name ?? id;
 
 /** One run in the log: what, when, how it came out, and what was expected. */
 export function LogRow({ run }: { readonly run: StoredRun }) {

@@ -6,7 +6,7 @@ import { useDeferredValue, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
 import { runsQuery, type LogFilter } from '../../api/runs';
 import { Button } from '../../ui/Button';
-import { Chips } from '../../ui/Chips';
+import { Chips, type Chip } from '../../ui/Chips';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/StateView';
@@ -16,11 +16,14 @@ import { useKeys } from '../../ui/useKeys';
 import { LogChart } from './LogChart';
 import { LogFiles } from './LogFiles';
 import { LogRow } from './LogRow';
+import { materialName } from './materialName';
 
 const OUTCOME_CHIPS = [
   { value: 'all', label: 'All' },
   ...RUN_OUTCOMES.map((value) => ({ value, label: OUTCOME_WORDS[value] })),
 ] as const;
+
+const ANY = 'any';
 
 /** All that was drilled, newest first: found, filtered, set beside its plan. */
 export function LogScreen() {
@@ -28,15 +31,18 @@ export function LogScreen() {
   const asked = useLocalSearchParams<Record<string, string>>();
   const [search, setSearch] = useState('');
   const [outcome, setOutcome] = useState<RunOutcome | 'all'>('all');
+  const [material, setMaterial] = useState(ANY);
   const words = useDeferredValue(search.trim());
   const filter: LogFilter = {
     search: words,
     ...(outcome === 'all' ? {} : { outcome }),
     ...pick(asked, ['bitId', 'pieceId', 'holeId', 'material']),
+    ...(material === ANY ? {} : { material }),
   };
   const runs = useInfiniteQuery(runsQuery(filter));
   const items = runs.data?.pages.flatMap((page) => page.items) ?? [];
   const total = runs.data?.pages[0]?.total ?? 0;
+  const materials = useMaterials(items);
   const box = useRef<TextInput>(null);
   useKeys([{ key: '/', does: 'search', run: () => box.current?.focus() }]);
   const narrowed = narrowedBy(filter, items);
@@ -66,6 +72,16 @@ export function LogScreen() {
           onChange={setOutcome}
           testID="log-outcome"
         />
+        {materials.length > 1 || material !== ANY ? (
+          <Chips
+            label="Material"
+            chips={[{ value: ANY, label: 'Any material' }, ...materials]}
+            hideLabel
+            value={material}
+            onChange={setMaterial}
+            testID="log-material"
+          />
+        ) : null}
         {narrowed ? (
           <Row gap="$2" alignItems="center" flexWrap="wrap">
             <Small>{narrowed}</Small>
@@ -116,6 +132,16 @@ export function LogScreen() {
       </Column>
     </Page>
   );
+}
+
+/** What was drilled in, as far as it has been seen: a filter does not take the other filters away. */
+function useMaterials(items: readonly StoredRun[]): readonly Chip<string>[] {
+  const [seen, setSeen] = useState<readonly string[]>([]);
+  const fresh = [...new Set(items.map(({ material }) => material))].filter(
+    (id) => !seen.includes(id),
+  );
+  if (fresh.length > 0) setSeen([...seen, ...fresh].sort());
+  return seen.map((value) => ({ value, label: materialName(value) }));
 }
 
 function narrowedBy(

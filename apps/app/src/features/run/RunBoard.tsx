@@ -27,6 +27,7 @@ import { RunStory } from './RunStory';
 import { hasAnswer, SignAnswer } from './SignAnswer';
 import { SignSheet } from './SignSheet';
 import { StopSheet } from './StopSheet';
+import { useRuns } from './runStore';
 import type { LiveRun } from './useRun';
 import { useRunCues } from './useRunCues';
 import type { RunSync } from './useRunSync';
@@ -46,6 +47,7 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
   const router = useRouter();
   const { wide } = useMedia();
   const [sheet, setSheet] = useState<RunSheet | null>(null);
+  const isFull = useRuns((runs) => runs.isFull);
   const view = runView(state, units);
   const over = isOver(state);
   const said = useRunCues(state, drives && !over && state.phase !== 'prepare');
@@ -134,6 +136,15 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
           }}
         />
       )}
+      {isFull ? (
+        <Column padding="$3">
+          <Notice
+            level="caution"
+            title="this device is full"
+            text="Nothing more can be written down here: keep this page open until it says Logged."
+          />
+        </Column>
+      ) : null}
       {sync.kind === 'refused' ? (
         <Column padding="$3">
           <Notice level="caution" title="Not all sent" text={sync.message} />

@@ -1,3 +1,5 @@
+import { replayRun } from '@nucleon/core/run/replay';
+import { isOver } from '@nucleon/core/run/runState';
 import type { RunEvent } from '@nucleon/core/run/runEvent';
 
 /**
@@ -14,8 +16,29 @@ export interface KeptEvent {
 const keyOf = (runId: string, eventId: string): string => `${PREFIX}${runId}.${eventId}`;
 export const isRunKey = (key: string | null): boolean => key?.startsWith(PREFIX) ?? false;
 
-export function keepEvent(runId: string, kept: KeptEvent): void {
-  globalThis.localStorage.setItem(keyOf(runId, kept.event.id), JSON.stringify(kept));
+/** Writes an event down; false where the device has no room, even after letting go of what it need not keep. */
+export function keepEvent(runId: string, kept: KeptEvent): boolean {
+  const write = (): boolean => {
+    try {
+      globalThis.localStorage.setItem(keyOf(runId, kept.event.id), JSON.stringify(kept));
+      return true;
+    } catch {
+      return false;
+    }
+  };
+  if (write()) return true;
+  tidyRuns(runId);
+  return write();
+}
+
+/** Lets go of runs that are over and that the server has whole, all but the one at hand. */
+export function tidyRuns(atHand: string): void {
+  for (const runId of keptRunIds()) {
+    const kept = keptEvents(runId);
+    const state = replayRun(kept.map(({ event }) => event))?.state;
+    if (runId !== atHand && state && isOver(state) && kept.every(({ sent }) => sent))
+      dropRun(runId);
+  }
 }
 
 /** All that the device has of a run, in no order. */

@@ -2,11 +2,16 @@ import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
 import { v7 as newId } from 'uuid';
 import { create } from 'zustand';
 import { deviceId, stampNow } from './device';
-import { isRunKey, keepEvent, keptEvents, type KeptEvent } from './keptRuns';
+import { isRunKey, keepEvent, keptEvents, keptRunIds, tidyRuns, type KeptEvent } from './keptRuns';
+
+/** So many runs a device keeps before it lets go of those that are over and sent. */
+const MOST_KEPT = 20;
 
 interface Runs {
   /** What is known of each run that was opened here, by event id. */
   readonly known: Readonly<Record<string, readonly KeptEvent[] | undefined>>;
+  /** The device has no room left: what is done now lives in this page alone until the server has it. */
+  readonly isFull: boolean;
   /** Reads again what the device keeps: another tab may have written. */
   readonly load: (runId: string) => void;
   /** Writes an act into the record, on the device first. Returns the event. */
@@ -21,6 +26,7 @@ interface Runs {
 
 export const useRuns = create<Runs>()((set, get) => ({
   known: {},
+  isFull: false,
   load: (runId) => {
     set(({ known }) => ({ known: { ...known, [runId]: keptEvents(runId) } }));
   },
@@ -34,27 +40,23 @@ export const useRuns = create<Runs>()((set, get) => ({
       act,
     };
     const kept = { event, sent: false };
-    keepEvent(runId, kept);
-    set(({ known }) => ({ known: { ...known, [runId]: [...before, kept] } }));
+    const isFull = !keepEvent(runId, kept);
+    set(({ known }) => ({ isFull, known: { ...known, [runId]: [...before, kept] } }));
     return event;
   },
   take: (runId, fromServer, sentIds) => {
     const byId = new Map(
       (get().known[runId] ?? keptEvents(runId)).map((kept) => [kept.event.id, kept]),
     );
-    let changed = false;
-    const put = (kept: KeptEvent): void => {
-      if (byId.get(kept.event.id)?.sent) return;
-      byId.set(kept.event.id, kept);
+    const taken = [...fromServer, ...sentIds.flatMap((id) => byId.get(id)?.event ?? [])].filter(
+      ({ id }) => byId.get(id)?.sent !== true,
+    );
+    for (const event of taken) {
+      const kept = { event, sent: true };
+      byId.set(event.id, kept);
       keepEvent(runId, kept);
-      changed = true;
-    };
-    for (const event of fromServer) put({ event, sent: true });
-    for (const id of sentIds) {
-      const kept = byId.get(id);
-      if (kept) put({ ...kept, sent: true });
     }
-    if (changed || !get().known[runId])
+    if (taken.length > 0 || !get().known[runId])
       set(({ known }) => ({ known: { ...known, [runId]: [...byId.values()] } }));
   },
 }));
@@ -62,6 +64,7 @@ export const useRuns = create<Runs>()((set, get) => ({
 /** Opens a run: its first event holds the plan it follows. */
 export function openRun(act: Extract<RunAct, { kind: 'open' }>): string {
   const runId = newId();
+  if (keptRunIds().length > MOST_KEPT) tidyRuns(runId);
   useRuns.getState().add(runId, act);
   return runId;
 }
