@@ -135,9 +135,9 @@ test(
     };
     await pick('fake.jpg', Buffer.from('not a picture at all'));
     await expect(page.getByTestId('photo-said')).toContainText('not a picture that can be opened');
-    await expect(page.getByTestId('photos').getByRole('img')).toHaveCount(0);
+    await expect(page.getByTestId('photos').locator('img')).toHaveCount(0);
     await pick('hole.jpg', await page.screenshot({ type: 'jpeg' }));
-    await expect(page.getByTestId('photos').getByRole('img')).toHaveCount(1);
+    await expect(page.getByTestId('photos').locator('img')).toHaveCount(1);
     await page.getByTestId('keep-result').click();
     await expect(page.getByTestId('run-mark')).toContainText('Logged');
     const { events } = (await (await request.get(`/api/v1/runs/${runId}`)).json()) as {

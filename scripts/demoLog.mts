@@ -227,6 +227,9 @@ function runOf(made: Made, index: number, file: JobFile): { runId: string; event
       trueMm = 0;
     }
   }
+  // Where it stopped short is measured: the clock alone would have it deeper.
+  if (made.end !== 'through')
+    add({ kind: 'measure', depthMm: Math.round(trueMm * 10) / 10, by: 'rule' });
   add(made.end === 'through' ? { kind: 'through' } : made.end.act);
   for (let i = 0; i < 8 && !['done', 'cracked', 'aborted', 'paused'].includes(state().phase); i++) {
     nowS += 12;

@@ -29,11 +29,32 @@ const planned = async (page) => {
   await page.waitForTimeout(1500);
 };
 
+/** A run of the hole as it stands so many seconds in: gates answered, list ticked, by a clock of its own. */
+const running = (seconds, then) => async (page) => {
+  await page.clock.install();
+  await page.getByTestId('ready-items').waitFor();
+  for (;;) {
+    const gate = page
+      .locator('[data-testid^="gate-"]')
+      .getByRole('button')
+      .filter({ hasNotText: 'Take back' });
+    if ((await gate.count()) === 0) break;
+    await gate.first().click();
+    await page.waitForTimeout(400);
+  }
+  for (const box of await page.locator('[data-testid^="ready-"][role=checkbox]').all())
+    if ((await box.getAttribute('aria-checked')) !== 'true') await box.click();
+  await page.getByText('To the bench').click();
+  await page.getByTestId('run-main').click();
+  await page.clock.runFor(seconds * 1000);
+  await then?.(page);
+  await page.clock.resume();
+};
+
 const VIEWS = [
   { name: 'jobs-phone', path: '/' },
   { name: 'job-phone', path: job(2) },
   { name: 'plan-phone', path: hole(1, 1), act: planned },
-  { name: 'plan-phone-dark', path: hole(2, 8), dark: true, act: planned },
   { name: 'plan-wide', path: hole(1, 1), wide: true, act: planned },
   {
     name: 'new-hole-phone',
@@ -69,11 +90,6 @@ const VIEWS = [
     },
   },
   {
-    name: 'marks-phone',
-    path: piece(3, 7, 'marks'),
-    act: (page) => page.getByTestId('mark-Bolt, left').scrollIntoViewIfNeeded(),
-  },
-  {
     name: 'kit-phone',
     path: '/kit?check=0192d0c0-0001-7000-8000-000000000005',
     act: async (page) => {
@@ -91,11 +107,6 @@ const VIEWS = [
     path: `${hole(1, 1)}/window`,
     wide: true,
     act: (page) => page.getByTestId('window-map').waitFor(),
-  },
-  {
-    name: 'held-phone',
-    path: `${hole(3, 9)}/held`,
-    act: (page) => page.getByTestId('supports').waitFor(),
   },
   {
     name: 'held-wide',
@@ -121,21 +132,30 @@ const VIEWS = [
     },
   },
   {
-    name: 'compare-phone',
-    path: `${hole(1, 1)}/compare`,
-    act: (page) => page.getByTestId('question-backing').waitFor(),
-  },
-  {
     name: 'through-phone-dark',
     path: `${hole(2, 8)}/through`,
     dark: true,
     act: (page) => page.getByTestId('moments').waitFor(),
   },
+  { name: 'run-phone', path: `${hole(1, 1)}/ready`, act: running(150) },
   {
-    name: 'risk-phone',
-    path: `${hole(1, 1)}/risk`,
-    act: (page) => page.getByTestId('risk').waitFor(),
+    name: 'run-phone-dark',
+    path: `${hole(2, 8)}/ready`,
+    dark: true,
+    act: running(400),
   },
+  { name: 'run-wide', path: `${hole(2, 5)}/ready`, wide: true, act: running(110) },
+  {
+    name: 'run-wide-dark',
+    path: `${hole(1, 1)}/ready`,
+    wide: true,
+    dark: true,
+    act: running(130, async (page) => {
+      await page.getByTestId('sign-labours').click();
+      await page.clock.runFor(3000);
+    }),
+  },
+  { name: 'log-phone', path: '/log', act: (page) => page.getByTestId('log').waitFor() },
 ];
 
 checkNode();

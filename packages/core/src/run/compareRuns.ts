@@ -71,6 +71,9 @@ export function chipComparison(runs: readonly Compared[]): ComparedRuns {
   };
 }
 
+/** Nearer to one than this a ratio is as planned. */
+const AS_PLANNED = 0.05;
+
 /** The middle ratio, which one odd run does not move, and how many went past their ninetieth. */
 function verdict(
   points: readonly ComparedPoint[],
@@ -89,5 +92,9 @@ function verdict(
       : ((ratios[ratios.length / 2 - 1] ?? 1) + (ratios[ratios.length / 2] ?? 1)) / 2;
   const over = points.filter(({ actual, planned90 }) => actual > planned90).length;
   const count = points.length === 1 ? `One ${what}` : `${points.length} such runs`;
-  return `${count} ${did} ${formatDecimals(middle, 1)} ${ratio}, taking the middle one; ${over === 0 ? 'none' : over} went ${past}.`;
+  const beside =
+    Math.abs(middle - 1) < AS_PLANNED
+      ? `as ${ratio.slice(ratio.indexOf('as ') + 3)}`
+      : `${formatDecimals(middle, 1)} ${ratio}`;
+  return `${count} ${did} ${beside}, taking the middle one; ${over === 0 ? 'none' : over} went ${past}.`;
 }

@@ -2,8 +2,8 @@ import type { StoredRun } from '@nucleon/contract/wire';
 import { OUTCOME_WORDS, RUN_OUTCOMES, type RunOutcome } from '@nucleon/core/run/runOutcome';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useDeferredValue, useRef, useState } from 'react';
-import type { TextInput } from 'react-native';
+import { useDeferredValue, useRef, useState, type ReactNode } from 'react';
+import { ScrollView, type TextInput } from 'react-native';
 import { runsQuery, type LogFilter } from '../../api/runs';
 import { Button } from '../../ui/Button';
 import { Chips, type Chip } from '../../ui/Chips';
@@ -64,23 +64,29 @@ export function LogScreen() {
           inputMode="search"
           testID="log-search"
         />
-        <Chips
-          label="How it came out"
-          hideLabel
-          chips={OUTCOME_CHIPS}
-          value={outcome}
-          onChange={setOutcome}
-          testID="log-outcome"
-        />
-        {materials.length > 1 || material !== ANY ? (
+        <Sideways>
           <Chips
-            label="Material"
-            chips={[{ value: ANY, label: 'Any material' }, ...materials]}
+            label="How it came out"
             hideLabel
-            value={material}
-            onChange={setMaterial}
-            testID="log-material"
+            nowrap
+            chips={OUTCOME_CHIPS}
+            value={outcome}
+            onChange={setOutcome}
+            testID="log-outcome"
           />
+        </Sideways>
+        {materials.length > 1 || material !== ANY ? (
+          <Sideways>
+            <Chips
+              label="Material"
+              nowrap
+              chips={[{ value: ANY, label: 'Any material' }, ...materials]}
+              hideLabel
+              value={material}
+              onChange={setMaterial}
+              testID="log-material"
+            />
+          </Sideways>
         ) : null}
         {narrowed ? (
           <Row gap="$2" alignItems="center" flexWrap="wrap">
@@ -133,6 +139,13 @@ export function LogScreen() {
     </Page>
   );
 }
+
+/** A line of choices that goes on beyond the edge. */
+const Sideways = ({ children }: { readonly children: ReactNode }) => (
+  <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+    {children}
+  </ScrollView>
+);
 
 /** What was drilled in, as far as it has been seen: a filter does not take the other filters away. */
 function useMaterials(items: readonly StoredRun[]): readonly Chip<string>[] {

@@ -27,6 +27,7 @@ import { RunStory } from './RunStory';
 import { hasAnswer, SignAnswer } from './SignAnswer';
 import { SignSheet } from './SignSheet';
 import { StopSheet } from './StopSheet';
+import { ResultSummary } from '../result/ResultSummary';
 import { useRuns } from './runStore';
 import type { LiveRun } from './useRun';
 import { useRunCues } from './useRunCues';
@@ -129,7 +130,7 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
   );
   const now = (
     <Column>
-      {drives ? null : (
+      {drives || over ? null : (
         <Watching
           onDrive={() => {
             act({ kind: 'drive' });
@@ -214,6 +215,7 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
                 <>
                   {now}
                   {answer}
+                  {over ? <ResultSummary run={run} /> : null}
                 </>
               )}
             </ScrollView>
@@ -233,6 +235,7 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
         <>
           {hasAnswer(state) ? answer : drawing(DRAWING_PX)}
           {now}
+          {over ? <ResultSummary run={run} /> : null}
           <RunStory state={state} />
         </>
       )}

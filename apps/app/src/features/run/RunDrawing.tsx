@@ -18,6 +18,8 @@ interface RunDrawingProps {
 
 /** A press of an arrow key, as a share of the way; with Shift a fifth of it. */
 const STEP_SHARE = 0.025;
+/** A wet finger that only rests moves no farther than this, px. */
+const LEAST_DRAG_PX = 4;
 /** Pressed one after the other, the keys set one depth, ms. */
 const RESTED_MS = 700;
 
@@ -25,6 +27,7 @@ const RESTED_MS = 700;
 export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps) {
   const units = useUnits();
   const element = useRef<HTMLElement | null>(null);
+  const from = useRef(0);
   const [found, setFound] = useState<HTMLElement | null>(null);
   const [heldMm, setHeldMm] = useState<number | null>(null);
   const shown =
@@ -37,20 +40,18 @@ export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps)
 
   useGesture(
     {
-      onDrag: ({ movement: [, dy], last, memo, tap }) => {
+      onDrag: ({ movement: [, dy], first, last }) => {
         const now = latest.current;
-        const from = typeof memo === 'number' ? memo : now.state.depthMm;
-        if (tap || !canMove(now.state)) return from;
-        const to = Math.min(now.end, Math.max(0, from + dy / now.place.scale));
-        setHeldMm(last ? null : to);
-        if (last) now.onMove(round(to));
-        return from;
+        if (first) from.current = now.state.depthMm;
+        if (!canMove(now.state)) return;
+        const to = Math.min(now.end, Math.max(0, from.current + dy / now.place.scale));
+        const isMove = Math.abs(dy) > LEAST_DRAG_PX;
+        setHeldMm(last || !isMove ? null : to);
+        if (last && isMove) now.onMove(round(to));
       },
     },
-    {
-      target: element,
-      drag: { filterTaps: true, axis: 'y', pointer: { touch: true, keys: false } },
-    },
+    // By pointer, not by touch: a browser keeps a finger’s first 15 px to itself, which is millimetres here.
+    { target: element, drag: { filterTaps: false, pointer: { keys: false } } },
   );
 
   useEffect(() => {
@@ -99,7 +100,10 @@ export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps)
       testID="run-drawing"
       style={{ touchAction: 'none', cursor: 'ns-resize' } as object}
     >
-      <SectionDrawing section={section} width={width} maxHeight={maxHeight} />
+      {/* Its shapes come and go as it runs: a finger that began on one would lose its hold. */}
+      <View style={{ pointerEvents: 'none' }}>
+        <SectionDrawing section={section} width={width} maxHeight={maxHeight} />
+      </View>
     </View>
   );
 }

@@ -4,6 +4,7 @@ import { legOf, type RunState } from '@nucleon/core/run/runState';
 import { showForce } from '@nucleon/core/units/formatQuantity';
 import { formatClock } from '@nucleon/core/units/formatClock';
 import { formatLengthShort } from '@nucleon/core/units/length';
+import { showDepth } from '@nucleon/core/units/showDepth';
 import { Column, Row } from '../../ui/layout';
 import { Label, Numeral, Strong, Title } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
@@ -49,7 +50,7 @@ export function RunNow({ state, view }: { readonly state: RunState; readonly vie
         <Row gap="$4" flexWrap="wrap" alignItems="flex-end">
           <Figure
             label={view.band ? `Deep, ${view.band}` : 'Deep'}
-            value={formatLengthShort(roundedDepth(state.depthMm), units)}
+            value={showDepth(state.depthMm, units).value}
             beside={`of ${formatLengthShort(leg.depthMm, units)}`}
             testID="run-depth"
           />
@@ -94,9 +95,6 @@ const HALTS = new Set([
 ]);
 const isHalt = ({ phase }: RunState): boolean => HALTS.has(phase);
 
-/** Tenths of a millimetre: finer would only flicker. */
-const roundedDepth = (mm: number): number => Math.round(mm * 10) / 10;
-
 function Figure({
   label,
   value,
@@ -112,7 +110,7 @@ function Figure({
 }) {
   return (
     <Column testID={testID}>
-      <Label fontSize={16} lineHeight={20}>
+      <Label fontSize={22} lineHeight={26}>
         {label}
       </Label>
       <Row gap="$2" alignItems="baseline">
@@ -120,7 +118,7 @@ function Figure({
           {value}
         </Numeral>
         {beside ? (
-          <Label fontSize={20} lineHeight={24}>
+          <Label fontSize={22} lineHeight={26}>
             {beside}
           </Label>
         ) : null}

@@ -6,6 +6,8 @@ import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
 import ThumbsDown from 'lucide-react-native/icons/thumbs-down';
 import ThumbsUp from 'lucide-react-native/icons/thumbs-up';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Lines } from '../../ui/Lines';
 import { Body, Small, Strong } from '../../ui/text';
@@ -42,6 +44,7 @@ export const hasAnswer = (state: RunState): boolean => {
 
 /** What the last sign means here, the one thing to do, and later: did it help? */
 export function SignAnswer({ state, onHelped }: SignAnswerProps) {
+  const [open, setOpen] = useState(false);
   const last = state.signs.at(-1);
   const follow = signToFollow(state);
   if (follow) return <FollowUp seen={follow} onHelped={onHelped} />;
@@ -59,7 +62,7 @@ export function SignAnswer({ state, onHelped }: SignAnswerProps) {
       aria-live="polite"
       testID="sign-answer"
     >
-      <Small fontSize={18} lineHeight={22}>
+      <Small fontSize={22} lineHeight={26}>
         {title}: {means}
       </Small>
       <Strong fontSize={24} lineHeight={30} color={level === 'fine' ? '$ink' : TONES[level]}>
@@ -67,15 +70,23 @@ export function SignAnswer({ state, onHelped }: SignAnswerProps) {
       </Strong>
       {causes.length > 0 ? (
         <Column gap="$1" testID="causes">
-          {causes.map((cause, index) => (
+          {causes.slice(0, open ? CAUSES_SHOWN : 1).map((cause, index) => (
             <Column key={cause.id}>
-              <Body fontSize={18} lineHeight={24}>
+              <Body fontSize={22} lineHeight={28}>
                 {index === 0 ? 'Likeliest: ' : 'Or: '}
                 {lower(cause.title)}, {formatDecimals(100 * cause.share, 0)} in 100
               </Body>
-              {index === 0 ? <Lines lines={cause.because} /> : null}
+              {index === 0 && open ? <Lines lines={cause.because} /> : null}
             </Column>
           ))}
+          <Button
+            label={open ? 'Less' : 'Why, and what else?'}
+            look="quiet"
+            onPress={() => {
+              setOpen(!open);
+            }}
+            testID="why-cause"
+          />
         </Column>
       ) : null}
     </Column>
