@@ -152,6 +152,12 @@ const LOTS: Record<
     const hole = `/jobs/${jobId}/holes/${holes[0] ?? ''}`;
     return [`${hole}/held`, `${hole}/water`];
   },
+  'at the bench': (jobId, holes) => [
+    `/jobs/${jobId}/holes/${holes[1] ?? ''}/ready`,
+    '/log',
+    ...[1, 3, 6].map((n) => `/runs/0192d0c0-0040-7000-8000-00000000000${n}`),
+    '/runs/0192d0c0-0040-7000-8000-000000000002/result',
+  ],
   'piece and part': (jobId, holes) => {
     const hole = `/jobs/${jobId}/holes/${holes.at(-1) ?? ''}`;
     return [

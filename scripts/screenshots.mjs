@@ -53,6 +53,7 @@ const running = (seconds, then) => async (page) => {
 
 const VIEWS = [
   { name: 'jobs-phone', path: '/' },
+  { name: 'log-phone', path: '/log', act: (page) => page.getByTestId('log').waitFor() },
   { name: 'job-phone', path: job(2) },
   { name: 'plan-phone', path: hole(1, 1), act: planned },
   { name: 'plan-wide', path: hole(1, 1), wide: true, act: planned },
@@ -155,7 +156,6 @@ const VIEWS = [
       await page.clock.runFor(3000);
     }),
   },
-  { name: 'log-phone', path: '/log', act: (page) => page.getByTestId('log').waitFor() },
 ];
 
 checkNode();

@@ -2,18 +2,10 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PDFDocument } from 'pdf-lib';
-import { main } from './main';
+import { runNucleon as run } from './testingRun';
 
 const DEMO = join(__dirname, '..', '..', 'demo', '1-dial-house.json');
 
-async function run(...words: string[]): Promise<{ code: number; out: string; err: string }> {
-  const lines = { out: [] as string[], err: [] as string[] };
-  const code = await main(words, {
-    out: (line) => lines.out.push(line),
-    err: (line) => lines.err.push(line),
-  });
-  return { code, out: lines.out.join('\n'), err: lines.err.join('\n') };
-}
 const target = (): string => join(mkdtempSync(join(tmpdir(), 'nucleon-pack-')), 'out.pdf');
 
 it('prints the runs of a job, planned beside actual', async () => {

@@ -2,17 +2,10 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { JobFile } from '@nucleon/core/job/job';
-import { main } from './main';
+import { runNucleon as run } from './testingRun';
 import { NUCLEON_VERSION } from './version';
 
 const DEMO = join(__dirname, '../../demo/1-dial-house.json');
-
-async function run(...words: string[]): Promise<{ code: number; out: string; err: string }> {
-  const out: string[] = [];
-  const err: string[] = [];
-  const code = await main(words, { out: (text) => out.push(text), err: (text) => err.push(text) });
-  return { code, out: out.join('\n'), err: err.join('\n') };
-}
 
 function written(text: string): string {
   const path = join(mkdtempSync(join(tmpdir(), 'nucleon-cli-')), 'job.json');

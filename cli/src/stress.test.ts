@@ -1,18 +1,9 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { main } from './main';
+import { runNucleon as run } from './testingRun';
 
 const DEMO = join(__dirname, '..', '..', 'demo', '1-dial-house.json');
-
-async function run(...words: string[]): Promise<{ code: number; out: string; err: string }> {
-  const lines = { out: [] as string[], err: [] as string[] };
-  const code = await main(words, {
-    out: (line) => lines.out.push(line),
-    err: (line) => lines.err.push(line),
-  });
-  return { code, out: lines.out.join('\n'), err: lines.err.join('\n') };
-}
 
 interface DemoFile {
   pieces: { name: string; form: string; holes: { label: string; setup?: object }[] }[];

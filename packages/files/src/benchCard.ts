@@ -100,15 +100,7 @@ function drawChecks(
     const text = new PdfText(page, x + BOX_MM + 2, inner / 2 - BOX_MM - 4, top);
     for (const line of column) {
       const y = text.yMm - BOX_MM - 1;
-      pen.polyline(
-        [
-          { xMm: x, yMm: y },
-          { xMm: x + BOX_MM, yMm: y },
-          { xMm: x + BOX_MM, yMm: y + BOX_MM },
-          { xMm: x, yMm: y + BOX_MM },
-        ],
-        true,
-      );
+      pen.box({ xMm: x, yMm: y }, BOX_MM);
       text.put(fonts.plain, line, 3.4);
       text.skip(1.2);
     }

@@ -83,15 +83,7 @@ function addPackingList(
   const pen = new PdfPen(page, plain);
   for (const item of packingListOf(file, units)) {
     const y = text.yMm - BOX_MM - 1.4;
-    pen.polyline(
-      [
-        { xMm: MARGIN_MM, yMm: y },
-        { xMm: MARGIN_MM + BOX_MM, yMm: y },
-        { xMm: MARGIN_MM + BOX_MM, yMm: y + BOX_MM },
-        { xMm: MARGIN_MM, yMm: y + BOX_MM },
-      ],
-      true,
-    );
+    pen.box({ xMm: MARGIN_MM, yMm: y }, BOX_MM);
     text.put(plain, item.text, 4.2, { indentMm: BOX_MM + 3 });
     text.skip(2);
   }

@@ -101,6 +101,19 @@ export class PdfPen {
     );
   }
 
+  /** A square to tick, from its lower left corner. */
+  box({ xMm, yMm }: PointMm, sizeMm: number): void {
+    this.polyline(
+      [
+        { xMm, yMm },
+        { xMm: xMm + sizeMm, yMm },
+        { xMm: xMm + sizeMm, yMm: yMm + sizeMm },
+        { xMm, yMm: yMm + sizeMm },
+      ],
+      true,
+    );
+  }
+
   /** Sides one after another, arcs as Bézier curves of at most a quarter turn each. */
   sides(sides: readonly Side[], style: Stroke = {}): void {
     const [first] = sides;

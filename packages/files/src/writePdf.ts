@@ -150,15 +150,7 @@ function drawRegistration(pen: PdfPen, { tile, tiling }: PageJob): void {
 function drawFoot(pen: PdfPen, { sheet, choice, tile, tiling }: PageJob): void {
   const { squareMm, barMm, tickMm } = CHECKS[choice.units.length];
   const base = pen.from({ xMm: MARGIN_MM, yMm: MARGIN_MM });
-  base.polyline(
-    [
-      { xMm: 0, yMm: 6 },
-      { xMm: squareMm, yMm: 6 },
-      { xMm: squareMm, yMm: 6 + squareMm },
-      { xMm: 0, yMm: 6 + squareMm },
-    ],
-    true,
-  );
+  base.box({ xMm: 0, yMm: 6 }, squareMm);
   base.words({ xMm: 1.5, yMm: 15 }, formatLengthShort(squareMm, choice.units), 3);
   base.words({ xMm: 1.5, yMm: 10.5 }, 'square', 3);
   const bar = base.from({ xMm: MARGIN_MM + 30, yMm: MARGIN_MM + 8 });

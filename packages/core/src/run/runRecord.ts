@@ -4,22 +4,13 @@ import type { SignId } from '../signs/signs';
 import { judgeResult } from './judgeResult';
 import { replayRun } from './replay';
 import { wayDown } from './runFigures';
-import type { RunEvent } from './runEvent';
+import type { RunEvent, RunSubject } from './runEvent';
 import type { Verdict } from './runResult';
 import { isOver, type RunPhase } from './runState';
 
 /** One line of the logbook: what was planned, what came of it. */
-export interface RunRecord {
+export interface RunRecord extends RunSubject {
   readonly runId: string;
-  readonly jobId: string;
-  readonly jobName: string;
-  readonly pieceId: string;
-  readonly pieceName: string;
-  readonly holeId: string;
-  readonly holeName: string;
-  readonly material: string;
-  readonly thicknessMm: number;
-  readonly diameterMm: number;
   readonly bitId: string | null;
   readonly bitName: string;
   readonly machineName: string;

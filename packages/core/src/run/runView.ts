@@ -84,7 +84,7 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
             line: 'Should be at depth',
             detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
           }
-        : { line: `Press ${press}`, detail: `${turn}.${eased}` };
+        : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}` };
     case 'lift':
       return { line: 'Lift', detail: 'A little, to let water in. Never clear of the groove.' };
     case 'water-change':
@@ -165,6 +165,15 @@ function isEased(state: RunState): boolean {
   const exit = strokes.find(({ kind }) => kind === 'exit');
   const main = strokes.findLast(({ kind }) => kind === 'main');
   return exit !== undefined && main !== undefined && exit.forceN < main.forceN * 0.999;
+}
+
+/** Beyond this share of the way nobody knows how deep it is. */
+const UNSURE_SHARE = 0.3;
+
+/** A depth read off once is worth more than any reckoning. */
+function unsure(state: RunState): string {
+  const { fromMm, toMm } = depthBand(state);
+  return toMm - fromMm > UNSURE_SHARE * legOf(state).depthMm ? ' Measure at the next lift.' : '';
 }
 
 const atFoot = (state: RunState): boolean => state.depthMm >= legOf(state).depthMm - 1e-6;

@@ -4,10 +4,10 @@ import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import { useTheme } from '@tamagui/core';
 import { Suspense, useState } from 'react';
 import { LazyLinesChart } from '../../drawing/lazyLinesChart';
-import { LineSwatch } from '../../drawing/LineSwatch';
+import { LineLegend } from '../../drawing/LineLegend';
 import { Measured } from '../../drawing/Measured';
 import { Chips } from '../../ui/Chips';
-import { Column, Panel, Row } from '../../ui/layout';
+import { Column, Panel } from '../../ui/layout';
 import { Small } from '../../ui/text';
 
 const HEIGHT_PX = 220;
@@ -59,14 +59,7 @@ export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
               </Suspense>
             )}
           </Measured>
-          <Row gap="$4" flexWrap="wrap">
-            {lines.map(({ yKey, label, color, dash }) => (
-              <Row key={yKey} gap="$2">
-                <LineSwatch tone={color} dash={dash} />
-                <Small>{label}</Small>
-              </Row>
-            ))}
-          </Row>
+          <LineLegend lines={lines} />
         </Column>
       ) : null}
     </Panel>

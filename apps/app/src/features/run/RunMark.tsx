@@ -2,9 +2,7 @@ import Check from 'lucide-react-native/icons/check';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import Pencil from 'lucide-react-native/icons/pencil';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
-import { Icon } from '../../ui/Icon';
-import { Row } from '../../ui/layout';
-import { Small } from '../../ui/text';
+import { StateMark, type Mark } from '../../ui/StateMark';
 import type { RunSync } from './useRunSync';
 
 const MARKS = {
@@ -14,17 +12,9 @@ const MARKS = {
   away: [CloudOff, 'Kept here', 'caution'],
   unknown: [TriangleAlert, 'Not found', 'stop'],
   refused: [TriangleAlert, 'Kept here', 'stop'],
-} as const satisfies Record<RunSync['kind'], unknown>;
+} as const satisfies Record<RunSync['kind'], Mark>;
 
 /** Whether the server has the record, in a word. */
 export function RunMark({ sync }: { readonly sync: RunSync }) {
-  const [icon, word, tone] = MARKS[sync.kind];
-  return (
-    <Row gap="$1" role="status" aria-live="polite" testID="run-mark" paddingHorizontal="$2">
-      <Icon of={icon} tone={tone} size={18} />
-      <Small color={`$${tone}`} fontSize="$2">
-        {word}
-      </Small>
-    </Row>
-  );
+  return <StateMark mark={MARKS[sync.kind]} testID="run-mark" />;
 }

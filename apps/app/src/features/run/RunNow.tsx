@@ -54,7 +54,9 @@ export function RunNow({ state, view }: { readonly state: RunState; readonly vie
             beside={`of ${formatLengthShort(leg.depthMm, units)}`}
             testID="run-depth"
           />
-          {F ? <Figure label="Press" value={F.value} beside={F.unit} testID="run-force" /> : null}
+          {F && state.phase !== 'lift' ? (
+            <Figure label="Press" value={F.value} beside={F.unit} testID="run-force" />
+          ) : null}
           {next.inS !== null && next.kind !== 'end' ? (
             <Figure
               label={NEXT_LABEL[next.kind]}

@@ -4,6 +4,7 @@ import { isOver, type RunState, type SignSeen } from '@nucleon/core/run/runState
 import { SIGNS } from '@nucleon/core/signs/signs';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
+import type { LucideIcon } from 'lucide-react-native';
 import ThumbsDown from 'lucide-react-native/icons/thumbs-down';
 import ThumbsUp from 'lucide-react-native/icons/thumbs-up';
 import { useState } from 'react';
@@ -95,6 +96,12 @@ export function SignAnswer({ state, onHelped }: SignAnswerProps) {
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
+const ANSWERS = [
+  ['yes', 'Yes', ThumbsUp],
+  ['no', 'No', ThumbsDown],
+  ['not-sure', '?', CircleHelp],
+] as const satisfies readonly (readonly [HelpAnswer, string, LucideIcon])[];
+
 function FollowUp({
   seen,
   onHelped,
@@ -109,30 +116,17 @@ function FollowUp({
         {title}: did it help?
       </Strong>
       <Row gap="$2">
-        <BigButton
-          label="Yes"
-          icon={ThumbsUp}
-          onPress={() => {
-            onHelped(seen.eventId, 'yes');
-          }}
-          testID="helped-yes"
-        />
-        <BigButton
-          label="No"
-          icon={ThumbsDown}
-          onPress={() => {
-            onHelped(seen.eventId, 'no');
-          }}
-          testID="helped-no"
-        />
-        <BigButton
-          label="?"
-          icon={CircleHelp}
-          onPress={() => {
-            onHelped(seen.eventId, 'not-sure');
-          }}
-          testID="helped-not-sure"
-        />
+        {ANSWERS.map(([answer, label, icon]) => (
+          <BigButton
+            key={answer}
+            label={label}
+            icon={icon}
+            onPress={() => {
+              onHelped(seen.eventId, answer);
+            }}
+            testID={`helped-${answer}`}
+          />
+        ))}
       </Row>
     </Column>
   );

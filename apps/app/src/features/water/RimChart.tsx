@@ -2,10 +2,8 @@ import type { RimStory } from '@nucleon/core/plan/rimStory';
 import { formatTempRise } from '@nucleon/core/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
-import { LineSwatch } from '../../drawing/LineSwatch';
+import { LineLegend } from '../../drawing/LineLegend';
 import { LazyLinesChart } from '../../drawing/lazyLinesChart';
-import { Row } from '../../ui/layout';
-import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
 const HEIGHT_PX = 260;
@@ -52,15 +50,7 @@ export default function RimChart({
         formatY={(kelvin) => formatTempRise(kelvin, units)}
         label={`Temperature of the ring above the water: at most ${formatTempRise(mostWetK, units)} as planned, ${formatTempRise(mostDryK, units)} with the dry spell.`}
       />
-      <Row gap="$4" flexWrap="wrap">
-        {lines.map(({ yKey, label, color, dash }) => (
-          <Row key={yKey} gap="$2">
-            <LineSwatch tone={color} dash={dash} />
-            <Small>{label}</Small>
-          </Row>
-        ))}
-        <Small>above the water</Small>
-      </Row>
+      <LineLegend lines={lines} />
     </View>
   );
 }
