@@ -28,14 +28,9 @@ import { pieceContent } from '../pieces/pieceMapping';
 import { loadJob } from '../plans/loadJob';
 import { storePlans } from '../plans/storePlans';
 import { importLog, keptLog } from './importLog';
+import type { ImportTools } from './importTools';
 
 const FILE_KEYS = ['format', 'version', 'job', 'pieces', 'customMaterials', 'log'];
-
-export interface ImportTools {
-  readonly manager: EntityManager;
-  readonly now: Date;
-  readonly newId: () => string;
-}
 
 /**
  * Stores a checked job file: a new job each time, keeping the file's own ids where they are free.

@@ -2,7 +2,7 @@ import type { JobFile } from '@nucleon/core/job/job';
 import type { RunEvent } from '@nucleon/core/run/runEvent';
 import { runEntity } from '../runs/runEntities';
 import { storeEvents } from '../runs/storeEvents';
-import type { ImportTools } from './importJob';
+import type { ImportTools } from './importTools';
 import { renameRun } from './renameRun';
 
 type Log = NonNullable<JobFile['log']>;

@@ -8,6 +8,7 @@ import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import Crosshair from 'lucide-react-native/icons/crosshair';
+import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
@@ -120,6 +121,18 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
           hint={`Another hole in ${piece.name}`}
           onPress={another}
         />
+        {piece.holes.some(({ lastRun }) => lastRun) ? (
+          <Button
+            label="Its runs"
+            icon={NotebookPen}
+            look="quiet"
+            hint={`The runs of ${piece.name}`}
+            onPress={() => {
+              router.navigate(`/log?pieceId=${piece.id}`);
+            }}
+            testID={`runs-${piece.name}`}
+          />
+        ) : null}
         <Button
           label="Delete piece"
           icon={Trash}

@@ -22,6 +22,7 @@ import { MeasureSheet } from './MeasureSheet';
 import { RunButtons } from './RunButtons';
 import { RunDrawing } from './RunDrawing';
 import { RunMark } from './RunMark';
+import type { RunSheet } from './runSheet';
 import { RunNow } from './RunNow';
 import { RunStory } from './RunStory';
 import { hasAnswer, SignAnswer } from './SignAnswer';
@@ -32,9 +33,6 @@ import { useRuns } from './runStore';
 import type { LiveRun } from './useRun';
 import { useRunCues } from './useRunCues';
 import type { RunSync } from './useRunSync';
-
-/** What lies over the run: noting a sign, a measured depth, an end before its time, how it calls out. */
-export type RunSheet = 'signs' | 'measure' | 'stop' | 'bench';
 
 const DRAWING_PX = 216;
 const WIDE_DRAWING_PX = 420;

@@ -12,7 +12,7 @@ import X from 'lucide-react-native/icons/x';
 import { Column, Row } from '../../ui/layout';
 import { BigButton } from './BigButton';
 import { useBench } from './benchStore';
-import type { RunSheet } from './RunBoard';
+import type { RunSheet } from './runSheet';
 import type { LiveRun } from './useRun';
 
 const ICONS = {
