@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Bit, Hole, JobFile, Machine, Setup } from '@nucleon/core/job/job';
 import { KIT_PART_SORTS, type KitPartSort } from '@nucleon/contract/kitSchema';
 import { validate as isUuid } from 'uuid';
-import { In, IsNull, type EntityManager, type EntitySchema } from 'typeorm';
+import { In, IsNull, type EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import type { VersionedRow } from '../database/columns';
 import { fieldsBeside } from '../database/present';
