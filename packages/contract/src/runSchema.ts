@@ -190,7 +190,7 @@ export const runFileSchema = object({
 
 export const POST_EVENTS_SCHEMA: JsonSchema = {
   $id: 'urn:nucleon:run-events',
-  ...object({ events: list(runEventSchema, MOST_EVENTS) }),
+  ...object({ events: { ...list(runEventSchema, MOST_EVENTS), minItems: 1 } }),
 };
 
 export const RUN_LOG_SCHEMA: JsonSchema = {

@@ -1,6 +1,6 @@
 import type { Leg, Stop, Stroke } from './legs';
 import { rateFactor } from './rateBelief';
-import { isCutting, legOf, type RunPhase, type RunState } from './runState';
+import { isCutting, legOf, stopsAhead, type RunPhase, type RunState } from './runState';
 
 /** Depths closer than this are one, mm. */
 export const SAME_DEPTH_MM = 1e-6;
@@ -32,7 +32,7 @@ export function phaseAt(leg: Leg, depthMm: number): 'seat' | 'cut' | 'ease-off' 
   return kind === 'seat' ? 'seat' : kind === 'exit' ? 'ease-off' : 'cut';
 }
 
-export const nextStop = (state: RunState): Stop | undefined => legOf(state).stops[state.stopsTaken];
+export const nextStop = (state: RunState): Stop | undefined => stopsAhead(state)[0];
 
 const enter = (state: RunState, phase: RunPhase, what: string): RunState => ({
   ...state,
@@ -55,7 +55,7 @@ export function goOn(state: RunState): RunState {
   const isDue = due !== undefined && due.depthMm <= state.depthMm + SAME_DEPTH_MM;
   return {
     ...state,
-    stopsTaken: state.stopsTaken + (isDue ? 1 : 0),
+    stopsDone: isDue ? [...state.stopsDone, legOf(state).stops.indexOf(due)] : state.stopsDone,
     liftLeftS: 0,
     phase: phaseAt(legOf(state), state.depthMm),
   };

@@ -37,7 +37,7 @@ export function enterLeg(state: RunState, leg: number): RunState {
     depthMm: 0,
     anchor: { depthMm: 0, sdMm: 0 },
     workS: 0,
-    stopsTaken: 0,
+    stopsDone: [],
     forceFactor: 1,
     rate: sameBit ? state.rate : priorRate(state.plan.clock.sd),
   };

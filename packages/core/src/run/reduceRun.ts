@@ -36,7 +36,7 @@ export function openedRun(
     workS: 0,
     rate: priorRate(plan.clock.sd),
     forceFactor: 1,
-    stopsTaken: 0,
+    stopsDone: [],
     liftLeftS: 0,
     elapsedS: 0,
     cuttingS: 0,
@@ -187,21 +187,19 @@ function anchored(state: RunState, z: number, sdMm: number): RunState {
           Math.hypot(from.sdMm, sdMm),
         )
       : state.rate;
-  // Waits that were taken stay taken; lifts deeper than this come again.
-  const handled = leg.stops.filter(
-    (stop, index) => index < state.stopsTaken && stop.kind !== 'lift',
+  // What waited for a hand and was done stays done; lifts deeper than this come again.
+  const stopsDone = leg.stops.flatMap((stop, index) =>
+    stop.depthMm < z - SAME_DEPTH_MM || (stop.kind !== 'lift' && state.stopsDone.includes(index))
+      ? [index]
+      : [],
   );
-  const passed = leg.stops.filter(
-    (stop) => stop.depthMm < z - SAME_DEPTH_MM || handled.includes(stop),
-  );
-  const taken = leg.stops.findIndex((stop) => !passed.includes(stop));
   return {
     ...state,
     depthMm: z,
     anchor: { depthMm: z, sdMm },
     workS: 0,
     rate,
-    stopsTaken: taken < 0 ? leg.stops.length : taken,
+    stopsDone,
   };
 }
 

@@ -140,6 +140,30 @@ it('brings lifts again that were not reached, but not a change of water that was
   expect(run.state().flags.map(({ code }) => code)).toEqual(['depth-beyond-end']);
 });
 
+it('does not ask again for water that was changed, though the rim was set back above it', () => {
+  const parts: JobParts = {
+    piece: {
+      material: 'stoneware',
+      form: 'block',
+      thicknessMm: 20,
+      glassTreatment: undefined as never,
+    },
+    setup: { water: { kind: 'pool' } },
+  };
+  const changes = planWith(parts).water.changeAtDepthMm;
+  const run = writeRun(parts);
+  run.at(0, { kind: 'start' });
+  let seconds = 0;
+  while (later(run, seconds).phase !== 'water-change') seconds += 5;
+  run.at(seconds, { kind: 'next' });
+  run.at(seconds + 1, { kind: 'measure', depthMm: (changes[0] ?? NaN) - 0.4, by: 'rule' });
+  let state = later(run, seconds + 1);
+  for (let s = seconds + 1; s < seconds + 600 && state.phase !== 'water-change'; s += 5)
+    state = later(run, s);
+  expect(state.phase).toBe('water-change');
+  expect(state.depthMm).toBeCloseTo(changes[1] ?? NaN, 6);
+});
+
 it('tells the same story from the record in any order, each event twice', () => {
   const run = writeRun();
   run.at(0, { kind: 'start' });
@@ -250,10 +274,10 @@ it('cools, then goes on where it was; changed water does not skip the next chang
   const depth = run.state().depthMm;
   run.at(600, { kind: 'next' });
   expect(run.state()).toMatchObject({ phase: 'cut', depthMm: depth });
-  const taken = run.state().stopsTaken;
+  const done = run.state().stopsDone;
   run.at(601, { kind: 'sign', sign: 'murky' });
   run.at(660, { kind: 'next' });
-  expect(run.state().stopsTaken).toBe(taken);
+  expect(run.state().stopsDone).toEqual(done);
 });
 
 it('breaks through sooner than reckoned, and learns it was thinner or faster', () => {

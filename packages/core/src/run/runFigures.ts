@@ -1,7 +1,7 @@
 import { forceSpeedUp, plannedBetween, strokeAt } from './advance';
-import type { Leg } from './legs';
+import type { Stop } from './legs';
 import { rateFactor } from './rateBelief';
-import { isCutting, isOver, legOf, type RunState } from './runState';
+import { isCutting, isOver, legOf, stopsAhead, type RunState } from './runState';
 
 /** Standard normal deviate of the ninetieth percentile. */
 const Z_90 = 1.2816;
@@ -31,9 +31,9 @@ export interface TimeLeft {
   readonly p90: number;
 }
 
-/** Halts still to come on a leg from a depth on, s. */
-const haltsFrom = (leg: Leg, from: number): number =>
-  leg.stops.slice(from).reduce((sum, { haltS }) => sum + haltS, 0);
+/** What these stops cost, s. */
+const haltsOf = (stops: readonly Stop[]): number =>
+  stops.reduce((sum, { haltS }) => sum + haltS, 0);
 
 /** Until it is through, s; null where it would not cut so far, or the cut is over. */
 export function timeLeft(state: RunState): TimeLeft | null {
@@ -47,9 +47,7 @@ export function timeLeft(state: RunState): TimeLeft | null {
   if (!Number.isFinite(cutS)) return null;
   const swaps = later.length * state.plan.clock.bitSwapS;
   const haltS =
-    haltsFrom(leg, state.stopsTaken) +
-    later.reduce((sum, one) => sum + haltsFrom(one, 0), 0) +
-    swaps;
+    haltsOf(stopsAhead(state)) + later.reduce((sum, one) => sum + haltsOf(one.stops), 0) + swaps;
   const k = rateFactor(state.rate);
   const at = (z: number): number => (cutS / k) * Math.exp(z * state.rate.sd) + haltS;
   return { p10: at(-Z_90), p50: at(0), p90: at(Z_90) };
@@ -67,7 +65,7 @@ export interface ComingUp {
 export function comingUp(state: RunState): ComingUp | null {
   if (!isCutting(state) && state.phase !== 'lift') return null;
   const leg = legOf(state);
-  const stop = leg.stops.slice(state.stopsTaken + (state.phase === 'lift' ? 1 : 0))[0];
+  const stop = stopsAhead(state)[state.phase === 'lift' ? 1 : 0];
   const ease = leg.strokes.find(({ kind, fromMm }) => kind === 'exit' && fromMm > state.depthMm);
   const marks: readonly Omit<ComingUp, 'inS'>[] = [
     ...(stop ? [{ kind: stop.kind, depthMm: stop.depthMm }] : []),

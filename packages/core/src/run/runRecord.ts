@@ -57,7 +57,7 @@ export function runRecord(runId: string, events: readonly RunEvent[]): RunRecord
       index < state.leg
         ? leg.stops
         : index === state.leg
-          ? leg.stops.slice(0, state.stopsTaken)
+          ? leg.stops.filter((_, at) => state.stopsDone.includes(at))
           : [];
     return sum + taken.reduce((all, { haltS }) => all + haltS, 0);
   }, 0);

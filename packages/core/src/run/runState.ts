@@ -1,6 +1,6 @@
 import { STEP_KINDS, type StepKind } from '../plan/plan';
 import type { SignId } from '../signs/signs';
-import type { Leg } from './legs';
+import type { Leg, Stop } from './legs';
 import type { RateBelief } from './rateBelief';
 import type { HelpAnswer, RunPlan, RunSubject } from './runEvent';
 import type { RunResult } from './runResult';
@@ -60,8 +60,8 @@ export interface RunState {
   readonly rate: RateBelief;
   /** Times the planned force. */
   readonly forceFactor: number;
-  /** Stops of this leg that are behind. */
-  readonly stopsTaken: number;
+  /** Stops of this leg that are behind, by their place in its list. */
+  readonly stopsDone: readonly number[];
   /** Left of a lift under way, s. */
   readonly liftLeftS: number;
   readonly elapsedS: number;
@@ -82,6 +82,10 @@ export const isOver = ({ phase }: Pick<RunState, 'phase'>): boolean => OVER.has(
 const CUTTING: ReadonlySet<RunPhase> = new Set(['seat', 'cut', 'ease-off']);
 /** The rim is on the piece and the clock moves it. */
 export const isCutting = ({ phase }: Pick<RunState, 'phase'>): boolean => CUTTING.has(phase);
+
+/** Stops of the present leg still to come, the next first. */
+export const stopsAhead = (state: Pick<RunState, 'legs' | 'leg' | 'stopsDone'>): readonly Stop[] =>
+  legOf(state).stops.filter((_, index) => !state.stopsDone.includes(index));
 
 export const legOf = ({ legs, leg }: Pick<RunState, 'legs' | 'leg'>): Leg => {
   const now = legs[leg];
