@@ -5,6 +5,9 @@ const CLOCKS_AGREE_MS = 2000;
 /** A device does not sleep through a cut for longer than this: the wall clock was set instead, ms. */
 const LONGEST_SLEEP_MS = 12 * 3600 * 1000;
 
+/** Two devices’ wall clocks may differ by so much without a word, ms. */
+const DEVICES_AGREE_MS = 60_000;
+
 export interface Elapsed {
   readonly ms: number;
   /** The wall clock was set meanwhile, by about this much, ms. */
@@ -19,7 +22,7 @@ export interface Elapsed {
 export function elapsedBetween(from: Stamp, to: Stamp): Elapsed {
   const wallMs = Date.parse(to.at) - Date.parse(from.at);
   if (from.session !== to.session)
-    return wallMs >= 0 ? { ms: wallMs, jumpMs: null } : { ms: 0, jumpMs: wallMs };
+    return { ms: Math.max(0, wallMs), jumpMs: wallMs < -DEVICES_AGREE_MS ? wallMs : null };
   const steadyMs = Math.max(0, to.tickMs - from.tickMs);
   const ahead = wallMs - steadyMs;
   if (Math.abs(ahead) <= CLOCKS_AGREE_MS) return { ms: steadyMs, jumpMs: null };

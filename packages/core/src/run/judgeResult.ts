@@ -70,7 +70,7 @@ const JUDGES: Readonly<Record<ResultFlagCode, Judge>> = {
     exitChipMm !== undefined &&
     exitChipMm > 2 * plan.exitChipMm.p90 &&
     exitChipMm > 0.5
-      ? `An exit chip of ${formatLengthShort(exitChipMm, units)}: nine in ten were expected under ${formatLengthShort(plan.exitChipMm.p90, units)}.`
+      ? `An exit chip of ${formatLengthShort(exitChipMm, units)}: ${plan.exitChipMm.p90 > 0 ? `nine in ten were expected under ${formatLengthShort(plan.exitChipMm.p90, units)}` : 'none was expected'}.`
       : null,
 };
 

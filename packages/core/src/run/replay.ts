@@ -1,6 +1,6 @@
 import { formatDuration } from '../units/formatQuantity';
 import { advance } from './advance';
-import { elapsedBetween } from './elapsed';
+import { elapsedBetween, type Elapsed } from './elapsed';
 import { flagged, openedRun, reduceRun } from './reduceRun';
 import type { RunAct, RunEvent, Stamp } from './runEvent';
 import type { RunState } from './runState';
@@ -25,10 +25,28 @@ export function takenBack(events: readonly RunEvent[]): ReadonlySet<string> {
   return gone;
 }
 
+/** A session’s last stamp, and the run’s own time then, ms since it was opened. */
+interface SessionClock {
+  readonly stamp: Stamp;
+  readonly runMs: number;
+}
+
 export interface Replayed {
   readonly state: RunState;
-  /** The time the state stands at. */
+  /** The last event’s stamp: the time the state stands at. */
   readonly stamp: Stamp;
+  readonly clocks: Readonly<Record<string, SessionClock>>;
+}
+
+/**
+ * The run’s own time at a stamp. Each session goes by its own clock from its last stamp, so that two devices
+ * whose clocks differ do not pull the run back and forth; a session not seen yet goes on from the last event.
+ */
+function runTimeAt({ clocks, stamp: last }: Omit<Replayed, 'state'>, to: Stamp): Elapsed {
+  const from = clocks[to.session] ?? clocks[last.session];
+  if (!from) return { ms: 0, jumpMs: null };
+  const { ms, jumpMs } = elapsedBetween(from.stamp, to);
+  return { ms: from.runMs + ms, jumpMs };
 }
 
 /**
@@ -43,9 +61,13 @@ export function replayRun(events: readonly RunEvent[]): Replayed | null {
   const gone = takenBack(ordered);
   let state = openedRun(opening);
   let before: RunEvent = opening;
+  let clocks: Replayed['clocks'] = { [opening.session]: { stamp: opening, runMs: 0 } };
+  let nowMs = 0;
   for (const event of ordered.slice(ordered.indexOf(opening) + 1)) {
-    const { ms, jumpMs } = elapsedBetween(before, event);
-    state = advance(state, ms / 1000);
+    const { ms, jumpMs } = runTimeAt({ clocks, stamp: before }, event);
+    state = advance(state, Math.max(0, ms - nowMs) / 1000);
+    nowMs = Math.max(nowMs, ms);
+    clocks = { ...clocks, [event.session]: { stamp: event, runMs: nowMs } };
     if (jumpMs !== null)
       state = flagged(
         state,
@@ -63,9 +85,12 @@ export function replayRun(events: readonly RunEvent[]): Replayed | null {
     if (!gone.has(event.id)) state = reduceRun(state, event);
     before = event;
   }
-  return { state, stamp: before };
+  return { state, stamp: before, clocks };
 }
 
 /** The same run at a later moment, with nothing done since. */
-export const atMoment = ({ state, stamp }: Replayed, now: Stamp): RunState =>
-  advance(state, elapsedBetween(stamp, now).ms / 1000);
+export function atMoment(replayed: Replayed, now: Stamp): RunState {
+  const { state, stamp, clocks } = replayed;
+  const stoodMs = clocks[stamp.session]?.runMs ?? 0;
+  return advance(state, Math.max(0, runTimeAt(replayed, now).ms - stoodMs) / 1000);
+}

@@ -215,13 +215,35 @@ it.each([
   ['asleep for ten minutes: the steady clock stood still', 600, 1000, 's1', 600, null],
   ['the wall clock set a day on', 86_430, 30_000, 's1', 30, 86_400],
   ['another session, by the wall clock', 90, 5, 's2', 90, null],
-  ['another session on a clock that is behind', -40, 5, 's2', 0, -40],
+  ['another device a little behind', -40, 5, 's2', 0, null],
+  ['another session on a clock that is far behind', -400, 5, 's2', 0, -400],
 ])('keeps its own time: %s', (_, wallS, tickMs, session, expectedS, jumpS) => {
   const from = { ...stamp(0), tickMs: 0 };
   const to = { at: stamp(wallS).at, tickMs, session };
   const { ms, jumpMs } = elapsedBetween(from, to);
   expect(ms / 1000).toBeCloseTo(expectedS, 6);
   expect(jumpMs === null ? null : jumpMs / 1000).toBe(jumpS);
+});
+
+it('is not pulled back and forth by two devices whose clocks differ', () => {
+  const plain = writeRun();
+  plain.at(0, { kind: 'start' });
+  plain.at(60, { kind: 'pause' });
+  const two = writeRun();
+  two.at(0, { kind: 'start' });
+  // The tablet is half a minute behind, and its steady clock began later.
+  const tablet = (s: number) => ({
+    device: 'tablet',
+    session: 't1',
+    at: stamp(s - 30).at,
+    tickMs: (s - 10) * 1000,
+  });
+  two.at(20, { kind: 'sign', sign: 'plume' }, tablet(20));
+  two.at(40, { kind: 'sign', sign: 'plume' }, tablet(40));
+  two.at(60, { kind: 'pause' });
+  expect(two.state().elapsedS).toBeCloseTo(plain.state().elapsedS, 6);
+  expect(two.state().depthMm).toBeCloseTo(plain.state().depthMm, 6);
+  expect(two.state().flags).toEqual([]);
 });
 
 it('flags a clock that was set, and keeps the depth', () => {

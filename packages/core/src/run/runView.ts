@@ -5,10 +5,11 @@ import {
   formatRpm,
 } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
+import { showDepth } from '../units/showDepth';
 import type { UnitSystem } from '../units/unitSystem';
 import { nextStop } from './advance';
 import type { RunActKind } from './runEvent';
-import { comingUp, depthBand, forceNow, rpmNow, timeLeft } from './runFigures';
+import { comingUp, depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from './runFigures';
 import { isCutting, isOver, legOf, type RunPhase, type RunState } from './runState';
 
 /** A button of the run: what it does, and how it is named here. */
@@ -49,9 +50,14 @@ export function runView(state: RunState, units: UnitSystem): RunView {
         : left === null
           ? `${L(legOf(state).depthMm - state.depthMm)} left; it would not get there as pressed now.`
           : `${L(legOf(state).depthMm - state.depthMm)} and ${formatDurationSpan(left.p10, left.p90)} left`,
-    band: band.toMm - band.fromMm < 0.05 ? '' : `${L(band.fromMm)} to ${L(band.toMm)}`,
+    band: band.toMm - band.fromMm < 0.05 ? '' : bandWords(band, units),
   };
 }
+
+const bandWords = ({ fromMm, toMm }: DepthBand, units: UnitSystem): string => {
+  const to = showDepth(toMm, units);
+  return `${showDepth(fromMm, units).value} to ${to.value} ${to.unit}`;
+};
 
 const AFTER: ReadonlySet<RunPhase> = new Set(['through', 'withdraw', 'free-core', 'clean', 'done']);
 const isAfter = (phase: RunPhase): boolean => AFTER.has(phase);
