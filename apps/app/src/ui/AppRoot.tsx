@@ -9,6 +9,7 @@ import { StatusBar } from 'expo-status-bar';
 import { useEffect, useState } from 'react';
 import { ApiProblem } from '../api/problem';
 import { useThemeName } from '../features/display/displayStore';
+import { useOutbox } from '../features/run/useOutbox';
 import { PlannerProvider } from '../workers/PlannerProvider';
 import { keepForOffline } from './keepForOffline';
 import { KeyHelp } from './KeyHelp';
@@ -40,6 +41,7 @@ export function AppRoot() {
     'Hyperlegible-700': AtkinsonHyperlegibleNext_700Bold,
   });
   useEffect(keepForOffline, []);
+  useOutbox();
   if (!fontsLoaded && !fontsFailed) return null;
   return (
     <TamaguiProvider config={config} defaultTheme={theme} key={theme}>

@@ -17,6 +17,10 @@ export const SEAT_SHARE_OF_SPEED = 0.6;
 const LEAST_EXIT_MM = 0.5;
 const EXIT_CHIP_DEPTHS = 3;
 
+/** Whether the last of the way asks for less force than the cut before it; else it is gentle enough. */
+export const easesOff = (exitForceN: number, mainForceN: number): boolean =>
+  exitForceN < mainForceN * 0.999;
+
 export interface StageInputs {
   readonly depthMm: number;
   readonly feedForceN: number;

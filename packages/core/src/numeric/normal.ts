@@ -1,3 +1,6 @@
+/** Standard normal deviate of the ninetieth percentile. */
+export const Z_90 = 1.2816;
+
 /**
  * Φ(z), the standard normal distribution function, by the rational approximation of the error
  * function 7.1.26 in Abramowitz and Stegun: absolute error below 1.5·10⁻⁷.

@@ -1,3 +1,4 @@
+import { easesOff } from '../cutting/stages';
 import { capitalised } from '../reason/sentence';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { COOLANTS } from '../coolants/coolants';
@@ -169,7 +170,7 @@ function easeOff({ setup, units }: PlanContext, exit: PlannedStage, mainN: numbe
   const watch = meets
     ? 'The two cuts meet in the middle.'
     : 'Listen for a hollow tone; hold the plug.';
-  const eased = exit.forceN < mainN * 0.999;
+  const eased = easesOff(exit.forceN, mainN);
   const force = formatForce(exit.forceN, units);
   return {
     kind: 'ease-off',

@@ -1,9 +1,7 @@
+import { Z_90 } from '../numeric/normal';
 import type { Hold } from '../job/choices';
 import { provenance } from '../materials/provenance';
 import type { MaterialCut } from './cutLayers';
-
-/** Standard normal deviate of the ninetieth percentile. */
-const Z_90 = 1.2816;
 
 /** sd of ln F: how evenly a person presses. */
 export const FORCE_SD = {

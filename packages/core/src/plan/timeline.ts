@@ -1,3 +1,4 @@
+import { easesOff } from '../cutting/stages';
 import { formatLengthShort } from '../units/length';
 import { formatForce, formatMass } from '../units/formatQuantity';
 import type { Moment, PlannedStage } from './plan';
@@ -56,7 +57,7 @@ function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
   const exit = mine.find((stage) => stage.kind === 'exit');
   const last = mine.at(-1);
   const mainN = mine.findLast((stage) => stage.kind === 'main')?.forceN ?? Infinity;
-  const eased = exit !== undefined && exit.forceN < mainN * 0.999;
+  const eased = exit !== undefined && easesOff(exit.forceN, mainN);
   const L = (mm: number): string => formatLengthShort(mm, units);
   const at = (depthMm: number, moment: Omit<Draft, 'side' | 'depthMm'>): Draft => ({
     side,

@@ -32,7 +32,7 @@ const ids = (one: ReadyScene): string[] => readyCheck(one).map(({ id }) => id);
 it('asks only what this hole asks for', () => {
   expect(ids(scene())).not.toContain('dry-run');
   expect(ids(scene({ plan: planWith({ setup: { hold: 'press' } }) }))).toContain('dry-run');
-  expect(ids(scene({ practice: 'to-do' }))).toContain('practice');
+  expect(ids(scene({ practice: 'to-do' }))).toContain('practice-waived');
   const dry = planWith({
     piece: { material: 'clay-brick', form: 'wall', thicknessMm: 100 },
     setup: { water: { kind: 'none' } },

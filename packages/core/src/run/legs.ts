@@ -12,8 +12,7 @@ export interface Stroke {
   readonly timeS: number | null;
 }
 
-export const STOP_KINDS = ['lift', 'water-change', 'core-break', 'water-off'] as const;
-export type StopKind = (typeof STOP_KINDS)[number];
+export type StopKind = 'lift' | 'water-change' | 'core-break' | 'water-off';
 
 /** Something to do at a depth on the way. */
 export interface Stop {

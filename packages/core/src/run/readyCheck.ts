@@ -16,8 +16,6 @@ export interface ReadyItem {
   readonly keeps: ReadyKeeps;
   /** Another page helps to settle it. */
   readonly opens?: 'bit-check' | 'marks' | 'practice' | 'packing';
-  /** May be left open: said so, and written into the record. */
-  readonly waivable?: true;
 }
 
 export interface ReadyScene {
@@ -176,11 +174,12 @@ const practice = ({ practice: state, piece }: ReadyScene): ReadyItem[] =>
     ? []
     : [
         {
-          id: 'practice',
-          title: 'Practise first?',
-          detail: 'There is a practice piece in this job and nothing drilled in it yet.',
+          // Ticked, the record says that it was done without: practising takes the line away.
+          id: 'practice-waived',
+          title: 'Without practising first?',
+          detail:
+            'There is a practice piece in this job and nothing drilled in it yet. Tick to do without.',
           keeps: 'job',
           opens: 'practice',
-          waivable: true,
         },
       ];

@@ -6,7 +6,16 @@ import { afterPhase, enterLeg } from './afterThrough';
 import { legsOf } from './legs';
 import { priorRate, seenRate } from './rateBelief';
 import type { RunAct, RunEvent } from './runEvent';
-import { isCutting, isOver, legOf, type FlagCode, type RunPhase, type RunState } from './runState';
+import {
+  canMeasure,
+  isCutting,
+  isOnPiece,
+  isOver,
+  legOf,
+  type FlagCode,
+  type RunPhase,
+  type RunState,
+} from './runState';
 
 /** How well a depth is known: read off a rule, or set by eye on the drawing, mm. */
 const RULE_SD_MM = 0.25;
@@ -143,10 +152,8 @@ function halted(state: RunState, what: string): RunState {
 function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' | 'eye'): RunState {
   const leg = legOf(state);
   const at = state.phase === 'paused' ? state.resumeTo : state.phase;
-  const downThere =
-    at !== null &&
-    (isCutting({ phase: at }) || ['lift', 'water-change', 'core-break', 'flip'].includes(at));
-  if (!downThere || !Number.isFinite(depthMm) || depthMm < 0) return outOfTurn(state, event);
+  if (at === null || !canMeasure(state) || !Number.isFinite(depthMm) || depthMm < 0)
+    return outOfTurn(state, event);
   const z = Math.min(depthMm, leg.depthMm);
   const known =
     depthMm > leg.depthMm + SAME_DEPTH_MM
@@ -232,18 +239,7 @@ function nextPhase(state: RunState, event: RunEvent): RunState {
 
 /** The far face let go, or a blind hole is at depth: the end of this leg, sooner or later than reckoned. */
 function gaveWay(state: RunState, event: RunEvent): RunState {
-  const at = state.phase === 'paused' ? state.resumeTo : state.phase;
-  if (
-    at === null ||
-    !(
-      isCutting({ phase: at }) ||
-      at === 'lift' ||
-      at === 'water-change' ||
-      at === 'core-break' ||
-      at === 'flip'
-    )
-  )
-    return outOfTurn(state, event);
+  if (!canMeasure(state)) return outOfTurn(state, event);
   const leg = legOf(state);
   const there = anchored({ ...state, resumeTo: null, liftLeftS: 0 }, leg.depthMm, GIVE_SD_MM);
   const what = leg.then === 'at-depth' ? 'At depth' : 'Through';
@@ -262,7 +258,7 @@ function seen(state: RunState, event: RunEvent, id: SignId): RunState {
   };
   const { effect, title } = SIGNS[id];
   const at = state.phase === 'paused' ? state.resumeTo : state.phase;
-  return told(effect && isOnPiece(at) ? acted(noted, effect, at) : noted, title);
+  return told(effect && at !== null && isOnPiece(at) ? acted(noted, effect, at) : noted, title);
 }
 
 function acted(state: RunState, effect: SignEffect, at: RunPhase): RunState {
@@ -294,7 +290,3 @@ function acted(state: RunState, effect: SignEffect, at: RunPhase): RunState {
     }
   }
 }
-
-const isOnPiece = (phase: RunPhase | null): phase is RunPhase =>
-  phase !== null &&
-  (isCutting({ phase }) || phase === 'lift' || phase === 'water-change' || phase === 'core-break');

@@ -350,7 +350,7 @@ it('says the one thing to do, what comes next, and what is left', () => {
   run.at(0, { kind: 'start' });
   const cut = runView(later(run, 90), METRIC);
   expect(cut.line).toMatch(/^Press \d+ N$/);
-  expect(cut.next).toMatch(/^Lift in \d+ s, at [\d.]+ mm$/);
+  expect(comingUp(later(run, 90))).toMatchObject({ kind: 'lift' });
   expect(cut.left).toMatch(/^[\d.]+ mm and .+ left$/);
   expect(cut.end).toEqual({ act: 'through', label: 'It is through' });
 });

@@ -1,10 +1,8 @@
+import { Z_90 } from '../numeric/normal';
 import { forceSpeedUp, plannedBetween, strokeAt } from './advance';
 import type { Stop } from './legs';
 import { rateFactor } from './rateBelief';
 import { isCutting, isOver, legOf, stopsAhead, type RunState } from './runState';
-
-/** Standard normal deviate of the ninetieth percentile. */
-const Z_90 = 1.2816;
 
 /** How well the depth is known: σ² = σ_anchor² + ((z − z_anchor)·σ_ln k)². */
 export const depthSdMm = ({ anchor, depthMm, rate }: RunState): number =>
@@ -45,7 +43,10 @@ export function timeLeft(state: RunState): TimeLeft | null {
   const later = state.legs.slice(state.leg + 1);
   const cutS = here + later.reduce((sum, one) => sum + plannedBetween(one, 0, one.depthMm), 0);
   if (!Number.isFinite(cutS)) return null;
-  const swaps = later.length * state.plan.clock.bitSwapS;
+  // Turning a piece over is not reckoned, as in the plan; another bit is.
+  const swaps =
+    state.legs.slice(state.leg).filter(({ then }) => then === 'step-change').length *
+    state.plan.clock.bitSwapS;
   const haltS =
     haltsOf(stopsAhead(state)) + later.reduce((sum, one) => sum + haltsOf(one.stops), 0) + swaps;
   const k = rateFactor(state.rate);

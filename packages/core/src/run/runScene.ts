@@ -12,7 +12,6 @@ export const signSceneOf = ({ plan }: Pick<RunState, 'plan'>): SignScene => ({
   solidBit: plan.setup.solid,
   standingWater: COOLANTS[plan.water.method as CoolantId].kind === 'standing',
   opensFarFace: plan.exitForceN !== null,
-  wall: plan.layers.length > 1,
 });
 
 /** How the run stands, as the diagnosis looks at it. */

@@ -92,3 +92,13 @@ export const legOf = ({ legs, leg }: Pick<RunState, 'legs' | 'leg'>): Leg => {
   if (!now) throw new Error(`A run of ${legs.length} legs has none at ${leg}.`);
   return now;
 };
+
+/** On the piece or in a halt of the cut, from where it goes on at the same depth. */
+export const isOnPiece = (phase: RunPhase): boolean =>
+  isCutting({ phase }) || ['lift', 'water-change', 'core-break'].includes(phase);
+
+/** A measured depth, or the sudden give, says something here. */
+export function canMeasure({ phase, resumeTo }: Pick<RunState, 'phase' | 'resumeTo'>): boolean {
+  const at = phase === 'paused' ? resumeTo : phase;
+  return at !== null && (isOnPiece(at) || at === 'flip');
+}

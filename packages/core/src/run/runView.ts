@@ -1,15 +1,11 @@
-import {
-  formatDuration,
-  formatDurationSpan,
-  formatForce,
-  formatRpm,
-} from '../units/formatQuantity';
+import { easesOff } from '../cutting/stages';
+import { formatDurationSpan, formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { showDepth } from '../units/showDepth';
 import type { UnitSystem } from '../units/unitSystem';
 import { nextStop } from './advance';
 import type { RunActKind } from './runEvent';
-import { comingUp, depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from './runFigures';
+import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from './runFigures';
 import { isCutting, isOver, legOf, type RunPhase, type RunState } from './runState';
 
 /** A button of the run: what it does, and how it is named here. */
@@ -24,8 +20,6 @@ export interface RunView {
   /** The one thing to do, in a line. */
   readonly line: string;
   readonly detail: string;
-  /** What comes after it, and when. */
-  readonly next: string;
   readonly main: RunButton | null;
   /** The end, as it is felt: always within reach while it cuts. */
   readonly end: RunButton | null;
@@ -33,7 +27,7 @@ export interface RunView {
   readonly band: string;
 }
 
-/** The section’s partner in words: now, next, left. */
+/** The section’s partner in words: now, how deep, what is left. */
 export function runView(state: RunState, units: UnitSystem): RunView {
   const band = depthBand(state);
   const L = (mm: number): string => formatLengthShort(Math.round(mm * 10) / 10, units);
@@ -41,7 +35,6 @@ export function runView(state: RunState, units: UnitSystem): RunView {
   return {
     phase: state.phase,
     ...words(state, units),
-    next: nextWords(state, units),
     main: mainButton(state),
     end: endButton(state),
     left:
@@ -170,7 +163,7 @@ function isEased(state: RunState): boolean {
   const { strokes } = legOf(state);
   const exit = strokes.find(({ kind }) => kind === 'exit');
   const main = strokes.findLast(({ kind }) => kind === 'main');
-  return exit !== undefined && main !== undefined && exit.forceN < main.forceN * 0.999;
+  return exit !== undefined && main !== undefined && easesOff(exit.forceN, main.forceN);
 }
 
 /** Beyond this share of the way nobody knows how deep it is. */
@@ -183,22 +176,6 @@ function unsure(state: RunState): string {
 }
 
 const atFoot = (state: RunState): boolean => state.depthMm >= legOf(state).depthMm - 1e-6;
-
-const COMING = {
-  lift: 'Lift',
-  'water-change': 'Change the water',
-  'core-break': 'Break the core',
-  'water-off': 'Shut the water',
-  'ease-off': 'Ease off',
-  end: 'The end',
-} as const;
-
-function nextWords(state: RunState, units: UnitSystem): string {
-  const next = comingUp(state);
-  if (!next || next.inS === null) return '';
-  if (next.kind === 'end' && next.inS < 0.5) return '';
-  return `${COMING[next.kind]} in ${formatDuration(Math.ceil(next.inS))}, at ${formatLengthShort(next.depthMm, units)}`;
-}
 
 const NEXT_LABEL: Partial<Record<RunPhase, string>> = {
   'water-change': 'Done: go on',

@@ -17,7 +17,6 @@ export interface SignScene {
   /** Water that stands clouds; running water carries the fines off. */
   readonly standingWater: boolean;
   readonly opensFarFace: boolean;
-  readonly wall: boolean;
 }
 
 export interface Sign {

@@ -2,7 +2,7 @@ import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
 import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
 import type { Material } from '@nucleon/core/materials/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
-import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
+import { drilledWords, outcomeOf } from '@nucleon/core/run/runOutcome';
 import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';
@@ -152,18 +152,15 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
 
 /** How the latest run of a hole came out. */
 function LastRun({ run }: { readonly run: HoleRun }) {
-  const outcome = outcomeOf(run);
   return (
     <Strong
       fontSize="$2"
       lineHeight="$2"
       textAlign="left"
-      color={`$${OUTCOME_LOOKS[outcome][1]}`}
+      color={`$${OUTCOME_LOOKS[outcomeOf(run)][1]}`}
       testID="last-run"
     >
-      {run.over && !run.cracked && !run.verdict && run.phase === 'done'
-        ? 'Drilled, no result yet'
-        : `Drilled: ${OUTCOME_WORDS[outcome].toLowerCase()}`}
+      {drilledWords(run)}
     </Strong>
   );
 }

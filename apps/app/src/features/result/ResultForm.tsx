@@ -1,6 +1,6 @@
 import { LIMITS } from '@nucleon/contract/limits';
 import { stateWords } from '@nucleon/core/bits/bitWords';
-import { asPlanned, judgeResult } from '@nucleon/core/run/judgeResult';
+import { AS_PLANNED, judgeResult } from '@nucleon/core/run/judgeResult';
 import {
   BIT_STATES,
   CRACK_SIGHTS,
@@ -96,10 +96,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           look={result.verdict ? 'plain' : 'main'}
           tall
           onPress={() => {
-            setResult((was) => ({
-              ...asPlanned(state),
-              ...(was.photoIds ? { photoIds: was.photoIds } : {}),
-            }));
+            change(AS_PLANNED);
           }}
           testID="as-planned"
         />

@@ -12,7 +12,8 @@ export interface WaitingPhoto {
 export const keepPhoto = (photo: WaitingPhoto): Promise<void> =>
   set(photo.photoId, photo, waiting());
 export const dropPhoto = (photoId: string): Promise<void> => del(photoId, waiting());
-export async function waitingPhotos(runId: string): Promise<readonly WaitingPhoto[]> {
-  const all = await entries<string, WaitingPhoto>(waiting());
-  return all.map(([, photo]) => photo).filter((photo) => photo.runId === runId);
+export async function everyWaitingPhoto(): Promise<readonly WaitingPhoto[]> {
+  return (await entries<string, WaitingPhoto>(waiting())).map(([, photo]) => photo);
 }
+export const waitingPhotos = async (runId: string): Promise<readonly WaitingPhoto[]> =>
+  (await everyWaitingPhoto()).filter((photo) => photo.runId === runId);

@@ -1,5 +1,5 @@
 import { actWords } from '@nucleon/core/run/actWords';
-import { isOver, type RunState } from '@nucleon/core/run/runState';
+import { canMeasure, isOver, type RunState } from '@nucleon/core/run/runState';
 import { runView } from '@nucleon/core/run/runView';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
@@ -211,8 +211,8 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
                 sheets[sheet]
               ) : (
                 <>
-                  {now}
                   {answer}
+                  {now}
                   {over ? <ResultSummary run={run} /> : null}
                 </>
               )}
@@ -283,7 +283,13 @@ function useRunKeys({ state, drives, act, pressMain, undo, toggle, hasEnd }: Run
         if (drives && hasEnd) act({ kind: 'through' });
       },
     },
-    { key: 'm', does: 'I measured', run: toggle('measure') },
+    {
+      key: 'm',
+      does: 'I measured',
+      run: () => {
+        if (drives && canMeasure(state)) toggle('measure')();
+      },
+    },
     { key: 's', does: 'signs', run: toggle('signs') },
     { key: 'u', does: 'take back', run: undo },
   ]);

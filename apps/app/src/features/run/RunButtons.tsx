@@ -1,4 +1,4 @@
-import { isOver } from '@nucleon/core/run/runState';
+import { canMeasure, isOver } from '@nucleon/core/run/runState';
 import type { RunButton, RunView } from '@nucleon/core/run/runView';
 import ArrowDownToLine from 'lucide-react-native/icons/arrow-down-to-line';
 import Check from 'lucide-react-native/icons/check';
@@ -85,7 +85,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
           <BigButton
             label="Depth"
             icon={Ruler}
-            disabled={!drives}
+            disabled={!drives || !canMeasure(state)}
             onPress={() => {
               onSheet('measure');
             }}

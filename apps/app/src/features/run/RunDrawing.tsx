@@ -1,4 +1,4 @@
-import { isCutting, legOf, type RunState } from '@nucleon/core/run/runState';
+import { canMeasure, legOf, type RunState } from '@nucleon/core/run/runState';
 import { runSection } from '@nucleon/core/section/runSection';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -43,7 +43,7 @@ export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps)
       onDrag: ({ movement: [, dy], first, last }) => {
         const now = latest.current;
         if (first) from.current = now.state.depthMm;
-        if (!canMove(now.state)) return;
+        if (!canMeasure(now.state)) return;
         const to = Math.min(now.end, Math.max(0, from.current + dy / now.place.scale));
         const isMove = Math.abs(dy) > LEAST_DRAG_PX;
         setHeldMm(last || !isMove ? null : to);
@@ -61,7 +61,7 @@ export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps)
     const press = (event: KeyboardEvent): void => {
       const now = latest.current;
       const down = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-      if (down === undefined || !canMove(now.state)) return;
+      if (down === undefined || !canMeasure(now.state)) return;
       event.preventDefault();
       event.stopPropagation();
       const step = now.end * STEP_SHARE * (event.shiftKey ? 0.2 : 1);
@@ -107,9 +107,6 @@ export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps)
     </View>
   );
 }
-
-const canMove = (state: RunState): boolean =>
-  isCutting(state) || ['lift', 'paused', 'water-change', 'core-break'].includes(state.phase);
 
 /** As fine as a finger can set it, mm. */
 const round = (mm: number): number => Math.round(mm * 20) / 20;

@@ -7,6 +7,8 @@ import { ResultScreen } from '../result/ResultScreen';
 import { keptEvents } from './keptRuns';
 import { RunScreen } from './RunScreen';
 import { openRun, useRuns } from './runStore';
+import { waitingRunIds } from './sendRun';
+import { sendWaiting } from './useOutbox';
 
 const mockNavigate = jest.fn();
 let mockRunId = '';
@@ -27,6 +29,7 @@ jest.mock('../result/keptPhotos', () => ({
   keepPhoto: () => Promise.resolve(),
   dropPhoto: () => Promise.resolve(),
   waitingPhotos: () => Promise.resolve([]),
+  everyWaitingPhoto: () => Promise.resolve([]),
 }));
 
 let storage: Map<string, string>;
@@ -112,6 +115,17 @@ it('goes on without a server, and says that it keeps the record here', async () 
   expect(await screen.findByText('How did it come out?')).toBeTruthy();
 });
 
+it('sends what waits though its run is not on the screen', async () => {
+  const server = runServer();
+  fakeApi(server.answer);
+  useRuns.getState().add(mockRunId, { kind: 'start' });
+  useRuns.setState({ known: {} });
+  expect(waitingRunIds()).toEqual([mockRunId]);
+  await sendWaiting();
+  expect(server.kept.map(({ act: { kind } }) => kind)).toEqual(['open', 'start']);
+  expect(waitingRunIds()).toEqual([]);
+});
+
 it('watches where another device drives, until it takes over', async () => {
   fakeApi(runServer().answer);
   const [kept] = keptEvents(mockRunId);
@@ -162,7 +176,6 @@ it('takes a result in three taps, and keeps one that does not fit the run beside
   expect(stateNow().result).toEqual({
     verdict: 'fine',
     crack: 'none',
-    entryChipMm: 0,
     exitChipMm: 1,
     entryDiameterMm: 25.4,
   });

@@ -1,9 +1,10 @@
-import { MOST_EVENTS } from '@nucleon/contract/runLimits';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { fetchRun, postEvents } from '../../api/runs';
+import { fetchRun } from '../../api/runs';
 import { ApiProblem, Unreachable } from '../../api/problem';
+import { listenForOnline } from './listenForOnline';
 import { useRuns } from './runStore';
+import { sendRun } from './sendRun';
 
 const RETRY_MS = 2500;
 /** Another device may have taken over, or added a sign. */
@@ -35,24 +36,12 @@ export function useRunSync(runId: string): RunSync {
     let busy = false;
 
     const send = async (): Promise<void> => {
-      const waiting = (useRuns.getState().known[runId] ?? [])
-        .filter(({ sent, event }) => !sent && !refused.current.has(event.id))
-        .map(({ event }) => event)
-        .sort((a, b) => a.n - b.n)
-        .slice(0, MOST_EVENTS);
-      if (waiting.length === 0) return;
-      setSync({ kind: 'sending' });
-      const taken = await postEvents(runId, { events: waiting });
-      for (const one of taken.refused) refused.current.add(one.id);
-      const turnedDown = new Set(taken.refused.map(({ id }) => id));
-      useRuns.getState().take(
-        runId,
-        [],
-        waiting.flatMap(({ id }) => (turnedDown.has(id) ? [] : [id])),
-      );
+      const { known } = useRuns.getState();
+      if (known[runId]?.some(({ sent, event }) => !sent && !refused.current.has(event.id)))
+        setSync({ kind: 'sending' });
+      if ((await sendRun(runId, refused.current)) === 0) return;
       void client.invalidateQueries({ queryKey: ['runs'] });
       void client.invalidateQueries({ queryKey: ['job'] });
-      await send();
     };
     const fetchNew = async (): Promise<void> => {
       const detail = await fetchRun(runId, upTo);
@@ -92,13 +81,6 @@ export function useRunSync(runId: string): RunSync {
     if (unsent > 0) wake.current();
   }, [unsent]);
   return sync;
-}
-
-/** The browser’s own word that the network is back; elsewhere it is tried again by the clock alone. */
-function listenForOnline(how: 'add' | 'remove', back: () => void): void {
-  if (typeof window === 'undefined' || typeof window.addEventListener !== 'function') return;
-  if (how === 'add') window.addEventListener('online', back);
-  else window.removeEventListener('online', back);
 }
 
 const refusedSync = (count: number): RunSync => ({

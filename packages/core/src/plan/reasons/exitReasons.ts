@@ -1,3 +1,4 @@
+import { easesOff } from '../../cutting/stages';
 import { provenance } from '../../materials/provenance';
 import { formatSignificant } from '../../units/roundNumber';
 import { formatForce } from '../../units/formatQuantity';
@@ -20,7 +21,7 @@ function exitForceText(
   if (exit.chipWidthMm > exit.allowedChipMm * 1.001) {
     return `From ${from}, the least that still cuts; chips of about ${formatLengthAbout(exit.chipWidthMm, units)} all the same.`;
   }
-  return exit.exitForceN < mainN * 0.999
+  return easesOff(exit.exitForceN, mainN)
     ? `From ${from}, so that chips stay near ${allowed}.`
     : `Same force to the end: chips stay under ${allowed} as it is.`;
 }
