@@ -2,6 +2,7 @@
 /** npm start: puts in place what is missing, starts database and server, prints the address. */
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
+import { keepUp } from './setup/keepUp.mjs';
 import { takeFolder } from './setup/lock.mjs';
 import { startMariadb } from './setup/mariadb.mjs';
 import { checkNode, ensureDebianPackages, ensureNpmPackages, MARIADB } from './setup/packages.mjs';
@@ -58,20 +59,6 @@ function stopAll() {
   return stopping;
 }
 
-async function keepMariadb(folder) {
-  let database = await startMariadb(folder);
-  started.push(() => database.stop());
-  const watch = () =>
-    database.child.once('exit', async () => {
-      if (stopping) return;
-      console.error('MariaDB stopped unexpectedly; starting it again…');
-      database = await startMariadb(folder, { port: database.port });
-      watch();
-    });
-  watch();
-  return database;
-}
-
 async function main() {
   const options = readOptions();
   if (options.help) {
@@ -86,22 +73,43 @@ async function main() {
   if (!external) await ensureDebianPackages(MARIADB);
   await ensureWebBuild();
   if (stopping) return;
-  const databaseUrl = external ?? (await keepMariadb(join(options.data, 'mariadb'))).url;
+  let server;
+  const database = external
+    ? null
+    : await keepUp({
+        name: 'MariaDB',
+        start: (before) => startMariadb(join(options.data, 'mariadb'), { port: before?.port }),
+        // Its old port was taken meanwhile: the server must be told.
+        onUp: (now, before) => {
+          if (now.port !== before.port) server?.replace();
+        },
+      });
+  if (database) started.push(() => database.stop());
   if (stopping) return;
-  const server = await startServer({
-    databaseUrl,
-    port: options.port,
-    web: WEB_FOLDER,
-    demo: options.demo,
+  const noteServer = ({ address, child }) =>
+    lock.note({ address, serverPid: child.pid }).catch((error) => console.error(error.message));
+  let port = options.port;
+  let { demo } = options;
+  server = await keepUp({
+    name: 'The server',
+    start: async () => {
+      const up = await startServer({
+        databaseUrl: external ?? database.now().url,
+        port,
+        web: WEB_FOLDER,
+        demo,
+        backups: join(options.data, 'backups'),
+      });
+      port = Number(new URL(up.address).port);
+      // Asked for once: one that comes back after a crash resets nothing.
+      if (demo === 'reset') demo = 'none';
+      return up;
+    },
+    onUp: (up) => void noteServer(up),
   });
   started.push(() => server.stop());
-  server.child.once('exit', (code) => {
-    if (stopping) return;
-    console.error(`The server ended (code ${code}).`);
-    void stopAll().then(() => process.exit(1));
-  });
-  await lock.note({ address: server.address, serverPid: server.child.pid });
-  console.log(`Nucleon is at ${server.address}  (Ctrl-C stops it)`);
+  await noteServer(server.now());
+  console.log(`Nucleon is at ${server.now().address}  (Ctrl-C stops it)`);
 }
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {

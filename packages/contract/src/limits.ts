@@ -6,12 +6,15 @@ export interface NumberLimit {
   readonly unit: string;
 }
 
+/** What is thinner cannot be measured at a bench, let alone drilled, mm. */
+const LEAST_MM = 0.01;
+
 export const LIMITS = {
-  thicknessMm: { above: 0, most: 5000, unit: 'mm' },
-  lengthMm: { above: 0, most: 100_000, unit: 'mm' },
+  thicknessMm: { least: LEAST_MM, most: 5000, unit: 'mm' },
+  lengthMm: { least: LEAST_MM, most: 100_000, unit: 'mm' },
   placeMm: { least: -100_000, most: 100_000, unit: 'mm' },
-  diameterMm: { above: 0, most: 1000, unit: 'mm' },
-  rimWidthMm: { above: 0, most: 500, unit: 'mm' },
+  diameterMm: { least: LEAST_MM, most: 1000, unit: 'mm' },
+  rimWidthMm: { least: LEAST_MM, most: 500, unit: 'mm' },
   smallMm: { least: 0, most: 1000, unit: 'mm' },
   depthCutMm: { least: 0, most: 1e7, unit: 'mm' },
   share: { above: 0, most: 1, unit: 'as a share' },
@@ -26,7 +29,7 @@ export const LIMITS = {
   oneIn: { least: 1, most: 10_000, unit: 'as one in' },
 } as const satisfies Record<string, NumberLimit>;
 
-/** `a number of mm above 0, at most 5000` */
+/** `a number of mm from 0.01, at most 5000` */
 export function describeLimit(limit: NumberLimit): string {
   const unit = limit.unit ? ` ${limit.unit.includes(' ') ? limit.unit : `of ${limit.unit}`}` : '';
   const from = limit.above !== undefined ? `above ${limit.above}` : `from ${limit.least ?? 0}`;

@@ -38,17 +38,17 @@ it.each<[string, (file: any) => unknown, string]>([
   [
     'a number with its unit',
     (f) => (f.pieces[0].thicknessMm = '6 mm'),
-    '/pieces/0/thicknessMm: thicknessMm is “6 mm”; it must be a number of mm above 0, at most 5000.',
+    '/pieces/0/thicknessMm: thicknessMm is “6 mm”; it must be a number of mm from 0.01, at most 5000.',
   ],
   [
     'a negative',
     (f) => (f.pieces[0].thicknessMm = -3),
-    '/pieces/0/thicknessMm: thicknessMm is -3; it must be a number of mm above 0, at most 5000.',
+    '/pieces/0/thicknessMm: thicknessMm is -3; it must be a number of mm from 0.01, at most 5000.',
   ],
   [
     'a huge one',
     (f) => (f.pieces[0].holes[0].diameterMm = 1e9),
-    '/pieces/0/holes/0/diameterMm: diameterMm is 1000000000; it must be a number of mm above 0, at most 1000.',
+    '/pieces/0/holes/0/diameterMm: diameterMm is 1000000000; it must be a number of mm from 0.01, at most 1000.',
   ],
   [
     'a missing one',
@@ -61,7 +61,7 @@ it.each<[string, (file: any) => unknown, string]>([
       delete f.pieces[0].thicknessMm;
       f.pieces[0].thicknessIn = 0.25;
     },
-    '/pieces/0/thicknessMm: thicknessMm is missing; it must be a number of mm above 0, at most 5000. Found “thicknessIn” instead: give thicknessMm, converted.',
+    '/pieces/0/thicknessMm: thicknessMm is missing; it must be a number of mm from 0.01, at most 5000. Found “thicknessIn” instead: give thicknessMm, converted.',
   ],
   [
     'a wrong kind',

@@ -24,6 +24,8 @@ import {
 
 const any = { least: -1e9, most: 1e9, unit: '' } as const;
 const seconds = number({ least: 0, most: 1e8, unit: 's' });
+/** A bald bit takes as good as for ever, and the spread of that says so. */
+const plannedS = number({ least: 0, most: 1e300, unit: 's' });
 const depth = number({ least: 0, most: 5000, unit: 'mm' });
 const figure = number(any);
 const orNull = (schema: JsonSchema): JsonSchema => ({
@@ -31,6 +33,10 @@ const orNull = (schema: JsonSchema): JsonSchema => ({
   description: `${String(schema.description)}, or null`,
 });
 const line = text(2000);
+/** Plans of before listed every depth in words: runs that wait on a device with one are taken too. */
+const paragraph = text(500_000);
+/** A lift each half millimetre of the thickest piece, and room. */
+const MOST_DEPTHS = 10_500;
 
 const stage = object({
   kind: oneOf(['seat', 'main', 'exit']),
@@ -39,7 +45,7 @@ const stage = object({
   toMm: depth,
   forceN: figure,
   rpm: figure,
-  timeS: orNull(seconds),
+  timeS: orNull(plannedS),
 });
 
 /** What a run's own copy of a plan must hold to be followed; the rest of the plan travels with it. */
@@ -69,14 +75,14 @@ const plan = object({
   feedForceN: figure,
   rpm: figure,
   forceWindowN: object({ glaze: figure, low: figure, high: figure }),
-  drillTimeS: orNull(object({ p10: seconds, p50: seconds, p90: seconds })),
+  drillTimeS: orNull(object({ p10: plannedS, p50: plannedS, p90: plannedS })),
   tempRiseK: figure,
   totalStressMpa: figure,
   stressLimitMpa: figure,
   exitForceN: orNull(figure),
   exitChipMm: orNull(object({ p50: figure, p90: figure })),
   easeOffAtMm: orNull(depth),
-  lifts: list(depth, 5000),
+  lifts: list(depth, MOST_DEPTHS),
   coreBreaksAtMm: list(depth, 1000),
   timeline: list(
     object({
@@ -87,7 +93,7 @@ const plan = object({
       title: line,
       detail: line,
     }),
-    5000,
+    MOST_DEPTHS,
   ),
   stages: { ...list(stage, 500), minItems: 1 },
   pilots: list(
@@ -98,7 +104,7 @@ const plan = object({
       solid: yesNo,
       rpm: figure,
       forceN: figure,
-      timeS: orNull(seconds),
+      timeS: orNull(plannedS),
     }),
     20,
   ),
@@ -112,10 +118,16 @@ const plan = object({
     name: text(200),
     coverMm: orNull(figure),
     fillL: orNull(figure),
-    changeAtDepthMm: list(depth, 5000),
+    changeAtDepthMm: list(depth, MOST_DEPTHS),
   }),
   bitLife: object({ lifeDepthMm: figure, sharpnessAfter: figure }),
-  steps: list(object({ kind: oneOf(STEP_KINDS), title: line, detail: line }), 500),
+  steps: list(
+    object(
+      { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },
+      { depthsMm: list(depth, MOST_DEPTHS) },
+    ),
+    2000,
+  ),
 });
 
 const subject = object({

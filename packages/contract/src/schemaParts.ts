@@ -22,11 +22,13 @@ export const text = (most: number): JsonSchema => ({
   maxLength: most,
   description: `text of at most ${most} characters`,
 });
+/** Blanks at its ends would make two ids of what reads, sorts and is searched for as one. */
 export const id: JsonSchema = {
   type: 'string',
   minLength: 1,
   maxLength: 80,
-  description: 'an id of 1 to 80 characters',
+  pattern: '^\\S(.*\\S)?$',
+  description: 'an id of 1 to 80 characters, no blank at its ends',
 };
 export const name: JsonSchema = {
   type: 'string',
@@ -79,6 +81,6 @@ export const point = (limit: NumberLimit): JsonSchema => ({
 /** A time as JSON carries it. */
 export const time: JsonSchema = {
   type: 'string',
-  pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}(:\\d{2}(\\.\\d+)?)?(Z|[+-]\\d{2}:\\d{2})$',
-  description: 'a time such as 2026-05-02T09:00:00Z',
+  format: 'date-time',
+  description: 'a time from 1970 to 2199 such as 2026-05-02T09:00:00Z',
 };

@@ -61,7 +61,7 @@ it('keeps fields it does not know', () => {
 });
 
 it('says a limit in words', () => {
-  expect(describeLimit(LIMITS.thicknessMm)).toBe('a number of mm above 0, at most 5000');
+  expect(describeLimit(LIMITS.thicknessMm)).toBe('a number of mm from 0.01, at most 5000');
   expect(describeLimit(LIMITS.count)).toBe('a number from 0, at most 1000000');
   expect(describeLimit(LIMITS.sharpness)).toBe('a number from 0 bald to 1 new above 0, at most 1');
 });

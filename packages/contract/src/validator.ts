@@ -1,7 +1,17 @@
 import type { Fault } from '@nucleon/core/job/fault';
-import { Ajv2020 } from 'ajv/dist/2020.js';
+import { _, Ajv2020, Name, type KeywordCxt } from 'ajv/dist/2020.js';
+import { isInstant } from './instant';
 import type { JsonSchema } from './schemaParts';
 import { schemaFaults } from './schemaFaults';
+
+/** So many faults are named at most: a file with more wants another look, not a longer list. */
+export const MOST_FAULTS = 50;
+/** A place may fail in several ways and is named once. */
+const MOST_ERRORS = 4 * MOST_FAULTS;
+const GIVE_UP = 'giveUpAfter';
+/** What Ajv calls its own count and list in the code it writes. */
+const ERRORS = new Name('errors');
+const ERROR_LIST = new Name('vErrors');
 
 const ajv = new Ajv2020({
   allErrors: true,
@@ -10,6 +20,30 @@ const ajv = new Ajv2020({
   strict: true,
   allowUnionTypes: true,
 });
+ajv.addFormat('date-time', { type: 'string', validate: isInstant });
+// All errors are wanted, but not a million of them: the loop over a list ends when there are enough.
+ajv.addKeyword({
+  keyword: GIVE_UP,
+  schemaType: 'number',
+  code: ({ gen, it, schema }: KeywordCxt) => {
+    gen.if(_`${ERRORS} > ${schema as number}`, () => {
+      gen.assign(_`${it.validateName}.errors`, ERROR_LIST);
+      gen.return(false);
+    });
+  },
+});
+
+/** The schema with every list's items giving up once there are enough errors. */
+function givingUp(schema: unknown): unknown {
+  if (Array.isArray(schema)) return schema.map(givingUp);
+  if (typeof schema !== 'object' || schema === null) return schema;
+  return Object.fromEntries(
+    Object.entries(schema).map(([key, value]) => [
+      key,
+      key === 'items' ? { ...(givingUp(value) as object), [GIVE_UP]: MOST_ERRORS } : givingUp(value),
+    ]),
+  );
+}
 
 export type Validated<T> =
   | { readonly kind: 'valid'; readonly value: T }
@@ -17,9 +51,12 @@ export type Validated<T> =
 
 /** A check of unknown data against a schema, compiled once; the caller vouches that T fits it. */
 export function validator<T>(schema: JsonSchema): (data: unknown) => Validated<T> {
-  const validate = ajv.compile<T>(schema);
+  const validate = ajv.compile<T>(givingUp(schema) as JsonSchema);
   return (data) =>
     validate(data)
       ? { kind: 'valid', value: data }
-      : { kind: 'faulty', faults: schemaFaults(validate.errors ?? []) };
+      : {
+          kind: 'faulty',
+          faults: schemaFaults(validate.errors ?? []).slice(0, MOST_FAULTS),
+        };
 }

@@ -1,4 +1,5 @@
 import { dam, usualDamInner } from '../layout/guideBoard';
+import { depthsText } from '../plan/depthsText';
 import type { PlanContext } from '../plan/planContext';
 import { WATER_OFF_BEFORE_MM } from '../plan/planWater';
 import { input, type ReasonInput } from '../reason/reason';
@@ -79,7 +80,7 @@ const changes = ({ water, units }: PlanContext): ReasonInput =>
   input(
     'Change it',
     water.changeAtDepthMm.length > 0
-      ? `at ${water.changeAtDepthMm.map((mm) => formatLengthShort(mm, units)).join(', ')}`
+      ? depthsText(water.changeAtDepthMm, units)
       : `after ${formatDecimals(Math.max(1, water.holesPerFill ?? 1), 0)} such ${(water.holesPerFill ?? 1) > 1 ? 'holes' : 'hole'}`,
   );
 

@@ -35,6 +35,8 @@ export interface Step {
   readonly detail: string;
   readonly fromDepthMm?: number;
   readonly toDepthMm?: number;
+  /** Every depth at which it is done, mm, where it is done more than once. */
+  readonly depthsMm?: readonly number[];
 }
 
 export const WARNING_CODES = [

@@ -13,6 +13,7 @@ import {
 } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
 import { coreMass } from './coreMass';
+import { depthsText } from './depthsText';
 import { fullRingDepth, radiusAt } from '../layout/curve';
 import type { FollowUp } from '../purposes/fit';
 import type { PlannedStage, Step } from './plan';
@@ -194,6 +195,7 @@ function liftStep({ lifts, units }: PlanContext): Step {
     detail: `First at ${formatLengthShort(first, units)}${rhythm}. Just enough to let water in: never clear of the groove.`,
     fromDepthMm: first,
     toDepthMm: lifts.at(-1) ?? first,
+    depthsMm: lifts,
   };
 }
 
@@ -207,7 +209,8 @@ const waterChanges = (depths: readonly number[], { setup, units }: PlanContext):
             depths.length === 1
               ? 'Change the water once'
               : `Change the water ${depths.length} times`,
-          detail: `${setup.coolant.name} clouds at ${depths.map((depth) => formatLengthShort(depth, units)).join(', ')}. Stop the motor first.`,
+          detail: `${setup.coolant.name} clouds ${depthsText(depths, units)}. Stop the motor first.`,
+          depthsMm: depths,
         },
       ];
 

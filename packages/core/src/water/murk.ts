@@ -19,6 +19,9 @@ export function murkLimit(coverMm: number, grainSizeUm = REFERENCE_GRAIN_UM): nu
   return Math.log(1 / CLEAR_ENOUGH) / (κ * (coverMm / 1000));
 }
 
+/** Water that clouds oftener than this in one hole is the wrong water: the list ends, the advice does not. */
+const MOST_CHANGES = 500;
+
 /** Depths, mm, at which standing water has clouded and is changed before going on. */
 export function waterChangeDepths(
   limitGPerL: number,
@@ -26,7 +29,7 @@ export function waterChangeDepths(
   finesGPerMm: number,
   depthMm: number,
 ): number[] {
-  const everyMm = (limitGPerL * volumeL) / finesGPerMm;
+  const everyMm = Math.max((limitGPerL * volumeL) / finesGPerMm, depthMm / MOST_CHANGES);
   const depths: number[] = [];
   for (let z = everyMm; z < depthMm - 1e-9; z += everyMm) depths.push(z);
   return depths;

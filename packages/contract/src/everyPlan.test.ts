@@ -1,0 +1,109 @@
+import { BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
+import { COOLANT_IDS } from '@nucleon/core/coolants/coolants';
+import type { JobFile, Setup } from '@nucleon/core/job/job';
+import { MATERIAL_IDS } from '@nucleon/core/materials/materials';
+import { makePlan } from '@nucleon/core/plan/makePlan';
+import type { RunEvent } from '@nucleon/core/run/runEvent';
+import { POST_EVENTS_SCHEMA } from './runSchema';
+import { validator } from './validator';
+
+const check = validator(POST_EVENTS_SCHEMA);
+/** The server takes so much at a time. */
+const BODY_LIMIT_BYTES = 1024 * 1024;
+
+interface Case {
+  readonly material: string;
+  readonly thicknessMm: number;
+  readonly diameterMm: number;
+  readonly setup?: Setup;
+  readonly bits?: NonNullable<JobFile['kit']>['bits'];
+}
+
+/** The opening of a run of this hole, as the bench sends it; null where there is no plan to follow. */
+function opening({ material, thicknessMm, diameterMm, setup, bits = [] }: Case): object | null {
+  const sideMm = 4 * Math.max(diameterMm, 150);
+  const hole = { id: 'h', xMm: sideMm / 2, yMm: sideMm / 2, diameterMm };
+  const file: JobFile = {
+    format: 'nucleon-job',
+    version: 1,
+    job: { id: 'j', name: 'J' },
+    pieces: [
+      {
+        id: 'p',
+        name: 'P',
+        form: 'slab',
+        material,
+        thicknessMm,
+        outline: { kind: 'rectangle', widthMm: sideMm, heightMm: sideMm },
+        holes: [{ ...hole, depth: { kind: 'through' }, ...(setup ? { setup } : {}) }],
+      },
+    ],
+    kit: { bits, machines: [] },
+  };
+  const outcome = makePlan(file, 'h');
+  if (outcome.kind === 'faulty') return null;
+  const { reasons: _reasons, ...plan } = outcome.plan;
+  const subject = { jobId: 'j', jobName: 'J', pieceId: 'p', pieceName: 'P' };
+  const event: RunEvent = {
+    id: 'e',
+    n: 1,
+    at: '2026-05-04T10:00:00Z',
+    tickMs: 0,
+    session: 's',
+    device: 'd',
+    act: {
+      kind: 'open',
+      plan,
+      ready: [],
+      subject: { ...subject, holeId: 'h', holeName: 'H', material, thicknessMm, diameterMm },
+    },
+  };
+  return { events: [event] };
+}
+
+const refusal = (body: object): string | null => {
+  const text = JSON.stringify(body);
+  if (Buffer.byteLength(text) > BODY_LIMIT_BYTES) return `${text.length} bytes`;
+  const checked = check(JSON.parse(text));
+  return checked.kind === 'valid' ? null : JSON.stringify(checked.faults[0]);
+};
+
+it('takes the opening of a run for whatever the planner makes of a piece and a hole', () => {
+  const refused: unknown[] = [];
+  let opened = 0;
+  for (const material of MATERIAL_IDS)
+    for (const thicknessMm of [0.01, 2, 6, 12, 40, 100, 200, 5000])
+      for (const diameterMm of [0.01, 3, 12, 40, 68, 152, 1000]) {
+        const body = opening({ material, thicknessMm, diameterMm });
+        if (!body) continue;
+        opened++;
+        const why = refusal(body);
+        if (why) refused.push([material, thicknessMm, diameterMm, why]);
+      }
+  expect(refused).toEqual([]);
+  expect(opened).toBeGreaterThan(1000);
+});
+
+it('takes the largest plan each way of wetting and each kind of bit can give', () => {
+  const refused: unknown[] = [];
+  for (const kind of COOLANT_IDS)
+    for (const family of BIT_FAMILY_IDS)
+      for (const sides of ['one', 'two'] as const)
+        for (const sharpness of [1, 0.001]) {
+          const bit = { id: 'b', name: 'B', family, diameterMm: 40, usableDepthMm: 0.01, sharpness };
+          const body = opening({
+            material: 'granite',
+            thicknessMm: 5000,
+            diameterMm: 40,
+            setup: {
+              bit: 'b',
+              sides,
+              water: { kind, trayLengthMm: 0.01, trayWidthMm: 0.01, coverMm: 0.001 },
+            },
+            bits: [bit],
+          });
+          const why = body && refusal(body);
+          if (why) refused.push([kind, family, sides, sharpness, why]);
+        }
+  expect(refused).toEqual([]);
+});
