@@ -24,9 +24,11 @@ export async function keepUp({ name, start, onUp = () => undefined, say = consol
   const watch = () => {
     const { child } = running;
     const gone = (code, signal) => {
-      if (!stopping && running.child === child) again(`${name} ended (${signal ?? `code ${code}`})`);
+      if (!stopping && running.child === child)
+        again(`${name} ended (${signal ?? `code ${code}`})`);
     };
-    if (child.exitCode !== null || child.signalCode !== null) gone(child.exitCode, child.signalCode);
+    if (child.exitCode !== null || child.signalCode !== null)
+      gone(child.exitCode, child.signalCode);
     else child.once('exit', gone);
   };
 
@@ -34,7 +36,7 @@ export async function keepUp({ name, start, onUp = () => undefined, say = consol
     const before = running;
     if (Date.now() - upSince > STEADY_MS) delayMs = FIRST_DELAY_MS;
     restarting = (async () => {
-      for (let reason = why; !stopping; ) {
+      for (let reason = why; !stopping;) {
         say(`${reason}. Starting it again in ${delayMs / 1000} s…`);
         await Promise.race([sleep(delayMs), stopped]);
         delayMs = Math.min(delayMs * 2, LONGEST_DELAY_MS);

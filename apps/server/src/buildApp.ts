@@ -5,6 +5,9 @@ import express, { type Express } from 'express';
 import { exchangeRoutes } from './exchange/exchangeRoutes';
 import { holeRoutes } from './holes/holeRoutes';
 import { houseRoutes } from './house/houseRoutes';
+import { admission, deadline, IMPORT_PATH } from './http/admission';
+import { onlyOwnPages, pageRules } from './http/doors';
+import { jsonBody } from './http/jsonBody';
 import { Problem } from './http/problem';
 import { problemHandler } from './http/problemHandler';
 import { jobRoutes } from './jobs/jobRoutes';
@@ -16,22 +19,21 @@ import { runPhotoRoutes } from './runs/runPhotoRoutes';
 import { runRoutes } from './runs/runRoutes';
 import type { ServerContext } from './serverContext';
 
-const BODY_LIMIT_BYTES = 1024 * 1024;
+const BODY_LIMIT = { bytes: 1024 * 1024, values: 200_000 };
 /** A job with its log. */
-const IMPORT_LIMIT_BYTES = 32 * 1024 * 1024;
+const IMPORT_LIMIT = { bytes: 32 * 1024 * 1024, values: 3_000_000 };
 const YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** The API under /api/v1 and, when a folder is given, the built app for every other address. */
 export function buildApp(context: ServerContext, webFolder?: string): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(pageRules);
   // The lightest level: a phone on the workshop's own network waits for the server, not for the wire.
   app.use(compression({ level: 1 }));
-  app.use('/api/v1/import', express.json({ limit: IMPORT_LIMIT_BYTES, strict: true }));
-  app.use(
-    '/api',
-    express.json({ limit: BODY_LIMIT_BYTES, type: 'application/json', strict: true }),
-  );
+  app.use('/api', onlyOwnPages, admission(), deadline());
+  app.use(IMPORT_PATH, jsonBody(IMPORT_LIMIT));
+  app.use('/api', jsonBody(BODY_LIMIT));
 
   app.get('/api/v1/health', async (_request, response) => {
     await context.source.query('SELECT 1');

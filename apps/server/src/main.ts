@@ -1,19 +1,47 @@
+import type { Server } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { v7 as newId } from 'uuid';
 import { buildApp } from './buildApp';
-import { readConfig } from './config';
-import { createDataSource, migrate, oneAtATime } from './database/dataSource';
+import { readConfig, type ServerConfig } from './config';
+import { backUp } from './database/backUp';
+import { createDataSource } from './database/dataSource';
+import { migrate, oneAtATime } from './database/migrate';
 import { loadDemo } from './exchange/loadDemo';
+import { threadedWork } from './heavy/threadedWork';
 
 const DEMO_FOLDER = fileURLToPath(new URL('../../../demo/', import.meta.url));
+/** Requests in flight get so long to finish once the server is told to stop. */
+const FINISH_WITHIN_MS = 8000;
+const LOOK_MS = 50;
+
+const log = (text: string): void => {
+  process.stderr.write(`${text}\n`);
+};
+const giveUp = (text: string): never => {
+  log(text);
+  process.exit(1);
+};
+
+function configOrEnd(): ServerConfig {
+  try {
+    return readConfig(process.env);
+  } catch (error) {
+    return giveUp(error instanceof Error ? error.message : String(error));
+  }
+}
 
 /** Serves until told to stop; prints one line when it listens, for the start script to read. */
-const config = readConfig(process.env);
+const config = configOrEnd();
 const source = createDataSource(config.databaseUrl);
+const copyFirst = async (): Promise<void> => {
+  if (config.backupFolder === undefined) return;
+  const path = await backUp(config.databaseUrl, config.backupFolder, 'before-update', new Date());
+  log(`The data was copied to ${path} before it is brought to this version.`);
+};
 try {
   await source.initialize();
   await oneAtATime(source, async () => {
-    await migrate(source);
+    await migrate(source, copyFirst);
     await loadDemo(
       source,
       config.demo,
@@ -24,37 +52,44 @@ try {
   });
 } catch (error) {
   const { host, pathname } = new URL(config.databaseUrl);
-  process.stderr.write(
-    `The database ${host}${pathname} could not be used: ${error instanceof Error ? error.message || error.name : String(error)}.\n`,
+  giveUp(
+    `The database ${host}${pathname} could not be used: ${error instanceof Error ? error.message || error.name : String(error)}.`,
   );
-  process.exit(1);
 }
 
-const log = (text: string): void => {
-  process.stderr.write(`${text}\n`);
-};
+const heavy = threadedWork();
 const app = buildApp(
-  { source, now: () => new Date(), newId: () => newId(), log },
+  { source, heavy, now: () => new Date(), newId: () => newId(), log },
   config.webFolder,
 );
-const server = app.listen(config.port, config.host, (error) => {
-  if (error) {
-    log(`Cannot listen on ${config.host}:${config.port}: ${error.message}.`);
-    process.exit(1);
-  }
+const server: Server = app.listen(config.port, config.host, (error) => {
+  if (error) giveUp(`Cannot listen on ${config.host}:${config.port}: ${error.message}.`);
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : config.port;
   process.stdout.write(`listening http://${config.host}:${port}\n`);
 });
 
 let stopping = false;
+/** Takes no more, lets what is under way finish, then closes. */
 function stop(): void {
   if (stopping) return;
   stopping = true;
-  server.closeAllConnections();
+  const idle = setInterval(() => {
+    server.closeIdleConnections();
+  }, LOOK_MS);
+  const late = setTimeout(() => {
+    server.closeAllConnections();
+  }, FINISH_WITHIN_MS);
   server.close(() => {
-    void source.destroy().finally(() => process.exit(0));
+    clearInterval(idle);
+    clearTimeout(late);
+    void Promise.allSettled([heavy.close(), source.destroy()]).then(() => process.exit(0));
   });
 }
 process.on('SIGTERM', stop);
 process.on('SIGINT', stop);
+if (config.stopsWithInput) process.stdin.on('end', stop).on('error', stop).resume();
+// Nothing is expected here: it is said, and what else is under way goes on.
+process.on('unhandledRejection', (reason) => {
+  log(`Unhandled: ${reason instanceof Error ? (reason.stack ?? reason.message) : String(reason)}`);
+});

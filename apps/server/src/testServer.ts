@@ -2,7 +2,9 @@ import { v7 as newId } from 'uuid';
 import type { Express } from 'express';
 import type { DataSource } from 'typeorm';
 import { buildApp } from './buildApp';
-import { createDataSource, migrate } from './database/dataSource';
+import { createDataSource } from './database/dataSource';
+import { migrate } from './database/migrate';
+import { inlineWork } from './heavy/heavyWork';
 
 /** The real app on a fresh database of the tests' own MariaDB. */
 export interface TestServer {
@@ -27,6 +29,7 @@ export async function openTestServer(): Promise<TestServer> {
   const logged: string[] = [];
   const app = buildApp({
     source,
+    heavy: inlineWork(),
     now: () => new Date(),
     newId: () => newId(),
     log: (text) => logged.push(text),

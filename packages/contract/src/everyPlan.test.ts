@@ -90,7 +90,14 @@ it('takes the largest plan each way of wetting and each kind of bit can give', (
     for (const family of BIT_FAMILY_IDS)
       for (const sides of ['one', 'two'] as const)
         for (const sharpness of [1, 0.001]) {
-          const bit = { id: 'b', name: 'B', family, diameterMm: 40, usableDepthMm: 0.01, sharpness };
+          const bit = {
+            id: 'b',
+            name: 'B',
+            family,
+            diameterMm: 40,
+            usableDepthMm: 0.01,
+            sharpness,
+          };
           const body = opening({
             material: 'granite',
             thicknessMm: 5000,

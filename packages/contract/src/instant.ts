@@ -9,5 +9,7 @@ export function isInstant(text: string): boolean {
   const ms = Date.parse(text);
   if (year === undefined || Number.isNaN(ms) || ms < FIRST_MS || ms >= END_MS) return false;
   // Date.parse takes 30 February for 1 or 2 March.
-  return new Date(Date.UTC(Number(year), Number(month) - 1, Number(day))).getUTCDate() === Number(day);
+  return (
+    new Date(Date.UTC(Number(year), Number(month) - 1, Number(day))).getUTCDate() === Number(day)
+  );
 }

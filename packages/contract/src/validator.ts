@@ -40,7 +40,9 @@ function givingUp(schema: unknown): unknown {
   return Object.fromEntries(
     Object.entries(schema).map(([key, value]) => [
       key,
-      key === 'items' ? { ...(givingUp(value) as object), [GIVE_UP]: MOST_ERRORS } : givingUp(value),
+      key === 'items'
+        ? { ...(givingUp(value) as object), [GIVE_UP]: MOST_ERRORS }
+        : givingUp(value),
     ]),
   );
 }

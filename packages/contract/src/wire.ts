@@ -50,9 +50,16 @@ export interface PlanHeadline {
 
 export type StoredHole = Hole & Versioned & { readonly pieceId: string };
 export type HoleInList = StoredHole & {
+  /** null where it cannot be planned: `faults` say why. */
   readonly headline: PlanHeadline | null;
+  readonly faults: readonly Fault[];
   readonly lastRun: HoleRun | null;
 };
+
+/** What a hole that cannot be planned reads as, in place of its plan or risk. */
+export interface NotPlanned {
+  readonly faults: readonly Fault[];
+}
 
 /** What lists show of a hole’s latest run. */
 export type HoleRun = Pick<
@@ -144,12 +151,16 @@ export type Put<T> = Omit<T, 'id' | 'updatedAt' | 'pieceId' | 'jobId' | 'holes'>
 
 export const PROBLEM_CODES = [
   'bad-json',
+  'busy',
   'conflict',
   'database-unavailable',
   'faulty',
+  'foreign-page',
   'not-found',
+  'storage-full',
   'too-large',
   'unexpected',
+  'wrong-host',
   'wrong-media-type',
 ] as const;
 export type ProblemCode = (typeof PROBLEM_CODES)[number];

@@ -8,8 +8,18 @@ const DOWN = new Set([
   'ER_CON_COUNT_ERROR',
   'ER_SERVER_SHUTDOWN',
   'ER_LOCK_WAIT_TIMEOUT',
+  // Longer than the time a statement has.
+  'ER_STATEMENT_TIMEOUT',
   // A Galera node that has left the cluster.
   'ER_UNKNOWN_COM_ERROR',
+]);
+/** What MariaDB, InnoDB and the system call a disk without room. */
+const FULL = new Set(['ENOSPC', 'ER_DISK_FULL', 'ER_RECORD_FILE_FULL', 'ER_ERROR_ON_WRITE']);
+const READ_ONLY = new Set([
+  'EROFS',
+  'ER_OPTION_PREVENTS_STATEMENT',
+  'ER_OPEN_AS_READONLY',
+  'ER_READ_ONLY_MODE',
 ]);
 const RETRY = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD']);
 
@@ -22,11 +32,20 @@ function codeOf(error: unknown): string {
 
 export function isDatabaseDown(error: unknown): boolean {
   if (DOWN.has(codeOf(error))) return true;
-  const text = error instanceof Error ? error.message : '';
-  return /connection is in closed state|not connected|Connection lost|not established/i.test(text);
+  return /connection is in closed state|not connected|Connection lost|not established/i.test(
+    textOf(error),
+  );
 }
 
 /** Lost a race for a row, or a cluster's certification: the same work may pass the next time. */
 export const isWorthRetrying = (error: unknown): boolean => RETRY.has(codeOf(error));
 
 export const isDuplicateKey = (error: unknown): boolean => codeOf(error) === 'ER_DUP_ENTRY';
+
+export const isDiskFull = (error: unknown): boolean =>
+  FULL.has(codeOf(error)) || /errcode: 28\b|no space left/i.test(textOf(error));
+
+export const isReadOnly = (error: unknown): boolean =>
+  READ_ONLY.has(codeOf(error)) || /errcode: 30\b|read-only/i.test(textOf(error));
+
+const textOf = (error: unknown): string => (error instanceof Error ? error.message : '');

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntityManager, EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
-import { Problem } from '../http/problem';
+import { faultyProblem, Problem } from '../http/problem';
 import type { VersionedRow } from './columns';
 import { isDuplicateKey } from './databaseErrors';
 
@@ -50,11 +50,12 @@ export async function putVersioned<Row extends VersionedRow>(
     try {
       await repository.insert(row as QueryDeepPartialEntity<Row>);
     } catch (error) {
-      if (isDuplicateKey(error)) throw conflict(await read(), show);
+      if (isDuplicateKey(error)) return alreadyWritten(await read(), request, show);
       throw error;
     }
     return { row, changed: true };
   }
+  refuseLikeId(existing.id, id);
   if (sameContent(existing, content)) return { row: existing, changed: false };
   if (existing.version !== version) throw conflict(existing, show);
 
@@ -68,8 +69,30 @@ export async function putVersioned<Row extends VersionedRow>(
     } as unknown as QueryDeepPartialEntity<Row>)
     .where('id = :id AND version = :version', { id, version })
     .execute();
-  if (updated.affected !== 1) throw conflict(await read(), show);
+  if (updated.affected !== 1) return alreadyWritten(await read(), request, show);
   return { row: { ...existing, ...content, version: version + 1, updatedAt: now }, changed: true };
+}
+
+/** Someone was first: with the very same, which is one change, or with another. */
+function alreadyWritten<Row extends VersionedRow>(
+  current: Row | null,
+  { id, content }: PutRequest<Row>,
+  show: (row: Row) => unknown,
+): { readonly row: Row; readonly changed: false } {
+  if (current) refuseLikeId(current.id, id);
+  if (current && sameContent(current, content)) return { row: current, changed: false };
+  throw conflict(current, show);
+}
+
+/** MariaDB takes ids that differ in case or by an accent for one: nobody's row is written under another's name. */
+function refuseLikeId(stored: string, given: string): void {
+  if (stored !== given)
+    throw faultyProblem([
+      {
+        pointer: '/id',
+        message: `The id “${given}” differs from “${stored}”, which is here already, only in case or accents; make a new id.`,
+      },
+    ]);
 }
 
 function conflict<Row extends VersionedRow>(
@@ -87,4 +110,25 @@ function sameContent<Row extends VersionedRow>(row: Row, content: Content<Row>):
     row.deletedAt === null &&
     Object.entries(content).every(([key, value]) => isDeepStrictEqual(known[key], value))
   );
+}
+
+/** Refuses to move a thing under another parent: it is the other's. */
+export async function refuseElsewhere<Row extends VersionedRow>(
+  manager: EntityManager,
+  entity: EntitySchema<Row>,
+  id: string,
+  parent: Partial<Row>,
+  parentName: string,
+): Promise<void> {
+  const standing = await manager
+    .createQueryBuilder(entity, 'row')
+    .where('row.id = :id', { id })
+    .getOne();
+  const isOther = Object.entries(parent).some(
+    ([key, value]) => standing && (standing as Record<string, unknown>)[key] !== value,
+  );
+  if (isOther)
+    throw faultyProblem([
+      { pointer: '/id', message: `“${id}” belongs to another ${parentName}; make a new id.` },
+    ]);
 }

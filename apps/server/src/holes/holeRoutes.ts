@@ -1,24 +1,22 @@
 import { holeFields, putSchema } from '@nucleon/contract/jobFileSchema';
 import { validator } from '@nucleon/contract/validator';
-import type { HoleDetail, Put, StoredHole } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
-import { assessHole } from '@nucleon/core/plan/assessHole';
-import { rememberingBend } from '@nucleon/core/plate/bender';
+import type { HoleDetail, NotPlanned, Put, StoredHole } from '@nucleon/contract/wire';
 import { Router } from 'express';
-import { IsNull, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { lockPiece } from '../database/locks';
 import { nextPosition } from '../database/position';
-import { putVersioned } from '../database/putVersioned';
-import { setDeleted } from '../database/softDelete';
+import { putVersioned, refuseElsewhere } from '../database/putVersioned';
+import { addBin } from '../database/softDelete';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
-import { faultyProblem, notFound } from '../http/problem';
+import { notFound } from '../http/problem';
 import type { JobRow } from '../jobs/jobEntity';
 import { jobWithMaterials } from '../jobs/jobMapping';
 import { touchJob } from '../jobs/touchJob';
 import type { PieceRow } from '../pieces/pieceEntity';
 import { storedPiece } from '../pieces/pieceMapping';
-import { loadKit, loadPiece, planningFile } from '../plans/loadJob';
-import { planOf, storePlans } from '../plans/storePlans';
+import { loadPiece } from '../plans/loadJob';
+import { forgetHolePlan, planOf, riskOf, storePlans, type Read } from '../plans/storePlans';
 import type { ServerContext } from '../serverContext';
 import { holeEntity, type HoleRow } from './holeEntity';
 import { holeContent, storedHole } from './holeMapping';
@@ -47,36 +45,30 @@ async function holeDetail(manager: EntityManager, id: string): Promise<HoleDetai
   };
 }
 
-/** The job of one hole that its plan is made from. */
-async function holeFile(manager: EntityManager, id: string): Promise<JobFile> {
-  const row = await manager.findOneBy(holeEntity, { id, deletedAt: IsNull() });
-  if (!row) throw notFound('hole', id);
-  const loaded = await loadPiece(manager, row.pieceId, id);
-  return planningFile(loaded, await loadKit(manager), loaded.piece, row);
-}
+/** A hole that cannot be planned is read as what is wrong with it. */
+const shown = <T>(read: Read<T>): T | NotPlanned =>
+  read.kind === 'made' ? read.value : { faults: read.faults };
 
-export function holeRoutes({ source, now }: ServerContext): Router {
+export function holeRoutes(context: ServerContext): Router {
+  const { source, now } = context;
   const router = Router();
   router.get('/holes/:holeId', async (request, response) => {
     response.json(await holeDetail(source.manager, idParam(request, 'holeId')));
   });
   router.get('/holes/:holeId/plan', async (request, response) => {
-    const id = idParam(request, 'holeId');
-    const hole = await source.manager.findOneBy(holeEntity, { id, deletedAt: IsNull() });
-    if (!hole) throw notFound('hole', id);
-    response.json(await planOf(source.manager, hole, now(), request.query.bent === 'true'));
+    const bent = request.query.bent === 'true';
+    response.json(shown(await planOf(context, idParam(request, 'holeId'), bent)));
   });
   router.get('/holes/:holeId/risk', async (request, response) => {
-    const file = await holeFile(source.manager, idParam(request, 'holeId'));
-    const assessed = assessHole(file, idParam(request, 'holeId'), { bend: rememberingBend() });
-    if (assessed.kind === 'faulty') throw faultyProblem(assessed.faults);
-    response.json(assessed.risk);
+    response.json(shown(await riskOf(context, idParam(request, 'holeId'))));
   });
   router.put('/pieces/:pieceId/holes/:holeId', async (request, response) => {
     const [pieceId, id] = [idParam(request, 'pieceId'), idParam(request, 'holeId')];
     const body = checkedBody(request, checkHoleBody);
     const row = await transact(source, async (manager) => {
+      await lockPiece(manager, pieceId);
       const { job } = await loadPiece(manager, pieceId, id);
+      await refuseElsewhere(manager, holeEntity, id, { pieceId }, 'piece');
       const position = await nextPosition(manager, holeEntity, id, { pieceId });
       const put = {
         id,
@@ -93,13 +85,6 @@ export function holeRoutes({ source, now }: ServerContext): Router {
     });
     response.json(storedHole(row));
   });
-  router.delete('/holes/:holeId', async (request, response) => {
-    await setDeleted(source.manager, holeEntity, idParam(request, 'holeId'), now());
-    response.status(204).end();
-  });
-  router.post('/holes/:holeId/restore', async (request, response) => {
-    await setDeleted(source.manager, holeEntity, idParam(request, 'holeId'), null);
-    response.status(204).end();
-  });
+  addBin(router, context, '/holes', holeEntity, forgetHolePlan);
   return router;
 }

@@ -2,6 +2,7 @@ import { houseFields, putSchema } from '@nucleon/contract/jobFileSchema';
 import { validator } from '@nucleon/contract/validator';
 import type { House } from '@nucleon/core/job/place';
 import { Router } from 'express';
+import { lockKit } from '../database/locks';
 import { fieldsBeside } from '../database/present';
 import { putVersioned } from '../database/putVersioned';
 import { transact } from '../database/transact';
@@ -26,6 +27,7 @@ export function houseRoutes({ source, now }: ServerContext): Router {
   router.put('/house', async (request, response) => {
     const body = checkedBody(request, checkHouseBody);
     const row = await transact(source, async (manager) => {
+      await lockKit(manager, 'write');
       const written = await putVersioned(
         manager,
         houseEntity,

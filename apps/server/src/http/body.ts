@@ -15,7 +15,7 @@ export function checkedBody<T>(request: Request, check: (data: unknown) => Valid
 /** A path parameter as text, at most as long as an id. */
 export function idParam(request: Request, name: string): string {
   const value = request.params[name];
-  if (typeof value !== 'string' || value.length > 80)
+  if (typeof value !== 'string' || value.length > 80 || value !== value.trim())
     throw new Problem('not-found', 'There is nothing at this address.');
   return value;
 }

@@ -1,14 +1,19 @@
 import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
+import { MOST_FAULTS } from '@nucleon/contract/validator';
 import type { Fault } from '@nucleon/core/job/fault';
 
 const STATUS = {
   'bad-json': [400, 'Not JSON'],
+  busy: [503, 'Busy'],
   conflict: [409, 'Changed elsewhere'],
   'database-unavailable': [503, 'Database out of reach'],
   faulty: [422, 'Not accepted'],
+  'foreign-page': [403, 'Not from here'],
   'not-found': [404, 'Not found'],
+  'storage-full': [507, 'No room to write'],
   'too-large': [413, 'Too large'],
   unexpected: [500, 'Unexpected fault'],
+  'wrong-host': [421, 'Wrong address'],
   'wrong-media-type': [415, 'Wrong media type'],
 } as const satisfies Record<ProblemCode, readonly [number, string]>;
 
@@ -39,7 +44,7 @@ export const faultyProblem = (faults: readonly Fault[]): Problem =>
   new Problem(
     'faulty',
     faults[0] ? `${faults[0].pointer || '/'}: ${faults[0].message}` : 'Not accepted.',
-    { faults },
+    { faults: faults.slice(0, MOST_FAULTS) },
   );
 
 export const notFound = (kind: string, id: string): Problem =>

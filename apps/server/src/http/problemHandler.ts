@@ -1,5 +1,5 @@
-import type { ErrorRequestHandler } from 'express';
-import { isDatabaseDown } from '../database/databaseErrors';
+import type { ErrorRequestHandler, Response } from 'express';
+import { isDatabaseDown, isDiskFull, isReadOnly } from '../database/databaseErrors';
 import { Problem } from './problem';
 
 /** Body-parser's own faults carry a type. */
@@ -28,18 +28,33 @@ function problemOf(error: unknown, log: (text: string) => void): Problem {
       'database-unavailable',
       'The database does not answer; nothing was changed. Try again shortly.',
     );
+  if (isDiskFull(error))
+    return new Problem(
+      'storage-full',
+      'The disk is full; nothing was changed. It goes on by itself when there is room again.',
+    );
+  if (isReadOnly(error))
+    return new Problem(
+      'storage-full',
+      'The disk cannot be written to; nothing was changed. It goes on by itself when it can.',
+    );
   log(error instanceof Error ? (error.stack ?? error.message) : String(error));
   return new Problem('unexpected', 'Something went wrong on the server; nothing was changed.');
+}
+
+export function sendProblem(response: Response, problem: Problem): void {
+  const body = problem.body();
+  response.status(body.status).type('application/problem+json').send(JSON.stringify(body));
 }
 
 /** Every fault leaves as problem+json, with no stack trace. */
 export const problemHandler =
   (log: (text: string) => void): ErrorRequestHandler =>
-  (error: unknown, _request, response, next) => {
+  (error: unknown, _request, response, _next) => {
+    // Answered already: too late, or half a file is out. The sender sees that it ends early.
     if (response.headersSent) {
-      next(error);
+      if (!response.writableEnded) response.destroy();
       return;
     }
-    const body = problemOf(error, log).body();
-    response.status(body.status).type('application/problem+json').send(JSON.stringify(body));
+    sendProblem(response, problemOf(error, log));
   };

@@ -24,7 +24,8 @@ export async function jobDetail(
         .filter((hole) => hole.pieceId === piece.id)
         .map((hole) => ({
           ...storedHole(hole),
-          headline: headlines.get(hole.id) ?? null,
+          headline: headlines.of.get(hole.id) ?? null,
+          faults: headlines.faulty.get(hole.id) ?? [],
           lastRun: runs.get(hole.id) ?? null,
         })),
     })),

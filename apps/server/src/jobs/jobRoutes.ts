@@ -3,6 +3,7 @@ import { validator } from '@nucleon/contract/validator';
 import type { JobWithMaterials, Put, StoredJob } from '@nucleon/contract/wire';
 import { Router } from 'express';
 import { IsNull } from 'typeorm';
+import { lockJob } from '../database/locks';
 import { putVersioned } from '../database/putVersioned';
 import { notFound } from '../http/problem';
 import { loadJob } from '../plans/loadJob';
@@ -11,7 +12,7 @@ import { checkMaterials } from './checkMaterials';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import type { ServerContext } from '../serverContext';
-import { setDeleted } from '../database/softDelete';
+import { addBin } from '../database/softDelete';
 import { jobDetail } from './jobDetail';
 import { jobEntity } from './jobEntity';
 import { listJobs } from './listJobs';
@@ -22,7 +23,8 @@ const checkMaterialsBody = validator<Pick<JobWithMaterials, 'customMaterials' | 
 );
 const checkJobBody = validator<Put<StoredJob>>(putSchema(jobFields, 'job'));
 
-export function jobRoutes({ source, now }: ServerContext): Router {
+export function jobRoutes(context: ServerContext): Router {
+  const { source, now } = context;
   const router = Router();
   router.get('/jobs', async (request, response) => {
     response.json(await listJobs(source.manager, request.query));
@@ -34,11 +36,15 @@ export function jobRoutes({ source, now }: ServerContext): Router {
     const id = idParam(request, 'jobId');
     const body = checkedBody(request, checkJobBody);
     const { row } = await transact(source, async (manager) => {
+      await lockJob(manager, id);
       const standing = await manager.findOneBy(jobEntity, { id, deletedAt: IsNull() });
       const put = { id, version: body.version, content: jobContent(body, standing), now: now() };
       const written = await putVersioned(manager, jobEntity, put, storedJob);
       // A job's own answers settle gates of every hole in it.
-      if (written.changed && standing) await storePlans(manager, await loadJob(manager, id), now());
+      if (written.changed && standing) {
+        const loaded = await loadJob(manager, id);
+        await storePlans(manager, loaded, now(), loaded);
+      }
       return written;
     });
     response.json(storedJob(row));
@@ -47,6 +53,7 @@ export function jobRoutes({ source, now }: ServerContext): Router {
     const id = idParam(request, 'jobId');
     const body = checkedBody(request, checkMaterialsBody);
     const { row } = await transact(source, async (manager) => {
+      await lockJob(manager, id);
       const standing = await manager.findOneBy(jobEntity, { id, deletedAt: IsNull() });
       if (!standing) throw notFound('job', id);
       const content = {
@@ -59,19 +66,12 @@ export function jobRoutes({ source, now }: ServerContext): Router {
       if (written.changed) {
         const loaded = await loadJob(manager, id);
         checkMaterials(loaded);
-        await storePlans(manager, loaded, now());
+        await storePlans(manager, loaded, now(), { ...loaded, job: standing });
       }
       return written;
     });
     response.json(jobWithMaterials(row));
   });
-  router.delete('/jobs/:jobId', async (request, response) => {
-    await setDeleted(source.manager, jobEntity, idParam(request, 'jobId'), now());
-    response.status(204).end();
-  });
-  router.post('/jobs/:jobId/restore', async (request, response) => {
-    await setDeleted(source.manager, jobEntity, idParam(request, 'jobId'), null);
-    response.status(204).end();
-  });
+  addBin(router, context, '/jobs', jobEntity, lockJob);
   return router;
 }

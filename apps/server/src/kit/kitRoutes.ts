@@ -15,7 +15,8 @@ import { Router } from 'express';
 import { IsNull, type EntitySchema } from 'typeorm';
 import type { VersionedRow } from '../database/columns';
 import { putVersioned, type Content } from '../database/putVersioned';
-import { setDeleted } from '../database/softDelete';
+import { lockKit } from '../database/locks';
+import { addBin } from '../database/softDelete';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { containing, pageQuery } from '../http/paging';
@@ -105,9 +106,10 @@ export function kitRoutes(context: ServerContext): Router {
 
 function addResource<Row extends VersionedRow, Body extends { version: number }, Stored>(
   router: Router,
-  { source, now }: ServerContext,
+  context: ServerContext,
   resource: KitResource<Row, Body, Stored>,
 ): void {
+  const { source, now } = context;
   const { path, entity, show } = resource;
   router.get(path, async (request, response) => {
     const { page, pageSize, search } = pageQuery(request.query);
@@ -129,6 +131,7 @@ function addResource<Row extends VersionedRow, Body extends { version: number },
     const body = checkedBody(request, resource.check);
     refuseNonsense(resource.asKit(id, body));
     const row = await transact(source, async (manager) => {
+      await lockKit(manager, 'write');
       const put = { id, version: body.version, content: resource.content(body), now: now() };
       const written = await putVersioned(manager, entity, put, show);
       if (written.changed) await forgetPlansWithKit(manager, id);
@@ -136,20 +139,9 @@ function addResource<Row extends VersionedRow, Body extends { version: number },
     });
     response.json(show(row));
   });
-  const setGone =
-    (at: () => Date | null) =>
-    async (id: string): Promise<void> =>
-      transact(source, async (manager) => {
-        await setDeleted(manager, entity, id, at());
-        await forgetPlansWithKit(manager, id);
-      });
-  router.delete(`${path}/:id`, async (request, response) => {
-    await setGone(now)(idParam(request, 'id'));
-    response.status(204).end();
-  });
-  router.post(`${path}/:id/restore`, async (request, response) => {
-    await setGone(() => null)(idParam(request, 'id'));
-    response.status(204).end();
+  addBin(router, context, path, entity, async (manager, id) => {
+    await lockKit(manager, 'write');
+    await forgetPlansWithKit(manager, id);
   });
 }
 
@@ -164,6 +156,7 @@ function addBatch(router: Router, { source, now }: ServerContext): void {
     const { bits: several } = checkedBody(request, checkBatch);
     refuseNonsense({ bits: several });
     const rows = await transact(source, async (manager) => {
+      await lockKit(manager, 'write');
       const written = [];
       for (const { id, ...body } of several) {
         const put = { id, version: 0, content: bitContent(body), now: now() };

@@ -3,8 +3,9 @@ import { validator } from '@nucleon/contract/validator';
 import type { PieceLayout, PutLayout } from '@nucleon/contract/wire';
 import { Router } from 'express';
 import { In, IsNull, type EntityManager } from 'typeorm';
+import { lockPiece } from '../database/locks';
 import { nextPosition } from '../database/position';
-import { putVersioned } from '../database/putVersioned';
+import { putVersioned, refuseElsewhere } from '../database/putVersioned';
 import { transact } from '../database/transact';
 import { holeEntity } from '../holes/holeEntity';
 import { holeContent, storedHole } from '../holes/holeMapping';
@@ -36,7 +37,9 @@ async function putLayout(
   body: PutLayout,
   now: Date,
 ): Promise<void> {
-  const { job, piece } = await loadPiece(manager, pieceId);
+  await lockPiece(manager, pieceId);
+  const before = await loadPiece(manager, pieceId);
+  const { job, piece } = before;
   const written = new Set<string>();
   let reshaped = false;
   if (body.piece) {
@@ -46,6 +49,7 @@ async function putLayout(
     reshaped = (await putVersioned(manager, pieceEntity, put, storedPiece)).changed;
   }
   for (const { id, ...hole } of body.holes) {
+    await refuseElsewhere(manager, holeEntity, id, { pieceId }, 'piece');
     const position = await nextPosition(manager, holeEntity, id, { pieceId });
     const content = holeContent(hole, pieceId, position);
     const put = { id, version: hole.version, content, now };
@@ -64,7 +68,7 @@ async function putLayout(
   if (!reshaped && written.size === 0 && removed.length === 0) return;
   const loaded = await loadPiece(manager, pieceId);
   const due = reshaped ? loaded.holes : loaded.holes.filter(({ id }) => written.has(id));
-  await storePlans(manager, { ...loaded, holes: due }, now);
+  await storePlans(manager, { ...loaded, holes: due }, now, before);
   await touchJob(manager, job.id, now);
 }
 

@@ -1,12 +1,15 @@
 import type { PlanHeadline } from '@nucleon/contract/wire';
 import type { Plan } from '@nucleon/core/plan/plan';
+import type { Risk } from '@nucleon/core/risk/assessRisk';
 import { EntitySchema } from 'typeorm';
-import { idColumn, int, json, text } from '../database/columns';
+import { idColumn, int, json, maybeJson, text } from '../database/columns';
 
 /** The plan as it was made, with what made it; absent until computed or after a kit change. */
 export interface HolePlanRow {
   holeId: string;
   plan: Plan;
+  /** Worked out when it is first asked for. */
+  risk: Risk | null;
   headline: Omit<PlanHeadline, 'current'>;
   stopCount: number;
   modelVersion: string;
@@ -19,6 +22,7 @@ export const holePlanEntity = new EntitySchema<HolePlanRow>({
   columns: {
     holeId: { ...idColumn, name: 'hole_id' },
     plan: json('plan'),
+    risk: maybeJson('risk'),
     headline: json('headline'),
     stopCount: int('stop_count'),
     modelVersion: text('model_version', 20),

@@ -54,6 +54,15 @@ export async function loadPiece(
   return { job, piece, pieces: [piece], holes };
 }
 
+/** The same, or undefined where there is no such piece yet. */
+export const maybePiece = async (
+  manager: EntityManager,
+  pieceId: string,
+): Promise<LoadedJob | undefined> =>
+  (await manager.existsBy(pieceEntity, { id: pieceId, deletedAt: IsNull() }))
+    ? loadPiece(manager, pieceId)
+    : undefined;
+
 /** All of the workshop's kit and habits, deleted pieces too: a plan may still lean on one. */
 export interface LoadedKit {
   readonly bits: readonly BitRow[];

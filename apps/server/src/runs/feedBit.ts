@@ -1,6 +1,7 @@
 import { bitAfterRun } from '@nucleon/core/bits/bitAfterRun';
 import type { BitUse } from '@nucleon/core/run/runRecord';
 import type { EntityManager } from 'typeorm';
+import { lockKit } from '../database/locks';
 import { bitEntity } from '../kit/bitEntity';
 import { bitOf } from '../kit/kitMapping';
 import { forgetPlansWithKit } from '../plans/storePlans';
@@ -22,6 +23,7 @@ export async function feedBit(
     state: use.state === (counted?.state ?? null) ? null : use.state,
   };
   if (added.depthMm === 0 && added.holes === 0 && added.state === null) return;
+  await lockKit(manager, 'write');
   const row = await manager
     .createQueryBuilder(bitEntity, 'bit')
     .setLock('pessimistic_write')

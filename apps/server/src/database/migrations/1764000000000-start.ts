@@ -1,4 +1,4 @@
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { StepMigration, type Statement } from '../stepMigration';
 import { THE_WORKSHOP_ID } from '../workshop';
 
 const VERSIONED = `
@@ -11,8 +11,8 @@ const VERSIONED = `
 const ENGINE = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 const TABLES = [
-  `CREATE TABLE workshop (id VARCHAR(80) NOT NULL PRIMARY KEY, name VARCHAR(120) NOT NULL) ${ENGINE}`,
-  `CREATE TABLE job (${VERSIONED},
+  `CREATE TABLE IF NOT EXISTS workshop (id VARCHAR(80) NOT NULL PRIMARY KEY, name VARCHAR(120) NOT NULL) ${ENGINE}`,
+  `CREATE TABLE IF NOT EXISTS job (${VERSIONED},
     workshop_id VARCHAR(80) NOT NULL,
     name VARCHAR(120) NOT NULL,
     notes VARCHAR(10000) NULL,
@@ -21,7 +21,7 @@ const TABLES = [
     file_extra JSON NOT NULL,
     INDEX job_list (workshop_id, deleted_at, updated_at),
     CONSTRAINT job_workshop FOREIGN KEY (workshop_id) REFERENCES workshop (id)) ${ENGINE}`,
-  `CREATE TABLE piece (${VERSIONED},
+  `CREATE TABLE IF NOT EXISTS piece (${VERSIONED},
     job_id VARCHAR(80) NOT NULL,
     position INT NOT NULL,
     name VARCHAR(120) NOT NULL,
@@ -36,7 +36,7 @@ const TABLES = [
     checks JSON NULL,
     INDEX piece_job (job_id, position),
     CONSTRAINT piece_job FOREIGN KEY (job_id) REFERENCES job (id)) ${ENGINE}`,
-  `CREATE TABLE hole (${VERSIONED},
+  `CREATE TABLE IF NOT EXISTS hole (${VERSIONED},
     piece_id VARCHAR(80) NOT NULL,
     position INT NOT NULL,
     label VARCHAR(120) NULL,
@@ -51,7 +51,7 @@ const TABLES = [
     setup JSON NULL,
     INDEX hole_piece (piece_id, deleted_at, position),
     CONSTRAINT hole_piece FOREIGN KEY (piece_id) REFERENCES piece (id)) ${ENGINE}`,
-  `CREATE TABLE hole_plan (
+  `CREATE TABLE IF NOT EXISTS hole_plan (
     hole_id VARCHAR(80) NOT NULL PRIMARY KEY,
     plan JSON NOT NULL,
     headline JSON NOT NULL,
@@ -61,7 +61,7 @@ const TABLES = [
     computed_at DATETIME(3) NOT NULL,
     INDEX hole_plan_stops (stop_count, hole_id),
     CONSTRAINT hole_plan_hole FOREIGN KEY (hole_id) REFERENCES hole (id) ON DELETE CASCADE) ${ENGINE}`,
-  `CREATE TABLE bit (${VERSIONED},
+  `CREATE TABLE IF NOT EXISTS bit (${VERSIONED},
     workshop_id VARCHAR(80) NOT NULL,
     name VARCHAR(120) NOT NULL,
     family VARCHAR(40) NOT NULL,
@@ -77,7 +77,7 @@ const TABLES = [
     max_rpm DOUBLE NULL,
     INDEX bit_list (workshop_id, deleted_at, diameter_mm),
     CONSTRAINT bit_workshop FOREIGN KEY (workshop_id) REFERENCES workshop (id)) ${ENGINE}`,
-  `CREATE TABLE machine (${VERSIONED},
+  `CREATE TABLE IF NOT EXISTS machine (${VERSIONED},
     workshop_id VARCHAR(80) NOT NULL,
     name VARCHAR(120) NOT NULL,
     kind VARCHAR(40) NOT NULL,
@@ -89,18 +89,13 @@ const TABLES = [
     CONSTRAINT machine_workshop FOREIGN KEY (workshop_id) REFERENCES workshop (id)) ${ENGINE}`,
 ];
 
-export class Start1764000000000 implements MigrationInterface {
-  async up(runner: QueryRunner): Promise<void> {
-    for (const table of TABLES) await runner.query(table);
-    await runner.query('INSERT INTO workshop (id, name) VALUES (?, ?)', [
-      THE_WORKSHOP_ID,
-      'Workshop',
-    ]);
-  }
-
-  async down(runner: QueryRunner): Promise<void> {
-    for (const table of ['machine', 'bit', 'hole_plan', 'hole', 'piece', 'job', 'workshop']) {
-      await runner.query(`DROP TABLE ${table}`);
-    }
-  }
+export class Start1764000000000 extends StepMigration {
+  readonly name = 'Start1764000000000';
+  protected readonly steps: readonly Statement[] = [
+    ...TABLES,
+    ['INSERT IGNORE INTO workshop (id, name) VALUES (?, ?)', [THE_WORKSHOP_ID, 'Workshop']],
+  ];
+  protected readonly back = ['machine', 'bit', 'hole_plan', 'hole', 'piece', 'job', 'workshop'].map(
+    (table) => `DROP TABLE IF EXISTS ${table}`,
+  );
 }

@@ -1,4 +1,4 @@
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { StepMigration } from '../stepMigration';
 
 const COLUMNS = {
   thickness_readings_mm: 'JSON',
@@ -11,14 +11,16 @@ const COLUMNS = {
 } as const;
 
 /** What is found out of a piece: readings, damage, age, what it may be, and the answers so far. */
-export class KnowThePiece1764100000000 implements MigrationInterface {
-  async up(runner: QueryRunner): Promise<void> {
-    const added = Object.entries(COLUMNS).map(([name, type]) => `ADD COLUMN ${name} ${type} NULL`);
-    await runner.query(`ALTER TABLE piece ${added.join(', ')}`);
-  }
-
-  async down(runner: QueryRunner): Promise<void> {
-    const dropped = Object.keys(COLUMNS).map((name) => `DROP COLUMN ${name}`);
-    await runner.query(`ALTER TABLE piece ${dropped.join(', ')}`);
-  }
+export class KnowThePiece1764100000000 extends StepMigration {
+  readonly name = 'KnowThePiece1764100000000';
+  protected readonly steps = [
+    `ALTER TABLE piece ${Object.entries(COLUMNS)
+      .map(([name, type]) => `ADD COLUMN IF NOT EXISTS ${name} ${type} NULL`)
+      .join(', ')}`,
+  ];
+  protected readonly back = [
+    `ALTER TABLE piece ${Object.keys(COLUMNS)
+      .map((name) => `DROP COLUMN IF EXISTS ${name}`)
+      .join(', ')}`,
+  ];
 }

@@ -1,18 +1,18 @@
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { StepMigration } from '../stepMigration';
 import { THE_WORKSHOP_ID } from '../workshop';
 
 const ENGINE = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 /** A bit's make, state and history; a machine's holders and room; everything else owned; habits. */
 const UP = [
-  `ALTER TABLE bit ADD COLUMN supplier VARCHAR(120) NULL, ADD COLUMN batch VARCHAR(120) NULL,
-     ADD COLUMN state VARCHAR(20) NULL, ADD COLUMN slotted TINYINT NULL,
-     ADD COLUMN barrel_diameter_mm DOUBLE NULL, ADD COLUMN shank JSON NULL,
-     ADD COLUMN sharpness_log JSON NULL, ADD COLUMN retired TINYINT NULL`,
-  `ALTER TABLE machine ADD COLUMN room JSON NULL, ADD COLUMN holders JSON NULL,
-     ADD COLUMN water_rated TINYINT NULL, ADD COLUMN spindle_water TINYINT NULL,
-     ADD COLUMN retired TINYINT NULL`,
-  `CREATE TABLE kit_part (
+  `ALTER TABLE bit ADD COLUMN IF NOT EXISTS supplier VARCHAR(120) NULL, ADD COLUMN IF NOT EXISTS batch VARCHAR(120) NULL,
+     ADD COLUMN IF NOT EXISTS state VARCHAR(20) NULL, ADD COLUMN IF NOT EXISTS slotted TINYINT NULL,
+     ADD COLUMN IF NOT EXISTS barrel_diameter_mm DOUBLE NULL, ADD COLUMN IF NOT EXISTS shank JSON NULL,
+     ADD COLUMN IF NOT EXISTS sharpness_log JSON NULL, ADD COLUMN IF NOT EXISTS retired TINYINT NULL`,
+  `ALTER TABLE machine ADD COLUMN IF NOT EXISTS room JSON NULL, ADD COLUMN IF NOT EXISTS holders JSON NULL,
+     ADD COLUMN IF NOT EXISTS water_rated TINYINT NULL, ADD COLUMN IF NOT EXISTS spindle_water TINYINT NULL,
+     ADD COLUMN IF NOT EXISTS retired TINYINT NULL`,
+  `CREATE TABLE IF NOT EXISTS kit_part (
     id VARCHAR(80) NOT NULL PRIMARY KEY,
     file_id VARCHAR(80) NULL,
     version INT NOT NULL,
@@ -25,24 +25,20 @@ const UP = [
     content JSON NOT NULL,
     INDEX kit_part_sort (sort, name),
     CONSTRAINT kit_part_workshop FOREIGN KEY (workshop_id) REFERENCES workshop (id)) ${ENGINE}`,
-  'ALTER TABLE house ADD COLUMN habits JSON NULL, ADD COLUMN hour_money DOUBLE NULL',
+  'ALTER TABLE house ADD COLUMN IF NOT EXISTS habits JSON NULL, ADD COLUMN IF NOT EXISTS hour_money DOUBLE NULL',
 ];
 const DOWN = [
-  'ALTER TABLE house DROP COLUMN habits, DROP COLUMN hour_money',
-  'DROP TABLE kit_part',
-  `ALTER TABLE machine DROP COLUMN room, DROP COLUMN holders, DROP COLUMN water_rated,
-     DROP COLUMN spindle_water, DROP COLUMN retired`,
-  `ALTER TABLE bit DROP COLUMN supplier, DROP COLUMN batch, DROP COLUMN state, DROP COLUMN slotted,
-     DROP COLUMN barrel_diameter_mm, DROP COLUMN shank, DROP COLUMN sharpness_log,
-     DROP COLUMN retired`,
+  'ALTER TABLE house DROP COLUMN IF EXISTS habits, DROP COLUMN IF EXISTS hour_money',
+  'DROP TABLE IF EXISTS kit_part',
+  `ALTER TABLE machine DROP COLUMN IF EXISTS room, DROP COLUMN IF EXISTS holders, DROP COLUMN IF EXISTS water_rated,
+     DROP COLUMN IF EXISTS spindle_water, DROP COLUMN IF EXISTS retired`,
+  `ALTER TABLE bit DROP COLUMN IF EXISTS supplier, DROP COLUMN IF EXISTS batch, DROP COLUMN IF EXISTS state, DROP COLUMN IF EXISTS slotted,
+     DROP COLUMN IF EXISTS barrel_diameter_mm, DROP COLUMN IF EXISTS shank, DROP COLUMN IF EXISTS sharpness_log,
+     DROP COLUMN IF EXISTS retired`,
 ];
 
-export class Kit1764300000000 implements MigrationInterface {
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of UP) await runner.query(statement);
-  }
-
-  async down(runner: QueryRunner): Promise<void> {
-    for (const statement of DOWN) await runner.query(statement);
-  }
+export class Kit1764300000000 extends StepMigration {
+  readonly name = 'Kit1764300000000';
+  protected readonly steps = UP;
+  protected readonly back = DOWN;
 }

@@ -1,11 +1,11 @@
-import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { StepMigration } from '../stepMigration';
 import { THE_WORKSHOP_ID } from '../workshop';
 
 const ENGINE = 'ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci';
 
 /** Runs, everything that happened in them, and their pictures. */
 const UP = [
-  `CREATE TABLE run (
+  `CREATE TABLE IF NOT EXISTS run (
     id VARCHAR(80) NOT NULL PRIMARY KEY,
     workshop_id VARCHAR(80) NOT NULL DEFAULT '${THE_WORKSHOP_ID}',
     hole_id VARCHAR(80) NULL,
@@ -28,7 +28,7 @@ const UP = [
     INDEX run_outcome (outcome, opened_at),
     CONSTRAINT run_workshop FOREIGN KEY (workshop_id) REFERENCES workshop (id),
     CONSTRAINT run_of_hole FOREIGN KEY (hole_id) REFERENCES hole (id) ON DELETE SET NULL) ${ENGINE}`,
-  `CREATE TABLE run_event (
+  `CREATE TABLE IF NOT EXISTS run_event (
     seq BIGINT NOT NULL AUTO_INCREMENT PRIMARY KEY,
     id VARCHAR(80) NOT NULL,
     run_id VARCHAR(80) NOT NULL,
@@ -39,7 +39,7 @@ const UP = [
     UNIQUE INDEX run_event_id (id),
     INDEX run_event_of (run_id, seq),
     CONSTRAINT run_event_run FOREIGN KEY (run_id) REFERENCES run (id)) ${ENGINE}`,
-  `CREATE TABLE run_photo (
+  `CREATE TABLE IF NOT EXISTS run_photo (
     id VARCHAR(80) NOT NULL PRIMARY KEY,
     run_id VARCHAR(80) NOT NULL,
     mime VARCHAR(40) NOT NULL,
@@ -50,14 +50,14 @@ const UP = [
     INDEX run_photo_of (run_id, taken_in_at),
     CONSTRAINT run_photo_run FOREIGN KEY (run_id) REFERENCES run (id)) ${ENGINE}`,
 ];
-const DOWN = ['DROP TABLE run_photo', 'DROP TABLE run_event', 'DROP TABLE run'];
+const DOWN = [
+  'DROP TABLE IF EXISTS run_photo',
+  'DROP TABLE IF EXISTS run_event',
+  'DROP TABLE IF EXISTS run',
+];
 
-export class Runs1764400000000 implements MigrationInterface {
-  async up(runner: QueryRunner): Promise<void> {
-    for (const statement of UP) await runner.query(statement);
-  }
-
-  async down(runner: QueryRunner): Promise<void> {
-    for (const statement of DOWN) await runner.query(statement);
-  }
+export class Runs1764400000000 extends StepMigration {
+  readonly name = 'Runs1764400000000';
+  protected readonly steps = UP;
+  protected readonly back = DOWN;
 }

@@ -1,0 +1,35 @@
+import { Piscina } from 'piscina';
+import { Problem } from '../http/problem';
+import type { HeavyWork } from './heavyWork';
+
+/** So many may wait for a thread; the next is sent away. */
+const MOST_WAITING = 32;
+const LARGEST_HEAP_MB = 1024;
+
+const busy = (): Problem =>
+  new Problem('busy', 'The server has its hands full of such sums; try again in a few seconds.');
+
+/** Two threads, a bounded queue, and one sum for all who ask the same at once. */
+export function threadedWork(): HeavyWork {
+  const pool = new Piscina({
+    filename: new URL('./heavy.worker.ts', import.meta.url).href,
+    execArgv: ['--import', 'tsx'],
+    minThreads: 0,
+    maxThreads: 2,
+    idleTimeout: 60_000,
+    maxQueue: MOST_WAITING,
+    resourceLimits: { maxOldGenerationSizeMb: LARGEST_HEAP_MB },
+  });
+  const underWay = new Map<string, Promise<unknown>>();
+  return {
+    run: (task, file, holeId) => {
+      const key = JSON.stringify([task, file, holeId]);
+      const running = underWay.get(key);
+      if (!running && pool.queueSize >= MOST_WAITING) return Promise.reject(busy());
+      const asked = running ?? pool.run({ task, file, holeId }).finally(() => underWay.delete(key));
+      underWay.set(key, asked);
+      return asked as never;
+    },
+    close: () => pool.destroy(),
+  };
+}

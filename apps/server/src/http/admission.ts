@@ -1,0 +1,72 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import type { RequestHandler, Response } from 'express';
+import { Problem } from './problem';
+import { sendProblem } from './problemHandler';
+
+/** Requests at once that are still answered soon: beyond them waiting only makes everyone late. */
+export interface AdmissionLimits {
+  readonly writes: number;
+  readonly reads: number;
+}
+const USUAL_LIMITS: AdmissionLimits = { writes: 32, reads: 128 };
+const RETRY_AFTER_S = 1;
+
+/** Sends away at once, with when to come again, what could not be answered soon. */
+export function admission(limits: AdmissionLimits = USUAL_LIMITS): RequestHandler {
+  const active = { writes: 0, reads: 0 };
+  return (request, response, next) => {
+    const kind = request.method === 'GET' || request.method === 'HEAD' ? 'reads' : 'writes';
+    if (active[kind] >= limits[kind]) {
+      response.set('Retry-After', String(RETRY_AFTER_S));
+      throw new Problem(
+        'busy',
+        'The server has its hands full; nothing was changed. Try again in a second.',
+      );
+    }
+    active[kind]++;
+    response.once('close', () => {
+      active[kind]--;
+    });
+    next();
+  };
+}
+
+/** Whether the request at hand has been answered already, for it took too long. */
+interface Deadline {
+  passed: boolean;
+}
+const deadlines = new AsyncLocalStorage<Deadline>();
+
+export const IMPORT_PATH = '/api/v1/import';
+/** A person's own client gives up after 10 s: it is told before. A large job is checked, planned and stored whole. */
+const usualMs = (path: string): number => (path.startsWith(IMPORT_PATH) ? 60_000 : 9000);
+
+const tooLate = (wrote: boolean): Problem =>
+  new Problem(
+    'database-unavailable',
+    wrote
+      ? 'The database did not answer in time. The change may not have been kept: send it again.'
+      : 'The database did not answer in time. Try again shortly.',
+  );
+
+/** Answers for a request that the database leaves hanging, and marks it so that nothing of it is written later. */
+export function deadline(afterMs = usualMs): RequestHandler {
+  return (request, response: Response, next) => {
+    const mine: Deadline = { passed: false };
+    const timer = setTimeout(() => {
+      mine.passed = true;
+      if (!response.headersSent) sendProblem(response, tooLate(request.method !== 'GET'));
+    }, afterMs(request.originalUrl));
+    response.once('close', () => {
+      clearTimeout(timer);
+    });
+    deadlines.run(mine, () => {
+      next();
+    });
+  };
+}
+
+/** Throws where the sender was told that it took too long: call before a change is made to last. */
+export function refuseIfLate(): void {
+  if (deadlines.getStore()?.passed) throw tooLate(true);
+}
