@@ -21,7 +21,8 @@ const READ_ONLY = new Set([
   'ER_OPEN_AS_READONLY',
   'ER_READ_ONLY_MODE',
 ]);
-const RETRY = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD']);
+/** Another's row of the same id was not yet to be seen when it was looked for: the next time it is. */
+const RETRY = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD', 'ER_DUP_ENTRY']);
 
 function codeOf(error: unknown): string {
   if (typeof error !== 'object' || error === null) return '';

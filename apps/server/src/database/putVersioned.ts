@@ -4,6 +4,7 @@ import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialE
 import { faultyProblem, Problem } from '../http/problem';
 import type { VersionedRow } from './columns';
 import { isDuplicateKey } from './databaseErrors';
+import { refuseLikeId } from './likeId';
 
 /** A row's own content, without the columns that keep its history. */
 export type Content<Row extends VersionedRow> = Omit<
@@ -82,17 +83,6 @@ function alreadyWritten<Row extends VersionedRow>(
   if (current) refuseLikeId(current.id, id);
   if (current && sameContent(current, content)) return { row: current, changed: false };
   throw conflict(current, show);
-}
-
-/** MariaDB takes ids that differ in case or by an accent for one: nobody's row is written under another's name. */
-function refuseLikeId(stored: string, given: string): void {
-  if (stored !== given)
-    throw faultyProblem([
-      {
-        pointer: '/id',
-        message: `The id “${given}” differs from “${stored}”, which is here already, only in case or accents; make a new id.`,
-      },
-    ]);
 }
 
 function conflict<Row extends VersionedRow>(

@@ -1,40 +1,35 @@
 import express, { Router } from 'express';
 import { In, IsNull } from 'typeorm';
+import { lockPiece } from '../database/locks';
 import { transact } from '../database/transact';
 import { idParam } from '../http/body';
-import { notFound, Problem } from '../http/problem';
+import { notFound } from '../http/problem';
 import { pieceEntity } from '../pieces/pieceEntity';
 import type { ServerContext } from '../serverContext';
 import { photoEntity } from './photoEntity';
+import { refusePictureOfAnother } from './pictureOf';
+import { redrawn } from './redraw';
 
-const LARGEST_BYTES = 4 * 1024 * 1024;
+const LARGEST_MB = 4;
+const LARGEST_BYTES = LARGEST_MB * 1024 * 1024;
 /** The newest few are kept, so that undo finds the one before. */
 const KEPT = 3;
 const YEAR_S = 365 * 24 * 3600;
-
-/** What a picture's first bytes say it is; null for anything else, whatever it is called. */
-function mimeOf(bytes: Buffer): string | null {
-  if (bytes.length > 3 && bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff)
-    return 'image/jpeg';
-  if (bytes.subarray(0, 8).equals(Buffer.from('89504e470d0a1a0a', 'hex'))) return 'image/png';
-  return null;
-}
 
 /** The photograph under a piece's outline. */
 export function photoRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.put(
     '/pieces/:pieceId/photos/:photoId',
-    express.raw({ type: ['image/jpeg', 'image/png'], limit: LARGEST_BYTES }),
+    express.raw({ type: 'image/*', limit: LARGEST_BYTES }),
     async (request, response) => {
       const [pieceId, id] = [idParam(request, 'pieceId'), idParam(request, 'photoId')];
-      const bytes: unknown = request.body;
-      const mime = Buffer.isBuffer(bytes) ? mimeOf(bytes) : null;
-      if (!Buffer.isBuffer(bytes) || !mime)
-        throw new Problem('wrong-media-type', 'Send a JPEG or PNG picture of at most 4 MB.');
+      const { bytes, mime } = await redrawn(request.body, { mostMb: LARGEST_MB });
       await transact(source, async (manager) => {
+        await lockPiece(manager, pieceId);
         const piece = await manager.findOneBy(pieceEntity, { id: pieceId, deletedAt: IsNull() });
         if (!piece) throw notFound('piece', pieceId);
+        await refusePictureOfAnother(manager, photoEntity, id, { pieceId });
         await manager.upsert(photoEntity, { id, pieceId, mime, bytes, takenInAt: now() }, ['id']);
         const older = await manager.find(photoEntity, {
           select: { id: true },

@@ -1,12 +1,13 @@
 import { POST_EVENTS_SCHEMA } from '@nucleon/contract/runSchema';
 import { validator } from '@nucleon/contract/validator';
-import type { PostEvents, RunDetail } from '@nucleon/contract/wire';
+import type { EventsTaken, PostEvents, RunDetail } from '@nucleon/contract/wire';
+import type { RunEvent } from '@nucleon/core/run/runEvent';
 import { Router } from 'express';
 import { MoreThan } from 'typeorm';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { pageQuery } from '../http/paging';
-import { faultyProblem, notFound } from '../http/problem';
+import { faultyProblem, notFound, Problem } from '../http/problem';
 import type { ServerContext } from '../serverContext';
 import { exportRuns, listRuns, runFilters, storedRuns } from './listRuns';
 import { runEntity, runEventEntity } from './runEntities';
@@ -25,6 +26,17 @@ function afterQuery(given: unknown): number {
       message: `after is “${JSON.stringify(given)}”; it must be a whole number from 0.`,
     },
   ]);
+}
+
+/** Where not one entry could be taken the whole is refused, each by its place; else the rest is kept. */
+function refuseAll({ refused }: EventsTaken, events: readonly RunEvent[]): void {
+  if (refused.length < events.length) return;
+  throw new Problem('conflict', refused[0]?.message ?? '', {
+    faults: refused.map(({ id, message }) => ({
+      pointer: `/events/${events.findIndex((event) => event.id === id)}`,
+      message,
+    })),
+  });
 }
 
 /** Runs: the log, one run with its record, and what a device adds to it. */
@@ -61,7 +73,12 @@ export function runRoutes({ source, now }: ServerContext): Router {
   router.post('/runs/:runId/events', async (request, response) => {
     const runId = idParam(request, 'runId');
     const { events } = checkedBody(request, checkEvents);
-    response.json(await transact(source, (manager) => storeEvents(manager, runId, events, now())));
+    const taken = await transact(source, async (manager) => {
+      const stored = await storeEvents(manager, runId, events, now());
+      refuseAll(stored, events);
+      return stored;
+    });
+    response.json(taken);
   });
   return router;
 }

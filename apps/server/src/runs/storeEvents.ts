@@ -4,6 +4,7 @@ import type { RunEvent } from '@nucleon/core/run/runEvent';
 import { bitUse, runRecord, type RunRecord } from '@nucleon/core/run/runRecord';
 import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';
+import { likeId, refuseLikeId } from '../database/likeId';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { holeEntity } from '../holes/holeEntity';
 import { feedBit } from './feedBit';
@@ -32,21 +33,21 @@ export async function storeEvents(
     .setLock('pessimistic_write')
     .where('run.id = :runId', { runId })
     .getOneOrFail();
+  refuseLikeId(run.id, runId);
   const known = await manager.find(runEventEntity, {
     where: { id: In(events.map(({ id }) => id)) },
   });
-  const stored = new Map(known.map((row) => [row.id, row]));
+  // MariaDB takes ids that differ in case or by an accent for one.
+  const stored = new Map(known.map((row) => [likeId(row.id), row]));
   const refused: { id: string; message: string }[] = [];
   const added = new Map<string, RunEvent>();
   for (const event of events) {
-    const had = stored.get(event.id);
-    const same = had ? had.runId === runId && isDeepStrictEqual(had.body, event) : true;
-    if (!same || (added.has(event.id) && !isDeepStrictEqual(added.get(event.id), event)))
-      refused.push({
-        id: event.id,
-        message: `Event “${event.id}” is in the record already with other content; an entry is never changed.`,
-      });
-    else if (!had) added.set(event.id, event);
+    const key = likeId(event.id);
+    const had = stored.get(key);
+    const twin = had ? (had.runId === runId ? had.body : null) : added.get(key);
+    if (twin === undefined) added.set(key, event);
+    else if (!isDeepStrictEqual(twin, event))
+      refused.push({ id: event.id, message: whyRefused(event.id, twin) });
   }
   if (added.size > 0) {
     await manager.insert(
@@ -78,6 +79,13 @@ export async function storeEvents(
     );
   }
   return { upTo: Number(rows.at(-1)?.seq ?? 0), refused };
+}
+
+function whyRefused(id: string, twin: RunEvent | null): string {
+  if (twin === null) return `Event “${id}” is in another run’s record; make a new id.`;
+  return twin.id === id
+    ? `Event “${id}” is in the record already with other content; an entry is never changed.`
+    : `Event “${id}” differs from “${twin.id}” only in case or accents; make a new id.`;
 }
 
 async function columnsOf(manager: EntityManager, record: RunRecord) {
