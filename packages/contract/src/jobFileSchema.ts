@@ -223,6 +223,13 @@ export const JOB_FILE_SCHEMA: JsonSchema = {
       ),
       customMaterials: list(customMaterial, 200),
       house: object({}, houseFields.optional),
+      bin: object(
+        {},
+        {
+          pieces: list(part(pieceFields, { holes: list(part(holeFields), 10_000) }), 1000),
+          holes: list(part(holeFields, { pieceId: id }), 10_000),
+        },
+      ),
       // Early files had entries of any shape: what is no run goes through unread.
       log: list(object({}, { runId: id, events: list(runEventSchema, 10_000) }), 10_000),
     },

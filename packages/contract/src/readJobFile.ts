@@ -27,8 +27,20 @@ export function checkJobData(data: unknown): Validated<JobFile> {
   if (header) return faulty(header);
   const shaped = validateShape(data);
   if (shaped.kind === 'faulty') return shaped;
-  const faults = checkJob(shaped.value);
+  const faults = checkJob(shaped.value).filter(({ pointer }) => !isMarked(shaped.value, pointer));
   return faults.length > 0 ? faulty(...faults) : shaped;
+}
+
+/**
+ * Whether a fault stands in a piece or hole that carries `faults`: it was found when the file was saved, the
+ * person was told, and the job must open all the same.
+ */
+function isMarked({ pieces }: JobFile, pointer: string): boolean {
+  const [, top, piece, list, hole] = pointer.split('/');
+  if (top !== 'pieces') return false;
+  const within = pieces[Number(piece)];
+  const things = [within, list === 'holes' ? within?.holes[Number(hole)] : undefined];
+  return things.some((thing) => thing !== undefined && 'faults' in thing);
 }
 
 function formatFault(data: unknown): Fault | null {

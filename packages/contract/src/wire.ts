@@ -141,6 +141,13 @@ export interface StoredParts {
   readonly water: readonly StoredWater[];
 }
 
+/** What became of a file: what of it was left is named. */
+export interface JobImported {
+  readonly jobId: string;
+  readonly skipped: readonly { readonly runId: string; readonly why: string }[];
+  readonly left: readonly string[];
+}
+
 /** Several new bits at once: all of them are stored, or none. */
 export interface NewBits {
   readonly bits: readonly Bit[];

@@ -7,4 +7,5 @@ export const KEPT_BY_SERVER = [
   'jobId',
   'headline',
   'holes',
+  'faults',
 ] as const;

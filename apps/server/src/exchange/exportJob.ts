@@ -1,52 +1,88 @@
-import type { JobFile, Setup } from '@nucleon/core/job/job';
-import type { EntityManager } from 'typeorm';
+import { MOST_FAULTS } from '@nucleon/contract/validator';
+import { checkJob } from '@nucleon/core/job/checkJob';
+import type { Hole, JobFile, Piece } from '@nucleon/core/job/job';
+import { In, type DataSource, type EntityManager } from 'typeorm';
+import { holeEntity, type HoleRow } from '../holes/holeEntity';
 import { holeOf } from '../holes/holeMapping';
 import { loadHouse } from '../house/loadHouse';
 import { jobHeader } from '../jobs/jobMapping';
 import { bitOf, machineOf, partsOf } from '../kit/kitMapping';
+import { pieceEntity, type PieceRow } from '../pieces/pieceEntity';
 import { pieceOf } from '../pieces/pieceMapping';
 import { loadJob, loadKit, namedKit } from '../plans/loadJob';
-import { exportLog } from './exportLog';
+import { runEntity } from '../runs/runEntities';
+import { readLog, type LogEntry } from './exportLog';
 import { renameKit } from './importJob';
+import { renameRun } from './renameRun';
+
+/** A job on its way out: the file but for its log, which may be long and is read as it is written. */
+export interface ExportedJob {
+  readonly file: Omit<JobFile, 'log'>;
+  readonly log: AsyncIterable<LogEntry>;
+  readonly pieces: readonly PieceRow[];
+  readonly runIds: readonly string[];
+  /** A row's id in the file. */
+  readonly fileId: (id: string) => string;
+}
 
 /**
  * The job as an open file with the whole kit in use, under the ids it came with: what the planner
- * chooses from on the server is what the command line will choose from.
+ * chooses from on the server is what the command line will choose from. What was deleted is in its bin; what
+ * no longer fits is marked, so that it opens again.
  */
-export async function exportJob(manager: EntityManager, jobId: string): Promise<JobFile> {
+export async function exportJob(source: DataSource, jobId: string): Promise<ExportedJob> {
+  return source.transaction('REPEATABLE READ', (manager) => readJob(source, manager, jobId));
+}
+
+async function readJob(
+  source: DataSource,
+  manager: EntityManager,
+  jobId: string,
+): Promise<ExportedJob> {
   const loaded = await loadJob(manager, jobId);
+  const bin = await loadBin(manager, jobId);
   const kit = await loadKit(manager);
-  const named = new Set(loaded.holes.flatMap((hole) => [...namedKit(holeOf(hole))]));
+  const everyHole = [...loaded.holes, ...bin.holes];
+  const named = new Set(everyHole.flatMap((hole) => [...namedKit(holeOf(hole))]));
   const inUse = (row: { id: string; deletedAt: Date | null }): boolean =>
     row.deletedAt === null || named.has(row.id);
   const bits = kit.bits.filter(inUse);
   const machines = kit.machines.filter(inUse);
   const bitId = fileIds(bits);
   const machineId = fileIds(machines);
-  const rename = (setup: Setup): Setup => renameKit(setup, bitId, machineId);
-  const { kit: kitExtra, ...fileExtra } = loaded.job.fileExtra;
+  const own = fileIds([loaded.job, ...loaded.pieces, ...bin.pieces, ...everyHole]);
+  const asHole = (row: HoleRow): Hole => {
+    const hole = holeOf(row);
+    const setup = hole.setup && renameKit(hole.setup, bitId, machineId);
+    return { ...hole, id: own(row.id), ...(setup ? { setup } : {}) };
+  };
+  const asPiece = (row: PieceRow, holes: readonly HoleRow[]): Piece => ({
+    ...pieceOf(row),
+    id: own(row.id),
+    holes: holes.filter(({ pieceId }) => pieceId === row.id).map(asHole),
+  });
+  const { kit: kitExtra, log: oddLog, ...fileExtra } = loaded.job.fileExtra;
   const { version, ...house } = await loadHouse(manager);
   const beside = (typeof kitExtra === 'object' ? kitExtra : {}) as Record<string, unknown>;
-
-  return {
+  const inBin = {
+    pieces: bin.pieces.map((row) => asPiece(row, everyHole)),
+    holes: bin.holes
+      .filter(({ pieceId }) => loaded.pieces.some(({ id }) => id === pieceId))
+      .map((row) => ({ ...asHole(row), pieceId: own(row.pieceId) })),
+  };
+  const runs = await manager.find(runEntity, {
+    select: { id: true },
+    where: { jobId },
+    order: { openedAt: 'ASC', id: 'ASC' },
+  });
+  const runIds = runs.map(({ id }) => id);
+  const renamed = (id: string): string => (own(id) === id ? bitId(id) : own(id));
+  const file: Omit<JobFile, 'log'> = {
     format: 'nucleon-job',
     version: 1,
     ...fileExtra,
-    job: { ...jobHeader(loaded.job), id: loaded.job.fileId ?? loaded.job.id },
-    pieces: loaded.pieces.map((piece) => ({
-      ...pieceOf(piece),
-      id: piece.fileId ?? piece.id,
-      holes: loaded.holes
-        .filter((row) => row.pieceId === piece.id)
-        .map((row) => {
-          const hole = holeOf(row);
-          return {
-            ...hole,
-            id: row.fileId ?? row.id,
-            ...(hole.setup ? { setup: rename(hole.setup) } : {}),
-          };
-        }),
-    })),
+    job: { ...jobHeader(loaded.job), id: own(jobId) },
+    pieces: loaded.pieces.map((row) => asPiece(row, loaded.holes)),
     kit: {
       ...beside,
       bits: bits.map((row) => ({ ...bitOf(row), id: bitId(row.id) })),
@@ -56,7 +92,73 @@ export async function exportJob(manager: EntityManager, jobId: string): Promise<
     // Habits settled here come before those the file came with.
     ...(version > 0 ? { house } : {}),
     ...(loaded.job.customMaterials ? { customMaterials: loaded.job.customMaterials } : {}),
-    ...(await exportLog(manager, loaded, fileExtra, bitId)),
+    ...(inBin.pieces.length + inBin.holes.length > 0 ? { bin: inBin } : {}),
+  };
+  return {
+    file: marked(file),
+    log: wholeLog(
+      Array.isArray(oddLog) ? (oddLog as LogEntry[]) : [],
+      readLog(source.manager, runIds, (event) => renameRun(event, renamed)),
+    ),
+    pieces: loaded.pieces,
+    runIds,
+    fileId: own,
+  };
+}
+
+/** What the file's log had of its own, then the runs. */
+async function* wholeLog(
+  odd: readonly LogEntry[],
+  runs: AsyncIterable<LogEntry>,
+): AsyncGenerator<LogEntry> {
+  yield* odd;
+  yield* runs;
+}
+
+/** Pieces and holes that do not fit as they stand carry what is wrong with them. */
+function marked(file: Omit<JobFile, 'log'>): Omit<JobFile, 'log'> {
+  const faults = checkJob(file);
+  if (faults.length === 0) return file;
+  const at = (isThere: (pointer: string) => boolean): readonly string[] =>
+    faults
+      .filter(({ pointer }) => isThere(pointer))
+      .map(({ message }) => message)
+      .slice(0, MOST_FAULTS);
+  return {
+    ...file,
+    pieces: file.pieces.map((piece, index) => {
+      const [own, ofHoles] = [`/pieces/${index}/`, `/pieces/${index}/holes/`];
+      const holes = piece.holes.map((hole, place) =>
+        withFaults(
+          hole,
+          at((pointer) => `${pointer}/`.startsWith(`${ofHoles}${place}/`)),
+        ),
+      );
+      return withFaults(
+        { ...piece, holes },
+        at((pointer) => pointer.startsWith(own) && !pointer.startsWith(ofHoles)),
+      );
+    }),
+  };
+}
+
+const withFaults = <T extends object>(thing: T, faults: readonly string[]): T =>
+  faults.length > 0 ? { ...thing, faults } : thing;
+
+/** A job's deleted pieces and holes. */
+async function loadBin(
+  manager: EntityManager,
+  jobId: string,
+): Promise<{ readonly pieces: readonly PieceRow[]; readonly holes: readonly HoleRow[] }> {
+  const all = await manager.findBy(pieceEntity, { jobId });
+  const gone = new Set(all.filter(({ deletedAt }) => deletedAt).map(({ id }) => id));
+  const holes = await manager.find(holeEntity, {
+    where: { pieceId: In(all.map(({ id }) => id)) },
+    order: { position: 'ASC', id: 'ASC' },
+  });
+  return {
+    pieces: all.filter(({ id }) => gone.has(id)),
+    holes: holes.filter(({ pieceId, deletedAt }) => deletedAt !== null || gone.has(pieceId)),
   };
 }
 

@@ -1,39 +1,29 @@
 import type { JobFile } from '@nucleon/core/job/job';
+import type { RunEvent } from '@nucleon/core/run/runEvent';
 import { In, type EntityManager } from 'typeorm';
-import type { LoadedJob } from '../plans/loadJob';
-import { runEntity, runEventEntity } from '../runs/runEntities';
-import { renameRun } from './renameRun';
+import { runEventEntity } from '../runs/runEntities';
 
-/** The job’s runs, under the ids its holes have in the file, after what the file’s log had of its own. */
-export async function exportLog(
+export type LogEntry = NonNullable<JobFile['log']>[number];
+
+/** Runs read at once: an opening holds a whole plan, some 50 kB. */
+const AT_ONCE = 20;
+
+/** Runs with all that happened in them, a few at a time: a log of any length fits the memory. */
+export async function* readLog(
   manager: EntityManager,
-  { job, pieces, holes }: LoadedJob,
-  fileExtra: Readonly<Record<string, unknown>>,
-  bitId: (id: string) => string,
-): Promise<Pick<JobFile, 'log'>> {
-  const runs = await manager.find(runEntity, {
-    where: { jobId: job.id },
-    order: { openedAt: 'ASC', id: 'ASC' },
-  });
-  if (runs.length === 0) return {};
-  const names = new Map(
-    [job, ...pieces, ...holes].map((row) => [row.id, row.fileId ?? row.id] as const),
-  );
-  const renamed = (id: string): string => names.get(id) ?? bitId(id);
-  const rows = await manager.find(runEventEntity, {
-    where: { runId: In(runs.map(({ id }) => id)) },
-    order: { seq: 'ASC' },
-  });
-  const own = Array.isArray(fileExtra.log) ? (fileExtra.log as NonNullable<JobFile['log']>) : [];
-  return {
-    log: [
-      ...own,
-      ...runs.map(({ id }) => ({
-        runId: id,
-        events: rows
-          .filter(({ runId }) => runId === id)
-          .map(({ body }) => renameRun(body, renamed)),
-      })),
-    ],
-  };
+  runIds: readonly string[],
+  shown: (event: RunEvent) => RunEvent = (event) => event,
+): AsyncGenerator<LogEntry> {
+  for (let from = 0; from < runIds.length; from += AT_ONCE) {
+    const ids = runIds.slice(from, from + AT_ONCE);
+    const rows = await manager.find(runEventEntity, {
+      where: { runId: In([...ids]) },
+      order: { seq: 'ASC' },
+    });
+    for (const runId of ids) {
+      const events = rows.filter((row) => row.runId === runId).map(({ body }) => shown(body));
+      // A run of which nothing has arrived yet is no run.
+      if (events.length > 0) yield { runId, events };
+    }
+  }
 }

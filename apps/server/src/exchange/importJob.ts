@@ -1,10 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Bit, Hole, JobFile, Machine, Setup } from '@nucleon/core/job/job';
+import type { Bit, Hole, JobFile, Machine, Piece, Setup } from '@nucleon/core/job/job';
 import { KIT_PART_SORTS, type KitPartSort } from '@nucleon/contract/kitSchema';
 import { validate as isUuid } from 'uuid';
 import { In, IsNull, type EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import type { VersionedRow } from '../database/columns';
+import { likeId } from '../database/likeId';
 import { fieldsBeside } from '../database/present';
 import type { Content } from '../database/putVersioned';
 import { holeEntity } from '../holes/holeEntity';
@@ -27,17 +28,30 @@ import { pieceEntity } from '../pieces/pieceEntity';
 import { pieceContent } from '../pieces/pieceMapping';
 import { loadJob } from '../plans/loadJob';
 import { storePlans } from '../plans/storePlans';
-import { importLog, keptLog } from './importLog';
+import { importLog, keptLog, type SkippedRun } from './importLog';
 import type { ImportTools } from './importTools';
 
-const FILE_KEYS = ['format', 'version', 'job', 'pieces', 'customMaterials', 'log'];
+const FILE_KEYS = ['format', 'version', 'job', 'pieces', 'customMaterials', 'log', 'bin'];
+
+/** What became of a file. */
+export interface Imported {
+  readonly jobId: string;
+  /** Ids the file's own job, pieces and holes have got here. */
+  readonly ids: Ids;
+  /** Runs and entries of its log that were not taken, and why. */
+  readonly skipped: readonly SkippedRun[];
+}
 
 /**
  * Stores a checked job file: a new job each time, keeping the file's own ids where they are free.
  * Bits and machines already owned alike are used again. One transaction: all of it or nothing.
- * @returns the new job's id
+ * @param jobId the new job's id, where the sender has made one so that it may send again
  */
-export async function importJob(file: JobFile, tools: ImportTools): Promise<string> {
+export async function importJob(
+  file: JobFile,
+  tools: ImportTools,
+  jobId?: string,
+): Promise<Imported> {
   const { manager } = tools;
   const {
     bits = [],
@@ -69,39 +83,60 @@ export async function importJob(file: JobFile, tools: ImportTools): Promise<stri
     }),
   );
 
-  const jobId = await insert(tools, jobEntity, file.job.id, {
-    ...jobContent(file.job, {
-      customMaterials: file.customMaterials ? [...file.customMaterials] : null,
-      fileExtra: {
-        ...fieldsBeside(file, [...FILE_KEYS, 'kit']),
-        ...keptLog(file.log),
-        kit: { ...kitExtra, ...unnamed },
-      },
-    }),
+  const content = jobContent(file.job, {
+    customMaterials: file.customMaterials ? [...file.customMaterials] : null,
+    fileExtra: {
+      ...fieldsBeside(file, [...FILE_KEYS, 'kit']),
+      ...keptLog(file.log),
+      kit: { ...kitExtra, ...unnamed },
+    },
   });
-  const ids = new Map([[file.job.id, jobId]]);
-  for (const [index, piece] of file.pieces.entries()) {
-    const pieceId = await insert(
-      tools,
-      pieceEntity,
-      piece.id,
-      pieceContent(piece, jobId, index + 1),
-    );
+  const id = await insert(tools, jobEntity, file.job.id, content, { as: jobId });
+  const ids = new Map([[file.job.id, id]]);
+  const addHole = async (
+    hole: Hole,
+    pieceId: string,
+    place: number,
+    gone = false,
+  ): Promise<void> => {
+    const row = holeContent(withKitIds(hole, bitIds, machineIds), pieceId, place);
+    ids.set(hole.id, await insert(tools, holeEntity, hole.id, row, { gone }));
+  };
+  const addPiece = async (piece: Piece, place: number, gone = false): Promise<void> => {
+    const row = pieceContent(piece, id, place);
+    const pieceId = await insert(tools, pieceEntity, piece.id, row, { gone });
     ids.set(piece.id, pieceId);
-    for (const [at, hole] of piece.holes.entries()) {
-      const holeId = await insert(
-        tools,
-        holeEntity,
-        hole.id,
-        holeContent(withKitIds(hole, bitIds, machineIds), pieceId, at + 1),
-      );
-      ids.set(hole.id, holeId);
-    }
+    for (const [at, hole] of piece.holes.entries()) await addHole(hole, pieceId, at + 1);
+  };
+  for (const [at, piece] of file.pieces.entries()) await addPiece(piece, at + 1);
+  const bin = (file as BinnedJob).bin ?? {};
+  for (const [at, piece] of (bin.pieces ?? []).entries())
+    await addPiece(piece, file.pieces.length + at + 1, true);
+  for (const { pieceId, ...hole } of bin.holes ?? []) {
+    const owner = file.pieces.find((piece) => piece.id === pieceId);
+    const ownerId = ids.get(pieceId);
+    if (owner && ownerId) await addHole(hole, ownerId, owner.holes.length + 1, true);
   }
-  await storePlans(manager, await loadJob(manager, jobId), tools.now);
-  await importLog(file.log, { ...tools, renamed: (id) => ids.get(id) ?? bitIds.get(id) ?? id });
-  return jobId;
+  const loaded = await loadJob(manager, id);
+  // What no longer fitted when it was saved is marked in the file, and stays so.
+  await storePlans(manager, loaded, tools.now, isMarked(file) ? loaded : undefined);
+  const skipped = await importLog(file.log, {
+    ...tools,
+    renamed: (one) => ids.get(one) ?? bitIds.get(one) ?? one,
+  });
+  return { jobId: id, ids, skipped };
 }
+
+/** The file's deleted pieces and holes: deleted they come in. */
+type BinnedJob = JobFile & {
+  readonly bin?: {
+    readonly pieces?: readonly Piece[];
+    readonly holes?: readonly (Hole & { readonly pieceId: string })[];
+  };
+};
+
+const isMarked = ({ pieces }: JobFile): boolean =>
+  pieces.some((piece) => [piece, ...piece.holes].some((thing) => 'faults' in thing));
 
 type Ids = ReadonlyMap<string, string>;
 
@@ -179,17 +214,21 @@ async function insert<Row extends VersionedRow>(
   entity: EntitySchema<Row>,
   fileId: string,
   content: Content<Row>,
+  { as, gone = false }: { readonly as?: string | undefined; readonly gone?: boolean } = {},
 ): Promise<string> {
   const repository = tools.manager.getRepository<VersionedRow>(entity.options.name);
-  const keeps = isUuid(fileId) && (await repository.countBy({ id: In([fileId]) })) === 0;
-  const id = keeps ? fileId : tools.newId();
+  const isFree = async (): Promise<boolean> =>
+    isUuid(fileId) &&
+    fileId === likeId(fileId) &&
+    (await repository.countBy({ id: In([fileId]) })) === 0;
+  const id = as ?? ((await isFree()) ? fileId : tools.newId());
   const row = {
     ...content,
     id,
-    fileId: keeps ? null : fileId,
+    fileId: id === fileId ? null : fileId,
     version: 1,
     updatedAt: tools.now,
-    deletedAt: null,
+    deletedAt: gone ? tools.now : null,
   };
   await repository.insert(row as QueryDeepPartialEntity<VersionedRow>);
   return id;

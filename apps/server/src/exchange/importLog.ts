@@ -22,15 +22,31 @@ interface LogTools extends ImportTools {
   readonly renamed: (id: string) => string;
 }
 
+/** A run of a file, or entries of it, that were not stored, and why. */
+export interface SkippedRun {
+  readonly runId: string;
+  readonly why: string;
+}
+
 /**
  * Stores the file’s runs under the ids their holes got. A run that is here already is left alone: opening a
  * job twice makes a second job, never a second record of the same drilling.
+ * @returns what was left
  */
-export async function importLog(log: Log | undefined, tools: LogTools): Promise<void> {
+export async function importLog(
+  log: Log | undefined,
+  tools: LogTools,
+): Promise<readonly SkippedRun[]> {
+  const skipped: SkippedRun[] = [];
   for (const { runId, events } of log?.filter(isRun) ?? []) {
-    if (await tools.manager.existsBy(runEntity, { id: runId })) continue;
+    if (await tools.manager.existsBy(runEntity, { id: runId })) {
+      skipped.push({ runId, why: 'It is in the logbook already.' });
+      continue;
+    }
     // The schema has vouched for the events’ shape.
     const own = (events as readonly RunEvent[]).map((event) => renameRun(event, tools.renamed));
-    await storeEvents(tools.manager, runId, own, tools.now, { feeds: false });
+    const { refused } = await storeEvents(tools.manager, runId, own, tools.now, { feeds: false });
+    skipped.push(...refused.map(({ message }) => ({ runId, why: message })));
   }
+  return skipped;
 }

@@ -32,23 +32,23 @@ function refusal(scan: JsonScan, bounds: JsonBounds): Problem | null {
   return faultyProblem([{ pointer: '', message }]);
 }
 
-/** Reads a JSON body within its cost: what is beyond it is refused before anything is made of it. */
-export function jsonBody({ bytes, values }: BodyLimit): RequestHandler[] {
+/** What JSON text says, within its cost: what is beyond it is refused before anything is made of it. @throws Problem */
+export function readJson(bytes: Buffer, values: number): unknown {
   const bounds: JsonBounds = { depth: DEPTH, entries: ENTRIES, values };
+  const refused = refusal(scanJson(bytes, bounds), bounds);
+  if (refused) throw refused;
+  try {
+    return JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes)) as unknown;
+  } catch {
+    throw new Problem('bad-json', 'The body is not JSON in UTF-8.');
+  }
+}
+
+/** Reads a JSON body within its cost. */
+export function jsonBody({ bytes, values }: BodyLimit): RequestHandler[] {
   const parse: RequestHandler = (request, _response, next) => {
     const body: unknown = request.body;
-    if (!Buffer.isBuffer(body)) {
-      next();
-      return;
-    }
-    const refused = refusal(scanJson(body, bounds), bounds);
-    if (refused) throw refused;
-    try {
-      const text = new TextDecoder('utf-8', { fatal: true }).decode(body);
-      request.body = JSON.parse(text) as unknown;
-    } catch {
-      throw new Problem('bad-json', 'The body is not JSON in UTF-8.');
-    }
+    if (Buffer.isBuffer(body)) request.body = readJson(body, values);
     next();
   };
   return [express.raw({ limit: bytes, type: 'application/json' }), parse];

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { JobDetail, PieceLayout, ProblemBody, StoredHouse } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/job/job';
+import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { openTestServer, type TestServer } from '../testServer';
@@ -141,9 +142,17 @@ it('takes a picture for what it is, not for what it is called', async () => {
     request(server.app).put(at).set('content-type', 'image/jpeg').send(bytes);
   await send(Buffer.from('<svg onload="x()"/>')).expect(415);
   await send(Buffer.alloc(5 * 1024 * 1024, 255)).expect(413);
-  const jpeg = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.from('rest')]);
-  await send(jpeg).expect(204);
+  await send(Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.from('rest')])).expect(415);
+  const create = { width: 300, height: 200, channels: 3, background: '#456' } as const;
+  const taken = await sharp({ create })
+    .withExif({ IFD0: { Copyright: 'where it was taken' } })
+    .jpeg()
+    .toBuffer();
+  expect(taken.includes('where it was taken')).toBe(true);
+  await send(taken).expect(204);
   const got = await request(server.app).get(at).expect(200);
   expect(got.headers['content-type']).toBe('image/jpeg');
-  expect(Buffer.from(got.body as Buffer)).toEqual(jpeg);
+  const kept = Buffer.from(got.body as Buffer);
+  expect(await sharp(kept).metadata()).toMatchObject({ width: 300, height: 200 });
+  expect(kept.includes('where it was taken')).toBe(false);
 });

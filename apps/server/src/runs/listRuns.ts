@@ -1,11 +1,10 @@
 import type { HoleRun, Page, StoredRun } from '@nucleon/contract/wire';
 import { RUN_OUTCOMES } from '@nucleon/core/run/runOutcome';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
-import { In, type EntityManager, type SelectQueryBuilder } from 'typeorm';
+import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import { holeEntity } from '../holes/holeEntity';
 import { containing, type PageQuery } from '../http/paging';
 import { faultyProblem } from '../http/problem';
-import { runEntity, runEventEntity, type RunRow } from './runEntities';
+import { runEntity, type RunRow } from './runEntities';
 
 const FILTERS = ['jobId', 'pieceId', 'holeId', 'bitId', 'material', 'outcome'] as const;
 export type RunFilters = Partial<Record<(typeof FILTERS)[number], string>>;
@@ -52,23 +51,14 @@ export async function listRuns(
   return { items: await storedRuns(manager, rows), page, pageSize, total };
 }
 
-/** Runs with all that happened in them, as an open log. */
-export async function exportRuns(
+/** Ids of the runs that fit, newest first. */
+export async function runIdsOf(
   manager: EntityManager,
   filters: RunFilters,
   search: string,
-): Promise<readonly { readonly runId: string; readonly events: readonly RunEvent[] }[]> {
+): Promise<readonly string[]> {
   const runs = await filteredRuns(manager, filters, search).select(['run.id']).getMany();
-  const rows =
-    runs.length === 0
-      ? []
-      : await manager.find(runEventEntity, {
-          where: { runId: In(runs.map(({ id }) => id)) },
-          order: { seq: 'ASC' },
-        });
-  const byRun = new Map<string, RunEvent[]>();
-  for (const { runId, body } of rows) byRun.set(runId, [...(byRun.get(runId) ?? []), body]);
-  return runs.map(({ id }) => ({ runId: id, events: byRun.get(id) ?? [] }));
+  return runs.map(({ id }) => id);
 }
 
 /** Each with whether its hole is still there. */

@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { POST_EVENTS_SCHEMA } from '@nucleon/contract/runSchema';
 import { validator } from '@nucleon/contract/validator';
 import type { EventsTaken, PostEvents, RunDetail } from '@nucleon/contract/wire';
@@ -5,11 +7,13 @@ import type { RunEvent } from '@nucleon/core/run/runEvent';
 import { Router } from 'express';
 import { MoreThan } from 'typeorm';
 import { transact } from '../database/transact';
+import { readLog } from '../exchange/exportLog';
+import { withList } from '../exchange/jsonText';
 import { checkedBody, idParam } from '../http/body';
 import { pageQuery } from '../http/paging';
 import { faultyProblem, notFound, Problem } from '../http/problem';
 import type { ServerContext } from '../serverContext';
-import { exportRuns, listRuns, runFilters, storedRuns } from './listRuns';
+import { listRuns, runFilters, runIdsOf, storedRuns } from './listRuns';
 import { runEntity, runEventEntity } from './runEntities';
 import { storeEvents } from './storeEvents';
 
@@ -48,11 +52,11 @@ export function runRoutes({ source, now }: ServerContext): Router {
   });
   router.get('/runs/export', async (request, response) => {
     const { search } = pageQuery(request.query);
-    const runs = await exportRuns(source.manager, runFilters(request.query), search);
-    response
-      .attachment('log.nucleon-log.json')
-      .type('application/json')
-      .send(`${JSON.stringify({ format: 'nucleon-log', version: 1, runs }, null, 1)}\n`);
+    const ids = await runIdsOf(source.manager, runFilters(request.query), search);
+    response.attachment('log.nucleon-log.json').type('application/json');
+    const head = { format: 'nucleon-log', version: 1 };
+    const text = withList(head, 'runs', readLog(source.manager, ids), { evenEmpty: true });
+    await pipeline(Readable.from(text), response);
   });
   router.get('/runs/:runId', async (request, response) => {
     const runId = idParam(request, 'runId');

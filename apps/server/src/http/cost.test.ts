@@ -1,0 +1,70 @@
+import request from 'supertest';
+import { openTestServer, type TestServer } from '../testServer';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await openTestServer();
+});
+afterAll(async () => {
+  await server.close();
+});
+
+const header = '"format":"nucleon-job","version":1,"job":{"id":"j","name":"J"}';
+const nested = (depth: number): string => `${'{"a":'.repeat(depth)}1${'}'.repeat(depth)}`;
+const job = '"name":"J","version":0';
+
+/** Each took the whole server down, blocked it for seconds, or was answered with 500. */
+it.each<[string, string, string, number]>([
+  [
+    'five megabytes of empty pieces',
+    '/import',
+    `{${header},"pieces":[${'{},'.repeat(1_700_000)}{}]}`,
+    422,
+  ],
+  [
+    'empty pieces as many as a list may have',
+    '/import',
+    `{${header},"pieces":[${'{},'.repeat(9_999)}{}]}`,
+    422,
+  ],
+  [
+    'empty holes in every piece',
+    '/import',
+    `{${header},"pieces":[${`{"holes":[${'{},'.repeat(999)}{}]},`.repeat(100)}{}]}`,
+    422,
+  ],
+  ['a megabyte of empty bits', '/bits/batch', `{"bits":[${'{},'.repeat(340_000)}{}]}`, 422],
+  [
+    'a megabyte of small values',
+    '/bits/batch',
+    `{"bits":[${`[${'0,'.repeat(9_000)}0],`.repeat(50)}0]}`,
+    413,
+  ],
+  ['31 levels', '/jobs/deep', `{${job},"more":${nested(31)}}`, 422],
+  ['a thousand levels', '/jobs/deep', `{${job},"more":${nested(1000)}}`, 422],
+  ['half a character', '/jobs/half', `{"name":"\\ud83d","version":0}`, 422],
+  ['bytes that are no UTF-8', '/jobs/utf', '{"name":"\u0000"', 400],
+])('refuses %s soon, in one list of at most 50', async (_, path, text, status) => {
+  const url = `/api/v1${path}`;
+  const call = path.startsWith('/jobs')
+    ? request(server.app).put(url)
+    : request(server.app).post(url);
+  const sent = call.set('content-type', 'application/json').send(text);
+  const began = performance.now();
+  const answer = await sent;
+  const tookMs = performance.now() - began;
+  const { faults = [], detail } = JSON.parse(answer.text) as { faults?: unknown[]; detail: string };
+  expect(answer.status).toBe(status);
+  expect(detail.length).toBeGreaterThan(10);
+  expect(faults.length).toBeLessThanOrEqual(50);
+  // 200 ms of work, and what a busy machine takes to send five megabytes to itself.
+  expect(tookMs).toBeLessThan(1500);
+});
+
+it('takes what is as deep as it stores', async () => {
+  await request(server.app)
+    .put('/api/v1/jobs/deep')
+    .set('content-type', 'application/json')
+    .send(`{${job},"more":${nested(22)}}`)
+    .expect(200);
+});
