@@ -1,5 +1,7 @@
 import { planWith, writeRun } from '@nucleon/core/run/runFixtures';
 import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
+import { benchDb } from './features/run/benchDb';
+import { useRuns } from './features/run/runStore';
 import type { Sent } from './testingApi';
 
 /** A store like the browser’s, emptied for each test. */
@@ -22,6 +24,15 @@ export function fakeStorage(): Map<string, string> {
     },
   };
   return kept;
+}
+
+/** A device that keeps nothing yet. */
+export async function emptyDevice(): Promise<Map<string, string>> {
+  const storage = fakeStorage();
+  const db = await benchDb();
+  await Promise.all([db.clear('events'), db.clear('pictures')]);
+  useRuns.setState({ known: {}, isFull: false });
+  return storage;
 }
 
 /** The act that opens a run of the usual pane. */

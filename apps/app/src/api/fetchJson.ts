@@ -1,5 +1,4 @@
-import type { ProblemBody } from '@nucleon/contract/wire';
-import { ApiProblem, Unreachable } from './problem';
+import { problemOf, Unreachable } from './problem';
 
 const BASE = '/api/v1';
 const TIMEOUT_MS = 10_000;
@@ -8,10 +7,9 @@ interface Request {
   readonly method?: 'GET' | 'PUT' | 'POST' | 'DELETE';
   readonly body?: unknown;
   readonly signal?: AbortSignal;
+  /** Longer where the server is given much to do. */
+  readonly withinMs?: number;
 }
-
-const isProblem = (data: unknown): data is ProblemBody =>
-  typeof data === 'object' && data !== null && 'code' in data && 'detail' in data;
 
 /**
  * Asks the API. Throws Unreachable when nobody answers or the database is down, ApiProblem when
@@ -19,9 +17,9 @@ const isProblem = (data: unknown): data is ProblemBody =>
  */
 export async function fetchJson<T>(
   path: string,
-  { method = 'GET', body, signal }: Request = {},
+  { method = 'GET', body, signal, withinMs = TIMEOUT_MS }: Request = {},
 ): Promise<T> {
-  const timeout = AbortSignal.timeout(TIMEOUT_MS);
+  const timeout = AbortSignal.timeout(withinMs);
   let response: Response;
   try {
     response = await fetch(`${BASE}${path}`, {
@@ -38,7 +36,5 @@ export async function fetchJson<T>(
   if (response.status === 204) return undefined as T;
   const data: unknown = await response.json().catch(() => null);
   if (response.ok) return data as T;
-  if (!isProblem(data)) throw new Unreachable('server');
-  if (data.code === 'database-unavailable') throw new Unreachable('database');
-  throw new ApiProblem(data);
+  throw problemOf(data);
 }

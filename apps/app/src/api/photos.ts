@@ -1,5 +1,4 @@
-import { ApiProblem, Unreachable } from './problem';
-import type { ProblemBody } from '@nucleon/contract/wire';
+import { problemOf, Unreachable } from './problem';
 
 export const photoAddress = (pieceId: string, photoId: string): string =>
   `/api/v1/pieces/${pieceId}/photos/${photoId}`;
@@ -17,10 +16,7 @@ export async function sendPicture(address: string, picture: Blob): Promise<unkno
     throw new Unreachable('server');
   }
   if (response.ok) return response.status === 204 ? null : ((await response.json()) as unknown);
-  const problem = (await response.json().catch(() => null)) as ProblemBody | null;
-  if (!problem?.detail) throw new Unreachable('server');
-  if (problem.code === 'database-unavailable') throw new Unreachable('database');
-  throw new ApiProblem(problem);
+  throw problemOf(await response.json().catch(() => null));
 }
 
 /** Stores the picture under a piece’s outline. */

@@ -1,4 +1,4 @@
-import type { ProblemBody } from '@nucleon/contract/wire';
+import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
 
 /** The server answered, but not with what was asked for. */
 export class ApiProblem extends Error {
@@ -7,11 +7,35 @@ export class ApiProblem extends Error {
   }
 }
 
-/** The server, or its database, cannot be reached: worth trying again. */
+const WORDS = {
+  server: 'The server cannot be reached.',
+  database: 'The server cannot reach its database.',
+  busy: 'The server has its hands full.',
+  disk: 'The server’s disk takes nothing more.',
+} as const;
+export type Away = keyof typeof WORDS;
+
+/** The server, its database or its disk is not there for now: worth trying again. */
 export class Unreachable extends Error {
-  constructor(readonly what: 'server' | 'database') {
-    super(
-      what === 'server' ? 'The server cannot be reached.' : 'The server cannot reach its database.',
-    );
+  constructor(readonly what: Away) {
+    super(WORDS[what]);
   }
+}
+
+const PASSING: Partial<Record<ProblemCode, Away>> = {
+  'database-unavailable': 'database',
+  busy: 'busy',
+  'storage-full': 'disk',
+  // What nobody foresaw may pass, and must never make a record look refused.
+  unexpected: 'server',
+};
+
+const isProblem = (data: unknown): data is ProblemBody =>
+  typeof data === 'object' && data !== null && 'code' in data && 'detail' in data;
+
+/** An answer other than what was asked for: a refusal, or something that passes. */
+export function problemOf(data: unknown): ApiProblem | Unreachable {
+  if (!isProblem(data)) return new Unreachable('server');
+  const away = PASSING[data.code];
+  return away ? new Unreachable(away) : new ApiProblem(data);
 }

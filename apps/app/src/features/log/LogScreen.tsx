@@ -13,6 +13,7 @@ import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useKeys } from '../../ui/useKeys';
+import { RefusedNotice } from '../run/RefusedNotice';
 import { LogChart } from './LogChart';
 import { LogFiles } from './LogFiles';
 import { LogRow } from './LogRow';
@@ -54,6 +55,7 @@ export function LogScreen() {
       maxWidth={900}
     >
       <Column padding="$4" gap="$4">
+        <RefusedNotice />
         <TextBox
           label="Search the log"
           hideLabel

@@ -1,4 +1,4 @@
-import { fakeStorage } from '../../testingRuns';
+import { emptyDevice } from '../../testingRuns';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { show } from '../../testing';
 import { fakeApi, HOLE, DETAIL, ownThreadPlanner } from '../../testingApi';
@@ -34,8 +34,8 @@ const SETTLED = {
   },
 };
 
-beforeEach(() => {
-  fakeStorage();
+beforeEach(async () => {
+  await emptyDevice();
   useReadyTicks.setState({ ticked: {} });
 });
 
@@ -58,12 +58,13 @@ it('holds back until all is seen to, then opens the run with its plan', async ()
   showReady();
   const begin = await screen.findByTestId('begin-run');
   fireEvent.press(begin);
-  expect(keptRunIds()).toEqual([]);
+  expect(await keptRunIds()).toEqual([]);
   await tickAll();
   await waitFor(() => expect(screen.getByText('To the bench')).toBeTruthy());
   fireEvent.press(screen.getByTestId('begin-run'));
-  const [runId = ''] = keptRunIds();
-  const [opened] = keptEvents(runId);
+  await waitFor(async () => expect(await keptRunIds()).toHaveLength(1));
+  const [runId = ''] = await keptRunIds();
+  const [opened] = await keptEvents(runId);
   expect(opened?.event.act).toMatchObject({
     kind: 'open',
     subject: { holeId: 'h1', holeName: 'Arbor', pieceName: 'Glass dial', thicknessMm: 6 },

@@ -3,13 +3,15 @@ import X from 'lucide-react-native/icons/x';
 import { useEffect, useState } from 'react';
 import { Image } from 'react-native';
 import { v7 as newId } from 'uuid';
-import { putRunPhoto, runPhotoAddress } from '../../api/runs';
-import { Unreachable } from '../../api/problem';
+import { runPhotoAddress } from '../../api/runs';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { pickFile } from '../../ui/pickFile';
 import { Label, Small } from '../../ui/text';
-import { dropPhoto, keepPhoto, waitingPhotos, type WaitingPhoto } from './keptPhotos';
+import type { WaitingPhoto } from '../run/benchDb';
+import { RefusedNotice } from '../run/RefusedNotice';
+import { sendPictures } from '../run/sendRun';
+import { dropPhoto, keepPhoto, waitingPhotos } from './keptPhotos';
 
 const SIZE_PX = 96;
 const LARGEST_BYTES = 12 * 1024 * 1024;
@@ -31,34 +33,28 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
     let over = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const send = async (): Promise<void> => {
+      const away = await sendPictures(await waitingPhotos(runId)).then(
+        () => false,
+        () => true,
+      );
       const left = await waitingPhotos(runId).catch(() => []);
       if (over) return;
       setWaiting(left);
-      for (const photo of left) {
-        try {
-          await putRunPhoto(runId, photo.photoId, photo.picture);
-          await dropPhoto(photo.photoId);
-          setWaiting((now) => now.filter(({ photoId }) => photoId !== photo.photoId));
-          setSaid('');
-        } catch (error) {
-          if (error instanceof Unreachable) {
-            setSaid('The picture waits on this device for the server.');
-            timer = setTimeout(() => void send(), RETRY_MS);
-            return;
-          }
-          await dropPhoto(photo.photoId);
-          setSaid(error instanceof Error ? error.message : 'The picture was not kept.');
-          onChange(ids.split(',').filter((id) => id !== '' && id !== photo.photoId));
-        }
-      }
+      const waits = left.some(({ refused }) => refused === null);
+      setSaid(
+        waits
+          ? away
+            ? 'The picture waits on this device for the server.'
+            : 'The picture waits on this device for the record of its run.'
+          : '',
+      );
+      if (waits) timer = setTimeout(() => void send(), RETRY_MS);
     };
     void send();
     return () => {
       over = true;
       clearTimeout(timer);
     };
-    // onChange is new at each rendering; what is sent hangs on the pictures alone.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [runId, ids]);
 
   const add = async (): Promise<void> => {
@@ -72,7 +68,12 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
     }
     setSaid('');
     const photoId = newId();
-    await keepPhoto({ runId, photoId, picture });
+    try {
+      await keepPhoto({ runId, photoId, picture, refused: null });
+    } catch {
+      setSaid(`“${picture.name}” does not fit on this device any more; it was not taken in.`);
+      return;
+    }
     onChange([...photoIds, photoId]);
   };
   return (
@@ -91,7 +92,7 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
                   alignItems="center"
                   justifyContent="center"
                 >
-                  <Small>Waiting</Small>
+                  <Small>{here.refused === null ? 'Waiting' : 'Not taken'}</Small>
                 </Column>
               ) : (
                 <Image
@@ -105,6 +106,7 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
                 icon={X}
                 look="quiet"
                 onPress={() => {
+                  void dropPhoto(photoId).catch(() => undefined);
                   onChange(photoIds.filter((id) => id !== photoId));
                 }}
               />
@@ -118,6 +120,7 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
       <Small role="status" aria-live="polite" testID="photo-said">
         {said}
       </Small>
+      <RefusedNotice runId={runId} since={waiting.filter(({ refused }) => refused).length} />
     </Column>
   );
 }

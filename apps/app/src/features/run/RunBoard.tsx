@@ -21,6 +21,7 @@ import { BenchSheet } from './BenchSheet';
 import { MeasureSheet } from './MeasureSheet';
 import { RunButtons } from './RunButtons';
 import { RunDrawing } from './RunDrawing';
+import { RefusedNotice } from './RefusedNotice';
 import { RunMark } from './RunMark';
 import type { RunSheet } from './runSheet';
 import { RunNow } from './RunNow';
@@ -139,14 +140,14 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
         <Column padding="$3">
           <Notice
             level="caution"
-            title="this device is full"
-            text="Nothing more can be written down here: keep this page open until it says Logged."
+            title="this device keeps nothing more"
+            text="It is full, or its browser forbids it: keep this page open until it says Logged."
           />
         </Column>
       ) : null}
       {sync.kind === 'refused' ? (
         <Column padding="$3">
-          <Notice level="caution" title="Not all sent" text={sync.message} />
+          <RefusedNotice runId={run.runId} since={sync.count} />
         </Column>
       ) : null}
       <RunNow state={state} view={view} />

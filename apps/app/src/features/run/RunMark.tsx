@@ -7,11 +7,12 @@ import type { RunSync } from './useRunSync';
 
 const MARKS = {
   fetching: [Pencil, 'Fetching…', 'muted'],
+  writing: [Pencil, 'Writing…', 'muted'],
   sending: [Pencil, 'Sending…', 'muted'],
   sent: [Check, 'Logged', 'fine'],
   away: [CloudOff, 'Kept here', 'caution'],
   unknown: [TriangleAlert, 'Not found', 'stop'],
-  refused: [TriangleAlert, 'Kept here', 'stop'],
+  refused: [TriangleAlert, 'Not taken', 'stop'],
 } as const satisfies Record<RunSync['kind'], Mark>;
 
 /** Whether the server has the record, in a word. */

@@ -1,4 +1,4 @@
-import { fakeStorage, opening, runServer } from '../../testingRuns';
+import { emptyDevice, opening, runServer } from '../../testingRuns';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
 import { replayRun } from '@nucleon/core/run/replay';
 import { show } from '../../testing';
@@ -7,8 +7,9 @@ import { ResultScreen } from '../result/ResultScreen';
 import { keptEvents } from './keptRuns';
 import { RunScreen } from './RunScreen';
 import { openRun, useRuns } from './runStore';
-import { waitingRunIds } from './sendRun';
-import { sendWaiting } from './useOutbox';
+import { dropPhoto, keepPhoto, waitingPhotos } from '../result/keptPhotos';
+import { useRefusals } from './refusals';
+import { sendWaiting, waitingRunIds } from './sendRun';
 
 const mockNavigate = jest.fn();
 let mockRunId = '';
@@ -25,53 +26,48 @@ jest.mock('../display/displayStore', () => ({
   useUnits: () => ({ length: 'mm', force: 'N' }),
   useThemeName: () => 'light',
 }));
-jest.mock('../result/keptPhotos', () => ({
-  keepPhoto: () => Promise.resolve(),
-  dropPhoto: () => Promise.resolve(),
-  waitingPhotos: () => Promise.resolve([]),
-  everyWaitingPhoto: () => Promise.resolve([]),
-}));
-
-let storage: Map<string, string>;
-beforeEach(() => {
-  storage = fakeStorage();
-  useRuns.setState({ known: {} });
+beforeEach(async () => {
+  await emptyDevice();
   mockRunId = openRun(opening());
 });
 
+const known = () => useRuns.getState().known[mockRunId] ?? [];
 const stateNow = () => {
-  const state = replayRun(keptEvents(mockRunId).map(({ event }) => event))?.state;
+  const state = replayRun(known().map(({ event }) => event))?.state;
   if (!state) throw new Error('no run');
   return state;
 };
+const allKept = () => waitFor(() => expect(known().every(({ kept }) => kept)).toBe(true));
 
-it('writes each act on the device before anything else, in order', () => {
+it('says that an act is kept when it is on the disk, and not before', async () => {
   const { add } = useRuns.getState();
-  add(mockRunId, { kind: 'start' });
+  const { id } = add(mockRunId, { kind: 'start' });
+  const isKept = () => known().find(({ event }) => event.id === id)?.kept;
+  expect(isKept()).toBe(false);
+  await waitFor(() => expect(isKept()).toBe(true));
   add(mockRunId, { kind: 'pause' });
-  expect(
-    keptEvents(mockRunId)
-      .map(({ event, sent }) => [event.n, sent])
-      .sort(),
-  ).toEqual([
+  await allKept();
+  const kept = await keptEvents(mockRunId);
+  expect(kept.map(({ event, sent }) => [event.n, sent]).sort()).toEqual([
     [1, false],
     [2, false],
     [3, false],
   ]);
   // Another tab, or this one after a crash, finds the same.
   useRuns.setState({ known: {} });
-  useRuns.getState().load(mockRunId);
-  expect(useRuns.getState().known[mockRunId]).toHaveLength(3);
+  await useRuns.getState().load(mockRunId);
+  expect(known()).toHaveLength(3);
   expect(add(mockRunId, { kind: 'resume' }).n).toBe(4);
 });
 
-it('takes in what another device wrote, once, and marks what the server has', () => {
+it('takes in what another device wrote, once, and marks what the server has', async () => {
   const { add, take } = useRuns.getState();
   const mine = add(mockRunId, { kind: 'start' });
   const theirs = { ...mine, id: 'theirs', n: 3, device: 'tablet', act: { kind: 'drive' as const } };
   take(mockRunId, [theirs], [mine.id]);
   take(mockRunId, [theirs, mine], [mine.id]);
-  const kept = keptEvents(mockRunId);
+  await allKept();
+  const kept = await keptEvents(mockRunId);
   expect(kept).toHaveLength(3);
   expect(
     kept
@@ -80,6 +76,86 @@ it('takes in what another device wrote, once, and marks what the server has', ()
       .sort(),
   ).toEqual([mine.id, 'theirs'].sort());
   expect(add(mockRunId, { kind: 'pause' }).n).toBe(4);
+});
+
+describe('what the server will not have', () => {
+  const refusing = (faulty: (n: number) => boolean) => {
+    const server = runServer();
+    let posts = 0;
+    fakeApi((sent) => {
+      const events = (sent.body?.events ?? []) as { n: number }[];
+      if (sent.method !== 'POST') return server.answer(sent);
+      posts++;
+      const faults = events.flatMap(({ n }, index) =>
+        faulty(n) ? [{ pointer: `/events/${index}/act`, message: `Entry ${n} will not do.` }] : [],
+      );
+      if (faults.length === 0) return server.answer(sent);
+      return { status: 422, body: { code: 'faulty', detail: 'No.', status: 422, faults } };
+    });
+    return { server, posts: () => posts };
+  };
+
+  it('is said at once, stays, and is not sent again by itself; the rest goes on', async () => {
+    useRuns.getState().add(mockRunId, { kind: 'start' });
+    await allKept();
+    const { server, posts } = refusing((n) => n === 1);
+    show(<RunScreen />);
+    expect(await screen.findByTestId('refused')).toHaveTextContent(/1 entry stays on this device/);
+    expect(within(screen.getByTestId('run-mark')).getByText('Not taken')).toBeTruthy();
+    expect(screen.getByText(/Entry 1 will not do/)).toBeTruthy();
+    expect(server.kept.map(({ act: { kind } }) => kind)).toEqual(['start']);
+    const before = posts();
+    await sendWaiting();
+    expect(posts()).toBe(before);
+    // Kept with its reason, through a crash too.
+    expect((await keptEvents(mockRunId)).map(({ refused }) => refused)).toContain(
+      'Entry 1 will not do.',
+    );
+    // A server put right takes it when asked again.
+    fakeApi(server.answer);
+    fireEvent.press(screen.getByTestId('refused-again'));
+    await waitFor(() => expect(server.kept).toHaveLength(2));
+    await waitFor(() => expect(screen.queryByTestId('refused')).toBeNull());
+  });
+
+  it('of pictures stays too, and a picture waits for the record of its run', async () => {
+    const picture = new Blob(['x'], { type: 'image/jpeg' });
+    await allKept();
+    await keepPhoto({ runId: mockRunId, photoId: 'p', picture, refused: null });
+    const { server } = refusing((n) => n === 1);
+    await sendWaiting();
+    expect((await waitingPhotos(mockRunId)).map(({ refused }) => refused)).toEqual([null]);
+    let answer = { status: 404, body: { code: 'not-found', detail: 'No run.', status: 404 } };
+    fakeApi((sent) => (sent.path.includes('/photos/') ? answer : server.answer(sent)));
+    await useRefusals.getState().tryAgain();
+    expect((await waitingPhotos(mockRunId)).map(({ refused }) => refused)).toEqual([null]);
+    answer = {
+      status: 415,
+      body: { code: 'wrong-media-type', detail: 'No picture.', status: 415 },
+    };
+    await sendWaiting();
+    expect((await waitingPhotos(mockRunId)).map(({ refused }) => refused)).toEqual(['No picture.']);
+    await useRefusals.getState().look();
+    expect(useRefusals.getState().pictures).toHaveLength(1);
+    await dropPhoto('p');
+  });
+});
+
+it('finds what an earlier version kept with the settings', async () => {
+  const { event } = known()[0] ?? {};
+  if (!event) throw new Error('no event');
+  const old = { ...event, id: 'old', n: 1 };
+  globalThis.localStorage.setItem(
+    'nucleon.run.earlier.old',
+    JSON.stringify({ event: old, sent: false }),
+  );
+  await jest.isolateModulesAsync(async () => {
+    const { keptEvents: read } = jest.requireActual<typeof import('./keptRuns')>('./keptRuns');
+    expect(await read('earlier')).toMatchObject([
+      { event: { id: 'old' }, sent: false, refused: null },
+    ]);
+  });
+  expect(globalThis.localStorage.getItem('nucleon.run.earlier.old')).toBeNull();
 });
 
 it('is driven, noted, taken back; all of it is sent', async () => {
@@ -101,7 +177,7 @@ it('is driven, noted, taken back; all of it is sent', async () => {
   await waitFor(() =>
     expect(within(screen.getByTestId('run-mark')).getByText('Logged')).toBeTruthy(),
   );
-  expect(storage.size).toBeGreaterThan(4);
+  expect(await keptEvents(mockRunId)).toHaveLength(4);
 });
 
 it('goes on without a server, and says that it keeps the record here', async () => {
@@ -119,16 +195,18 @@ it('sends what waits though its run is not on the screen', async () => {
   const server = runServer();
   fakeApi(server.answer);
   useRuns.getState().add(mockRunId, { kind: 'start' });
+  await allKept();
   useRuns.setState({ known: {} });
-  expect(waitingRunIds()).toEqual([mockRunId]);
+  expect(await waitingRunIds()).toEqual([mockRunId]);
   await sendWaiting();
   expect(server.kept.map(({ act: { kind } }) => kind)).toEqual(['open', 'start']);
-  expect(waitingRunIds()).toEqual([]);
+  await allKept();
+  expect(await waitingRunIds()).toEqual([]);
 });
 
 it('watches where another device drives, until it takes over', async () => {
   fakeApi(runServer().answer);
-  const [kept] = keptEvents(mockRunId);
+  const [kept] = known();
   if (!kept) throw new Error('no event');
   act(() => {
     useRuns

@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { fetchRun } from '../../api/runs';
-import { ApiProblem, Unreachable } from '../../api/problem';
+import { ApiProblem } from '../../api/problem';
 import { listenForOnline } from './listenForOnline';
-import { useRuns } from './runStore';
+import { useRuns, type KnownEvent } from './runStore';
 import { sendRun } from './sendRun';
 
 const RETRY_MS = 2500;
@@ -11,22 +11,25 @@ const RETRY_MS = 2500;
 const ASK_MS = 2000;
 
 export type RunSync =
-  | { readonly kind: 'fetching' | 'sending' | 'sent' | 'away' }
+  /** writing: the last tap is not on this device's disk yet. */
+  | { readonly kind: 'fetching' | 'writing' | 'sending' | 'sent' | 'away' }
   /** The run is on neither this device nor the server. */
   | { readonly kind: 'unknown' }
   /** The server will not have something: it stays on the device. */
-  | { readonly kind: 'refused'; readonly message: string };
+  | { readonly kind: 'refused'; readonly count: number };
+
+const NONE: readonly KnownEvent[] = [];
 
 /**
  * Keeps a run’s record on the device and on the server the same: what is new here is sent, again and again
- * until it is taken; what is new there is fetched. Never stands in the way of drilling.
+ * until it is taken or refused; what is new there is fetched. Never stands in the way of drilling.
  */
 export function useRunSync(runId: string): RunSync {
   const client = useQueryClient();
-  const [sync, setSync] = useState<RunSync>({ kind: 'fetching' });
-  const unsent = useRuns(({ known }) => known[runId]?.filter(({ sent }) => !sent).length ?? 0);
-  const refused = useRef(new Set<string>());
+  const [last, setLast] = useState<'fetching' | 'answered' | 'away' | 'unknown'>('fetching');
+  const known = useRuns((runs) => runs.known[runId] ?? NONE);
   const wake = useRef<() => void>(() => undefined);
+  const waiting = known.filter(({ sent, refused }) => !sent && refused === null).length;
 
   useEffect(() => {
     const left = new AbortController();
@@ -36,10 +39,7 @@ export function useRunSync(runId: string): RunSync {
     let busy = false;
 
     const send = async (): Promise<void> => {
-      const { known } = useRuns.getState();
-      if (known[runId]?.some(({ sent, event }) => !sent && !refused.current.has(event.id)))
-        setSync({ kind: 'sending' });
-      if ((await sendRun(runId, refused.current)) === 0) return;
+      if ((await sendRun(runId)) === 0) return;
       void client.invalidateQueries({ queryKey: ['runs'] });
       void client.invalidateQueries({ queryKey: ['job'] });
     };
@@ -56,18 +56,17 @@ export function useRunSync(runId: string): RunSync {
       try {
         await send();
         await fetchNew();
-        if (!gone())
-          setSync(refused.current.size > 0 ? refusedSync(refused.current.size) : { kind: 'sent' });
+        if (!gone()) setLast('answered');
       } catch (error) {
         nextMs = RETRY_MS;
-        if (!gone()) setSync(troubleOf(error, runId));
+        const isUnknown = error instanceof ApiProblem && error.body.code === 'not-found';
+        if (!gone()) setLast(isUnknown ? 'unknown' : 'away');
       }
       busy = false;
       if (!gone()) timer = setTimeout(() => void round(), nextMs);
     };
     wake.current = () => void round();
-    useRuns.getState().load(runId);
-    void round();
+    void useRuns.getState().load(runId).then(round);
     const back = (): void => void round();
     listenForOnline('add', back);
     return () => {
@@ -78,22 +77,14 @@ export function useRunSync(runId: string): RunSync {
   }, [runId, client]);
 
   useEffect(() => {
-    if (unsent > 0) wake.current();
-  }, [unsent]);
-  return sync;
-}
+    if (waiting > 0) wake.current();
+  }, [waiting]);
 
-const refusedSync = (count: number): RunSync => ({
-  kind: 'refused',
-  message: `The server will not have ${count} of this run’s entries: they stay on this device.`,
-});
-
-function troubleOf(error: unknown, runId: string): RunSync {
-  if (error instanceof ApiProblem)
-    return error.body.code === 'not-found' && (useRuns.getState().known[runId] ?? []).length === 0
-      ? { kind: 'unknown' }
-      : { kind: 'refused', message: error.body.detail };
-  return error instanceof Unreachable
-    ? { kind: 'away' }
-    : { kind: 'refused', message: 'The record could not be sent.' };
+  const count = known.filter(({ refused }) => refused !== null).length;
+  if (count > 0) return { kind: 'refused', count };
+  if (last === 'fetching') return { kind: 'fetching' };
+  if (last === 'unknown' && known.length === 0) return { kind: 'unknown' };
+  if (known.some(({ kept, sent }) => !kept && !sent)) return { kind: 'writing' };
+  if (last === 'away' || last === 'unknown') return { kind: 'away' };
+  return { kind: waiting > 0 ? 'sending' : 'sent' };
 }
