@@ -87,6 +87,7 @@ export const JOB: JobDetail = {
             dataVersion: '1',
             current: true,
           },
+          faults: [],
           lastRun: null,
         },
       ],
@@ -140,12 +141,14 @@ function soundAnswer({ method, path, body }: Sent): { status: number; body: unkn
 /** Stands in for the network: sound answers unless the test has its own for a request. */
 export function fakeApi(own: Answer = () => undefined): Sent[] {
   const log: Sent[] = [];
-  globalThis.fetch = ((url: string, init: { method?: string; body?: string } = {}) => {
+  globalThis.fetch = ((url: string, init: { method?: string; body?: unknown } = {}) => {
     const sent: Sent = {
       method: init.method ?? 'GET',
       path: url.replace('/api/v1', ''),
       body:
-        init.body === undefined ? undefined : (JSON.parse(init.body) as Record<string, unknown>),
+        typeof init.body === 'string'
+          ? (JSON.parse(init.body) as Record<string, unknown>)
+          : undefined,
     };
     log.push(sent);
     const { status, body } = own(sent) ?? soundAnswer(sent);

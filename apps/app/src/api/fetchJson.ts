@@ -1,6 +1,6 @@
 import { problemOf, Unreachable } from './problem';
 
-const BASE = '/api/v1';
+export const BASE = '/api/v1';
 const TIMEOUT_MS = 10_000;
 
 interface Request {
@@ -15,26 +15,47 @@ interface Request {
  * Asks the API. Throws Unreachable when nobody answers or the database is down, ApiProblem when
  * the answer is a refusal.
  */
-export async function fetchJson<T>(
+async function ask(
   path: string,
-  { method = 'GET', body, signal, withinMs = TIMEOUT_MS }: Request = {},
-): Promise<T> {
+  { method = 'GET', body, signal, withinMs = TIMEOUT_MS }: Request,
+): Promise<Response> {
   const timeout = AbortSignal.timeout(withinMs);
+  const sent: RequestInit =
+    body === undefined
+      ? {}
+      : isBlob(body)
+        ? { body, headers: { 'content-type': body.type } }
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
   let response: Response;
   try {
     response = await fetch(`${BASE}${path}`, {
       method,
       signal: signal ? AbortSignal.any([signal, timeout]) : timeout,
-      ...(body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...sent,
     });
   } catch (error) {
     if (signal?.aborted) throw error;
     throw new Unreachable('server');
   }
+  if (response.ok) return response;
+  throw problemOf(await response.json().catch(() => null));
+}
+
+const isBlob = (body: unknown): body is Blob => typeof Blob === 'function' && body instanceof Blob;
+
+/** What the API says, as JSON; nothing where it says nothing. */
+export async function fetchJson<T>(path: string, request: Request = {}): Promise<T> {
+  const response = await ask(path, request);
   if (response.status === 204) return undefined as T;
   const data: unknown = await response.json().catch(() => null);
-  if (response.ok) return data as T;
-  throw problemOf(data);
+  if (data === null) throw new Unreachable('server');
+  return data as T;
+}
+
+/** What the API gives as a file. */
+export async function fetchBlob(path: string, withinMs: number): Promise<Blob> {
+  const response = await ask(path, { withinMs });
+  return response.blob().catch(() => {
+    throw new Unreachable('server');
+  });
 }

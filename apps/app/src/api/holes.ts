@@ -1,6 +1,7 @@
 import type { HoleDetail, Put, StoredHole } from '@nucleon/contract/wire';
 import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
+import { putOnce } from './putOnce';
 
 export const holeQuery = (holeId: string) =>
   queryOptions({
@@ -9,7 +10,7 @@ export const holeQuery = (holeId: string) =>
   });
 
 export const putHole = (pieceId: string, id: string, body: Put<StoredHole>): Promise<StoredHole> =>
-  fetchJson(`/pieces/${pieceId}/holes/${id}`, { method: 'PUT', body });
+  putOnce(`/pieces/${pieceId}/holes/${id}`, body);
 export const deleteHole = (id: string): Promise<void> =>
   fetchJson(`/holes/${id}`, { method: 'DELETE' });
 export const restoreHole = (id: string): Promise<void> =>

@@ -1,6 +1,7 @@
 import type { StoredHouse } from '@nucleon/contract/wire';
 import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
+import { putOnce } from './putOnce';
 
 /** As the server has it now, past any cache: a habit is written over the latest. */
 export const getHouse = (signal?: AbortSignal): Promise<StoredHouse> =>
@@ -12,5 +13,4 @@ export const houseQuery = queryOptions({
   queryFn: ({ signal }) => getHouse(signal),
 });
 
-export const putHouse = (body: StoredHouse): Promise<StoredHouse> =>
-  fetchJson('/house', { method: 'PUT', body });
+export const putHouse = (body: StoredHouse): Promise<StoredHouse> => putOnce('/house', body);

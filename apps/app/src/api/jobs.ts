@@ -1,5 +1,6 @@
 import type {
   JobDetail,
+  JobImported,
   JobSummary,
   JobWithMaterials,
   Page,
@@ -8,7 +9,8 @@ import type {
 } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/job/job';
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
-import { fetchJson } from './fetchJson';
+import { fetchBlob, fetchJson } from './fetchJson';
+import { putOnce } from './putOnce';
 
 const PAGE_SIZE = 20;
 
@@ -32,15 +34,25 @@ export const jobQuery = (jobId: string) =>
   });
 
 export const putJob = (id: string, body: Put<StoredJob>): Promise<StoredJob> =>
-  fetchJson(`/jobs/${id}`, { method: 'PUT', body });
+  putOnce(`/jobs/${id}`, body);
 export const putMaterials = (
   id: string,
   body: Pick<JobWithMaterials, 'version' | 'customMaterials'>,
-): Promise<JobWithMaterials> => fetchJson(`/jobs/${id}/materials`, { method: 'PUT', body });
+): Promise<JobWithMaterials> => putOnce(`/jobs/${id}/materials`, body);
 export const deleteJob = (id: string): Promise<void> =>
   fetchJson(`/jobs/${id}`, { method: 'DELETE' });
 export const restoreJob = (id: string): Promise<void> =>
   fetchJson(`/jobs/${id}/restore`, { method: 'POST' });
 export const exportJob = (id: string): Promise<JobFile> => fetchJson(`/jobs/${id}/export`);
-export const importJob = (file: unknown): Promise<{ jobId: string }> =>
-  fetchJson('/import', { method: 'POST', body: file });
+/** Large jobs are checked, planned and stored whole. */
+const WITHIN_MS = 60_000;
+
+/**
+ * Opens a job file or an archive as a new job.
+ * @param id of the new job, made here: sent again after a lost answer it makes no second
+ */
+export const importJob = (file: Blob, id: string): Promise<JobImported> =>
+  fetchJson(`/import?id=${id}`, { method: 'POST', body: file, withinMs: WITHIN_MS });
+/** The job with every picture, its log and its bin, as a ZIP. */
+export const exportArchive = (id: string): Promise<Blob> =>
+  fetchBlob(`/jobs/${id}/archive`, WITHIN_MS);

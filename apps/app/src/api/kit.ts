@@ -9,6 +9,7 @@ import type {
 } from '@nucleon/contract/wire';
 import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
+import { putOnce } from './putOnce';
 
 const PAGE_SIZE = 200;
 
@@ -37,8 +38,11 @@ export const partsQuery = queryOptions({
 });
 
 export type StoredPart = StoredParts[KitPartSort][number];
-export const putPart = (sort: KitPartSort, id: string, body: object): Promise<StoredPart> =>
-  fetchJson(`/kit/${sort}/${id}`, { method: 'PUT', body });
+export const putPart = (
+  sort: KitPartSort,
+  id: string,
+  body: { readonly version: number; readonly [field: string]: unknown },
+): Promise<StoredPart> => putOnce(`/kit/${sort}/${id}`, body);
 export const deletePart = (sort: KitPartSort, id: string): Promise<void> =>
   fetchJson(`/kit/${sort}/${id}`, { method: 'DELETE' });
 export const restorePart = (sort: KitPartSort, id: string): Promise<void> =>
@@ -48,13 +52,13 @@ export const restorePart = (sort: KitPartSort, id: string): Promise<void> =>
 export const addBits = (body: NewBits): Promise<Pick<Page<StoredBit>, 'items'>> =>
   fetchJson('/bits/batch', { method: 'POST', body });
 export const putBit = (id: string, body: Put<StoredBit>): Promise<StoredBit> =>
-  fetchJson(`/bits/${id}`, { method: 'PUT', body });
+  putOnce(`/bits/${id}`, body);
 export const deleteBit = (id: string): Promise<void> =>
   fetchJson(`/bits/${id}`, { method: 'DELETE' });
 export const restoreBit = (id: string): Promise<void> =>
   fetchJson(`/bits/${id}/restore`, { method: 'POST' });
 export const putMachine = (id: string, body: Put<StoredMachine>): Promise<StoredMachine> =>
-  fetchJson(`/machines/${id}`, { method: 'PUT', body });
+  putOnce(`/machines/${id}`, body);
 export const deleteMachine = (id: string): Promise<void> =>
   fetchJson(`/machines/${id}`, { method: 'DELETE' });
 export const restoreMachine = (id: string): Promise<void> =>

@@ -1,25 +1,18 @@
-import { problemOf, Unreachable } from './problem';
+import { BASE, fetchJson } from './fetchJson';
 
+const photoPath = (pieceId: string, photoId: string): string =>
+  `/pieces/${pieceId}/photos/${photoId}`;
 export const photoAddress = (pieceId: string, photoId: string): string =>
-  `/api/v1/pieces/${pieceId}/photos/${photoId}`;
+  `${BASE}${photoPath(pieceId, photoId)}`;
+
+/** A large picture over a slow signal. */
+const WITHIN_MS = 60_000;
 
 /** Puts a picture as it is, not as JSON; what the server says of it, where it says anything. */
-export async function sendPicture(address: string, picture: Blob): Promise<unknown> {
-  let response: Response;
-  try {
-    response = await fetch(address, {
-      method: 'PUT',
-      headers: { 'content-type': picture.type },
-      body: picture,
-    });
-  } catch {
-    throw new Unreachable('server');
-  }
-  if (response.ok) return response.status === 204 ? null : ((await response.json()) as unknown);
-  throw problemOf(await response.json().catch(() => null));
-}
+export const sendPicture = <T>(path: string, picture: Blob): Promise<T> =>
+  fetchJson(path, { method: 'PUT', body: picture, withinMs: WITHIN_MS });
 
 /** Stores the picture under a piece’s outline. */
 export async function putPhoto(pieceId: string, photoId: string, picture: Blob): Promise<void> {
-  await sendPicture(photoAddress(pieceId, photoId), picture);
+  await sendPicture(photoPath(pieceId, photoId), picture);
 }

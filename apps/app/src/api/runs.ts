@@ -9,7 +9,7 @@ import type {
 import type { RunEvent } from '@nucleon/core/run/runEvent';
 import type { RunOutcome } from '@nucleon/core/run/runOutcome';
 import { infiniteQueryOptions, keepPreviousData } from '@tanstack/react-query';
-import { fetchJson } from './fetchJson';
+import { BASE, fetchJson } from './fetchJson';
 import { sendPicture } from './photos';
 
 const PAGE_SIZE = 30;
@@ -71,10 +71,8 @@ export const fetchRun = (runId: string, after = 0): Promise<RunDetail> =>
 export const postEvents = (runId: string, body: PostEvents): Promise<EventsTaken> =>
   fetchJson(`/runs/${runId}/events`, { method: 'POST', body });
 
+const photoPath = (runId: string, photoId: string): string => `/runs/${runId}/photos/${photoId}`;
 export const runPhotoAddress = (runId: string, photoId: string): string =>
-  `/api/v1/runs/${runId}/photos/${photoId}`;
-export const putRunPhoto = async (
-  runId: string,
-  photoId: string,
-  picture: Blob,
-): Promise<RunPhoto> => (await sendPicture(runPhotoAddress(runId, photoId), picture)) as RunPhoto;
+  `${BASE}${photoPath(runId, photoId)}`;
+export const putRunPhoto = (runId: string, photoId: string, picture: Blob): Promise<RunPhoto> =>
+  sendPicture(photoPath(runId, photoId), picture);

@@ -1,12 +1,13 @@
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import FileArchive from 'lucide-react-native/icons/file-archive';
 import FileDown from 'lucide-react-native/icons/file-down';
 import Layers from 'lucide-react-native/icons/layers';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
-import { deleteJob, exportJob, jobQuery, restoreJob } from '../../api/jobs';
+import { deleteJob, exportArchive, exportJob, jobQuery, restoreJob } from '../../api/jobs';
 import { Button } from '../../ui/Button';
 import { PackButton } from '../files/PackButton';
 import { Column, Row } from '../../ui/layout';
@@ -84,6 +85,11 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
     );
     setSaid('Saved as a job file.');
   });
+  const saveWhole = trying(async () => {
+    setSaid('Packing…');
+    saveFile(`${fileName(job.name, 'job')}.nucleon.zip`, await exportArchive(job.id));
+    setSaid('Saved with its pictures, its log and what was deleted from it.');
+  });
   const remove = trying(async () => {
     await deleteJob(job.id);
     await client.invalidateQueries({ queryKey: ['jobs'] });
@@ -108,6 +114,12 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
           testID="own-materials-link"
         />
         <Button label="Save as a file" icon={FileDown} onPress={save} testID="export" />
+        <Button
+          label="Save with pictures"
+          icon={FileArchive}
+          onPress={saveWhole}
+          testID="export-whole"
+        />
         <PackButton
           label="Job pack, PDF"
           name={job.name}

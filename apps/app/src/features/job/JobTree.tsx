@@ -22,6 +22,7 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
           {piece.holes.map((hole) => {
             const here = hole.id === holeId;
             const stopped = (hole.headline?.stops.length ?? 0) > 0;
+            const word = hole.faults.length > 0 ? 'Does not fit' : stopped ? 'Stop' : null;
             return (
               <Press
                 key={hole.id}
@@ -38,8 +39,8 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
               >
                 <Column alignItems="flex-start">
                   <Strong fontSize="$2">{hole.label || 'Hole'}</Strong>
-                  <Small color={stopped ? '$stop' : '$muted'}>
-                    {stopped ? 'Stop' : formatLengthShort(hole.diameterMm, units)}
+                  <Small color={word ? '$stop' : '$muted'}>
+                    {word ?? formatLengthShort(hole.diameterMm, units)}
                   </Small>
                 </Column>
               </Press>

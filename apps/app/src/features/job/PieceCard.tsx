@@ -187,6 +187,11 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
             : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
         </Small>
       ) : null}
+      {hole.faults[0] ? (
+        <Small textAlign="left" color="$stop" testID="hole-faults">
+          Does not fit: {hole.faults[0].message}
+        </Small>
+      ) : null}
       {headline && !stopped ? (
         <Small textAlign="left">
           {headline.toConfirm > 0

@@ -3,10 +3,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import FolderInput from 'lucide-react-native/icons/folder-input';
 import { useState } from 'react';
+import { v7 as newId } from 'uuid';
 import { importJob } from '../../api/jobs';
 import { ApiProblem } from '../../api/problem';
 import { Button } from '../../ui/Button';
-import { Column } from '../../ui/layout';
+import { Column, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { pickFile } from '../../ui/pickFile';
 import { Small } from '../../ui/text';
@@ -18,46 +19,84 @@ interface Trouble {
   readonly faults: readonly Fault[];
 }
 
-/** Opens a job file; a faulty one is refused whole, with what is wrong where. */
+/** What a job that was opened left behind in its file. */
+interface Opened {
+  readonly jobId: string;
+  readonly text: string;
+  readonly left: readonly string[];
+}
+
+/** Opens a job file, alone or in an archive; a faulty one is refused whole, with what is wrong where. */
 export function ImportButton() {
   const router = useRouter();
   const client = useQueryClient();
   const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [busy, setBusy] = useState(false);
+  const show = (jobId: string): void => {
+    router.navigate(`/jobs/${jobId}`);
+  };
   const open = async (): Promise<void> => {
-    const file = await pickFile('.json,application/json');
+    const file = await pickFile('.json,.zip,application/json,application/zip');
     if (!file) return;
     setTrouble(null);
-    let data: unknown;
+    setOpened(null);
+    setBusy(true);
+    const type = file.name.endsWith('.zip') ? 'application/zip' : 'application/json';
     try {
-      data = JSON.parse(await file.text());
-    } catch {
-      setTrouble({ text: `“${file.name}” is not JSON.`, faults: [] });
-      return;
-    }
-    try {
-      const { jobId } = await importJob(data);
+      const { jobId, skipped, left } = await importJob(new Blob([file], { type }), newId());
       await client.invalidateQueries();
-      router.navigate(`/jobs/${jobId}`);
+      const lines = [...skipped.map(({ runId, why }) => `Run ${runId}: ${why}`), ...left];
+      if (lines.length === 0) show(jobId);
+      else
+        setOpened({
+          jobId,
+          text: `“${file.name}” is open. ${lines.length} ${lines.length === 1 ? 'thing' : 'things'} in it ${lines.length === 1 ? 'was' : 'were'} left.`,
+          left: lines,
+        });
     } catch (error) {
       setTrouble({
         text:
-          error instanceof ApiProblem && error.body.faults
-            ? `“${file.name}” was not opened; nothing was changed.`
+          error instanceof ApiProblem
+            ? `“${file.name}” was not opened; nothing was changed. ${error.body.faults ? '' : error.message}`.trim()
             : error instanceof Error
               ? error.message
               : 'It could not be opened.',
         faults: error instanceof ApiProblem ? (error.body.faults ?? []) : [],
       });
+    } finally {
+      setBusy(false);
     }
   };
   return (
     <Column gap="$2">
       <Button
-        label="Open a job file"
+        label={busy ? 'Opening…' : 'Open a job file'}
         icon={FolderInput}
-        onPress={() => void open()}
+        onPress={() => {
+          if (!busy) void open();
+        }}
         testID="import"
       />
+      {opened ? (
+        <Notice level="note" title="opened" text={opened.text} live testID="import-left">
+          {opened.left.slice(0, MOST_SHOWN).map((line) => (
+            <Small key={line}>{line}</Small>
+          ))}
+          {opened.left.length > MOST_SHOWN ? (
+            <Small>and {opened.left.length - MOST_SHOWN} more.</Small>
+          ) : null}
+          <Row>
+            <Button
+              label="Go to the job"
+              onPress={() => {
+                show(opened.jobId);
+              }}
+              testID="import-go"
+            />
+          </Row>
+        </Notice>
+      ) : null}
       {trouble ? (
         <Notice level="caution" text={trouble.text} live testID="import-trouble">
           {trouble.faults.slice(0, MOST_SHOWN).map((fault) => (

@@ -4,6 +4,7 @@ import { replayRun } from '@nucleon/core/run/replay';
 import { show } from '../../testing';
 import { fakeApi } from '../../testingApi';
 import { ResultScreen } from '../result/ResultScreen';
+import type * as KeptRuns from './keptRuns';
 import { keptEvents } from './keptRuns';
 import { RunScreen } from './RunScreen';
 import { openRun, useRuns } from './runStore';
@@ -150,7 +151,7 @@ it('finds what an earlier version kept with the settings', async () => {
     JSON.stringify({ event: old, sent: false }),
   );
   await jest.isolateModulesAsync(async () => {
-    const { keptEvents: read } = jest.requireActual<typeof import('./keptRuns')>('./keptRuns');
+    const { keptEvents: read } = jest.requireActual<typeof KeptRuns>('./keptRuns');
     expect(await read('earlier')).toMatchObject([
       { event: { id: 'old' }, sent: false, refused: null },
     ]);

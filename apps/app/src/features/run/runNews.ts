@@ -1,8 +1,5 @@
-/** Tells this page's other tabs that a run's record has grown. */
-const channel =
-  typeof document !== 'undefined' && typeof BroadcastChannel === 'function'
-    ? new BroadcastChannel('nucleon-runs')
-    : null;
+/** Tells other tabs that a run's record has grown. A phone's own app has none. */
+const channel = 'document' in globalThis ? new BroadcastChannel('nucleon-runs') : null;
 
 export function tellTabs(runId: string): void {
   channel?.postMessage(runId);
