@@ -120,7 +120,8 @@ async function read(
   { unit, layers }: ConvertChoice,
   console: Console,
 ): Promise<number> {
-  const outcome = readDrawing(await readFile(from), basename(from));
+  const bytes = await readFile(from);
+  const outcome = await (console.readDrawing ?? readDrawing)(bytes, basename(from));
   if (outcome.kind === 'refused') {
     console.err(outcome.message);
     return 1;

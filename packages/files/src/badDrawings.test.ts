@@ -179,3 +179,77 @@ it('says what is wrong with an outline that cannot be', () => {
   expect(none('<svg><line x1="0" y1="0" x2="5" y2="5"/></svg>')).toContain('No closed outline');
   expect(none('<svg><rect width="500" height="500"/></svg>', 1000)).toContain('Is the unit right?');
 });
+
+describe('a DXF that would never end, or fill the memory', () => {
+  const bare = (...pairs: string[]): string =>
+    pairs
+      .flatMap((pair) => [pair.slice(0, pair.indexOf(' ')), pair.slice(pair.indexOf(' ') + 1)])
+      .join('\n') + '\n';
+  const light = (claimed: number): string =>
+    dxf('0 LWPOLYLINE', '8 E', `90 ${claimed}`, '70 1', '10 0', '20 0', '10 1', '20 1');
+
+  it.each<[string, string, RegExp]>([
+    [
+      'polyline never closed',
+      dxf('0 POLYLINE', '8 E', '66 1', '0 VERTEX', '8 E', '10 0', '20 0'),
+      /a polyline is never closed \(SEQEND is missing\)/,
+    ],
+    [
+      'unfinished table',
+      bare('0 SECTION', '2 TABLES', '0 TABLE', '2 LAYER', '0 LAYER', '0 ENDSEC', '0 EOF'),
+      /a table is never closed \(ENDTAB is missing\)/,
+    ],
+    [
+      'table in a table',
+      bare('0 SECTION', '2 TABLES', '0 TABLE', '2 LAYER', '0 TABLE', '2 STYLE', '0 EOF'),
+      /a table is never closed/,
+    ],
+    [
+      'unfinished block',
+      bare('0 SECTION', '2 BLOCKS', '0 BLOCK', '2 B', '0 ENDSEC', '0 EOF'),
+      /a block is never closed/,
+    ],
+    ['claim of 999,999,999 points', light(999_999_999), /has 999999999 points and has 2\./],
+  ])('%s is refused with a word', (_, text, words) => {
+    expect(refusal(text, 'a.dxf')).toMatch(words);
+  });
+
+  it('leaves what has no place or size, and reads the rest', () => {
+    const file = drawn(
+      dxf(
+        ...BOX,
+        '0 CIRCLE',
+        '8 E',
+        '40 5',
+        '0 CIRCLE',
+        '8 E',
+        '10 x',
+        '20 y',
+        '40 z',
+        '0 ARC',
+        '8 E',
+        '0 LWPOLYLINE',
+        '8 E',
+        '70 1',
+      ),
+      'a.dxf',
+    );
+    expect(file.loops).toHaveLength(1);
+    expect(Object.fromEntries(file.left.map(({ what, count }) => [what, count]))).toEqual({
+      'circles and arcs without a centre': 2,
+      'shapes without a place or size': 1,
+      'polylines without points': 1,
+    });
+  });
+
+  it('takes an outline of ten thousand points well within its time', () => {
+    const points = Array.from({ length: 10_000 }, (_, i) => {
+      const turn = (2 * Math.PI * i) / 10_000;
+      return [`10 ${900 * Math.cos(turn)}`, `20 ${900 * Math.sin(turn)}`];
+    });
+    const text = dxf('0 LWPOLYLINE', '8 E', '90 10000', '70 1', ...points.flat());
+    const began = performance.now();
+    expect(pieceFromDrawing(drawn(text, 'a.dxf'), { mmPerUnit: 1 }).kind).toBe('piece');
+    expect(performance.now() - began).toBeLessThan(2000);
+  });
+});

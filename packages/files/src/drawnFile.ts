@@ -43,3 +43,10 @@ export class Tally {
     return [...this.#counts].map(([what, count]) => ({ what, count }));
   }
 }
+
+/** Adds sides to a layer's list in place: a list of thousands is not copied for each. */
+export function addTo(byLayer: Map<string, Side[]>, layer: string, sides: readonly Side[]): void {
+  const list = byLayer.get(layer) ?? [];
+  for (const side of sides) list.push(side);
+  byLayer.set(layer, list);
+}

@@ -27,6 +27,12 @@ export function joinSides(
     });
   });
   const free = new Set(sides.keys());
+  /** A used side leaves the grid too: thousands of lines through one point are each met once. */
+  const use = (index: number): boolean => {
+    const side = sides[index];
+    if (side) each(side, (key) => grid.get(key)?.delete(index));
+    return free.delete(index);
+  };
   const nextFrom = (end: PointMm): { side: Side; index: number } | null => {
     const [cx, cy] = cellOf(end, 2 * touching);
     for (let dx = -1; dx <= 1; dx++) {
@@ -44,19 +50,19 @@ export function joinSides(
   const closed: Side[][] = [];
   const open: Side[] = [];
   for (const [start, side] of sides.entries()) {
-    if (!free.delete(start)) continue;
+    if (!use(start)) continue;
     const chain = [side];
     for (;;) {
       const end = chain.at(-1)?.b ?? side.b;
       if (chain.length > 1 && distance(end, side.a) <= touching) break;
       const next = nextFrom(end);
       if (!next) break;
-      free.delete(next.index);
+      use(next.index);
       chain.push(next.side);
     }
     const last = chain.at(-1);
     if (last && chain.length > 1 && distance(last.b, side.a) <= touching) closed.push(chain);
-    else open.push(...chain);
+    else for (const one of chain) open.push(one);
   }
   return { closed, open };
 }

@@ -10,7 +10,8 @@ import DxfParser, {
   type IPolylineEntity,
 } from 'dxf-parser';
 import type { Side } from '@nucleon/core/geometry/arc';
-import { MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
+import { dxfFault } from './dxfFault';
+import { addTo, MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
 import { joinSides } from './joinSides';
 
 /** $INSUNITS of the header, mm. */
@@ -47,6 +48,8 @@ export function readDxf(text: string): ReadOutcome {
     return refused('This is not a DXF: it has no section to read.');
   if (!/^\s*0\s*\r?\n\s*EOF\s*$/m.test(text))
     return refused('This DXF is cut short: its end mark is missing. Save it again.');
+  const broken = dxfFault(text);
+  if (broken) return refused(broken);
   // A file without a header or entities parses to less than the types promise.
   let dxf: Partial<IDxf>;
   try {
@@ -61,7 +64,7 @@ export function readDxf(text: string): ReadOutcome {
   const loops: Loop[] = [];
   let points = 0;
   for (const entity of dxf.entities ?? []) {
-    const sides = sidesOf(entity);
+    const sides = soundSides(entity);
     if (typeof sides === 'string') {
       left.add(sides);
       continue;
@@ -69,8 +72,9 @@ export function readDxf(text: string): ReadOutcome {
     points += sides.length;
     if (points > MOST_POINTS)
       return refused(`This DXF has more than ${MOST_POINTS} sides; simplify it first.`);
-    if (isClosed(sides)) loops.push({ layer: entity.layer, sides });
-    else byLayer.set(entity.layer, [...(byLayer.get(entity.layer) ?? []), ...sides]);
+    const layer = typeof entity.layer === 'string' ? entity.layer : '0';
+    if (isClosed(sides)) loops.push({ layer, sides });
+    else addTo(byLayer, layer, sides);
   }
   for (const [layer, sides] of byLayer) {
     const joined = joinSides(sides, TOUCHING);
@@ -113,6 +117,24 @@ export const circleSides = (x: number, y: number, r: number): Side[] => {
   ];
 };
 
+/** Farther out than this nothing is a piece; also what is no number at all. */
+const FARTHEST = 1e7;
+const isNear = ({ xMm, yMm }: Side['a']): boolean =>
+  Math.abs(xMm) <= FARTHEST && Math.abs(yMm) <= FARTHEST;
+
+/** An entity as sides with a place, or in words why it is left. */
+function soundSides(entity: IEntity): readonly Side[] | string {
+  const { center, vertices } = entity as Partial<ICircleEntity & ILwpolylineEntity>;
+  if (['CIRCLE', 'ARC', 'ELLIPSE'].includes(entity.type) && !center)
+    return 'circles and arcs without a centre';
+  if (/POLYLINE$/.test(entity.type) && !vertices?.length) return 'polylines without points';
+  const sides = sidesOf(entity);
+  if (typeof sides === 'string') return sides;
+  return sides.every(({ a, b, bulge }) => isNear(a) && isNear(b) && Number.isFinite(bulge))
+    ? sides
+    : 'shapes without a place or size';
+}
+
 /** An entity as sides, or in words why it is left. */
 function sidesOf(entity: IEntity): readonly Side[] | string {
   switch (entity.type) {
@@ -132,7 +154,8 @@ function sidesOf(entity: IEntity): readonly Side[] | string {
     case 'POLYLINE':
       return polylineSides(entity as ILwpolylineEntity | IPolylineEntity);
     case 'ELLIPSE': {
-      const { center, axisRatio, majorAxisEndPoint: axis } = entity as IEllipseEntity;
+      const { center, axisRatio, majorAxisEndPoint: axis } = entity as Partial<IEllipseEntity>;
+      if (!center || !axis || axisRatio === undefined) return WHY.ELLIPSE ?? '';
       return Math.abs(axisRatio - 1) < FLAT
         ? circleSides(center.x, center.y, Math.hypot(axis.x, axis.y))
         : (WHY.ELLIPSE ?? '');

@@ -1,7 +1,7 @@
 import type { PointMm, Side } from '@nucleon/core/geometry/arc';
 import { SaxesParser } from 'saxes';
 import svgPath from 'svgpath';
-import { MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
+import { addTo, MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
 import { joinSides } from './joinSides';
 
 /** Nested groups beyond this are no drawing of a piece. */
@@ -91,7 +91,7 @@ function walkRoot(root: Node): ReadOutcome {
       const [first, last] = [chain[0], chain.at(-1)];
       if (!first || !last) continue;
       if (chain.length > 1 && near(first.a, last.b)) loops.push({ layer, sides: chain });
-      else loose.set(layer, [...(loose.get(layer) ?? []), ...chain]);
+      else addTo(loose, layer, chain);
     }
   };
   const walk = ({ tag, attributes, children }: Node, layer: string, transform: string): void => {

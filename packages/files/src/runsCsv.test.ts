@@ -65,3 +65,12 @@ it('writes a line a run, planned beside actual', () => {
   expect(head).toContain('minutes,planned_minutes');
   expect(line).toContain('"Dial, round",Arbor,float-glass,6,22');
 });
+
+it('writes no formulas', () => {
+  const [row] = rowsOf('2025-03-02,=1+1,Dial,+Arbor,float glass,6,22,3.5,fine,0.4');
+  if (row?.outcome.kind !== 'good') throw new Error(JSON.stringify(row));
+  const record = runRecord('r', row.outcome.run.events);
+  const text = writeRunsCsv(record ? [record] : []);
+  expect(text).toContain("'=1+1");
+  expect(text).toContain("'+Arbor");
+});

@@ -41,6 +41,7 @@ export function writeRunsCsv(runs: readonly RunRecord[]): string {
       signs: run.signs.join(' '),
       to_look_at: String(run.flagCount),
     })),
+    { escapeFormulae: true },
   );
 }
 

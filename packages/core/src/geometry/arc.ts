@@ -26,8 +26,9 @@ const FULL = 2 * Math.PI;
 
 /** Centre, radius and turn of a bent side; null where it is straight. */
 export function arcOf({ a, b, bulge }: Side): Arc | null {
+  if (bulge === 0) return null;
   const chord = Math.hypot(b.xMm - a.xMm, b.yMm - a.yMm);
-  if (bulge === 0 || chord === 0) return null;
+  if (chord === 0) return null;
   // The centre lies on the chord's left normal, c·(1 − bulge²)/(4·bulge) from its middle.
   const off = (1 - bulge ** 2) / (4 * bulge);
   const centre = {

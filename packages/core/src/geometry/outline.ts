@@ -111,9 +111,18 @@ const sidesThrough = (points: readonly (readonly [number, number])[]): Side[] =>
     return { a: { xMm, yMm }, b: { xMm: x, yMm: y }, bulge: 0 };
   });
 
+/** Outlines never change once they are made; one of thousands of points is asked for its sides a hole at a time. */
+const knownSides = new WeakMap<PolygonOutline, readonly Side[]>();
+
 /** A polygon's sides, bent ones with their bulge. */
-export const polygonSides = ({ pointsMm, bulges = [] }: PolygonOutline): readonly Side[] =>
-  sidesThrough(pointsMm).map((side, index) => ({ ...side, bulge: bulges[index] ?? 0 }));
+export function polygonSides(outline: PolygonOutline): readonly Side[] {
+  const known = knownSides.get(outline);
+  if (known) return known;
+  const { pointsMm, bulges = [] } = outline;
+  const sides = sidesThrough(pointsMm).map((side, i) => ({ ...side, bulge: bulges[i] ?? 0 }));
+  knownSides.set(outline, sides);
+  return sides;
+}
 
 /**
  * The free edges of the face, counter-clockwise from the lower left. On an unrolled cylinder or

@@ -216,5 +216,11 @@ function checkSetup(file: JobFile, face: Outline, hole: Hole, at: string, add: A
   }
 }
 
-const listed = (items: readonly { id: string }[]): string =>
-  items.length === 0 ? 'none' : items.map((item) => item.id).join(', ');
+/** So many ids are named in a sentence. */
+const MOST_LISTED = 12;
+const listed = (items: readonly { id: string }[]): string => {
+  if (items.length === 0) return 'none';
+  const more = items.length - MOST_LISTED;
+  const named = items.slice(0, MOST_LISTED).map((item) => item.id);
+  return `${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+};
