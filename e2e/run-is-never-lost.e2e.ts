@@ -33,10 +33,19 @@ async function storedEvents(url: string, runId: string): Promise<{ id: string; n
 const keptIds = (page: Page, runId: string): Promise<string[]> =>
   page.evaluate(
     (id) =>
-      Object.keys(localStorage)
-        .filter((key) => key.startsWith(`nucleon.run.${id}.`))
-        .map((key) => key.split('.').at(-1) ?? '')
-        .sort(),
+      new Promise<string[]>((resolve, reject) => {
+        const asked = indexedDB.open('nucleon-bench');
+        asked.onerror = () => {
+          reject(asked.error ?? new Error('not opened'));
+        };
+        asked.onsuccess = () => {
+          const keys = asked.result.transaction('events').objectStore('events').getAllKeys();
+          keys.onsuccess = () => {
+            const pairs = keys.result as [string, string][];
+            resolve(pairs.flatMap(([run, event]) => (run === id ? [event] : [])).sort());
+          };
+        };
+      }),
     runId,
   );
 

@@ -13,6 +13,7 @@ import {
   MARIADB,
 } from './setup/packages.mjs';
 import { ROOT } from './setup/root.mjs';
+import { capture } from './setup/run.mjs';
 import { ensureWebBuild } from './setup/web.mjs';
 
 const work = await mkdtemp(join(tmpdir(), 'nucleon-test-'));
@@ -96,11 +97,25 @@ async function runPlaywright() {
   };
 }
 
+/** The short form of the campaign that takes parts away; each of its parts counts as one test. */
+async function runFaults() {
+  console.log('\n▸ faults --short');
+  const { code, out } = await capture(process.execPath, [
+    join(ROOT, 'scripts', 'faults.mjs'),
+    '--short',
+  ]);
+  console.log(out);
+  const sum = /\{"seed".*\}/.exec(out)?.[0];
+  const { passed, failed } = sum ? JSON.parse(sum) : { passed: 0, failed: 1 };
+  return { passed, failed: Array(code === 0 ? failed : Math.max(failed, 1)).fill('faults') };
+}
+
 checkNode();
 await ensureNpmPackages();
 await ensureDebianPackages({ ...MARIADB, ...CHROMIUM });
 const results = [await runChecks(), await runJest()];
 await ensureWebBuild();
+results.push(await runFaults());
 results.push(await runPlaywright());
 await rm(work, { recursive: true, force: true });
 

@@ -1,4 +1,5 @@
-import type { Server } from 'node:http';
+import type { Server, ServerResponse } from 'node:http';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { v7 as newId } from 'uuid';
 import { buildApp } from './buildApp';
@@ -10,6 +11,8 @@ import { loadDemo } from './exchange/loadDemo';
 import { threadedWork } from './heavy/threadedWork';
 
 const DEMO_FOLDER = fileURLToPath(new URL('../../../demo/', import.meta.url));
+/** What is on its way here when the server is told to stop is still let in. */
+const LET_IN_MS = 200;
 /** Requests in flight get so long to finish once the server is told to stop. */
 const FINISH_WITHIN_MS = 8000;
 const LOOK_MS = 50;
@@ -70,25 +73,31 @@ const server: Server = app.listen(config.port, config.host, (error) => {
 });
 
 let stopping = false;
-/** Takes no more, lets what is under way finish, then closes. */
-function stop(): void {
+/** Takes what is on its way, then no more; lets what is under way finish, then closes. */
+async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
+  // Nobody asks again on a connection that is about to close.
+  server.prependListener('request', (_request, response: ServerResponse) => {
+    response.setHeader('Connection', 'close');
+  });
+  await sleep(LET_IN_MS);
   const idle = setInterval(() => {
     server.closeIdleConnections();
   }, LOOK_MS);
   const late = setTimeout(() => {
     server.closeAllConnections();
   }, FINISH_WITHIN_MS);
-  server.close(() => {
-    clearInterval(idle);
-    clearTimeout(late);
-    void Promise.allSettled([heavy.close(), source.destroy()]).then(() => process.exit(0));
-  });
+  await new Promise((resolve) => server.close(resolve));
+  clearInterval(idle);
+  clearTimeout(late);
+  await Promise.allSettled([heavy.close(), source.destroy()]);
+  process.exit(0);
 }
-process.on('SIGTERM', stop);
-process.on('SIGINT', stop);
-if (config.stopsWithInput) process.stdin.on('end', stop).on('error', stop).resume();
+const stopNow = (): void => void stop();
+process.on('SIGTERM', stopNow);
+process.on('SIGINT', stopNow);
+if (config.stopsWithInput) process.stdin.on('end', stopNow).on('error', stopNow).resume();
 // Nothing is expected here: it is said, and what else is under way goes on.
 process.on('unhandledRejection', (reason) => {
   log(`Unhandled: ${reason instanceof Error ? (reason.stack ?? reason.message) : String(reason)}`);

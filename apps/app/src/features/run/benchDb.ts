@@ -1,4 +1,5 @@
 import type { RunEvent } from '@nucleon/core/run/runEvent';
+import { deviceId, nameDevice } from './device';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** One entry of a run as the device keeps it. */
@@ -22,6 +23,8 @@ interface BenchDb extends DBSchema {
   /** By run and event. */
   events: { key: [string, string]; value: KeptEvent & { readonly runId: string } };
   pictures: { key: string; value: WaitingPhoto };
+  /** What this device is called, under `name`. */
+  device: { key: string; value: string };
 }
 
 const NAME = 'nucleon-bench';
@@ -45,6 +48,7 @@ async function open(): Promise<IDBPDatabase<BenchDb>> {
     upgrade: (fresh) => {
       fresh.createObjectStore('events');
       fresh.createObjectStore('pictures');
+      fresh.createObjectStore('device');
     },
     blocking: () => {
       // A newer page wants to change it: the next use opens it anew.
@@ -55,6 +59,7 @@ async function open(): Promise<IDBPDatabase<BenchDb>> {
       opened = undefined;
     },
   });
+  await nameOnce(db);
   await moveEvents(db);
   await movePictures(db);
   return db;
@@ -76,6 +81,17 @@ export async function writePhoto(photoId: string, photo: WaitingPhoto | null): P
     photo ? writing.store.put(photo, photoId) : writing.store.delete(photoId),
     writing.done,
   ]);
+}
+
+/** Who drives a run is told by this name: after a crash it is still the same device. */
+async function nameOnce(db: IDBPDatabase<BenchDb>): Promise<void> {
+  const name = await db.get('device', 'name');
+  if (name !== undefined) {
+    nameDevice(name);
+    return;
+  }
+  const writing = db.transaction('device', 'readwrite', ON_DISK);
+  await Promise.all([writing.store.put(deviceId(), 'name'), writing.done]);
 }
 
 /** Runs were once kept with the page's settings, an entry a key, where a crash could take the last of them. */

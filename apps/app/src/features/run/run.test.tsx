@@ -4,6 +4,10 @@ import { replayRun } from '@nucleon/core/run/replay';
 import { show } from '../../testing';
 import { fakeApi } from '../../testingApi';
 import { ResultScreen } from '../result/ResultScreen';
+import type * as BenchDb from './benchDb';
+import { benchDb } from './benchDb';
+import type * as Device from './device';
+import { deviceId } from './device';
 import type * as KeptRuns from './keptRuns';
 import { keptEvents } from './keptRuns';
 import { RunScreen } from './RunScreen';
@@ -157,6 +161,18 @@ it('finds what an earlier version kept with the settings', async () => {
     ]);
   });
   expect(globalThis.localStorage.getItem('nucleon.run.earlier.old')).toBeNull();
+});
+
+it('is the same device after a crash that took the browser’s settings', async () => {
+  const name = deviceId();
+  await benchDb();
+  globalThis.localStorage.clear();
+  await jest.isolateModulesAsync(async () => {
+    const { benchDb: open } = jest.requireActual<typeof BenchDb>('./benchDb');
+    const { deviceId: named } = jest.requireActual<typeof Device>('./device');
+    await open();
+    expect(named()).toBe(name);
+  });
 });
 
 it('is driven, noted, taken back; all of it is sent', async () => {

@@ -1,0 +1,125 @@
+/** Writes holes and entries of runs, and remembers which of them the server said it had. */
+import { randomUUID } from 'node:crypto';
+
+const ANSWER_WITHIN_MS = 15_000;
+const SHEET_MM = 4000;
+
+export async function openLedger(address) {
+  const api = `${address}/api/v1`;
+  const send = async (method, path, body) => {
+    const began = Date.now();
+    const response = await fetch(`${api}${path}`, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    return { status: response.status, text, tookMs: Date.now() - began };
+  };
+  const [jobId, pieceId, runId] = [randomUUID(), randomUUID(), randomUUID()];
+  await send('PUT', `/jobs/${jobId}`, { name: 'Faults', version: 0 });
+  await send('PUT', `/jobs/${jobId}/pieces/${pieceId}`, {
+    name: 'Sheet',
+    form: 'sheet',
+    material: 'float-glass',
+    thicknessMm: 6,
+    outline: { kind: 'rectangle', widthMm: SHEET_MM, heightMm: SHEET_MM },
+    version: 0,
+  });
+  const acknowledged = new Set();
+  const open = [];
+  let count = 0;
+
+  const write = async ({ id, path, method, body }) => {
+    const answer = await send(method, path, body).catch(() => null);
+    if (answer?.status === 200) acknowledged.add(id);
+    return answer;
+  };
+  const next = () => {
+    const id = randomUUID();
+    const n = ++count;
+    return n % 2 === 0
+      ? {
+          id,
+          method: 'PUT',
+          path: `/pieces/${pieceId}/holes/${id}`,
+          body: {
+            xMm: 20 + ((n * 37) % (SHEET_MM - 40)),
+            yMm: 20 + ((n * 91) % (SHEET_MM - 40)),
+            diameterMm: 8,
+            depth: { kind: 'through' },
+            version: 0,
+          },
+        }
+      : {
+          id,
+          method: 'POST',
+          path: `/runs/${runId}/events`,
+          body: {
+            events: [
+              {
+                id,
+                n,
+                at: new Date().toISOString(),
+                tickMs: n,
+                session: 's',
+                device: 'd',
+                act: { kind: 'drive' },
+              },
+            ],
+          },
+        };
+  };
+  return {
+    send,
+    /** One write; what it was answered, null for no answer. */
+    writeOne: async () => {
+      const one = next();
+      const answer = await write(one);
+      if (!acknowledged.has(one.id)) open.push(one);
+      return answer;
+    },
+    /** Sends again what was never acknowledged, as a device does. */
+    resend: async () => {
+      for (const one of open.splice(0)) {
+        await write(one);
+        if (!acknowledged.has(one.id)) open.push(one);
+      }
+      return open.length;
+    },
+    /** How many acknowledged writes are gone, and how many are there twice. */
+    audit: async () => {
+      const job = JSON.parse((await send('GET', `/jobs/${jobId}`)).text);
+      const run = await send('GET', `/runs/${runId}`);
+      const ids = [
+        ...job.pieces.flatMap(({ holes }) => holes.map(({ id }) => id)),
+        ...(run.status === 200 ? JSON.parse(run.text).events.map(({ id }) => id) : []),
+      ];
+      const there = new Set(ids);
+      return {
+        tried: count,
+        lost: [...acknowledged].filter((id) => !there.has(id)).length,
+        doubled: ids.length - there.size,
+        unanswered: open.length,
+      };
+    },
+  };
+}
+
+/** Writes on and on, a few at once, until told to stop. */
+export function keepWriting(ledger, atOnce = 3) {
+  let going = true;
+  const one = async () => {
+    while (going) {
+      const answer = await ledger.writeOne();
+      // Away: no sense in asking a hundred times a second.
+      if (answer?.status !== 200) await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  };
+  const all = Promise.all(Array.from({ length: atOnce }, one));
+  return async () => {
+    going = false;
+    await all;
+  };
+}

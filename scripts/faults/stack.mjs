@@ -1,0 +1,63 @@
+/** The whole program as a person starts it, on a folder of its own, with a way to take parts of it away. */
+import { spawn } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { ROOT } from '../setup/root.mjs';
+import { endChild, ended, sleep } from '../setup/run.mjs';
+
+const UP_WITHIN_MS = 60_000;
+
+/** Waits until a promise of true comes; false when it never does. */
+export async function until(isSo, withinMs = UP_WITHIN_MS, everyMs = 100) {
+  const end = Date.now() + withinMs;
+  while (Date.now() < end) {
+    if (await isSo().catch(() => false)) return true;
+    await sleep(everyMs);
+  }
+  return false;
+}
+
+export const isAlive = (pid) => {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+/** @throws with what the start said when it does not come up */
+export async function openStack(data, { port = 0, words = [] } = {}) {
+  const child = spawn(
+    process.execPath,
+    [join(ROOT, 'scripts', 'start.mjs'), '--data', data, '--port', String(port), ...words],
+    { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] },
+  );
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+  const address = () => /Nucleon is at (\S+)/.exec(said)?.[1];
+  await until(() => Promise.resolve(child.exitCode !== null || address() !== undefined));
+  if (child.exitCode !== null || address() === undefined) {
+    await endChild(child, 15_000);
+    throw new Error(said.slice(-1000));
+  }
+  const pidIn = async (file) => Number(await readFile(join(data, file), 'utf8'));
+  return {
+    address: address(),
+    child,
+    said: () => said,
+    serverPid: async () => JSON.parse(await readFile(join(data, 'start.lock'), 'utf8')).serverPid,
+    databasePid: () => pidIn(join('mariadb', 'mysqld.pid')),
+    isHealthy: (withinMs) =>
+      until(
+        async () =>
+          (await fetch(`${address()}/api/v1/health`, { signal: AbortSignal.timeout(3000) })).ok,
+        withinMs,
+      ),
+    stop: () => endChild(child, 30_000),
+    kill: async () => {
+      child.kill('SIGKILL');
+      await ended(child);
+    },
+  };
+}
