@@ -12,6 +12,7 @@ import { disk } from './faults/disk.mjs';
 import { folders } from './faults/folders.mjs';
 import { freezes } from './faults/freezes.mjs';
 import { kills, stops } from './faults/kills.mjs';
+import { load } from './faults/load.mjs';
 import { migrations } from './faults/migrations.mjs';
 import { seeded } from './faults/random.mjs';
 import {
@@ -23,7 +24,7 @@ import {
 } from './setup/packages.mjs';
 import { ensureWebBuild } from './setup/web.mjs';
 
-const CAMPAIGNS = { folders, migrations, kills, stops, freezes, disk, browser };
+const CAMPAIGNS = { folders, migrations, kills, stops, freezes, load, disk, browser };
 /** What must be none. */
 const BAD = ['lost', 'doubled', 'failedToStart', 'hung', 'cut', 'orphans', 'unsaid'];
 const DEFAULT_SEED = 20261127;

@@ -18,6 +18,8 @@ export interface PutRequest<Row extends VersionedRow> {
   readonly version: number;
   readonly content: Content<Row>;
   readonly now: Date;
+  /** What it belongs to, which a put never changes. */
+  readonly within?: { readonly key: keyof Content<Row> & string; readonly name: string };
 }
 
 /**
@@ -57,6 +59,7 @@ export async function putVersioned<Row extends VersionedRow>(
     return { row, changed: true };
   }
   refuseLikeId(existing.id, id);
+  refuseElsewhere(existing, request);
   if (sameContent(existing, content)) return { row: existing, changed: false };
   if (existing.version !== version) throw conflict(existing, show);
 
@@ -85,6 +88,17 @@ function alreadyWritten<Row extends VersionedRow>(
   throw conflict(current, show);
 }
 
+/** A thing is not moved under another parent by a put: it is the other's. */
+function refuseElsewhere<Row extends VersionedRow>(
+  existing: Row,
+  { id, content, within }: PutRequest<Row>,
+): void {
+  if (!within || (existing as Record<string, unknown>)[within.key] === content[within.key]) return;
+  throw faultyProblem([
+    { pointer: '/id', message: `“${id}” belongs to another ${within.name}; make a new id.` },
+  ]);
+}
+
 function conflict<Row extends VersionedRow>(
   current: Row | null,
   show: (row: Row) => unknown,
@@ -100,25 +114,4 @@ function sameContent<Row extends VersionedRow>(row: Row, content: Content<Row>):
     row.deletedAt === null &&
     Object.entries(content).every(([key, value]) => isDeepStrictEqual(known[key], value))
   );
-}
-
-/** Refuses to move a thing under another parent: it is the other's. */
-export async function refuseElsewhere<Row extends VersionedRow>(
-  manager: EntityManager,
-  entity: EntitySchema<Row>,
-  id: string,
-  parent: Partial<Row>,
-  parentName: string,
-): Promise<void> {
-  const standing = await manager
-    .createQueryBuilder(entity, 'row')
-    .where('row.id = :id', { id })
-    .getOne();
-  const isOther = Object.entries(parent).some(
-    ([key, value]) => standing && (standing as Record<string, unknown>)[key] !== value,
-  );
-  if (isOther)
-    throw faultyProblem([
-      { pointer: '/id', message: `“${id}” belongs to another ${parentName}; make a new id.` },
-    ]);
 }

@@ -5,7 +5,7 @@ import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { lockPiece } from '../database/locks';
 import { nextPosition } from '../database/position';
-import { putVersioned, refuseElsewhere } from '../database/putVersioned';
+import { putVersioned } from '../database/putVersioned';
 import { addBin } from '../database/softDelete';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
@@ -67,19 +67,19 @@ export function holeRoutes(context: ServerContext): Router {
     const body = checkedBody(request, checkHoleBody);
     const row = await transact(source, async (manager) => {
       await lockPiece(manager, pieceId);
-      const { job } = await loadPiece(manager, pieceId, id);
-      await refuseElsewhere(manager, holeEntity, id, { pieceId }, 'piece');
+      const loaded = await loadPiece(manager, pieceId, id);
       const position = await nextPosition(manager, holeEntity, id, { pieceId });
       const put = {
         id,
         version: body.version,
         content: holeContent(body, pieceId, position),
         now: now(),
+        within: { key: 'pieceId', name: 'piece' } as const,
       };
       const written = await putVersioned(manager, holeEntity, put, storedHole);
       if (written.changed) {
-        await storePlans(manager, await loadPiece(manager, pieceId, id), now());
-        await touchJob(manager, job.id, now());
+        await storePlans(manager, { ...loaded, holes: [written.row] }, now());
+        await touchJob(manager, loaded.job.id, now());
       }
       return written.row;
     });

@@ -1,5 +1,10 @@
 import type { ErrorRequestHandler, Response } from 'express';
-import { isDatabaseDown, isDiskFull, isReadOnly } from '../database/databaseErrors';
+import {
+  isDatabaseDown,
+  isDiskFull,
+  isReadOnly,
+  isWorthRetrying,
+} from '../database/databaseErrors';
 import { Problem } from './problem';
 
 /** Body-parser's own faults carry a type. */
@@ -27,6 +32,11 @@ function problemOf(error: unknown, log: (text: string) => void): Problem {
     return new Problem(
       'database-unavailable',
       'The database does not answer; nothing was changed. Try again shortly.',
+    );
+  if (isWorthRetrying(error))
+    return new Problem(
+      'busy',
+      'Too many were writing the same at once; nothing was changed. Send it again.',
     );
   if (isDiskFull(error))
     return new Problem(

@@ -5,7 +5,7 @@ import { Router } from 'express';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { lockPiece } from '../database/locks';
 import { nextPosition } from '../database/position';
-import { putVersioned, refuseElsewhere } from '../database/putVersioned';
+import { putVersioned } from '../database/putVersioned';
 import { transact } from '../database/transact';
 import { holeEntity } from '../holes/holeEntity';
 import { holeContent, storedHole } from '../holes/holeMapping';
@@ -49,10 +49,10 @@ async function putLayout(
     reshaped = (await putVersioned(manager, pieceEntity, put, storedPiece)).changed;
   }
   for (const { id, ...hole } of body.holes) {
-    await refuseElsewhere(manager, holeEntity, id, { pieceId }, 'piece');
     const position = await nextPosition(manager, holeEntity, id, { pieceId });
     const content = holeContent(hole, pieceId, position);
-    const put = { id, version: hole.version, content, now };
+    const within = { key: 'pieceId', name: 'piece' } as const;
+    const put = { id, version: hole.version, content, now, within };
     const { changed } = await putVersioned(manager, holeEntity, put, storedHole);
     if (changed) written.add(id);
     // A hole taken away and brought back by undo.

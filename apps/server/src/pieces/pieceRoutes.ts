@@ -5,7 +5,7 @@ import { Router } from 'express';
 import { IsNull } from 'typeorm';
 import { lockPiece } from '../database/locks';
 import { nextPosition } from '../database/position';
-import { putVersioned, refuseElsewhere } from '../database/putVersioned';
+import { putVersioned } from '../database/putVersioned';
 import { addBin } from '../database/softDelete';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
@@ -33,7 +33,6 @@ export function pieceRoutes(context: ServerContext): Router {
       const job = await manager.findOneBy(jobEntity, { id: jobId, deletedAt: IsNull() });
       if (!job) throw notFound('job', jobId);
       checkPieceAlone(job, id, body);
-      await refuseElsewhere(manager, pieceEntity, id, { jobId }, 'job');
       const before = await maybePiece(manager, id);
       // A piece to practise on comes first in the job.
       const where = body.practice ? 'front' : 'end';
@@ -43,6 +42,7 @@ export function pieceRoutes(context: ServerContext): Router {
         version: body.version,
         content: pieceContent(body, jobId, position),
         now: now(),
+        within: { key: 'jobId', name: 'job' } as const,
       };
       const written = await putVersioned(manager, pieceEntity, put, storedPiece);
       if (written.changed) {

@@ -116,6 +116,40 @@ it('refuses by name what would change the record, and keeps the rest', async () 
   expect((await read(runId)).run).toMatchObject({ phase: 'done', cracked: false });
 });
 
+it('refuses by place an entry that is another run’s, or is called like one', async () => {
+  const { run, runId } = await holeAndRun();
+  run.at(0, { kind: 'start' });
+  await send(runId, run.events).expect(200);
+  const [first, start] = run.events;
+  if (!first || !start) throw new Error('no events');
+  const other = await send(newId(), [start]);
+  expect([other.status, (other.body as { faults: object[] }).faults]).toEqual([
+    409,
+    [
+      {
+        pointer: '/events/0',
+        message: `Event “${start.id}” is in another run’s record; make a new id.`,
+      },
+    ],
+  ]);
+  const like = { ...start, id: start.id.toUpperCase(), n: 9 };
+  const fresh = { ...start, id: newId(), n: 10 };
+  const some = await send(runId, [like, fresh]);
+  expect(some.status).toBe(200);
+  expect((some.body as { refused: object[] }).refused).toEqual([
+    {
+      id: like.id,
+      message: `Event “${like.id}” differs from “${start.id}” only in case or accents; make a new id.`,
+    },
+  ]);
+  expect((await send(runId.toUpperCase(), [fresh])).status).toBe(422);
+  expect((await send(runId, [{ ...fresh, id: `${newId()} ` }])).status).toBe(422);
+  // The same new entry into two runs at once: one has it, the other is told.
+  const twin = { ...start, id: newId(), n: 11 };
+  const both = await Promise.all([send(newId(), [twin]), send(newId(), [twin])]);
+  expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+});
+
 it('feeds the bit once, and follows a result put right', async () => {
   const { run, runId, bitId } = await holeAndRun();
   drill(run);

@@ -8,7 +8,7 @@ import { likeId, refuseLikeId } from '../database/likeId';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { holeEntity } from '../holes/holeEntity';
 import { feedBit } from './feedBit';
-import { runEntity, runEventEntity } from './runEntities';
+import { runEntity, runEventEntity, type RunRow } from './runEntities';
 
 /**
  * Takes in events of one run: any order, any of them again. What is new is added, what is known is left,
@@ -23,16 +23,7 @@ export async function storeEvents(
   now: Date,
   { feeds = true }: { readonly feeds?: boolean } = {},
 ): Promise<EventsTaken> {
-  await manager.query('INSERT IGNORE INTO run (id, workshop_id, updated_at) VALUES (?, ?, ?)', [
-    runId,
-    THE_WORKSHOP_ID,
-    now,
-  ]);
-  const run = await manager
-    .createQueryBuilder(runEntity, 'run')
-    .setLock('pessimistic_write')
-    .where('run.id = :runId', { runId })
-    .getOneOrFail();
+  const run = (await lockRun(manager, runId)) ?? (await newRun(manager, runId, now));
   refuseLikeId(run.id, runId);
   const known = await manager.find(runEventEntity, {
     where: { id: In(events.map(({ id }) => id)) },
@@ -79,6 +70,25 @@ export async function storeEvents(
     );
   }
   return { upTo: Number(rows.at(-1)?.seq ?? 0), refused };
+}
+
+const lockRun = (manager: EntityManager, runId: string): Promise<RunRow | null> =>
+  manager
+    .createQueryBuilder(runEntity, 'run')
+    .setLock('pessimistic_write')
+    .where('run.id = :runId', { runId })
+    .getOne();
+
+/** Only where there is none: an insert that finds one holds it against others who wait to change it. */
+async function newRun(manager: EntityManager, runId: string, now: Date): Promise<RunRow> {
+  await manager.query('INSERT IGNORE INTO run (id, workshop_id, updated_at) VALUES (?, ?, ?)', [
+    runId,
+    THE_WORKSHOP_ID,
+    now,
+  ]);
+  const run = await lockRun(manager, runId);
+  if (!run) throw new Error(`run ${runId} was not made`);
+  return run;
 }
 
 function whyRefused(id: string, twin: RunEvent | null): string {

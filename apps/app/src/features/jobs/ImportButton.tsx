@@ -19,6 +19,14 @@ interface Trouble {
   readonly faults: readonly Fault[];
 }
 
+function troubleWith(name: string, error: unknown): string {
+  if (!(error instanceof ApiProblem))
+    return error instanceof Error ? error.message : 'It could not be opened.';
+  if (error.body.code === 'bad-json') return `“${name}” is not JSON.`;
+  const left = `“${name}” was not opened; nothing was changed.`;
+  return error.body.faults ? left : `${left} ${error.message}`;
+}
+
 /** What a job that was opened left behind in its file. */
 interface Opened {
   readonly jobId: string;
@@ -56,12 +64,7 @@ export function ImportButton() {
         });
     } catch (error) {
       setTrouble({
-        text:
-          error instanceof ApiProblem
-            ? `“${file.name}” was not opened; nothing was changed. ${error.body.faults ? '' : error.message}`.trim()
-            : error instanceof Error
-              ? error.message
-              : 'It could not be opened.',
+        text: troubleWith(file.name, error),
         faults: error instanceof ApiProblem ? (error.body.faults ?? []) : [],
       });
     } finally {

@@ -1,0 +1,38 @@
+/** More writes than can be taken: they are answered soon or sent away, never left waiting. */
+import { mkdtemp } from 'node:fs/promises';
+import { join } from 'node:path';
+import { sleep } from '../setup/run.mjs';
+import { openLedger } from './ledger.mjs';
+import { openStack } from './stack.mjs';
+
+const PER_SECOND = 400;
+/** The longest anyone waits for a word, ms; a shared machine stalls. */
+const SOON_MS = 2500;
+
+export async function load({ work, short }) {
+  const stack = await openStack(await mkdtemp(join(work, 'load-')), { words: ['--empty'] });
+  const ledger = await openLedger(stack.address);
+  try {
+    const answers = await Promise.all(
+      Array.from({ length: PER_SECOND * (short ? 3 : 10) }, async (_, index) => {
+        await sleep((index * 1000) / PER_SECOND);
+        return ledger.writeOne();
+      }),
+    );
+    const times = answers.map((answer) => answer?.tookMs ?? Infinity).sort((a, b) => a - b);
+    const shed = answers.filter((answer) => answer?.status === 503).length;
+    const odd = answers.filter((answer) => ![200, 503].includes(answer?.status)).length;
+    const { tried, lost, doubled } = await ledger.audit();
+    return {
+      tried,
+      lost,
+      doubled,
+      shed,
+      p95Ms: times[Math.floor(0.95 * times.length)],
+      hung: times.filter((ms) => ms > SOON_MS).length,
+      cut: odd,
+    };
+  } finally {
+    await stack.stop();
+  }
+}
