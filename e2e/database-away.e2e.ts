@@ -35,3 +35,34 @@ test(
     }
   },
 );
+
+test(
+  'a database that stood still shows nobody a conflict with their own edit',
+  { tag: '@once' },
+  async ({ page }) => {
+    const { startDatabase, startServer } = await ownStack();
+    const database = await startDatabase();
+    const server = await startServer(database.url);
+    try {
+      await page.goto(server.address);
+      await page.getByText('Clock court: dial house').click();
+      await page.getByText('Arbor').first().click();
+      await openFold(page, 'piece');
+      await expect(page.getByTestId('save-mark')).toContainText('Saved');
+      process.kill(database.pid, 'SIGSTOP');
+      await page.getByTestId('thickness').fill('8');
+      await expect(page.getByTestId('save-mark')).toContainText('Saving');
+      // The first edit is on its way when the second is made.
+      await page.getByTestId('thickness').fill('9');
+      await expect(page.getByTestId('unreachable')).toContainText('kept on this device');
+      await page.getByTestId('thickness').fill('10');
+      process.kill(database.pid, 'SIGCONT');
+      await expect(page.getByTestId('save-mark')).toContainText('Saved');
+      await expect(page.getByTestId('walk')).toContainText('10 mm');
+      await expect(page.getByTestId('conflict')).toHaveCount(0);
+    } finally {
+      await server.stop();
+      await database.stop();
+    }
+  },
+);

@@ -33,7 +33,7 @@ test(
     await noteSign(page, 'plume');
     const refused = page.getByTestId('refused');
     await expect(refused).toContainText(
-      '1 entry stays on this device: This sign is not known here.',
+      '1 entry stays on this device, for the server will not take it: This sign is not known here.',
     );
     await expect(page.getByTestId('run-mark')).toContainText('Not taken');
     // Through a reload, and told in the logbook too.

@@ -6,7 +6,11 @@ import { join } from 'node:path';
 export interface Running {
   readonly stop: () => Promise<void>;
 }
-export type Database = Running & { readonly url: string; readonly port: number };
+export type Database = Running & {
+  readonly url: string;
+  readonly port: number;
+  readonly pid: number;
+};
 export type Server = Running & { readonly address: string; readonly child: ChildProcess };
 
 /** A stack of a journey's own, so that its server or database can be taken away. */

@@ -3,7 +3,7 @@ import { mkdir, mkdtemp, readFile, rename, rm, unlink, writeFile } from 'node:fs
 import { join } from 'node:path';
 import { takeFolder } from '../setup/lock.mjs';
 import { startMariadb } from '../setup/mariadb.mjs';
-import { capture } from '../setup/run.mjs';
+import { asking } from './sql.mjs';
 
 /** What a lock file was found to hold, none of them with a living start behind it. */
 const LOCKS = {
@@ -79,30 +79,18 @@ const STRANGERS = {
   },
 };
 
-const ask = async (database, sql) => {
-  const { password } = new URL(database.url);
-  const words = [
-    '--no-defaults',
-    '-h127.0.0.1',
-    `-P${database.port}`,
-    '-unucleon',
-    `-p${password}`,
-  ];
-  return (await capture('mariadb', [...words, 'nucleon', '-N', '-e', sql])).out.trim();
-};
-
 async function tryDatabases(work) {
   const result = { tried: 0, lost: 0, failedToStart: 0 };
   const folder = await mkdtemp(join(work, 'db-'));
   let database = await startMariadb(folder);
-  await ask(database, 'CREATE TABLE kept (a INT); INSERT INTO kept VALUES (42)');
+  await asking(database)('CREATE TABLE nucleon.kept SELECT 42 AS a');
   await database.stop();
   for (const [name, happen] of Object.entries(MISHAPS)) {
     result.tried++;
     await happen(folder);
     try {
       database = await startMariadb(folder);
-      if ((await ask(database, 'SELECT a FROM kept')) !== '42') result.lost++;
+      if ((await asking(database)('SELECT a FROM nucleon.kept')) !== '42') result.lost++;
       await database.stop();
     } catch (error) {
       console.log(`  ${name}: ${error.message}`);

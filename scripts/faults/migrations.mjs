@@ -4,22 +4,15 @@ import { join } from 'node:path';
 import { spawn } from 'node:child_process';
 import { startMariadb } from '../setup/mariadb.mjs';
 import { ROOT } from '../setup/root.mjs';
-import { capture, ended, sleep } from '../setup/run.mjs';
+import { ended, sleep } from '../setup/run.mjs';
 import { startServer } from '../setup/server.mjs';
+import { asking } from './sql.mjs';
 import { until } from './stack.mjs';
 
 export async function migrations({ work, random, short }) {
   const folder = await mkdtemp(join(work, 'migrate-'));
   const database = await startMariadb(folder);
-  const { password } = new URL(database.url);
-  const words = [
-    '--no-defaults',
-    '-h127.0.0.1',
-    `-P${database.port}`,
-    '-unucleon',
-    `-p${password}`,
-  ];
-  const sql = async (text) => (await capture('mariadb', [...words, '-N', '-e', text])).out.trim();
+  const sql = asking(database);
   const result = { tried: 0, failedToStart: 0, midway: 0 };
   try {
     for (let round = 0; round < (short ? 2 : 12); round++) {

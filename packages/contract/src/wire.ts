@@ -144,7 +144,11 @@ export interface StoredParts {
 /** What became of a file: what of it was left is named. */
 export interface JobImported {
   readonly jobId: string;
-  readonly skipped: readonly { readonly runId: string; readonly why: string }[];
+  readonly skipped: readonly {
+    readonly runId: string;
+    readonly name: string;
+    readonly why: string;
+  }[];
   readonly left: readonly string[];
 }
 

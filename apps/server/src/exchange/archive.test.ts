@@ -103,7 +103,11 @@ it('names what of a log it did not take', async () => {
   expect(first.skipped).toEqual([]);
   const again = await bringIn(here, demo);
   expect(again.skipped).toHaveLength(log.length);
-  expect(again.skipped[0]).toEqual({ runId: log[0]?.runId, why: 'It is in the logbook already.' });
+  expect(again.skipped[0]).toEqual({
+    runId: log[0]?.runId,
+    name: 'Try-out, Offcut of the dial',
+    why: 'in the logbook already',
+  });
   // The same entries under another run’s name.
   const [entry] = log;
   if (entry) entry.runId = 'another';

@@ -17,6 +17,12 @@ export function keptLog(log: Log | undefined): { log?: Log } {
   return odd.length > 0 ? { log: odd } : {};
 }
 
+/** The schema has vouched for the events’ shape. */
+interface RunInFile {
+  readonly runId: string;
+  readonly events: readonly RunEvent[];
+}
+
 interface LogTools extends ImportTools {
   /** Job, pieces, holes and bits by the ids they have got here. */
   readonly renamed: (id: string) => string;
@@ -25,6 +31,8 @@ interface LogTools extends ImportTools {
 /** A run of a file, or entries of it, that were not stored, and why. */
 export interface SkippedRun {
   readonly runId: string;
+  /** What it was of, as far as the file says. */
+  readonly name: string;
   readonly why: string;
 }
 
@@ -38,15 +46,22 @@ export async function importLog(
   tools: LogTools,
 ): Promise<readonly SkippedRun[]> {
   const skipped: SkippedRun[] = [];
-  for (const { runId, events } of log?.filter(isRun) ?? []) {
+  for (const { runId, events } of (log?.filter(isRun) ?? []) as readonly RunInFile[]) {
     if (await tools.manager.existsBy(runEntity, { id: runId })) {
-      skipped.push({ runId, why: 'It is in the logbook already.' });
+      skipped.push({ runId, name: nameOf(events, runId), why: 'in the logbook already' });
       continue;
     }
-    // The schema has vouched for the events’ shape.
-    const own = (events as readonly RunEvent[]).map((event) => renameRun(event, tools.renamed));
+    const own = events.map((event) => renameRun(event, tools.renamed));
     const { refused } = await storeEvents(tools.manager, runId, own, tools.now, { feeds: false });
-    skipped.push(...refused.map(({ message }) => ({ runId, why: message })));
+    skipped.push(
+      ...refused.map(({ message }) => ({ runId, name: nameOf(events, runId), why: message })),
+    );
   }
   return skipped;
+}
+
+/** `Arbor, Glass dial`; the run’s id where its opening is not in the file. */
+function nameOf(events: readonly RunEvent[], runId: string): string {
+  const open = events.find(({ act }) => act.kind === 'open')?.act;
+  return open?.kind === 'open' ? `${open.subject.holeName}, ${open.subject.pieceName}` : runId;
 }

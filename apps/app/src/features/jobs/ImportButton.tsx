@@ -54,7 +54,7 @@ export function ImportButton() {
     try {
       const { jobId, skipped, left } = await importJob(new Blob([file], { type }), newId());
       await client.invalidateQueries();
-      const lines = [...skipped.map(({ runId, why }) => `Run ${runId}: ${why}`), ...left];
+      const lines = [...skipped.map(({ name, why }) => `Run of ${name}: ${why}`), ...left];
       if (lines.length === 0) show(jobId);
       else
         setOpened({

@@ -44,9 +44,9 @@ export function RefusedNotice({ runId, since = 0 }: RefusedNoticeProps) {
   };
   return (
     <Notice
-      level="stop"
-      title="the server will not take all"
-      text={`${what} ${entries + pictures.length === 1 ? 'stays' : 'stay'} on this device: ${runs[0]?.why ?? pictures[0]?.refused ?? ''}`}
+      level="caution"
+      title="not all is logged"
+      text={`${what} ${entries + pictures.length === 1 ? 'stays' : 'stay'} on this device, for the server will not take ${entries + pictures.length === 1 ? 'it' : 'them'}: ${runs[0]?.why ?? pictures[0]?.refused ?? ''}`}
       testID="refused"
     >
       <Row gap="$2" flexWrap="wrap">
@@ -63,7 +63,7 @@ export function RefusedNotice({ runId, since = 0 }: RefusedNoticeProps) {
           testID="refused-again"
         />
       </Row>
-      <Small>Nothing of it is lost while this browser’s data is not cleared.</Small>
+      <Small>It is safe here as long as this browser’s data is not cleared.</Small>
     </Notice>
   );
 }

@@ -145,12 +145,12 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
           />
         </Column>
       ) : null}
+      <RunNow state={state} view={view} />
       {sync.kind === 'refused' ? (
         <Column padding="$3">
           <RefusedNotice runId={run.runId} since={sync.count} />
         </Column>
       ) : null}
-      <RunNow state={state} view={view} />
       {undoable && !over ? (
         <Row paddingHorizontal="$2">
           <Button
