@@ -1,5 +1,5 @@
 import type { JobDetail } from '@nucleon/contract/wire';
-import type { EntityManager } from 'typeorm';
+import type { DataSource } from 'typeorm';
 import { storedHole } from '../holes/holeMapping';
 import { storedPiece } from '../pieces/pieceMapping';
 import { loadJob } from '../plans/loadJob';
@@ -8,13 +8,10 @@ import { lastRuns } from '../runs/listRuns';
 import { jobWithMaterials } from './jobMapping';
 
 /** A job with its pieces, their holes and what each plan comes to. */
-export async function jobDetail(
-  manager: EntityManager,
-  jobId: string,
-  now: Date,
-): Promise<JobDetail> {
+export async function jobDetail(source: DataSource, jobId: string, now: Date): Promise<JobDetail> {
+  const { manager } = source;
   const loaded = await loadJob(manager, jobId);
-  const headlines = await headlinesOf(manager, loaded, now);
+  const headlines = await headlinesOf(source, loaded, now);
   const runs = await lastRuns(manager, loaded.job.id);
   return {
     ...jobWithMaterials(loaded.job),

@@ -30,7 +30,7 @@ export function jobRoutes(context: ServerContext): Router {
     response.json(await listJobs(source.manager, request.query));
   });
   router.get('/jobs/:jobId', async (request, response) => {
-    response.json(await jobDetail(source.manager, idParam(request, 'jobId'), now()));
+    response.json(await jobDetail(source, idParam(request, 'jobId'), now()));
   });
   router.put('/jobs/:jobId', async (request, response) => {
     const id = idParam(request, 'jobId');

@@ -6,13 +6,14 @@ import { makePlan } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
 import type { Risk } from '@nucleon/core/risk/assessRisk';
 import { METRIC } from '@nucleon/core/units/unitSystem';
-import { In, IsNull, type EntityManager } from 'typeorm';
-import { lockPiece } from '../database/locks';
+import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
+import { lockJob, lockPiece } from '../database/locks';
+import { transact } from '../database/transact';
 import { holeEntity } from '../holes/holeEntity';
 import { faultyProblem, notFound } from '../http/problem';
 import type { ServerContext } from '../serverContext';
 import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
-import { loadKit, loadPiece, planningFile, type LoadedJob } from './loadJob';
+import { loadJob, loadKit, loadPiece, planningFile, type LoadedJob } from './loadJob';
 
 /** What came of planning holes: a row each, or what is wrong with it. */
 interface Planned {
@@ -99,24 +100,42 @@ export interface Headlines {
   readonly faulty: ReadonlyMap<string, readonly Fault[]>;
 }
 
+/**
+ * Plans holes whose plans a kit change has thrown away, as carefully as a change does: from what stands while
+ * nobody writes it.
+ */
+function planMissing(
+  source: DataSource,
+  jobId: string,
+  holeIds: readonly string[],
+  now: Date,
+): Promise<Planned> {
+  return transact(source, async (manager) => {
+    await lockJob(manager, jobId);
+    const loaded = await loadJob(manager, jobId);
+    const holes = loaded.holes.filter(({ id }) => holeIds.includes(id));
+    return planHoles(manager, { ...loaded, holes }, now);
+  });
+}
+
 /** The stored plans' headlines; those missing since a kit change are made first. */
 export async function headlinesOf(
-  manager: EntityManager,
+  source: DataSource,
   loaded: LoadedJob,
   now: Date,
 ): Promise<Headlines> {
   const ids = loaded.holes.map((hole) => hole.id);
   if (ids.length === 0) return { of: new Map(), faulty: new Map() };
-  const stored = await manager.find(holePlanEntity, {
+  const stored = await source.manager.find(holePlanEntity, {
     select: { holeId: true, headline: true, modelVersion: true, dataVersion: true },
     where: { holeId: In(ids) },
   });
   const have = new Set(stored.map((row) => row.holeId));
-  const holes = loaded.holes.filter((hole) => !have.has(hole.id));
+  const missing = ids.filter((id) => !have.has(id));
   const { rows, faulty } =
-    holes.length > 0
-      ? await planHoles(manager, { ...loaded, holes }, now)
-      : { rows: [], faulty: new Map() };
+    missing.length > 0
+      ? await planMissing(source, loaded.job.id, missing, now)
+      : { rows: [], faulty: new Map<string, readonly Fault[]>() };
   return {
     of: new Map([...stored, ...rows].map((row) => [row.holeId, headlineOf(row)])),
     faulty,
@@ -138,12 +157,13 @@ interface OneHole {
 }
 
 /** A hole's stored plan, made first when a kit change has thrown it away, with the job it is made from. */
-async function oneHole(manager: EntityManager, holeId: string, now: Date): Promise<Read<OneHole>> {
+async function oneHole(source: DataSource, holeId: string, now: Date): Promise<Read<OneHole>> {
+  const { manager } = source;
   const hole = await manager.findOneBy(holeEntity, { id: holeId, deletedAt: IsNull() });
   if (!hole) throw notFound('hole', holeId);
   const loaded = await loadPiece(manager, hole.pieceId, holeId);
   const stored = await manager.findOneBy(holePlanEntity, { holeId });
-  const planned = stored ? null : await planHoles(manager, loaded, now);
+  const planned = stored ? null : await planMissing(source, loaded.job.id, [holeId], now);
   const row = stored ?? planned?.rows[0];
   if (!row) return { kind: 'faulty', faults: planned?.faulty.get(holeId) ?? [] };
   const file = planningFile(loaded, await loadKit(manager), loaded.piece, hole);
@@ -168,7 +188,7 @@ export async function planOf(
   holeId: string,
   bent: boolean,
 ): Promise<Read<Plan>> {
-  const read = await oneHole(source.manager, holeId, now());
+  const read = await oneHole(source, holeId, now());
   if (read.kind === 'faulty') return read;
   const { row, file } = read.value;
   if (!bent || !isUnbent(row.plan)) return { kind: 'made', value: row.plan };
@@ -183,7 +203,7 @@ export async function riskOf(
   { source, heavy, now }: ServerContext,
   holeId: string,
 ): Promise<Read<Risk>> {
-  const read = await oneHole(source.manager, holeId, now());
+  const read = await oneHole(source, holeId, now());
   if (read.kind === 'faulty') return read;
   const { row, file } = read.value;
   if (row.risk) return { kind: 'made', value: row.risk };
