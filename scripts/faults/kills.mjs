@@ -51,7 +51,7 @@ export async function kills({ work, random, short }) {
   const result = { failedToStart: 0, orphans: 0 };
   try {
     const ways = Object.entries(DEATHS);
-    const rounds = short ? ways.length : 5 * ways.length;
+    const rounds = short ? ways.length : 4 * ways.length;
     for (let round = 0; round < rounds; round++) {
       const [name, die] = ways[round % ways.length];
       const stop = keepWriting(ledger);

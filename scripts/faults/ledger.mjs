@@ -3,6 +3,8 @@ import { randomUUID } from 'node:crypto';
 
 const ANSWER_WITHIN_MS = 15_000;
 const SHEET_MM = 4000;
+/** Entries of one run: about what a long hole makes. */
+const A_RUN = 100;
 
 export async function openLedger(address) {
   const api = `${address}/api/v1`;
@@ -17,7 +19,8 @@ export async function openLedger(address) {
     const text = await response.text();
     return { status: response.status, text, tookMs: Date.now() - began };
   };
-  const [jobId, pieceId, runId] = [randomUUID(), randomUUID(), randomUUID()];
+  const [jobId, pieceId] = [randomUUID(), randomUUID()];
+  const runIds = [];
   await send('PUT', `/jobs/${jobId}`, { name: 'Faults', version: 0 });
   await send('PUT', `/jobs/${jobId}/pieces/${pieceId}`, {
     name: 'Sheet',
@@ -39,6 +42,7 @@ export async function openLedger(address) {
   const next = () => {
     const id = randomUUID();
     const n = ++count;
+    if (n % A_RUN === 1) runIds.push(randomUUID());
     return n % 2 === 0
       ? {
           id,
@@ -55,7 +59,7 @@ export async function openLedger(address) {
       : {
           id,
           method: 'POST',
-          path: `/runs/${runId}/events`,
+          path: `/runs/${runIds.at(-1)}/events`,
           body: {
             events: [
               {
@@ -91,11 +95,11 @@ export async function openLedger(address) {
     /** How many acknowledged writes are gone, and how many are there twice. */
     audit: async () => {
       const job = JSON.parse((await send('GET', `/jobs/${jobId}`)).text);
-      const run = await send('GET', `/runs/${runId}`);
-      const ids = [
-        ...job.pieces.flatMap(({ holes }) => holes.map(({ id }) => id)),
-        ...(run.status === 200 ? JSON.parse(run.text).events.map(({ id }) => id) : []),
-      ];
+      const ids = job.pieces.flatMap(({ holes }) => holes.map(({ id }) => id));
+      for (const runId of runIds) {
+        const run = await send('GET', `/runs/${runId}`);
+        if (run.status === 200) ids.push(...JSON.parse(run.text).events.map(({ id }) => id));
+      }
       const there = new Set(ids);
       return {
         tried: count,
