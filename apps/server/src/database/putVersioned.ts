@@ -42,14 +42,7 @@ export async function putVersioned<Row extends VersionedRow>(
 
   if (!existing) {
     if (version > 0) throw new Problem('not-found', `“${id}” is gone: it was deleted for good.`);
-    const row = {
-      ...content,
-      id,
-      fileId: null,
-      version: 1,
-      updatedAt: now,
-      deletedAt: null,
-    } as unknown as Row;
+    const row = newRow<Row>(request);
     try {
       await repository.insert(row as QueryDeepPartialEntity<Row>);
     } catch (error) {
@@ -76,6 +69,17 @@ export async function putVersioned<Row extends VersionedRow>(
   if (updated.affected !== 1) return alreadyWritten(await read(), request, show);
   return { row: { ...existing, ...content, version: version + 1, updatedAt: now }, changed: true };
 }
+
+/** A thing that was not there before, at its first version. */
+export const newRow = <Row extends VersionedRow>({ id, content, now }: PutRequest<Row>): Row =>
+  ({
+    ...content,
+    id,
+    fileId: null,
+    version: 1,
+    updatedAt: now,
+    deletedAt: null,
+  }) as unknown as Row;
 
 /** Someone was first: with the very same, which is one change, or with another. */
 function alreadyWritten<Row extends VersionedRow>(

@@ -5,7 +5,6 @@ import type { JobImported } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/job/job';
 import express, { Router, type Request, type Response } from 'express';
 import { validate as isUuid } from 'uuid';
-import { lockKit } from '../database/locks';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { faultyProblem } from '../http/problem';
@@ -55,7 +54,6 @@ export function exchangeRoutes(context: ServerContext): Router {
     const id = askedId(request);
     const archive = await archiveIn(request);
     const imported = await transact(source, async (manager): Promise<JobImported> => {
-      await lockKit(manager, 'write');
       if (id !== undefined && (await manager.existsBy(jobEntity, { id })))
         return { jobId: id, skipped: [], left: [] };
       const { jobId, skipped, left } = await importArchive(

@@ -6,6 +6,7 @@ import { In, IsNull, type EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import type { VersionedRow } from '../database/columns';
 import { likeId } from '../database/likeId';
+import { lockKit } from '../database/locks';
 import { fieldsBeside } from '../database/present';
 import type { Content } from '../database/putVersioned';
 import { holeEntity } from '../holes/holeEntity';
@@ -117,13 +118,15 @@ export async function importJob(
     const ownerId = ids.get(pieceId);
     if (owner && ownerId) await addHole(hole, ownerId, owner.holes.length + 1, true);
   }
-  const loaded = await loadJob(manager, id);
-  // What no longer fitted when it was saved is marked in the file, and stays so.
-  await storePlans(manager, loaded, tools.now, isMarked(file) ? loaded : undefined);
   const skipped = await importLog(file.log, {
     ...tools,
     renamed: (one) => ids.get(one) ?? bitIds.get(one) ?? one,
   });
+  // Last, so that nobody waits for a long log: the kit stays as it is while plans are made from it.
+  await lockKit(manager, 'read');
+  const loaded = await loadJob(manager, id);
+  // What no longer fitted when it was saved is marked in the file, and stays so.
+  await storePlans(manager, loaded, tools.now, isMarked(file) ? loaded : undefined);
   return { jobId: id, ids, skipped };
 }
 

@@ -2,10 +2,11 @@ import type { ErrorRequestHandler, Response } from 'express';
 import {
   isDatabaseDown,
   isDiskFull,
+  isDuplicateKey,
   isReadOnly,
   isWorthRetrying,
 } from '../database/databaseErrors';
-import { Problem } from './problem';
+import { faultyProblem, Problem } from './problem';
 
 /** Body-parser's own faults carry a type. */
 interface ParserFault {
@@ -33,6 +34,14 @@ function problemOf(error: unknown, log: (text: string) => void): Problem {
       'database-unavailable',
       'The database does not answer; nothing was changed. Try again shortly.',
     );
+  if (isDuplicateKey(error))
+    return faultyProblem([
+      {
+        pointer: '/id',
+        message:
+          'Two ids in what was sent, or one of them and one that is here, differ only in case or accents; make new ids.',
+      },
+    ]);
   if (isWorthRetrying(error))
     return new Problem(
       'busy',

@@ -80,6 +80,15 @@ it('takes several bits at once, or none of them', async () => {
   expect((made.body as { items: StoredBit[] }).items).toHaveLength(2);
   await request(server.app).post(api('/bits/batch')).send({ bits }).expect(200);
   expect(await items('/bits')).toHaveLength(2);
+  const alike = [bit({ name: 'One' }), bit({ name: 'Two' })].map((one, at) => ({
+    ...one,
+    id: at === 0 ? 'like-me' : 'Like-Me',
+  }));
+  const twins = await request(server.app).post(api('/bits/batch')).send({ bits: alike });
+  expect([twins.status, (twins.body as { detail: string }).detail]).toEqual([
+    422,
+    expect.stringContaining('differ only in case'),
+  ]);
   const bad = [bit({ name: 'Good' }), bit({ name: 'Bad', rimWidthMm: 9 })];
   const refused = await request(server.app)
     .post(api('/bits/batch'))

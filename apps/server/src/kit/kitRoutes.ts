@@ -12,9 +12,10 @@ import type { NewBits, Page, Put, StoredBit, StoredMachine } from '@nucleon/cont
 import { checkJob } from '@nucleon/core/job/checkJob';
 import type { Kit } from '@nucleon/core/job/job';
 import { Router } from 'express';
-import { IsNull, type EntitySchema } from 'typeorm';
+import { In, IsNull, type EntityManager, type EntitySchema } from 'typeorm';
 import type { VersionedRow } from '../database/columns';
-import { putVersioned, type Content } from '../database/putVersioned';
+import { newRow, putVersioned, type Content } from '../database/putVersioned';
+import { likeId } from '../database/likeId';
 import { lockKit } from '../database/locks';
 import { addBin } from '../database/softDelete';
 import { transact } from '../database/transact';
@@ -23,7 +24,7 @@ import { containing, pageQuery } from '../http/paging';
 import { faultyProblem } from '../http/problem';
 import { forgetAllPlans, forgetPlansWithKit } from '../plans/storePlans';
 import type { ServerContext } from '../serverContext';
-import { bitEntity } from './bitEntity';
+import { bitEntity, type BitRow } from './bitEntity';
 import {
   bitContent,
   machineContent,
@@ -150,18 +151,48 @@ const checkBatch = validator<NewBits>({
   ...object({ bits: list(object({ id, ...bitFields.required }, bitFields.optional), 2000) }),
 });
 
+/** So many rows go to the database at a time. */
+const AT_ONCE = 500;
+
+/** Bits that are new, all together; those that are here already must be the same. */
+async function putBits(
+  manager: EntityManager,
+  several: NewBits['bits'],
+  now: Date,
+): Promise<readonly BitRow[]> {
+  const rows: BitRow[] = [];
+  for (let from = 0; from < several.length; from += AT_ONCE) {
+    const some = several.slice(from, from + AT_ONCE);
+    const ids = some.map(({ id }) => id);
+    const here = new Set(
+      (await manager.find(bitEntity, { select: { id: true }, where: { id: In(ids) } })).map(
+        ({ id }) => likeId(id),
+      ),
+    );
+    const fresh = some
+      .filter(({ id }) => !here.has(likeId(id)))
+      .map(({ id, ...body }) => newRow<BitRow>({ id, version: 0, content: bitContent(body), now }));
+    if (fresh.length > 0) await manager.insert(bitEntity, fresh as never);
+    rows.push(...fresh);
+    for (const { id, ...body } of some) {
+      if (!here.has(likeId(id))) continue;
+      const put = { id, version: 0, content: bitContent(body), now };
+      rows.push((await putVersioned(manager, bitEntity, put, storedBit)).row);
+    }
+  }
+  const order = new Map(several.map(({ id }, at) => [id, at]));
+  return rows.sort((a, b) => (order.get(a.id) ?? 0) - (order.get(b.id) ?? 0));
+}
+
 /** Several new bits in one transaction; sending them again changes nothing. */
 function addBatch(router: Router, { source, now }: ServerContext): void {
   router.post('/bits/batch', async (request, response) => {
     const { bits: several } = checkedBody(request, checkBatch);
     refuseNonsense({ bits: several });
     const rows = await transact(source, async (manager) => {
+      const written = await putBits(manager, several, now());
+      // Last: whoever plans a hole meanwhile does not wait for two thousand bits.
       await lockKit(manager, 'write');
-      const written = [];
-      for (const { id, ...body } of several) {
-        const put = { id, version: 0, content: bitContent(body), now: now() };
-        written.push((await putVersioned(manager, bitEntity, put, storedBit)).row);
-      }
       await forgetAllPlans(manager);
       return written;
     });
