@@ -104,6 +104,25 @@ describe('job files over HTTP', () => {
     expect(back).toEqual(file);
   });
 
+  it('keeps the ids of holes that two pieces call the same', async () => {
+    const { file } = await imported();
+    const [first, second] = file.pieces;
+    const [one] = first?.holes ?? [];
+    const pieces = [first, second].map((piece) => ({
+      ...piece,
+      id: `piece of ${piece?.name ?? ''}`,
+      holes: [{ ...one, id: 'middle', xMm: 100, yMm: 100, diameterMm: 5, setup: undefined }],
+    }));
+    const sent = { ...file, log: undefined, pieces };
+    const { body } = await request(server.app).post(api('/import')).send(sent).expect(201);
+    const { jobId } = body as { jobId: string };
+    const holeIds = async () =>
+      (await get<JobFile>(`/jobs/${jobId}/export`)).pieces.map(({ holes }) =>
+        holes.map(({ id }) => id),
+      );
+    expect(await holeIds()).toEqual([['middle'], ['middle']]);
+  });
+
   it('makes a second job of the same file, with the kit it already has', async () => {
     const first = await imported();
     const second = await imported();

@@ -5,6 +5,7 @@ import { In, type DataSource, type EntityManager } from 'typeorm';
 import { holeEntity, type HoleRow } from '../holes/holeEntity';
 import { holeOf } from '../holes/holeMapping';
 import { loadHouse } from '../house/loadHouse';
+import type { JobRow } from '../jobs/jobEntity';
 import { jobHeader } from '../jobs/jobMapping';
 import { bitOf, machineOf, partsOf } from '../kit/kitMapping';
 import { pieceEntity, type PieceRow } from '../pieces/pieceEntity';
@@ -50,7 +51,8 @@ async function readJob(
   const machines = kit.machines.filter(inUse);
   const bitId = fileIds(bits);
   const machineId = fileIds(machines);
-  const own = fileIds([loaded.job, ...loaded.pieces, ...bin.pieces, ...everyHole]);
+  const pieces = [...loaded.pieces, ...bin.pieces];
+  const own = ownIds(loaded.job, pieces, everyHole);
   const asHole = (row: HoleRow): Hole => {
     const hole = holeOf(row);
     const setup = hole.setup && renameKit(hole.setup, bitId, machineId);
@@ -160,6 +162,26 @@ async function loadBin(
     pieces: all.filter(({ id }) => gone.has(id)),
     holes: holes.filter(({ pieceId, deletedAt }) => deletedAt !== null || gone.has(pieceId)),
   };
+}
+
+/** Ids of a job's own things in its file: no two pieces, and no two holes of a piece, have the same. */
+function ownIds(
+  job: JobRow,
+  pieces: readonly PieceRow[],
+  holes: readonly HoleRow[],
+): (id: string) => string {
+  const lists = [
+    [job],
+    pieces,
+    ...pieces.map(({ id }) => holes.filter(({ pieceId }) => pieceId === id)),
+  ];
+  const names = new Map(
+    lists.flatMap((rows) => {
+      const idOf = fileIds(rows);
+      return rows.map(({ id }) => [id, idOf(id)] as const);
+    }),
+  );
+  return (id) => names.get(id) ?? id;
 }
 
 /** Each row's id in the file: its old one, unless two rows came with the same. */
