@@ -41,18 +41,25 @@ const copyFirst = async (): Promise<void> => {
   const path = await backUp(config.databaseUrl, config.backupFolder, 'before-update', new Date());
   log(`The data was copied to ${path} before it is brought to this version.`);
 };
-try {
-  await source.initialize();
-  await oneAtATime(source, async () => {
-    await migrate(source, copyFirst);
+/** Brings the database to this version and loads the demo where there is nothing yet. */
+async function prepare(): Promise<void> {
+  const patient = createDataSource(config.databaseUrl, { hurried: false });
+  await patient.initialize();
+  await oneAtATime(patient, async () => {
+    await migrate(patient, copyFirst);
     await loadDemo(
-      source,
+      patient,
       config.demo,
       DEMO_FOLDER,
       () => newId(),
       () => new Date(),
     );
   });
+  await patient.destroy();
+}
+try {
+  await prepare();
+  await source.initialize();
 } catch (error) {
   const { host, pathname } = new URL(config.databaseUrl);
   giveUp(
