@@ -23,6 +23,16 @@ interface PhotoStripProps {
   readonly onChange: (photoIds: readonly string[]) => void;
 }
 
+/** Whether the browser can draw it: what it cannot is no picture, whatever it is called. */
+const opens = (picture: Blob): Promise<boolean> =>
+  createImageBitmap(picture).then(
+    (bitmap) => {
+      bitmap.close();
+      return true;
+    },
+    () => false,
+  );
+
 /** Pictures of what came out; kept here until the server has them. */
 export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
   const [waiting, setWaiting] = useState<readonly WaitingPhoto[]>([]);
@@ -64,6 +74,10 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
       setSaid(
         `“${picture.name}” is ${Math.round(picture.size / 1024 / 1024)} MB; at most 12 MB is taken.`,
       );
+      return;
+    }
+    if (!(await opens(picture))) {
+      setSaid(`“${picture.name}” is not a picture that can be opened; take a JPEG, PNG or WebP.`);
       return;
     }
     setSaid('');
