@@ -1,6 +1,13 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { openFold } from './demoJob';
 import { ownStack } from './ownStack';
+
+async function openArborPiece(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.getByText('Clock court: dial house').click();
+  await page.getByText('Arbor').first().click();
+  await openFold(page, 'piece');
+}
 
 test(
   'with the database gone, what is typed is kept and sent when it is back',
@@ -10,10 +17,7 @@ test(
     let database = await startDatabase();
     const server = await startServer(database.url);
     try {
-      await page.goto(server.address);
-      await page.getByText('Clock court: dial house').click();
-      await page.getByText('Arbor').first().click();
-      await openFold(page, 'piece');
+      await openArborPiece(page, server.address);
       await database.stop();
 
       await page.getByTestId('thickness').fill('9');
@@ -44,10 +48,7 @@ test(
     const database = await startDatabase();
     const server = await startServer(database.url);
     try {
-      await page.goto(server.address);
-      await page.getByText('Clock court: dial house').click();
-      await page.getByText('Arbor').first().click();
-      await openFold(page, 'piece');
+      await openArborPiece(page, server.address);
       await expect(page.getByTestId('save-mark')).toContainText('Saved');
       process.kill(database.pid, 'SIGSTOP');
       await page.getByTestId('thickness').fill('8');
