@@ -43,7 +43,10 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
     let over = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const send = async (): Promise<void> => {
-      const away = await sendPictures(await waitingPhotos(runId)).then(
+      const here = await waitingPhotos(runId).catch(() => []);
+      // Shown from the device first: asked of the server too early, a picture would stay blank.
+      if (!over) setWaiting(here);
+      const away = await sendPictures(here).then(
         () => false,
         () => true,
       );
@@ -83,7 +86,9 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
     setSaid('');
     const photoId = newId();
     try {
-      await keepPhoto({ runId, photoId, picture, refused: null });
+      const photo = { runId, photoId, picture, refused: null };
+      await keepPhoto(photo);
+      setWaiting((now) => [...now, photo]);
     } catch {
       setSaid(`“${picture.name}” does not fit on this device any more; it was not taken in.`);
       return;
