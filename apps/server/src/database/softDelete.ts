@@ -8,7 +8,7 @@ import type { VersionedRow } from './columns';
 import { transact } from './transact';
 
 /** Marks a row deleted at a time, or brings it back with null. Doing it twice is no fault. */
-export async function setDeleted<Row extends VersionedRow>(
+async function setDeleted<Row extends VersionedRow>(
   manager: EntityManager,
   entity: EntitySchema<Row>,
   id: string,

@@ -163,6 +163,21 @@ it('finds what an earlier version kept with the settings', async () => {
   expect(globalThis.localStorage.getItem('nucleon.run.earlier.old')).toBeNull();
 });
 
+it('writes down later what found no room at first', async () => {
+  await allKept();
+  const noRoom = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError');
+  });
+  useRuns.getState().add(mockRunId, { kind: 'start' });
+  await waitFor(() => expect(useRuns.getState().isFull).toBe(true));
+  expect(await keptEvents(mockRunId)).toHaveLength(1);
+  noRoom.mockRestore();
+  useRuns.getState().add(mockRunId, { kind: 'pause' });
+  await allKept();
+  expect(useRuns.getState().isFull).toBe(false);
+  expect(await keptEvents(mockRunId)).toHaveLength(3);
+});
+
 it('is the same device after a crash that took the browser’s settings', async () => {
   const name = deviceId();
   await benchDb();

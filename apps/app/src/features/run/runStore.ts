@@ -34,6 +34,9 @@ interface Runs {
   readonly refuse: (runId: string, why: ReadonlyMap<string, string | null>) => void;
 }
 
+const unkept = (entries: readonly KnownEvent[] = []): readonly KeptEvent[] =>
+  entries.flatMap(({ kept, ...entry }) => (kept ? [] : [entry]));
+
 export const useRuns = create<Runs>()((set, get) => {
   const put = (runId: string, entries: readonly KnownEvent[]): void => {
     set(({ known }) => {
@@ -58,7 +61,10 @@ export const useRuns = create<Runs>()((set, get) => {
           return entry && kept ? [{ ...entry, kept }] : [];
         }),
       );
+      // There is room again: what found none is written now.
+      const missed = get().isFull && kept ? unkept(get().known[runId]) : [];
       set({ isFull: !kept });
+      if (missed.length > 0) write(runId, missed);
       if (kept) tellTabs(runId);
     });
   };
