@@ -1,10 +1,10 @@
 /** Writes the made-up runs of the demo into its job files: `npx tsx scripts/demoLog.mts`. */
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { findHole, makePlan } from '@nucleon/core/plan/makePlan';
 import { atMoment, replayRun } from '@nucleon/core/run/replay';
-import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
-import type { RunResult } from '@nucleon/core/run/runResult';
+import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
+import type { RunResult } from '@nucleon/core/documents/runResult';
 import { legOf, type RunState } from '@nucleon/core/run/runState';
 import type { SignId } from '@nucleon/core/signs/signs';
 

@@ -1,6 +1,9 @@
 import { HAZARDS } from '@nucleon/core/hazards/judgeHazards';
 import type { Gate } from '@nucleon/core/hazards/gate';
-import type { JobFile, Piece, Setup, Machine } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { Piece } from '@nucleon/core/documents/piece';
+import type { Setup } from '@nucleon/core/documents/setup';
+import type { Machine } from '@nucleon/core/documents/kit';
 import { MACHINE_KIND_IDS } from '@nucleon/core/machines/machineKinds';
 import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';

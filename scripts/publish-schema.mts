@@ -1,12 +1,8 @@
-/** Writes the schemas in docs/ from those the code uses: `npm run schema`. */
+/** Writes the schemas in docs/ from the documents the code uses: `npm run schema`. */
 import { writeFileSync } from 'node:fs';
-import { JOB_FILE_SCHEMA } from '@nucleon/contract/jobFileSchema';
-import { RUN_LOG_SCHEMA } from '@nucleon/contract/runSchema';
+import { PUBLISHED_SCHEMAS } from '@nucleon/contract/published';
 
-for (const [name, schema] of [
-  ['nucleon-job', JOB_FILE_SCHEMA],
-  ['nucleon-log', RUN_LOG_SCHEMA],
-] as const)
+for (const [name, schema] of Object.entries(PUBLISHED_SCHEMAS))
   writeFileSync(
     new URL(`../docs/${name}.schema.json`, import.meta.url),
     `${JSON.stringify(schema, null, 2)}\n`,

@@ -2,14 +2,14 @@ import { rankSetups } from '@nucleon/core/choice/rankSetups';
 import { rememberingBend } from '@nucleon/core/plate/bender';
 import { MODEL_VERSION } from '@nucleon/core/plan/plan';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
-import type { OneHole } from './oneHole';
 import { NUCLEON_VERSION } from './version';
 
 /** Prints what is owned that makes the hole, best first, and what cannot and why. */
-export function chooseHole({ file, holeId }: OneHole, console: Console, units: UnitSystem): number {
-  const outcome = rankSetups(file, holeId, units, rememberingBend());
+export function chooseHole(drillCase: DrillCase, console: Console, units: UnitSystem): number {
+  const outcome = rankSetups(drillCase, units, rememberingBend());
   if (outcome.kind === 'faulty') {
     outcome.faults.forEach((fault) => {
       console.err(faultLine(fault));
@@ -23,7 +23,7 @@ export function chooseHole({ file, holeId }: OneHole, console: Console, units: U
       {
         nucleon: NUCLEON_VERSION,
         model: MODEL_VERSION,
-        holeId,
+        holeId: drillCase.hole.id,
         ranked: ranked.map(({ bit, machine, water, couplings, setup, outcome: found, why }) => ({
           bit: named(bit),
           machine: named(machine),

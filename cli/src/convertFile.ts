@@ -1,7 +1,8 @@
+import type { PieceWithHoles } from '@nucleon/core/documents/piece';
 import { readFile, writeFile } from 'node:fs/promises';
 import { basename, extname } from 'node:path';
 import { checkJob } from '@nucleon/core/job/checkJob';
-import type { JobFile, Piece } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { presumePiece, usualMaterial } from '@nucleon/core/job/presumePiece';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import type { Entry } from '@nucleon/files/drawnFile';
@@ -57,7 +58,7 @@ export async function convertFile(
   return 1;
 }
 
-function pickPiece(file: JobFile, id: string | undefined, console: Console): Piece | null {
+function pickPiece(file: JobFile, id: string | undefined, console: Console): PieceWithHoles | null {
   const [first] = file.pieces;
   const named = file.pieces.find((piece) => piece.id === id || piece.name === id);
   const piece = id === undefined ? first : named;
@@ -94,7 +95,7 @@ async function draw(
     console.err(`“${paper}” is not a paper; use ${Object.keys(PAPERS).join(' or ')}.`);
     return 1;
   }
-  const sheet = sheetOf(piece, face);
+  const sheet = sheetOf(piece, piece.holes, face);
   if (to.toLowerCase().endsWith('.pdf')) {
     const { mirrored, units } = choice;
     const written = await writePdf(sheet, { paper: paper as PaperId, mirrored, units });
@@ -150,7 +151,7 @@ async function read(
     return 1;
   }
   const name = basename(from).replace(/\.[^.]*$/, '') || 'piece';
-  const piece: Piece = {
+  const piece: PieceWithHoles = {
     ...presumePiece({
       material: usualMaterial('glass'),
       thicknessMm: PRESUMED_THICKNESS_MM,

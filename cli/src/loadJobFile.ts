@@ -1,7 +1,7 @@
 import { readFile, stat } from 'node:fs/promises';
 import { readJobFile } from '@nucleon/contract/readJobFile';
 import type { Validated } from '@nucleon/contract/validator';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 

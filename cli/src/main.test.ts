@@ -1,7 +1,9 @@
+import type { Bit } from '@nucleon/core/documents/kit';
+import type { Material } from '@nucleon/core/documents/material';
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { runNucleon as run } from './testingRun';
 import { NUCLEON_VERSION } from './version';
 

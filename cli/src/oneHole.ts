@@ -1,12 +1,7 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { Hole } from '@nucleon/core/documents/hole';
+import { casesOf, type DrillCase } from '@nucleon/core/job/drillCase';
 import type { Console } from './console';
 import { loadOrSay } from './loadJobFile';
-
-/** A job of the one piece that holds the hole meant. */
-export interface OneHole {
-  readonly file: JobFile;
-  readonly holeId: string;
-}
 
 /**
  * The hole a command is about: by its id or label, in the piece named where several have it.
@@ -17,10 +12,10 @@ export async function oneHole(
   wanted: string,
   pieceWanted: string | undefined,
   console: Console,
-): Promise<OneHole | null> {
+): Promise<DrillCase | null> {
   const job = await loadOrSay(path, console);
   if (!job) return null;
-  const all = job.pieces.flatMap((piece) => piece.holes.map((hole) => ({ piece, hole })));
+  const all = casesOf(job);
   const found = all
     .filter(({ hole }) => hole.id === wanted || hole.label === wanted)
     .filter(
@@ -40,5 +35,5 @@ export async function oneHole(
     );
     return null;
   }
-  return { file: { ...job, pieces: [first.piece] }, holeId: first.hole.id };
+  return first;
 }

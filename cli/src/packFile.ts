@@ -1,4 +1,5 @@
 import { writeFile } from 'node:fs/promises';
+import { casesOf } from '@nucleon/core/job/drillCase';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import { writeJobPack } from '@nucleon/files/jobPack';
 import { PAPERS, type PaperId } from '@nucleon/files/tiles';
@@ -25,21 +26,21 @@ export async function packFile(
     console.err(`“${paper}” is not a paper; use ${Object.keys(PAPERS).join(' or ')}.`);
     return 1;
   }
-  const holes = job.pieces.flatMap((piece) => piece.holes);
+  const all = casesOf(job);
   const named =
-    hole === undefined ? undefined : holes.find(({ id, label }) => id === hole || label === hole);
+    hole === undefined
+      ? undefined
+      : all.find(({ hole: { id, label } }) => id === hole || label === hole);
   if (hole !== undefined && !named) {
     console.err(
-      `There is no hole “${hole}”; the file has ${holes.map(({ id, label }) => label ?? id).join(', ')}.`,
+      `There is no hole “${hole}”; the file has ${all.map(({ hole: { id, label } }) => label ?? id).join(', ')}.`,
     );
     return 1;
   }
-  const pack = await writeJobPack(job, {
-    paper: paper as PaperId,
-    units,
-    now,
-    ...(named ? { onlyHole: named.id } : {}),
-  });
+  const pack = await writeJobPack(
+    { jobName: job.job.name, cases: named ? [named] : all },
+    { paper: paper as PaperId, units, now, cardsOnly: named !== undefined },
+  );
   if (pack.kind !== 'written') {
     console.err(pack.kind === 'refused' ? pack.message : 'Cancelled.');
     return 1;

@@ -1,4 +1,5 @@
 import { faceMaterial } from '@nucleon/core/job/faceMaterial';
+import { casesOf } from '@nucleon/core/job/drillCase';
 import { judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { assessHole } from '@nucleon/core/plan/assessHole';
 import { makePlan } from '@nucleon/core/plan/makePlan';
@@ -16,19 +17,17 @@ export async function planFile(path: string, console: Console): Promise<number> 
   if (!job) return 1;
   const holes: (Plan & { readonly edge: readonly JudgedRule[]; readonly risk: Risk | null })[] = [];
   const bend = rememberingBend();
-  for (const piece of job.pieces) {
-    for (const hole of piece.holes) {
-      // Hole ids are unique within a piece only.
-      const file = { ...job, pieces: [piece] };
-      const outcome = makePlan(file, hole.id, METRIC, bend);
-      if (outcome.kind !== 'planned') continue;
-      const { customMaterials, house } = job;
-      const material = faceMaterial(piece, customMaterials);
-      const edge = judgeEdges({ piece, material, hole, house }, piece.holes);
-      const assessed = assessHole(file, hole.id, { bend });
-      const risk = assessed.kind === 'assessed' ? assessed.risk : null;
-      holes.push({ ...outcome.plan, risk, edge });
-    }
+  const cases = casesOf(job);
+  for (const drillCase of cases) {
+    const { piece, hole, materials, habits } = drillCase;
+    const outcome = makePlan(drillCase, METRIC, bend);
+    if (outcome.kind !== 'planned') continue;
+    const others = cases.filter((one) => one.piece.id === piece.id).map((one) => one.hole);
+    const material = faceMaterial(piece, materials);
+    const edge = judgeEdges({ piece, material, hole, house: habits }, others);
+    const assessed = assessHole(drillCase, { bend });
+    const risk = assessed.kind === 'assessed' ? assessed.risk : null;
+    holes.push({ ...outcome.plan, risk, edge });
   }
   console.out(JSON.stringify({ nucleon: NUCLEON_VERSION, model: MODEL_VERSION, holes }, null, 2));
   return 0;

@@ -5,9 +5,9 @@ import { stressOf } from '@nucleon/core/plan/stressOf';
 import { bendingText } from '@nucleon/core/plan/bendingWords';
 import { rememberingBend } from '@nucleon/core/plate/bender';
 import { METRIC, type UnitSystem } from '@nucleon/core/units/unitSystem';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
-import type { OneHole } from './oneHole';
 import { NUCLEON_VERSION } from './version';
 
 const USUAL_COLUMNS = 16;
@@ -24,11 +24,11 @@ const faulty = (faults: Parameters<typeof faultLine>[0][], console: Console): nu
 
 /** Prints how the piece bends under this hole's force: what it comes to, and every point of it. */
 export function stressHole(
-  { file, holeId }: OneHole,
+  drillCase: DrillCase,
   console: Console,
   units: UnitSystem = METRIC,
 ): number {
-  const outcome = stressOf(file, holeId, units, rememberingBend());
+  const outcome = stressOf(drillCase, units, rememberingBend());
   if (outcome.kind === 'faulty') return faulty([...outcome.faults], console);
   const { context, field, text } = outcome.stress;
   console.out(
@@ -36,7 +36,7 @@ export function stressHole(
       {
         nucleon: NUCLEON_VERSION,
         model: MODEL_VERSION,
-        holeId,
+        holeId: drillCase.hole.id,
         text,
         bending: context.bending,
         thermalStressMpa: context.thermalStressMpa,
@@ -62,7 +62,7 @@ export function stressHole(
 
 /** Prints the odds of a crack if the hole were elsewhere, cell by cell from the lower left. */
 export function stressMap(
-  { file, holeId }: OneHole,
+  drillCase: DrillCase,
   size: string | undefined,
   console: Console,
 ): number {
@@ -72,7 +72,7 @@ export function stressMap(
     return 1;
   }
   const bend = rememberingBend();
-  const worked = contextOf(file, holeId, METRIC, bend);
+  const worked = contextOf(drillCase, METRIC, bend);
   if (worked.kind === 'faulty') return faulty([...worked.faults], console);
   const prepared = oddsSurface(worked.context, bend);
   if (prepared.kind === 'none') {
@@ -84,7 +84,7 @@ export function stressMap(
     JSON.stringify({
       nucleon: NUCLEON_VERSION,
       model: MODEL_VERSION,
-      holeId,
+      holeId: drillCase.hole.id,
       ...map,
       odds: rounded(map.odds),
       stressMpa: rounded(map.stressMpa),

@@ -2,9 +2,9 @@ import { MOST_GRID, WINDOW_AREAS, workingWindow } from '@nucleon/core/choice/wor
 import { contextOf } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION } from '@nucleon/core/plan/plan';
 import { METRIC } from '@nucleon/core/units/unitSystem';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
-import type { OneHole } from './oneHole';
 import { NUCLEON_VERSION } from './version';
 
 const USUAL_SIZE = 40;
@@ -13,7 +13,7 @@ const hundredth = (value: number): number => Math.round(value * 100) / 100;
 
 /** Prints the map of speed against force: margins of every area, row by row. */
 export function windowHole(
-  { file, holeId }: OneHole,
+  drillCase: DrillCase,
   size: string | undefined,
   console: Console,
 ): number {
@@ -22,7 +22,7 @@ export function windowHole(
     console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MOST_GRID}.`);
     return 1;
   }
-  const worked = contextOf(file, holeId, METRIC);
+  const worked = contextOf(drillCase, METRIC);
   if (worked.kind === 'faulty') {
     worked.faults.forEach((fault) => {
       console.err(faultLine(fault));
@@ -34,7 +34,7 @@ export function windowHole(
     JSON.stringify({
       nucleon: NUCLEON_VERSION,
       model: MODEL_VERSION,
-      holeId,
+      holeId: drillCase.hole.id,
       ...grid,
       margins: Object.fromEntries(
         WINDOW_AREAS.map((area) => [area, Array.from(grid.margins[area], hundredth)]),

@@ -1,7 +1,7 @@
 /** Prints how long a plan, its risk, window, ranking and comparison take, ms, over the demo's holes: `tsx scripts/bench/plans.mts`. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { checkJobData } from '@nucleon/contract/readJobFile';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { compareMethods } from '@nucleon/core/choice/compareMethods';
 import { rankSetups } from '@nucleon/core/choice/rankSetups';
 import { workingWindow } from '@nucleon/core/choice/workingWindow';

@@ -1,6 +1,6 @@
 /** Prints what the plate solver takes, ms and MB, beside a library's sparse factor: `tsx scripts/bench/plates.mts`. */
 import { createRequire } from 'node:module';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { contextOf } from '@nucleon/core/plan/makePlan';
 import { oddsMap, oddsSurface } from '@nucleon/core/plan/oddsMap';
 import { rememberingBend } from '@nucleon/core/plate/bender';

@@ -1,5 +1,5 @@
 import { planWith, writeRun } from '@nucleon/core/run/runFixtures';
-import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import { benchDb } from './features/run/benchDb';
 import { useRuns } from './features/run/runStore';
 import type { Sent } from './testingApi';

@@ -13,7 +13,7 @@ import { makePlan } from '@nucleon/core/plan/makePlan';
 import { rememberingBend } from '@nucleon/core/plate/bender';
 import { METRIC } from '@nucleon/core/units/unitSystem';
 import type { Plan } from '@nucleon/core/plan/plan';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import request, { type Response } from 'supertest';
 import { v7 as newId } from 'uuid';
 import { openTestServer, type TestServer } from './testServer';

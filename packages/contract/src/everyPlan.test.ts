@@ -1,13 +1,14 @@
 import { BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
 import { COOLANT_IDS } from '@nucleon/core/coolants/coolants';
-import type { JobFile, Setup } from '@nucleon/core/job/job';
+import type { Bit } from '@nucleon/core/documents/kit';
+import type { Setup } from '@nucleon/core/documents/setup';
 import { MATERIAL_IDS } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
-import { POST_EVENTS_SCHEMA } from './runSchema';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
+import { postEvents } from './bodies';
 import { validator } from './validator';
 
-const check = validator(POST_EVENTS_SCHEMA);
+const check = validator(postEvents);
 /** The server takes so much at a time. */
 const BODY_LIMIT_BYTES = 1024 * 1024;
 
@@ -16,31 +17,28 @@ interface Case {
   readonly thicknessMm: number;
   readonly diameterMm: number;
   readonly setup?: Setup;
-  readonly bits?: NonNullable<JobFile['kit']>['bits'];
+  readonly bits?: readonly Bit[];
 }
 
 /** The opening of a run of this hole, as the bench sends it; null where there is no plan to follow. */
 function opening({ material, thicknessMm, diameterMm, setup, bits = [] }: Case): object | null {
   const sideMm = 4 * Math.max(diameterMm, 150);
   const hole = { id: 'h', xMm: sideMm / 2, yMm: sideMm / 2, diameterMm };
-  const file: JobFile = {
-    format: 'nucleon-job',
-    version: 1,
-    job: { id: 'j', name: 'J' },
-    pieces: [
-      {
-        id: 'p',
-        name: 'P',
-        form: 'slab',
-        material,
-        thicknessMm,
-        outline: { kind: 'rectangle', widthMm: sideMm, heightMm: sideMm },
-        holes: [{ ...hole, depth: { kind: 'through' }, ...(setup ? { setup } : {}) }],
-      },
-    ],
+  const outcome = makePlan({
+    job: {},
+    piece: {
+      id: 'p',
+      name: 'P',
+      form: 'slab',
+      material,
+      thicknessMm,
+      outline: { kind: 'rectangle', widthMm: sideMm, heightMm: sideMm },
+    },
+    hole: { ...hole, depth: { kind: 'through' }, ...(setup ? { setup } : {}) },
     kit: { bits, machines: [] },
-  };
-  const outcome = makePlan(file, 'h');
+    materials: [],
+    habits: {},
+  });
   if (outcome.kind === 'faulty') return null;
   const { reasons: _reasons, ...plan } = outcome.plan;
   const subject = { jobId: 'j', jobName: 'J', pieceId: 'p', pieceName: 'P' };

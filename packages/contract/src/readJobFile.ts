@@ -1,12 +1,11 @@
 import { checkJob } from '@nucleon/core/job/checkJob';
 import type { Fault } from '@nucleon/core/job/fault';
-import type { JobFile } from '@nucleon/core/job/job';
+import { jobFileSchema, type JobFile } from '@nucleon/core/documents/jobFile';
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
-import { JOB_FILE_SCHEMA } from './jobFileSchema';
 import { validator, type Validated } from './validator';
 
 const NEWEST_VERSION = 1;
-const validateShape = validator<JobFile>(JOB_FILE_SCHEMA);
+const validateShape = validator<typeof jobFileSchema, JobFile>(jobFileSchema);
 
 const faulty = (...faults: Fault[]): Validated<JobFile> => ({ kind: 'faulty', faults });
 

@@ -1,13 +1,12 @@
-import { holeFields, pieceFields, putSchema } from './jobFileSchema';
-import { bitFields, machineFields } from './kitSchema';
-import { describeLimit, LIMITS } from './limits';
+import { putBit, putHole, putMachine, putPiece } from './bodies';
+import { describeLimit, LIMITS } from '@nucleon/core/documents/limits';
 import { validator } from './validator';
 
 const checks = {
-  bit: validator(putSchema(bitFields, 'bit-test')),
-  machine: validator(putSchema(machineFields, 'machine-test')),
-  hole: validator(putSchema(holeFields, 'hole-test')),
-  piece: validator(putSchema(pieceFields, 'piece-test')),
+  bit: validator(putBit),
+  machine: validator(putMachine),
+  hole: validator(putHole),
+  piece: validator(putPiece),
 };
 const faults = (kind: keyof typeof checks, body: object): string[] => {
   const checked = checks[kind](body);

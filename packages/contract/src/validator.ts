@@ -1,7 +1,7 @@
+import type { Document, Schema } from '@nucleon/core/documents/schema';
 import type { Fault } from '@nucleon/core/job/fault';
 import { _, Ajv2020, Name, type KeywordCxt } from 'ajv/dist/2020.js';
 import { isInstant } from './instant';
-import type { JsonSchema } from './schemaParts';
 import { schemaFaults } from './schemaFaults';
 
 /** So many faults are named at most: a file with more wants another look, not a longer list. */
@@ -51,9 +51,11 @@ export type Validated<T> =
   | { readonly kind: 'valid'; readonly value: T }
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
-/** A check of unknown data against a schema, compiled once; the caller vouches that T fits it. */
-export function validator<T>(schema: JsonSchema): (data: unknown) => Validated<T> {
-  const validate = ajv.compile<T>(givingUp(schema) as JsonSchema);
+/** A check of unknown data against a schema, compiled once. */
+export function validator<S extends Schema, T = Document<S>>(
+  schema: S,
+): (data: unknown) => Validated<T> {
+  const validate = ajv.compile<T>(givingUp(schema) as object);
   return (data) =>
     validate(data)
       ? { kind: 'valid', value: data }

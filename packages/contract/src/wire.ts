@@ -1,10 +1,12 @@
 import type { Fault } from '@nucleon/core/job/fault';
-import type { Bit, Hole, JobHeader, Machine, Piece } from '@nucleon/core/job/job';
-import type { Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/job/kit';
-import type { House } from '@nucleon/core/job/place';
-import type { Material } from '@nucleon/core/materials/material';
+import type { Bit, Machine, Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/documents/kit';
+import type { Hole } from '@nucleon/core/documents/hole';
+import type { JobHeader } from '@nucleon/core/documents/job';
+import type { Piece } from '@nucleon/core/documents/piece';
+import type { House } from '@nucleon/core/documents/house';
+import type { Material } from '@nucleon/core/documents/material';
 import type { Plan } from '@nucleon/core/plan/plan';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 
 /** Every stored thing carries the version it was read at; a PUT gives it back. */
@@ -94,7 +96,7 @@ export interface RunPhoto {
   readonly widthPx: number;
   readonly heightPx: number;
 }
-export type StoredPiece = Omit<Piece, 'holes'> & Versioned & { readonly jobId: string };
+export type StoredPiece = Piece & Versioned & { readonly jobId: string };
 export type PieceInJob = StoredPiece & { readonly holes: readonly HoleInList[] };
 export type StoredJob = JobHeader & Versioned;
 export type JobWithMaterials = StoredJob & { readonly customMaterials: readonly Material[] };

@@ -1,4 +1,5 @@
-import type { Hole, Piece } from '@nucleon/core/job/job';
+import type { Hole } from '@nucleon/core/documents/hole';
+import type { Piece } from '@nucleon/core/documents/piece';
 import { headlineFigures } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { readyCheck } from '@nucleon/core/run/readyCheck';

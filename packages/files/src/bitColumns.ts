@@ -1,6 +1,7 @@
 import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
 import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/couplings/connections';
-import { BIT_STATES, type Bit } from '@nucleon/core/job/kit';
+import { BIT_STATES } from '@nucleon/core/documents/choices';
+import type { Bit } from '@nucleon/core/documents/kit';
 import { MM_PER_INCH } from '@nucleon/core/units/constants';
 
 /** A bit as far as a row has told. */

@@ -1,4 +1,4 @@
-import type { Bit } from '@nucleon/core/job/kit';
+import type { Bit } from '@nucleon/core/documents/kit';
 import { MOST_BIT_ROWS, readBitsCsv, writeBitsCsv } from './bitsCsv';
 
 let ids = 0;

@@ -1,7 +1,7 @@
 import { bitGeometry } from '@nucleon/core/bits/bitGeometry';
 import { BIT_FAMILIES } from '@nucleon/core/bits/bitFamilies';
 import { checkKit } from '@nucleon/core/job/checkKit';
-import type { Bit } from '@nucleon/core/job/kit';
+import type { Bit } from '@nucleon/core/documents/kit';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import Papa from 'papaparse';
 import { BIT_COLUMNS, INCH_SIZE, type BitColumn, type BitDraft } from './bitColumns';

@@ -1,13 +1,8 @@
 import { pointsAlong, type Side } from '@nucleon/core/geometry/arc';
 import { selfCrossing } from '@nucleon/core/geometry/crossing';
-import {
-  distanceToEdge,
-  extent,
-  isOnFace,
-  outlineArea,
-  type Outline,
-} from '@nucleon/core/geometry/outline';
-import type { KeepOff } from '@nucleon/core/job/place';
+import { distanceToEdge, extent, isOnFace, outlineArea } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
+import type { KeepOff } from '@nucleon/core/documents/piece';
 import { HELPER_LAYERS, Tally, type DrawnFile, type Entry, type Loop } from './drawnFile';
 import { roundLoop } from './roundLoop';
 

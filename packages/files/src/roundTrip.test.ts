@@ -1,4 +1,4 @@
-import type { Piece } from '@nucleon/core/job/job';
+import type { Piece, PieceWithHoles } from '@nucleon/core/documents/piece';
 import { pieceFromDrawing } from './pieceFromDrawing';
 import { readDrawing } from './readDrawing';
 import { sheetOf } from './sheet';
@@ -6,7 +6,7 @@ import { writeDxf } from './writeDxf';
 import { writeSvg } from './writeSvg';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
-const piece = (outline: Piece['outline'], holes: readonly [number, number, number][]): Piece => ({
+const piece = (outline: Piece['outline'], holes: readonly [number, number, number][]): PieceWithHoles => ({
   id: 'p',
   name: 'Plate & “dial”',
   form: 'sheet',
@@ -36,7 +36,7 @@ const piece = (outline: Piece['outline'], holes: readonly [number, number, numbe
   })),
 });
 
-const PLATES: readonly Piece[] = [
+const PLATES: readonly PieceWithHoles[] = [
   piece({ kind: 'rectangle', widthMm: 300.123, heightMm: 200.5 }, [
     [33.337, 44.4412, 8],
     [250.0049, 150, 35.5],
@@ -67,7 +67,7 @@ describe.each([
   it.each(PLATES.map((plate) => [plate.outline.kind, plate] as const))(
     'keeps a %s and its holes to 0.01 mm',
     (_kind, plate) => {
-      const read = readDrawing(bytes(write(sheetOf(plate))), file);
+      const read = readDrawing(bytes(write(sheetOf(plate, plate.holes))), file);
       if (read.kind !== 'read') throw new Error(read.message);
       expect(read.drawn.mmPerUnit).toBeCloseTo(1, 6);
       const made = pieceFromDrawing(read.drawn, { mmPerUnit: read.drawn.mmPerUnit ?? 0 });

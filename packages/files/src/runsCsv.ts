@@ -1,12 +1,12 @@
-import type { JobFile } from '@nucleon/core/job/job';
 import { MATERIALS, type MaterialId } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { replayRun } from '@nucleon/core/run/replay';
-import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
-import type { RunResult, Verdict } from '@nucleon/core/run/runResult';
-import { VERDICTS } from '@nucleon/core/run/runResult';
+import type { RunResult } from '@nucleon/core/documents/runResult';
+import type { Verdict } from '@nucleon/core/documents/choices';
+import { VERDICTS } from '@nucleon/core/documents/choices';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import Papa from 'papaparse';
 
@@ -164,26 +164,22 @@ function pastRun(
 ): ReadRun | null {
   const key = idOf(JSON.stringify(row));
   const sideMm = 8 * diameterMm;
-  const file: JobFile = {
-    format: 'nucleon-job',
-    version: 1,
-    job: { id: key, name: 'From a list' },
-    pieces: [
-      {
-        id: key,
-        name: 'Piece',
-        form: 'sheet',
-        material,
-        thicknessMm,
-        outline: { kind: 'rectangle', widthMm: sideMm, heightMm: sideMm },
-        glassTreatment: 'annealed',
-        holes: [
-          { id: key, xMm: sideMm / 2, yMm: sideMm / 2, diameterMm, depth: { kind: 'through' } },
-        ],
-      },
-    ],
-  };
-  const planned = makePlan(file, key);
+  const planned = makePlan({
+    job: {},
+    piece: {
+      id: key,
+      name: 'Piece',
+      form: 'sheet',
+      material,
+      thicknessMm,
+      outline: { kind: 'rectangle', widthMm: sideMm, heightMm: sideMm },
+      glassTreatment: 'annealed',
+    },
+    hole: { id: key, xMm: sideMm / 2, yMm: sideMm / 2, diameterMm, depth: { kind: 'through' } },
+    kit: {},
+    materials: [],
+    habits: {},
+  });
   if (planned.kind === 'faulty') return null;
   const { reasons: _reasons, ...plan } = planned.plan;
   const events: RunEvent[] = [];

@@ -1,6 +1,7 @@
-import { faceOutline, type Outline } from '@nucleon/core/geometry/outline';
-import type { Hole, Piece } from '@nucleon/core/job/job';
-import type { KeepOff } from '@nucleon/core/job/place';
+import { faceOutline } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
+import type { Hole } from '@nucleon/core/documents/hole';
+import type { Piece, KeepOff } from '@nucleon/core/documents/piece';
 import { middleOf } from '@nucleon/core/layout/clearDistances';
 
 export type SheetFace = 'face' | 'base';
@@ -21,14 +22,13 @@ export interface Sheet {
 }
 
 /** The face that has holes, or the one asked for. */
-export function sheetOf(piece: Piece, face?: SheetFace): Sheet {
+export function sheetOf(piece: Piece, holes: readonly Hole[], face?: SheetFace): Sheet {
   const onBase = (hole: Hole): boolean => hole.face === 'base';
-  const base =
-    face === undefined ? piece.holes.length > 0 && piece.holes.every(onBase) : face === 'base';
+  const base = face === undefined ? holes.length > 0 && holes.every(onBase) : face === 'base';
   return {
     name: piece.name,
     outline: faceOutline(piece.outline, base ? 'base' : 'top'),
-    holes: piece.holes
+    holes: holes
       .filter((hole) => onBase(hole) === base)
       .map((hole, index) => ({
         label: hole.label?.trim() || `Hole ${index + 1}`,

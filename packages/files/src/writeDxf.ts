@@ -1,5 +1,6 @@
 import { Colors, DxfWriter, LWPolylineFlags, Units, point2d, point3d } from '@tarikjabiri/dxf';
-import { freeEdges, type Outline } from '@nucleon/core/geometry/outline';
+import { freeEdges } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
 import { boundingBox } from '@nucleon/core/geometry/outline';
 import { HOLE_LAYER, OUTLINE_LAYER } from './drawnFile';
 import type { Sheet } from './sheet';

@@ -1,23 +1,14 @@
 import { PDFDocument, StandardFonts, type PDFFont } from 'pdf-lib';
 import type { PointMm } from '@nucleon/core/geometry/arc';
-import { extent, freeEdges, boundingBox, type Outline } from '@nucleon/core/geometry/outline';
-import type { KeepOffShape } from '@nucleon/core/job/place';
+import { extent, freeEdges, boundingBox } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
+import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import { isRound, layFlat, wrappedRim } from '@nucleon/core/layout/wrap';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import type { Sheet, SheetHole } from './sheet';
-import {
-  FOOT_MM,
-  MARGIN_MM,
-  MOST_PAGES,
-  OVERLAP_MM,
-  PAPERS,
-  tileName,
-  tilesFor,
-  type PaperId,
-  type Tile,
-} from './tiles';
+import { FOOT_MM, MARGIN_MM, MOST_PAGES, OVERLAP_MM, PAPERS, tileName, tilesFor, type PaperId, type Tile } from './tiles';
 
 export interface PdfChoice {
   readonly paper: PaperId;

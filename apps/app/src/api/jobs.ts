@@ -7,7 +7,7 @@ import type {
   Put,
   StoredJob,
 } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { infiniteQueryOptions, queryOptions } from '@tanstack/react-query';
 import { fetchBlob, fetchJson } from './fetchJson';
 import { putOnce } from './putOnce';

@@ -6,7 +6,7 @@ import type {
   RunPhoto,
   StoredRun,
 } from '@nucleon/contract/wire';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunOutcome } from '@nucleon/core/run/runOutcome';
 import { infiniteQueryOptions, keepPreviousData } from '@tanstack/react-query';
 import { BASE, fetchJson } from './fetchJson';

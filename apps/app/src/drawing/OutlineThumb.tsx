@@ -1,7 +1,8 @@
 import { useTheme } from '@tamagui/core';
-import { boundingBox, faceOutline, type Outline } from '@nucleon/core/geometry/outline';
-import type { Hole } from '@nucleon/core/job/job';
-import type { MaterialClass } from '@nucleon/core/materials/material';
+import { boundingBox, faceOutline } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
+import type { Hole } from '@nucleon/core/documents/hole';
+import type { MaterialClass } from '@nucleon/core/documents/choices';
 import { Circle, Path, Svg } from 'react-native-svg';
 import { useThemeName } from '../features/display/displayStore';
 import { BODIES } from '../ui/palette';

@@ -1,5 +1,6 @@
 import { arcOf } from '@nucleon/core/geometry/arc';
-import { boundingBox, polygonSides, type Outline } from '@nucleon/core/geometry/outline';
+import { boundingBox, polygonSides } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
 
 interface To {
   readonly X: (mm: number) => number;

@@ -1,4 +1,4 @@
-import { describeLimit, type NumberLimit } from '@nucleon/contract/limits';
+import { describeLimit, type NumberLimit } from '@nucleon/core/documents/limits';
 import { useState } from 'react';
 import { TextBox } from './TextBox';
 

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 
 /** The hole that is asked about, as it stands on the screen. */

@@ -1,5 +1,5 @@
-import type { JobFile } from '@nucleon/core/job/job';
-import type { Bit } from '@nucleon/core/job/kit';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { Bit } from '@nucleon/core/documents/kit';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import type { BitsCsvOutcome } from '@nucleon/files/bitsCsv';

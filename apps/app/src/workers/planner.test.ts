@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { METRIC } from '@nucleon/core/units/unitSystem';
 import { workerPlanner, type TaskReply, type TaskRequest } from './planner';
 

@@ -8,7 +8,7 @@ import {
   type WorkingWindow,
 } from '@nucleon/core/choice/workingWindow';
 import type { Fault } from '@nucleon/core/job/fault';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { contextOf } from '@nucleon/core/plan/makePlan';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import { contours } from 'd3-contour';

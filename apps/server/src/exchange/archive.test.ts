@@ -1,5 +1,5 @@
 import type { JobDetail, JobImported } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';

@@ -2,7 +2,7 @@ import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
 import { checkJobData } from '@nucleon/contract/readJobFile';
 import type { JobImported } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import express, { Router, type Request, type Response } from 'express';
 import { validate as isUuid } from 'uuid';
 import { transact } from '../database/transact';

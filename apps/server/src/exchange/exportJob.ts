@@ -1,6 +1,8 @@
 import { MOST_FAULTS } from '@nucleon/contract/validator';
 import { checkJob } from '@nucleon/core/job/checkJob';
-import type { Hole, JobFile, Piece } from '@nucleon/core/job/job';
+import type { Hole } from '@nucleon/core/documents/hole';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { Piece } from '@nucleon/core/documents/piece';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { holeEntity, type HoleRow } from '../holes/holeEntity';
 import { holeOf } from '../holes/holeMapping';

@@ -1,5 +1,5 @@
-import type { JobFile } from '@nucleon/core/job/job';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { In, type EntityManager } from 'typeorm';
 import { runEventEntity } from '../runs/runEntities';
 

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { In, type EntityManager } from 'typeorm';
 import { photoEntity } from '../photos/photoEntity';
 import { runEntity, runPhotoEntity } from '../runs/runEntities';

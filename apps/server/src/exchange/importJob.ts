@@ -1,6 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Bit, Hole, JobFile, Machine, Piece, Setup } from '@nucleon/core/job/job';
-import { KIT_PART_SORTS, type KitPartSort } from '@nucleon/contract/kitSchema';
+import type { Bit, Machine } from '@nucleon/core/documents/kit';
+import type { Hole } from '@nucleon/core/documents/hole';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { Piece } from '@nucleon/core/documents/piece';
+import type { Setup } from '@nucleon/core/documents/setup';
+import { KIT_PART_SORTS, type KitPartSort } from '@nucleon/core/documents/kit';
 import { validate as isUuid } from 'uuid';
 import { In, IsNull, type EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';

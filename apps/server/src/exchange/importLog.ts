@@ -1,5 +1,5 @@
-import type { JobFile } from '@nucleon/core/job/job';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { runEntity } from '../runs/runEntities';
 import { storeEvents } from '../runs/storeEvents';
 import type { ImportTools } from './importTools';

@@ -1,7 +1,7 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { readJobFile } from '@nucleon/contract/readJobFile';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { DataSource, EntitySchema } from 'typeorm';
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import type { VersionedRow } from '../database/columns';
@@ -13,7 +13,7 @@ import { holeContent } from '../holes/holeMapping';
 import { jobEntity } from '../jobs/jobEntity';
 import { jobContent } from '../jobs/jobMapping';
 import { bitEntity } from '../kit/bitEntity';
-import { KIT_PART_SORTS } from '@nucleon/contract/kitSchema';
+import { KIT_PART_SORTS } from '@nucleon/core/documents/kit';
 import { bitContent, machineContent, partContent } from '../kit/kitMapping';
 import { kitPartEntity } from '../kit/kitPartEntity';
 import { machineEntity } from '../kit/machineEntity';

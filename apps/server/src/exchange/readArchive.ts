@@ -1,6 +1,6 @@
 import { buffer } from 'node:stream/consumers';
 import { checkJobData } from '@nucleon/contract/readJobFile';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { fromBufferPromise, type Entry, type ZipFile } from 'yauzl';
 import { readJson } from '../http/jsonBody';
 import { faultyProblem, Problem } from '../http/problem';

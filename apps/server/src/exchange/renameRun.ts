@@ -1,4 +1,4 @@
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 
 /** The event with job, piece, hole and bit called by other ids; only the opening names them. */
 export function renameRun(event: RunEvent, renamed: (id: string) => string): RunEvent {

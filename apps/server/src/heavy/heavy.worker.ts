@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { heavyTasks, type HeavyTasks } from './tasks';
 
 const tasks = heavyTasks();

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { heavyTasks, type HeavyTasks } from './tasks';
 
 /** The heavy tasks, away from the thread that answers requests. */

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { assessHole, type HoleRisk } from '@nucleon/core/plan/assessHole';
 import { makePlan, type PlanOutcome } from '@nucleon/core/plan/makePlan';
 import { rememberingBender } from '@nucleon/core/plate/bender';

@@ -1,5 +1,6 @@
-import type { HazardCheck, Hole, HoleDepth, Setup } from '@nucleon/core/job/job';
-import type { HoleMark } from '@nucleon/core/job/place';
+import type { HazardCheck } from '@nucleon/core/documents/hazardCheck';
+import type { Hole, HoleDepth, HoleMark } from '@nucleon/core/documents/hole';
+import type { Setup } from '@nucleon/core/documents/setup';
 import { EntitySchema } from 'typeorm';
 import {
   double,

@@ -1,6 +1,6 @@
 import { holeFields } from '@nucleon/contract/jobFileSchema';
 import type { StoredHole } from '@nucleon/contract/wire';
-import type { Hole } from '@nucleon/core/job/job';
+import type { Hole } from '@nucleon/core/documents/hole';
 import { fieldsBeside, present } from '../database/present';
 import type { Content } from '../database/putVersioned';
 import { KEPT_BY_SERVER } from '../database/wireFields';

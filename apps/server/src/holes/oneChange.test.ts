@@ -5,7 +5,7 @@ import type {
   ProblemBody,
   StoredHole,
 } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { Plan } from '@nucleon/core/plan/plan';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';

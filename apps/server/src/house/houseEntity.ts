@@ -1,4 +1,4 @@
-import type { House } from '@nucleon/core/job/place';
+import type { House } from '@nucleon/core/documents/house';
 import { EntitySchema } from 'typeorm';
 import {
   foreignId,

@@ -1,6 +1,6 @@
 import { houseFields, putSchema } from '@nucleon/contract/jobFileSchema';
 import { validator } from '@nucleon/contract/validator';
-import type { House } from '@nucleon/core/job/place';
+import type { House } from '@nucleon/core/documents/house';
 import { Router } from 'express';
 import { lockKit } from '../database/locks';
 import { fieldsBeside } from '../database/present';

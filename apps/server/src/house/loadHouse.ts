@@ -1,5 +1,5 @@
 import type { StoredHouse } from '@nucleon/contract/wire';
-import type { House } from '@nucleon/core/job/place';
+import type { House } from '@nucleon/core/documents/house';
 import type { EntityManager } from 'typeorm';
 import { present } from '../database/present';
 import { THE_WORKSHOP_ID } from '../database/workshop';

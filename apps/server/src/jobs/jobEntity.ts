@@ -1,5 +1,5 @@
-import type { HazardCheck } from '@nucleon/core/job/job';
-import type { Material } from '@nucleon/core/materials/material';
+import type { HazardCheck } from '@nucleon/core/documents/hazardCheck';
+import type { Material } from '@nucleon/core/documents/material';
 import { EntitySchema } from 'typeorm';
 import {
   foreignId,

@@ -1,6 +1,6 @@
 import { jobFields } from '@nucleon/contract/jobFileSchema';
 import type { JobWithMaterials, StoredJob } from '@nucleon/contract/wire';
-import type { JobHeader } from '@nucleon/core/job/job';
+import type { JobHeader } from '@nucleon/core/documents/job';
 import { fieldsBeside, present } from '../database/present';
 import { KEPT_BY_SERVER } from '../database/wireFields';
 import { THE_WORKSHOP_ID } from '../database/workshop';

@@ -1,4 +1,4 @@
-import type { Bit } from '@nucleon/core/job/job';
+import type { Bit } from '@nucleon/core/documents/kit';
 import { EntitySchema } from 'typeorm';
 import {
   double,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { StoredBit, StoredHouse } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { rememberingBend } from '@nucleon/core/plate/bender';
 import { assessHole } from '@nucleon/core/plan/assessHole';
 import type { Plan } from '@nucleon/core/plan/plan';

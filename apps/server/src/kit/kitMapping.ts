@@ -1,11 +1,6 @@
-import {
-  bitFields,
-  KIT_PART_FIELDS,
-  machineFields,
-  type KitPartSort,
-} from '@nucleon/contract/kitSchema';
+import { bitFields, KIT_PART_FIELDS, machineFields } from '@nucleon/contract/kitSchema';
+import type { KitPartSort, Bit, Kit, Machine } from '@nucleon/core/documents/kit';
 import type { StoredBit, StoredMachine, Versioned } from '@nucleon/contract/wire';
-import type { Bit, Kit, Machine } from '@nucleon/core/job/kit';
 import type { VersionedRow } from '../database/columns';
 import { fieldsBeside, present } from '../database/present';
 import type { Content } from '../database/putVersioned';

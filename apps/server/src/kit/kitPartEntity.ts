@@ -1,4 +1,4 @@
-import type { KitPartSort } from '@nucleon/contract/kitSchema';
+import type { KitPartSort } from '@nucleon/core/documents/kit';
 import { EntitySchema } from 'typeorm';
 import { foreignId, json, text, versionedColumns, type VersionedRow } from '../database/columns';
 

@@ -1,16 +1,11 @@
 import { putSchema } from '@nucleon/contract/jobFileSchema';
-import {
-  bitFields,
-  KIT_PART_FIELDS,
-  KIT_PART_SORTS,
-  machineFields,
-  type KitPartSort,
-} from '@nucleon/contract/kitSchema';
+import { bitFields, KIT_PART_FIELDS, machineFields } from '@nucleon/contract/kitSchema';
+import { KIT_PART_SORTS, type KitPartSort } from '@nucleon/core/documents/kit';
 import { validator, type Validated } from '@nucleon/contract/validator';
 import { id, list, object } from '@nucleon/contract/schemaParts';
 import type { NewBits, Page, Put, StoredBit, StoredMachine } from '@nucleon/contract/wire';
 import { checkJob } from '@nucleon/core/job/checkJob';
-import type { Kit } from '@nucleon/core/job/job';
+import type { Kit } from '@nucleon/core/documents/kit';
 import { Router } from 'express';
 import { In, IsNull, type EntityManager, type EntitySchema } from 'typeorm';
 import type { VersionedRow } from '../database/columns';
@@ -25,15 +20,7 @@ import { faultyProblem } from '../http/problem';
 import { forgetAllPlans, forgetPlansWithKit } from '../plans/storePlans';
 import type { ServerContext } from '../serverContext';
 import { bitEntity, type BitRow } from './bitEntity';
-import {
-  bitContent,
-  machineContent,
-  partContent,
-  storedBit,
-  storedMachine,
-  storedPart,
-  type KitPart,
-} from './kitMapping';
+import { bitContent, machineContent, partContent, storedBit, storedMachine, storedPart, type KitPart } from './kitMapping';
 import { kitPartEntity } from './kitPartEntity';
 import { machineEntity } from './machineEntity';
 

@@ -1,5 +1,5 @@
-import type { Machine } from '@nucleon/core/job/job';
-import type { MachineSpeeds } from '@nucleon/core/machines/machineSpeeds';
+import type { Machine } from '@nucleon/core/documents/kit';
+import type { MachineSpeeds } from '@nucleon/core/documents/machineSpeeds';
 import { EntitySchema } from 'typeorm';
 import {
   foreignId,

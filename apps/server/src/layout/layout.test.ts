@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { JobDetail, PieceLayout, ProblemBody, StoredHouse } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';

@@ -1,6 +1,6 @@
-import type { Outline } from '@nucleon/core/geometry/outline';
-import type { HazardCheck, Knowing, Layer, Piece, Possibility } from '@nucleon/core/job/job';
-import type { Datum, KeepOff, PiecePhoto, ServiceBand } from '@nucleon/core/job/place';
+import type { Outline } from '@nucleon/core/documents/outline';
+import type { HazardCheck } from '@nucleon/core/documents/hazardCheck';
+import type { Knowing, Layer, Piece, Possibility, Datum, KeepOff, PiecePhoto, ServiceBand } from '@nucleon/core/documents/piece';
 import { EntitySchema } from 'typeorm';
 import {
   double,

@@ -1,6 +1,6 @@
 import { pieceFields } from '@nucleon/contract/jobFileSchema';
 import type { StoredPiece } from '@nucleon/contract/wire';
-import type { Piece } from '@nucleon/core/job/job';
+import type { Piece } from '@nucleon/core/documents/piece';
 import { fieldsBeside, present } from '../database/present';
 import type { Content } from '../database/putVersioned';
 import { KEPT_BY_SERVER } from '../database/wireFields';
@@ -36,9 +36,9 @@ const PLAIN = [
   'photo',
 ] as const satisfies readonly (keyof PieceRow & keyof Piece)[];
 
-export function pieceOf(row: PieceRow): Omit<Piece, 'holes'> {
+export function pieceOf(row: PieceRow): Piece {
   const fields = Object.fromEntries(PLAIN.map((name) => [name, row[name]]));
-  return { ...row.extra, ...present({ id: row.id, ...fields }) } as Omit<Piece, 'holes'>;
+  return { ...row.extra, ...present({ id: row.id, ...fields }) } as Piece;
 }
 
 export const storedPiece = (row: PieceRow): StoredPiece => ({
@@ -49,7 +49,7 @@ export const storedPiece = (row: PieceRow): StoredPiece => ({
 });
 
 export function pieceContent(
-  body: Omit<Piece, 'id' | 'holes'>,
+  body: Omit<Piece, 'id'>,
   jobId: string,
   position: number,
 ): Content<PieceRow> {

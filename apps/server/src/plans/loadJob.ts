@@ -1,5 +1,7 @@
-import type { Bit, Hole, JobFile, Machine } from '@nucleon/core/job/job';
-import type { House } from '@nucleon/core/job/place';
+import type { Bit, Machine } from '@nucleon/core/documents/kit';
+import type { Hole } from '@nucleon/core/documents/hole';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { House } from '@nucleon/core/documents/house';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { holeEntity, type HoleRow } from '../holes/holeEntity';
 import { holeOf } from '../holes/holeMapping';

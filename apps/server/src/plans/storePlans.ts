@@ -1,6 +1,6 @@
 import type { PlanHeadline } from '@nucleon/contract/wire';
 import type { Fault } from '@nucleon/core/job/fault';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { MATERIAL_DATA_VERSION } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';

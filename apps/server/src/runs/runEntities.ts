@@ -1,4 +1,4 @@
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { BitUse, RunRecord } from '@nucleon/core/run/runRecord';
 import { EntitySchema } from 'typeorm';
 import { foreignId, idColumn, int, json, maybeJson, maybeText, text } from '../database/columns';

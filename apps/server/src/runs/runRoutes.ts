@@ -3,7 +3,7 @@ import { pipeline } from 'node:stream/promises';
 import { POST_EVENTS_SCHEMA } from '@nucleon/contract/runSchema';
 import { validator } from '@nucleon/contract/validator';
 import type { EventsTaken, PostEvents, RunDetail } from '@nucleon/contract/wire';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { Router } from 'express';
 import { MoreThan } from 'typeorm';
 import { transact } from '../database/transact';

@@ -1,7 +1,7 @@
 import type { RunDetail, StoredBit } from '@nucleon/contract/wire';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { writeRun, planWith, type Written } from '@nucleon/core/run/runFixtures';
-import type { RunResult } from '@nucleon/core/run/runResult';
+import type { RunResult } from '@nucleon/core/documents/runResult';
 import { jobWith } from '@nucleon/core/plan/jobFixtures';
 import sharp from 'sharp';
 import request from 'supertest';

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EventsTaken } from '@nucleon/contract/wire';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { bitUse, runRecord, type RunRecord } from '@nucleon/core/run/runRecord';
 import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';

@@ -2,7 +2,8 @@ import { formatLength } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import { wornSharpness } from '../wear/sharpness';
 import { BIT_FAMILIES } from './bitFamilies';
-import type { Bit, BitState } from '../job/kit';
+import type { Bit } from '../documents/kit';
+import type { BitState } from '../documents/choices';
 
 /** The four looks at a bit before it meets a piece that matters. */
 export const BIT_LOOKS = {

@@ -1,4 +1,4 @@
-import type { Bit } from '../job/job';
+import type { Bit } from '../documents/kit';
 import { BIT_FAMILIES, type BitFamily, type BitFamilyId } from './bitFamilies';
 
 /** A bit with every dimension known: the person's own where given, else its family's. */

@@ -1,4 +1,5 @@
-import type { Bit, BitState, SharpnessNote } from '../job/kit';
+import type { Bit, SharpnessNote } from '../documents/kit';
+import type { BitState } from '../documents/choices';
 import { formatSignificant } from '../units/roundNumber';
 
 const STATES: Readonly<Record<BitState, string>> = {

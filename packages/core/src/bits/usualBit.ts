@@ -1,5 +1,5 @@
-import type { Shank } from '../couplings/connections';
-import type { Bit } from '../job/kit';
+import type { Shank } from '../documents/connection';
+import type { Bit } from '../documents/kit';
 import { MM_PER_INCH } from '../units/constants';
 import type { UnitSystem } from '../units/unitSystem';
 import { BIT_FAMILIES, type BitFamilyId } from './bitFamilies';

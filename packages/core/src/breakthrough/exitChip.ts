@@ -1,5 +1,5 @@
-import type { Hold } from '../job/choices';
-import type { Material } from '../materials/material';
+import type { Hold } from '../documents/choices';
+import type { Material } from '../documents/material';
 
 /** β in P = β·K·h^1.5, the edge-chipping law. */
 const EDGE_CHIPPING_β = 9.3;

@@ -1,4 +1,4 @@
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 import { forceForChipWidth, type ExitConditions } from './exitChip';
 
 export interface ExitForce {

@@ -1,4 +1,4 @@
-import type { Hole, JobFile, Piece } from '../job/job';
+import { type DrillCase, withHole } from '../job/drillCase';
 import { makePlan } from '../plan/makePlan';
 import type { Plan } from '../plan/plan';
 import type { Fit } from '../purposes/fit';
@@ -36,15 +36,13 @@ const RANK: Record<ChipVerdict, number> = {
  * and by how much the nearest others miss. Each is planned as it would be drilled.
  */
 export function bitsForPurpose(
-  file: JobFile,
-  piece: Piece,
-  hole: Hole,
+  drillCase: DrillCase,
   fit: Fit,
   units: UnitSystem,
 ): BitsForPurpose {
-  const { fitting, misses } = bitsForRange(fit.diameter, file.kit?.bits ?? []);
+  const { fitting, misses } = bitsForRange(fit.diameter, drillCase.kit.bits ?? []);
   const judged = fitting.map((owned): BitForPurpose => {
-    const plan = planWith(file, piece, hole, fit, owned, units);
+    const plan = planWith(drillCase, fit, owned, units);
     const chip = plan?.exitChipMm ?? null;
     const verdict = verdictOf(chip, fit.coverMm);
     return { ...owned, verdict, chip, text: fittingText(owned, verdict, chip, fit, units) };
@@ -62,20 +60,17 @@ export function bitsForPurpose(
 }
 
 function planWith(
-  file: JobFile,
-  piece: Piece,
-  hole: Hole,
+  drillCase: DrillCase,
   fit: Fit,
   { bit }: OwnedBit,
   units: UnitSystem,
 ): Plan | null {
-  const trial: Hole = {
-    ...hole,
+  const trial = withHole(drillCase, {
     diameterMm: bit.diameterMm,
     depth: fit.depth,
-    setup: { ...hole.setup, bit: bit.id, bits: [] },
-  };
-  const outcome = makePlan({ ...file, pieces: [{ ...piece, holes: [trial] }] }, hole.id, units);
+    setup: { ...drillCase.hole.setup, bit: bit.id, bits: [] },
+  });
+  const outcome = makePlan(trial, units);
   return outcome.kind === 'planned' ? outcome.plan : null;
 }
 

@@ -1,17 +1,15 @@
 import { MATERIALS } from '../materials/materials';
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { caseWith, type JobParts } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import { METRIC } from '../units/unitSystem';
 import { bitsForPurpose, verdictOf } from './bitsForPurpose';
 import { insteadOfDrilling } from './insteadOfDrilling';
 
 function scene(parts: JobParts) {
-  const file = jobWith(parts);
-  const piece = file.pieces[0];
-  const hole = piece?.holes[0];
-  const outcome = makePlan(file, 'hole');
-  if (!piece || !hole || outcome.kind !== 'planned') throw new Error('fixture');
-  return { file, piece, hole, plan: outcome.plan };
+  const drillCase = caseWith(parts);
+  const outcome = makePlan(drillCase);
+  if (outcome.kind !== 'planned') throw new Error('fixture');
+  return { ...drillCase, drillCase, plan: outcome.plan };
 }
 
 const fitting = (flangeDiameterMm: number, hold: 'press' | 'freehand') =>
@@ -27,9 +25,9 @@ const fitting = (flangeDiameterMm: number, hold: 'press' | 'freehand') =>
 
 describe('bits for a purpose', () => {
   it('takes those whose chips the gasket hides, and says by how much others miss', () => {
-    const { file, piece, hole, plan } = fitting(60, 'press');
+    const { drillCase, plan } = fitting(60, 'press');
     if (!plan.fit) throw new Error('no fit');
-    const found = bitsForPurpose(file, piece, hole, plan.fit, METRIC);
+    const found = bitsForPurpose(drillCase, plan.fit, METRIC);
     expect(found.fitting.map((one) => [one.bit.id, one.verdict])).toEqual([
       ['right', 'covered'],
       ['tube', 'covered'],
@@ -37,9 +35,9 @@ describe('bits for a purpose', () => {
     expect(found.misses[0]?.text).toBe('0.5 mm too small.');
   });
   it('rejects a bit whose chips the gasket cannot hide', () => {
-    const { file, piece, hole, plan } = fitting(33, 'freehand');
+    const { drillCase, plan } = fitting(33, 'freehand');
     if (!plan.fit) throw new Error('no fit');
-    const found = bitsForPurpose(file, piece, hole, plan.fit, METRIC);
+    const found = bitsForPurpose(drillCase, plan.fit, METRIC);
     expect(found.fitting.every((one) => one.verdict === 'not-covered')).toBe(true);
     expect(found.fitting[0]?.text).toMatch(/^Rejected: chips of about .* the part hides 0\.25 mm/);
   });

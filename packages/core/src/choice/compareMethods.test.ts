@@ -1,11 +1,11 @@
 import { makePlan } from '../plan/makePlan';
-import { jobWith, type JobParts } from '../plan/jobFixtures';
-import type { House } from '../job/place';
+import { caseIn, caseWith, jobWith, type JobParts } from '../plan/jobFixtures';
+import type { House } from '../documents/house';
 import { compareMethods, type Comparison, type QuestionId } from './compareMethods';
 
 const compare = (parts: JobParts = {}, house?: House): readonly Comparison[] => {
   const file = { ...jobWith(parts), ...(house ? { house } : {}) };
-  const found = compareMethods(file, 'hole');
+  const found = compareMethods(caseIn(file));
   if (found.kind === 'faulty') throw new Error(JSON.stringify(found.faults));
   return found.comparisons;
 };
@@ -18,7 +18,7 @@ const one = (id: QuestionId, parts: JobParts = {}) => {
 it('shows each way as the plan it becomes when picked', () => {
   for (const comparison of compare()) {
     for (const { setup, outcome } of comparison.methods) {
-      const planned = makePlan(jobWith({ setup }), 'hole');
+      const planned = makePlan(caseWith({ setup }));
       if (planned.kind === 'faulty') throw new Error('faulty');
       expect(planned.plan.drillTimeS?.p50).toBeCloseTo(outcome?.timeS?.p50 ?? NaN, 9);
       expect(planned.plan.exitChipMm?.p50).toBeCloseTo(outcome?.chipMm?.p50 ?? NaN, 9);
@@ -41,7 +41,7 @@ it('marks the way that is planned now', () => {
 });
 
 it('shows what is planned now with the plan’s own figures, to the machine', () => {
-  const planned = makePlan(jobWith(), 'hole');
+  const planned = makePlan(caseWith());
   if (planned.kind === 'faulty') throw new Error('faulty');
   for (const { methods } of compare()) {
     for (const { current, outcome } of methods) {
@@ -80,7 +80,7 @@ it('a house habit settles what the person left open, and nothing else', () => {
       }),
     })),
   };
-  const planned = makePlan(open, 'hole');
+  const planned = makePlan(caseIn(open));
   if (planned.kind === 'faulty') throw new Error('faulty');
   expect(planned.plan.setup.supportKind).toBe('sacrificial-hard');
   expect(planned.plan.reasons['support']?.text).toBe('Your house habit.');
@@ -89,17 +89,14 @@ it('a house habit settles what the person left open, and nothing else', () => {
 
 it('knows what of the kit a way needs, and what is missing', () => {
   const file = jobWith();
-  const found = compareMethods(
-    {
+  const found = compareMethods(caseIn({
       ...file,
       kit: {
         ...file.kit,
         supports: [{ id: 's', name: 'Offcut', kind: 'sacrificial-hard' }],
         guides: [{ id: 'g', name: 'Wide board', kind: 'board', boreMm: 40 }],
       },
-    },
-    'hole',
-  );
+    }));
   if (found.kind === 'faulty') throw new Error('faulty');
   const way = (question: string, id: string) =>
     found.comparisons

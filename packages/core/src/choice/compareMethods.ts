@@ -1,9 +1,11 @@
+import { type DrillCase, withSetup } from '../job/drillCase';
 import type { Fault } from '../job/fault';
-import type { Hole, JobFile, Piece, Setup } from '../job/job';
+import type { Setup } from '../documents/setup';
 import { MACHINE_KINDS } from '../machines/machineKinds';
-import { contextOf, findHole } from '../plan/makePlan';
+import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
-import { SCHOOL_IDS, SCHOOLS, takeWay, type School, type SchoolId } from '../plan/schools';
+import { SCHOOLS, takeWay, type School } from '../plan/schools';
+import { SCHOOL_IDS, type SchoolId } from '../documents/choices';
 import { bendLater, type Bend } from '../plate/bender';
 import { oddsInWords } from '../risk/oddsWords';
 import { formatDuration, formatForce } from '../units/formatQuantity';
@@ -57,19 +59,18 @@ export type CompareOutcome =
 
 /** Every dispute that arises on this hole, its ways side by side with all else as planned. */
 export function compareMethods(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   units: UnitSystem = METRIC,
   bend: Bend = bendLater,
 ): CompareOutcome {
-  const { piece, hole } = findHole(file, holeId);
-  const now = contextOf(file, holeId, units, bend);
+  const { piece, hole } = drillCase;
+  const now = contextOf(drillCase, units, bend);
   if (now.kind === 'faulty') return now;
   const asks = SCHOOL_IDS.filter((id) => {
     const school: School = SCHOOLS[id];
     return school.arises(piece) && (id !== 'sides' || hole.depth.kind === 'through');
   });
-  const scene: Scene = { file, piece, hole, now: now.context, units, bend };
+  const scene: Scene = { drillCase, now: now.context, units, bend };
   const steps = compareSteps(scene);
   return {
     kind: 'compared',
@@ -78,16 +79,14 @@ export function compareMethods(
 }
 
 interface Scene {
-  readonly file: JobFile;
-  readonly piece: Piece;
-  readonly hole: Hole;
+  readonly drillCase: DrillCase;
   readonly now: PlanContext;
   readonly units: UnitSystem;
   readonly bend: Bend;
 }
 
 /** The setup as it stands, with what the planner chose written in, so that all else stays equal. */
-function settledSetup({ hole, now }: Scene): Setup {
+function settledSetup({ drillCase: { hole }, now }: Scene): Setup {
   const { setup } = now;
   return {
     ...hole.setup,
@@ -124,13 +123,12 @@ function compareSchool(scene: Scene, id: SchoolId): Comparison {
     note: school.note,
     methods,
     rememberable: true,
-    habit: scene.file.house?.habits?.[id] ?? null,
+    habit: scene.drillCase.habits.habits?.[id] ?? null,
   });
 }
 
 /** What is owned that a way needs: a backing of its kind, a guide that fits the bit, a press. */
-function haveFor({ file, now }: Scene, change: Partial<Setup>): string | null {
-  const kit = file.kit ?? {};
+function haveFor({ drillCase: { kit }, now }: Scene, change: Partial<Setup>): string | null {
   const inUse = <T extends { readonly retired?: boolean }>(list: readonly T[] = []): readonly T[] =>
     list.filter((one) => !one.retired);
   const D = now.setup.finishing.geometry.diameterMm;
@@ -153,7 +151,7 @@ const GUIDE_PLAY_MM = 1;
 
 /** In steps or straight: computed over the bits owned. */
 function compareSteps(scene: Scene): Comparison | null {
-  const chain = stepChain(scene.file, scene.hole.id, scene.units);
+  const chain = stepChain(scene.drillCase, scene.units);
   if (chain.kind !== 'chosen' || chain.choice.stepped === null) return null;
   const settled = settledSetup(scene);
   const { bit: _bit, bits: _bits, ...rest } = settled;
@@ -195,14 +193,13 @@ function compareSteps(scene: Scene): Comparison | null {
 }
 
 function method(
-  { file, piece, hole, units, bend }: Scene,
+  { drillCase, units, bend }: Scene,
   shown: Omit<Method, 'outcome' | 'fault' | 'bestIn'>,
 ): Method {
-  const trial = { ...file, pieces: [{ ...piece, holes: [{ ...hole, setup: shown.setup }] }] };
-  const worked = contextOf(trial, hole.id, units, bend);
+  const worked = contextOf(withSetup(drillCase, shown.setup), units, bend);
   return worked.kind === 'faulty'
     ? { ...shown, outcome: null, fault: worked.faults[0]?.message ?? null, bestIn: [] }
-    : { ...shown, outcome: outcomeOf(worked.context, file.house), fault: null, bestIn: [] };
+    : { ...shown, outcome: outcomeOf(worked.context, drillCase.habits), fault: null, bestIn: [] };
 }
 
 /** A way is what is done now when each thing it changes is so already; measures do not count. */

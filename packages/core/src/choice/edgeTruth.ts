@@ -1,7 +1,8 @@
+import { type DrillCase, withHole } from '../job/drillCase';
 import { distance, type PointMm } from '../geometry/arc';
 import { distanceToEdge, isOnFace, nearestOnEdge, outlineCentre } from '../geometry/outline';
-import type { JobFile } from '../job/job';
-import type { EdgeRuleId, JudgedRule } from '../layout/edgeRules';
+import type { JudgedRule } from '../layout/edgeRules';
+import type { EdgeRuleId } from '../documents/choices';
 import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import type { Bend } from '../plate/bender';
@@ -52,13 +53,12 @@ const LADDER = [0.5, 1, 1.5, 2, 3, 4, 6, 9] as const;
  * the same force, bed and bit. A rule may still be wise where stress does not ask for it.
  */
 export function edgeTruth(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   judged: readonly JudgedRule[],
   bend: Bend,
   units: UnitSystem,
 ): EdgeTruthOutcome {
-  const worked = contextOf(file, holeId, units, bend);
+  const worked = contextOf(drillCase, units, bend);
   if (worked.kind === 'faulty') return { kind: 'untold', why: worked.faults[0]?.message ?? '' };
   const { context } = worked;
   if (context.bending.kind !== 'bent')
@@ -70,7 +70,7 @@ export function edgeTruth(
     .filter((mm) => mm <= way.mostMm)
     .sort((a, b) => a - b);
   const curve = distances.flatMap(
-    (clearMm) => pointAt(file, context, way.at(clearMm), clearMm, bend) ?? [],
+    (clearMm) => pointAt(drillCase, context, way.at(clearMm), clearMm, bend) ?? [],
   );
   const deep = curve.at(-1);
   if (!deep || curve.length < 2)
@@ -122,14 +122,13 @@ function inwards({ piece, hole, setup }: PlanContext): Inwards | null {
 }
 
 function pointAt(
-  file: JobFile,
-  { piece, hole, units }: PlanContext,
+  drillCase: DrillCase,
+  { units }: PlanContext,
   place: PointMm,
   clearMm: number,
   bend: Bend,
 ): EdgePoint | null {
-  const trial = { ...file, pieces: [{ ...piece, holes: [{ ...hole, ...place }] }] };
-  const worked = contextOf(trial, hole.id, units, bend);
+  const worked = contextOf(withHole(drillCase, place), units, bend);
   if (worked.kind === 'faulty' || worked.context.bending.kind !== 'bent') return null;
   const { bending, crack } = worked.context;
   return { clearMm, bendingMpa: bending.stressMpa, stressMpa: crack.stressMpa, odds: crack.total };

@@ -1,8 +1,8 @@
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { caseWith, type JobParts } from '../plan/jobFixtures';
 import { hireOrBuy, MOST_HOLES, type HirePrices } from './hireOrBuy';
 
 const weigh = (parts: JobParts = {}, prices: Partial<HirePrices> = {}) => {
-  const found = hireOrBuy(jobWith(parts), 'hole', prices);
+  const found = hireOrBuy(caseWith(parts), prices);
   if (found.kind === 'faulty') throw new Error(JSON.stringify(found.faults));
   return found.hireOrBuy;
 };

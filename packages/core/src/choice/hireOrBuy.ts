@@ -1,11 +1,11 @@
+import { withSetup, type DrillCase } from '../job/drillCase';
 import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamilyId } from '../bits/bitFamilies';
 import { bitPrice, usualBit } from '../bits/usualBit';
 import type { Fault } from '../job/fault';
-import type { Hole, JobFile } from '../job/job';
-import type { Bit, Machine } from '../job/kit';
+import type { Bit, Machine } from '../documents/kit';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 import { suits } from '../plan/assumeSetup';
-import { contextOf, findHole } from '../plan/makePlan';
+import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { formatDuration } from '../units/formatQuantity';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
@@ -65,13 +65,12 @@ const ORDERED_TRIP_MONEY = 20;
  * @param own prices that are known better than the usual ones
  */
 export function hireOrBuy(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   own: Partial<HirePrices> = {},
   units: UnitSystem = METRIC,
 ): HireOutcome {
-  const { hole } = findHole(file, holeId);
-  const asIs = contextOf(file, holeId, units);
+  const { hole, habits } = drillCase;
+  const asIs = contextOf(drillCase, units);
   if (asIs.kind === 'faulty') return asIs;
   const { piece, headline } = asIs.context;
   const building = piece.form === 'wall' || piece.form === 'floor';
@@ -82,7 +81,7 @@ export function hireOrBuy(
   const life = (family: BitFamilyId): number => BIT_FAMILIES[family].lifeDepthM[0];
   const good = byPrice.reduce((best, one) => (life(one) > life(best) ? one : best), cheap);
   const prices: HirePrices = {
-    hourMoney: file.house?.hourMoney ?? HOUR_MONEY,
+    hourMoney: habits.hourMoney ?? HOUR_MONEY,
     cheapBitMoney: price(cheap),
     goodBitMoney: price(good),
     rigDayMoney: building ? RIG_DAY_MONEY.building : RIG_DAY_MONEY.bench,
@@ -93,7 +92,7 @@ export function hireOrBuy(
   const rig: MachineKindId = building ? 'stand-core-drill' : 'bench-drill-press';
   const value = piece.valueMoney ?? PIECE_MONEY;
   const tried = (family: BitFamilyId, machine?: MachineKindId): Tried | null =>
-    tryWith(file, hole, family, machine, value, units);
+    tryWith(drillCase, family, machine, value, units);
   const cheapTry = tried(cheap);
   const goodTry = good === cheap ? null : tried(good);
   const rigTry = tried(good, rig);
@@ -137,44 +136,36 @@ function familiesFor({ hole, layers, depthPerSideMm }: PlanContext): BitFamilyId
 }
 
 function tryWith(
-  file: JobFile,
-  hole: Hole,
+  drillCase: DrillCase,
   family: BitFamilyId,
   machineKind: MachineKindId | undefined,
   value: number,
   units: UnitSystem,
 ): Tried | null {
+  const { hole, kit, habits } = drillCase;
+  const { hold, start, bits: _bits, ...setup } = hole.setup ?? {};
   const bit: Bit = { id: 'tried-bit', name: 'New bit', ...usualBit(family, hole.diameterMm) };
   const machine: Machine | null = machineKind
     ? { id: 'tried-machine', name: MACHINE_KINDS[machineKind].name, kind: machineKind }
     : null;
-  const { hold, start, bits: _bits, ...setup } = hole.setup ?? {};
-  const trial: Hole = {
-    ...hole,
-    setup: {
+  const trial: DrillCase = {
+    ...withSetup(drillCase, {
       ...setup,
       bit: bit.id,
       ...(machine
         ? { machine: machine.id }
         : { ...(hold ? { hold } : {}), ...(start ? { start } : {}) }),
-    },
-  };
-  const trialFile: JobFile = {
-    ...file,
+    }),
     kit: {
-      ...file.kit,
+      ...kit,
       bits: [bit],
-      machines: [...(file.kit?.machines ?? []), ...(machine ? [machine] : [])],
+      machines: [...(kit.machines ?? []), ...(machine ? [machine] : [])],
     },
-    pieces: file.pieces.map((piece) => ({
-      ...piece,
-      holes: piece.holes.map((one) => (one.id === hole.id ? trial : { ...one, setup: {} })),
-    })),
   };
-  const worked = contextOf(trialFile, hole.id, units);
+  const worked = contextOf(trial, units);
   if (worked.kind === 'faulty') return null;
   const { context } = worked;
-  const outcome = outcomeOf(context, file.house);
+  const outcome = outcomeOf(context, habits);
   if (!outcome.timeS) return null;
   return {
     perHoleS: outcome.timeS.p50 + ROUND_HOLE_S,

@@ -1,6 +1,6 @@
 import { judgeEdges } from '../layout/edgeRules';
 import { MATERIALS } from '../materials/materials';
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from '../plan/jobFixtures';
 import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { rimStory } from '../plan/rimStory';
@@ -14,7 +14,7 @@ import { cloudingOf, cloudingText, waterAdvice } from './waterAdvice';
 
 const bend = rememberingBend(30);
 const contextWith = (parts: JobParts): PlanContext => {
-  const worked = contextOf(jobWith(parts), 'hole', METRIC, bend);
+  const worked = contextOf(caseWith(parts), METRIC, bend);
   if (worked.kind === 'faulty') throw new Error(JSON.stringify(worked.faults));
   return worked.context;
 };
@@ -25,7 +25,7 @@ const POT = {
 } as const;
 
 it('ranks what a pane may lie on, firmest exits first, with what each asks', () => {
-  const outcome = rankSupports(jobWith(), 'hole', bend);
+  const outcome = rankSupports(caseWith(), bend);
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const { ranked } = outcome;
   const cost = ranked.map((one) => one.outcome.cost.totalMoney);
@@ -42,18 +42,14 @@ it('ranks what a pane may lie on, firmest exits first, with what each asks', () 
 });
 
 it('beds round ware in what follows it before anything flat', () => {
-  const outcome = rankSupports(
-    jobWith({ piece: POT, setup: { support: { kind: 'sponge' } } }),
-    'hole',
-    bend,
-  );
+  const outcome = rankSupports(caseWith({ piece: POT, setup: { support: { kind: 'sponge' } } }), bend);
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const follows = outcome.ranked.map(({ suits }) => suits);
   expect(follows.lastIndexOf(true)).toBeLessThan(follows.indexOf(false));
 });
 
 it('ranks the ways of wetting, and says why others cannot', () => {
-  const outcome = rankWater(jobWith(), 'hole', bend);
+  const outcome = rankWater(caseWith(), bend);
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const rise = (kind: string) => outcome.ranked.find((one) => one.kind === kind)?.tempRiseK ?? NaN;
   expect(rise('still-bath')).toBeLessThan(rise('bottle'));
@@ -149,7 +145,7 @@ it('sets the stress near an edge beside the rules of thumb', () => {
   const [hole] = piece?.holes ?? [];
   if (!piece || !hole) throw new Error('no hole');
   const judged = judgeEdges({ piece, material: MATERIALS['float-glass'], hole }, []);
-  const told = edgeTruth(file, 'hole', judged, bend, METRIC);
+  const told = edgeTruth(caseIn(file), judged, bend, METRIC);
   if (told.kind !== 'told') throw new Error(told.why);
   const stress = told.curve.map(({ bendingMpa }) => bendingMpa);
   expect(stress[0]).toBeGreaterThan(1.3 * (stress.at(-1) ?? 0));

@@ -1,5 +1,6 @@
-import type { Hole, Piece } from '../job/job';
-import type { Material } from '../materials/material';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
+import type { Material } from '../documents/material';
 import type { Plan, WarningCode } from '../plan/plan';
 import { oddsInWords } from '../risk/oddsWords';
 import type { PurposeKind } from '../purposes/purposes';

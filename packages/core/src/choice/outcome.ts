@@ -1,6 +1,6 @@
 import { bitPrice } from '../bits/usualBit';
 import { effortOf, type Effort } from '../effort/pressing';
-import type { House } from '../job/place';
+import type { House } from '../documents/house';
 import { normalCdf } from '../numeric/normal';
 import type { ChipSpread, TimeSpread, Warning } from '../plan/plan';
 import type { PlanContext } from '../plan/planContext';

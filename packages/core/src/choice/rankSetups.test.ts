@@ -1,6 +1,6 @@
-import type { Bit, Kit, Machine } from '../job/kit';
-import type { JobFile } from '../job/job';
-import { jobWith } from '../plan/jobFixtures';
+import type { Bit, Kit, Machine } from '../documents/kit';
+import type { JobFile } from '../documents/jobFile';
+import { caseIn, jobWith } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import { rankSetups, type Ranking } from './rankSetups';
 
@@ -27,7 +27,7 @@ const fileWith = (kit: Kit): JobFile => {
   };
 };
 const rank = (kit: Kit): Ranking => {
-  const found = rankSetups(fileWith(kit), 'hole');
+  const found = rankSetups(caseIn(fileWith(kit)));
   if (found.kind === 'faulty') throw new Error(JSON.stringify(found.faults));
   return found.ranking;
 };
@@ -52,7 +52,7 @@ it('ranks by expected cost, each as the plan it becomes', () => {
         holes: piece.holes.map((hole) => ({ ...hole, setup })),
       })),
     };
-    const planned = makePlan(chosen, 'hole');
+    const planned = makePlan(caseIn(chosen));
     if (planned.kind === 'faulty') throw new Error('faulty');
     expect(planned.plan.drillTimeS?.p50).toBeCloseTo(outcome.timeS?.p50 ?? NaN, 9);
     expect(planned.plan.crackProbability).toBeCloseTo(outcome.crackProbability, 12);

@@ -1,13 +1,15 @@
+import { type DrillCase, withSetup } from '../job/drillCase';
 import { COOLANTS, type CoolantId } from '../coolants/coolants';
 import { faceMaterial } from '../job/faceMaterial';
 import type { Fault } from '../job/fault';
-import type { Hole, JobFile, Piece, Setup } from '../job/job';
-import type { Bit, Coupling, Machine } from '../job/kit';
+import type { Hole } from '../documents/hole';
+import type { Setup } from '../documents/setup';
+import type { Bit, Coupling, Machine } from '../documents/kit';
 import { thicknessSpread } from '../job/thickness';
 import { MACHINE_KINDS } from '../machines/machineKinds';
 import { CAVITY, findMaterial } from '../materials/materials';
-import type { Material } from '../materials/material';
-import { contextOf, findHole } from '../plan/makePlan';
+import type { Material } from '../documents/material';
+import { contextOf } from '../plan/makePlan';
 import { resolveSetup } from '../plan/resolveSetup';
 import { isUsable } from '../plan/assumeSetup';
 import { SIZE_TOLERANCE_MM } from '../plan/resolvedSetup';
@@ -64,31 +66,30 @@ const OTHER_SIZES = 3;
  * impossible ones with what stands in the way. The order of the kit does not matter.
  */
 export function rankSetups(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   units: UnitSystem = METRIC,
   bend: Bend = bendLater,
 ): RankOutcome {
-  const { piece, hole } = findHole(file, holeId);
+  const { hole, kit } = drillCase;
   const scaled = scalingBend(bend);
-  const asIs = contextOf(file, holeId, units, scaled);
+  const asIs = contextOf(drillCase, units, scaled);
   if (asIs.kind === 'faulty') return asIs;
-  const bits = bitsOfSize(file, piece, hole, units);
-  const machines = (file.kit?.machines ?? []).filter((machine) => !machine.retired);
-  const couplings = (file.kit?.couplings ?? []).filter((one) => !one.retired);
+  const bits = bitsOfSize(drillCase, units);
+  const machines = (kit.machines ?? []).filter((machine) => !machine.retired);
+  const couplings = (kit.couplings ?? []).filter((one) => !one.retired);
 
   const ranked: Omit<RankedSetup, 'why'>[] = [];
   const impossible: ImpossibleSetup[] = [];
   for (const bit of bits.fitting) {
     for (const machine of machines) {
-      const tried = waterMeans(file, piece).map((water) => {
-        const trial = trialOf(file, piece, hole, { bit, machine, water, couplings, units });
+      const tried = waterMeans(drillCase).map((water) => {
+        const trial = trialOf(drillCase, { bit, machine, water, couplings, units });
         return { water, trial, obstacles: obstaclesTo(trial) };
       });
       const able = tried.filter(({ obstacles }) => obstacles.length === 0);
       for (const { water, trial } of able) {
         const setup = setupWith(hole, bit, machine, water);
-        const outcome = tryOut(file, piece, hole, setup, units, scaled);
+        const outcome = tryOut(drillCase, setup, units, scaled);
         if (outcome?.timeS)
           ranked.push({ bit, machine, water, couplings: chainOf(trial) ?? null, setup, outcome });
       }
@@ -137,13 +138,11 @@ const byCost = (a: Costed, b: Costed): number =>
 
 /** Bits that make this hole: within the part's range, else within half a millimetre. */
 function bitsOfSize(
-  file: JobFile,
-  piece: Piece,
-  hole: Hole,
+  { piece, hole, kit, materials }: DrillCase,
   units: UnitSystem,
 ): { fitting: readonly Bit[]; others: Ranking['otherSizes'] } {
-  const bits = (file.kit?.bits ?? []).filter((bit) => !bit.retired);
-  const face = faceMaterial(piece, file.customMaterials);
+  const bits = (kit.bits ?? []).filter((bit) => !bit.retired);
+  const face = faceMaterial(piece, materials);
   const { fit } = planPurpose(piece, hole, face, units);
   const range = fit?.diameter ?? {
     targetMm: hole.diameterMm,
@@ -171,26 +170,27 @@ interface Means {
   readonly units: UnitSystem;
 }
 
-function trialOf(file: JobFile, piece: Piece, hole: Hole, means: Means): Trial {
-  const face = faceMaterial(piece, file.customMaterials);
+function trialOf(drillCase: DrillCase, means: Means): Trial {
+  const { piece, hole, materials } = drillCase;
+  const face = faceMaterial(piece, materials);
   const setup = setupWith(hole, means.bit, means.machine, means.water);
-  const resolved = resolveSetup(file, piece, { ...hole, setup }, face);
+  const resolved = resolveSetup(withSetup(drillCase, setup), face);
   const depthMm =
     hole.depth.kind === 'through' ? thicknessSpread(piece).thickestMm : hole.depth.depthMm;
   return {
     ...means,
     piece,
     hole,
-    materials: [face, ...leafMaterials(file, piece)],
+    materials: [face, ...leafMaterials(drillCase)],
     backingMm: resolved.support.atThicknessMm,
     byHand: resolved.hold === 'freehand' || resolved.hold === 'guided',
     depthMm: resolved.sides === 'two' ? depthMm / 2 : depthMm,
   };
 }
 
-const leafMaterials = (file: JobFile, piece: Piece): Material[] =>
+const leafMaterials = ({ piece, materials }: DrillCase): Material[] =>
   (piece.layers ?? []).flatMap((layer) =>
-    layer.material === CAVITY ? [] : (findMaterial(layer.material, file.customMaterials) ?? []),
+    layer.material === CAVITY ? [] : (findMaterial(layer.material, materials) ?? []),
   );
 
 /** The hole's setup with these means, steered as this machine is unless a guide is made. */
@@ -218,21 +218,13 @@ const trayOf = (water: Setup['water']): Omit<NonNullable<Setup['water']>, 'kind'
 
 /** The hole as it would go with another setup; null where the job's own check refuses it. */
 export function tryOut(
-  file: JobFile,
-  piece: Piece,
-  hole: Hole,
+  drillCase: DrillCase,
   setup: Setup,
   units: UnitSystem,
   bend: Bend,
 ): Outcome | null {
-  const trial: Hole = { ...hole, setup };
-  const worked = contextOf(
-    { ...file, pieces: [{ ...piece, holes: [trial] }] },
-    hole.id,
-    units,
-    bend,
-  );
-  return worked.kind === 'faulty' ? null : outcomeOf(worked.context, file.house);
+  const worked = contextOf(withSetup(drillCase, setup), units, bend);
+  return worked.kind === 'faulty' ? null : outcomeOf(worked.context, drillCase.habits);
 }
 
 /** The ways of wetting that go with one bit and machine, best first, in the order of their best. */

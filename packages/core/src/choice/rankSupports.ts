@@ -1,6 +1,8 @@
+import { type DrillCase, withSetup } from '../job/drillCase';
 import type { Fault } from '../job/fault';
-import type { Hole, JobFile, Piece, Setup, SupportSetup } from '../job/job';
-import { contextOf, findHole } from '../plan/makePlan';
+import type { Piece } from '../documents/piece';
+import type { Setup, SupportSetup } from '../documents/setup';
+import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { stressText } from '../plan/stressOf';
 import type { Bend } from '../plate/bender';
@@ -46,17 +48,16 @@ export type SupportsOutcome =
  * each. Walls and floors lie on nothing, and rank nothing.
  */
 export function rankSupports(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   bend: Bend,
   units: UnitSystem = METRIC,
 ): SupportsOutcome {
-  const { piece, hole } = findHole(file, holeId);
-  const now = contextOf(file, holeId, units, bend);
+  const { piece } = drillCase;
+  const now = contextOf(drillCase, units, bend);
   if (now.kind === 'faulty') return now;
   if (piece.form === 'wall' || piece.form === 'floor')
     return { kind: 'ranked', ranked: [], barred: [] };
-  const scene = { file, piece, hole, now: now.context, bend, units };
+  const scene = { drillCase, now: now.context, bend, units };
   const tried = SUPPORT_IDS.flatMap((id) => tryOn(scene, id) ?? []);
   const ranked = tried
     .filter(({ bending }) => bending.kind !== 'trouble')
@@ -81,21 +82,19 @@ export function rankSupports(
 }
 
 interface Scene {
-  readonly file: JobFile;
-  readonly piece: Piece;
-  readonly hole: Hole;
+  readonly drillCase: DrillCase;
   readonly now: PlanContext;
   readonly bend: Bend;
   readonly units: UnitSystem;
 }
 
 function tryOn(scene: Scene, id: SupportId): (RankedSupport & { readonly text: string }) | null {
-  const { file, piece, hole, now, bend, units } = scene;
+  const { drillCase, now, bend, units } = scene;
+  const { piece, hole, kit, habits } = drillCase;
   const support: Support = SUPPORTS[id];
   const current = id === now.setup.support.id;
   const setup: Setup = { ...hole.setup, support: supportOf(hole.setup?.support, id, current) };
-  const trial = { ...file, pieces: [{ ...piece, holes: [{ ...hole, setup }] }] };
-  const worked = contextOf(trial, hole.id, units, bend);
+  const worked = contextOf(withSetup(drillCase, setup), units, bend);
   if (worked.kind === 'faulty') return null;
   const { context } = worked;
   const { bending } = context;
@@ -103,14 +102,14 @@ function tryOn(scene: Scene, id: SupportId): (RankedSupport & { readonly text: s
     kind: id,
     name: id === 'nothing' ? heldName(context) : support.name,
     note: support.note,
-    outcome: outcomeOf(context, file.house),
+    outcome: outcomeOf(context, habits),
     bending,
     stressMpa: context.crack.stressMpa,
     stability: bending.kind === 'bent' ? stabilityOf(bending.deflectionMm) : null,
     suits: isFlat(piece) || support.follows,
     needs: needsOf(scene, id),
     have:
-      (file.kit?.supports ?? []).find((one) => one.kind === id && one.retired !== true)?.name ??
+      (kit.supports ?? []).find((one) => one.kind === id && one.retired !== true)?.name ??
       null,
     why: '',
     current,
@@ -142,7 +141,7 @@ const isFlat = ({ form }: Piece): boolean => form === 'sheet' || form === 'slab'
 /** From here on a bed does not follow a piece that is not flat, N/mm³. */
 const HARD_BED = 10;
 
-function needsOf({ piece, now }: Scene, id: SupportId): readonly string[] {
+function needsOf({ drillCase: { piece }, now }: Scene, id: SupportId): readonly string[] {
   const support: Support = SUPPORTS[id];
   const isBath = now.setup.coolant.kind === 'standing' && now.setup.coolant.id !== 'pool';
   const lines = [

@@ -1,8 +1,10 @@
+import { type DrillCase, withSetup } from '../job/drillCase';
 import { COOLANT_IDS, COOLANTS, type CoolantId } from '../coolants/coolants';
 import type { Fault } from '../job/fault';
 import { MACHINE_KINDS } from '../machines/machineKinds';
-import type { JobFile, Machine, Setup } from '../job/job';
-import { contextOf, findHole } from '../plan/makePlan';
+import type { Machine, Kit } from '../documents/kit';
+import type { Setup } from '../documents/setup';
+import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import type { WaterPlan } from '../plan/plan';
 import type { Bend } from '../plate/bender';
@@ -42,13 +44,12 @@ export type WaterOutcome =
 
 /** Every way of wetting, the least expected cost first; all else as planned. */
 export function rankWater(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   bend: Bend,
   units: UnitSystem = METRIC,
 ): WaterOutcome {
-  const { piece, hole } = findHole(file, holeId);
-  const now = contextOf(file, holeId, units, bend);
+  const { hole, kit, habits } = drillCase;
+  const now = contextOf(drillCase, units, bend);
   if (now.kind === 'faulty') return now;
   const { setup: resolved, gates } = now.context;
   const standing = new Set(gates.open.map(({ code }) => code));
@@ -63,24 +64,23 @@ export function rankWater(
       hold: resolved.hold,
       water: current && hole.setup?.water ? hole.setup.water : { ...hole.setup?.water, kind },
     };
-    const trial = { ...file, pieces: [{ ...piece, holes: [{ ...hole, setup }] }] };
-    const worked = contextOf(trial, holeId, units, bend);
+    const worked = contextOf(withSetup(drillCase, setup), units, bend);
     if (worked.kind === 'faulty') continue;
     const { context } = worked;
     const why =
-      bars(kind, context, file, units) ??
+      bars(kind, context, kit, units) ??
       context.gates.open.find(({ level, code }) => level === 'stop' && !standing.has(code))
         ?.message;
     if (why !== undefined) {
       barred.push({ kind, name, why });
       continue;
     }
-    const owned = (file.kit?.water ?? []).find((one) => one.kind === kind && !one.retired);
+    const owned = (kit.water ?? []).find((one) => one.kind === kind && !one.retired);
     ranked.push({
       kind,
       name,
       note,
-      outcome: outcomeOf(context, file.house),
+      outcome: outcomeOf(context, habits),
       tempRiseK: context.tempRiseK,
       water: context.water,
       have: owned?.name ?? null,
@@ -105,15 +105,15 @@ export function rankWater(
   };
 }
 
-const hasSpindleWater = ({ kit }: JobFile, machine: Machine): boolean =>
+const hasSpindleWater = (kit: Kit, machine: Machine): boolean =>
   (machine.spindleWater ?? MACHINE_KINDS[machine.kind].spindleWater) ||
-  (kit?.couplings ?? []).some(({ carriesWater, retired }) => carriesWater === true && !retired);
+  (kit.couplings ?? []).some(({ carriesWater, retired }) => carriesWater === true && !retired);
 
 /** What a form of piece, or the rim's speed, does not allow. */
 function bars(
   kind: CoolantId,
   { piece, setup, headline }: PlanContext,
-  file: JobFile,
+  kit: Kit,
   units: UnitSystem,
 ): string | undefined {
   const { rimSpeedMPerS } = headline.speed;
@@ -123,12 +123,12 @@ function bars(
     return 'A wall or floor does not go in a tray.';
   if (piece.assembled && (kind === 'still-bath' || kind === 'oil-bath'))
     return 'A built piece does not go in a tray.';
-  const trays = (file.kit?.water ?? []).filter((one) => one.kind === kind && !one.retired);
+  const trays = (kit.water ?? []).filter((one) => one.kind === kind && !one.retired);
   if (trays.length > 0 && !trays.some((tray) => canWet(tray, piece)))
     return 'It does not lie in any tray you have.';
   if (kind === 'grinder-feed' && setup.machine.kind !== 'glass-grinder')
     return 'Only a glass grinder has one.';
-  if (kind === 'spindle' && !hasSpindleWater(file, setup.machine))
+  if (kind === 'spindle' && !hasSpindleWater(kit, setup.machine))
     return `${setup.machine.name} brings none through its spindle, and no water swivel is in the kit.`;
   if (kind === 'oil-bath' && piece.form !== 'bead')
     return 'Oil is for beads: it cools less than water.';

@@ -1,15 +1,8 @@
-import type { Bit } from '../job/kit';
-import { jobWith } from '../plan/jobFixtures';
+import type { Bit } from '../documents/kit';
+import { caseIn, jobWith } from '../plan/jobFixtures';
 import { contextOf } from '../plan/makePlan';
 import { METRIC } from '../units/unitSystem';
-import {
-  chainOfSteps,
-  chainScene,
-  pilotRule,
-  stepAfter,
-  stepChain,
-  type ChainScene,
-} from './stepChain';
+import { chainOfSteps, chainScene, pilotRule, stepAfter, stepChain, type ChainScene } from './stepChain';
 
 const rod = (diameterMm: number): Bit => ({
   id: `rod${diameterMm}`,
@@ -34,11 +27,10 @@ const jobOf = (bits: readonly Bit[], finalMm: number, thicknessMm = 12) =>
   });
 
 const sceneOf = (bits: readonly Bit[], finalMm: number): ChainScene => {
-  const file = jobOf(bits, finalMm);
-  const worked = contextOf(file, 'hole', METRIC);
-  const hole = file.pieces[0]?.holes[0];
-  if (worked.kind === 'faulty' || !hole) throw new Error('faulty fixture');
-  return chainScene(file, hole, worked.context);
+  const drillCase = caseIn(jobOf(bits, finalMm));
+  const worked = contextOf(drillCase, METRIC);
+  if (worked.kind === 'faulty') throw new Error('faulty fixture');
+  return chainScene(drillCase, worked.context);
 };
 
 /** Every subset of the smaller bits before each final one. */
@@ -67,18 +59,18 @@ it.each([
 ])('finds what trying all of %j finds', (sizes, finalMm) => {
   const bits = sizes.map(rod);
   const scene = sceneOf(bits, finalMm);
-  const found = stepChain(jobOf(bits, finalMm), 'hole');
+  const found = stepChain(caseIn(jobOf(bits, finalMm)));
   if (found.kind !== 'chosen') throw new Error(found.kind);
   expect(found.choice.best.costS).toBeCloseTo(bruteForce(scene), 6);
   expect(found.choice.best.costS).toBeLessThanOrEqual(found.choice.straight.costS);
 });
 
 it('steps a wide solid bit, whose centre has no speed, and not a core', () => {
-  const solid = stepChain(jobOf([rod(2), rod(8)], 8, 2), 'hole');
+  const solid = stepChain(caseIn(jobOf([rod(2), rod(8)], 8, 2)));
   expect(solid.kind === 'chosen' && solid.choice.best.steps.length).toBe(2);
   expect(solid.kind === 'chosen' && solid.choice.text).toContain('less than straight');
   const core: Bit = { id: 'core', name: 'Core 8', family: 'sintered-core', diameterMm: 8 };
-  const cored = stepChain(jobOf([rod(2), core], 8, 2), 'hole');
+  const cored = stepChain(caseIn(jobOf([rod(2), core], 8, 2)));
   expect(cored.kind === 'chosen' && cored.choice.best.steps.map((step) => step.bit.id)).toEqual([
     'core',
   ]);
@@ -90,7 +82,7 @@ it('says so where nothing owned makes the size', () => {
     ...file,
     kit: { ...file.kit, bits: [rod(2), { ...rod(6), state: 'bald' as const }] },
   };
-  expect(stepChain(without, 'hole').kind).toBe('no-bit');
+  expect(stepChain(caseIn(without)).kind).toBe('no-bit');
 });
 
 it('keeps carbide from under a core in glass, and a core from a hole that ate its ring', () => {

@@ -1,12 +1,12 @@
+import type { DrillCase } from '../job/drillCase';
 import { bitGeometry } from '../bits/bitGeometry';
 import { solidCentreSeatTime } from '../cutting/stages';
-import type { Hold } from '../job/choices';
+import type { Hold } from '../documents/choices';
 import type { Fault } from '../job/fault';
-import type { Hole, JobFile } from '../job/job';
-import type { Bit } from '../job/kit';
-import type { Material } from '../materials/material';
+import type { Bit } from '../documents/kit';
+import type { Material } from '../documents/material';
 import { cutLayer, layersTo, type DepthLayer } from '../plan/cutLayers';
-import { contextOf, findHole } from '../plan/makePlan';
+import { contextOf } from '../plan/makePlan';
 import { BIT_SWAP_S } from '../plan/planTime';
 import type { PlanContext } from '../plan/planContext';
 import { isUsable, suits } from '../plan/assumeSetup';
@@ -71,10 +71,10 @@ export interface ChainScene {
  * annulus the hole before it left at the pressure of its own family, takes 40 s to swap, and risks
  * the piece once more. Against going straight with the bit of the hole's size.
  */
-export function stepChain(file: JobFile, holeId: string, units: UnitSystem = METRIC): ChainOutcome {
-  const worked = contextOf(file, holeId, units);
+export function stepChain(drillCase: DrillCase, units: UnitSystem = METRIC): ChainOutcome {
+  const worked = contextOf(drillCase, units);
   if (worked.kind === 'faulty') return worked;
-  const scene = chainScene(file, findHole(file, holeId).hole, worked.context);
+  const scene = chainScene(drillCase, worked.context);
   const best = cheapestChain(scene);
   const straight = cheapestChain(scene, 1);
   if (!best || !straight)
@@ -94,17 +94,20 @@ export function stepChain(file: JobFile, holeId: string, units: UnitSystem = MET
   };
 }
 
-export function chainScene(file: JobFile, hole: Hole, context: PlanContext): ChainScene {
-  const layers = layersTo(file, context.piece, context.depthMm);
+export function chainScene(
+  { hole, kit, materials: own, habits }: DrillCase,
+  context: PlanContext,
+): ChainScene {
+  const layers = layersTo(own, context.piece, context.depthMm);
   const materials = layers.flatMap((layer) => layer.parts.map((part) => part.material));
-  const bits = (file.kit?.bits ?? [])
+  const bits = (kit.bits ?? [])
     .filter(isUsable)
     .filter((bit) => bit.diameterMm <= hole.diameterMm + SIZE_TOLERANCE_MM)
     .filter((bit) => materials.every((material) => suits(bit.family, material)))
     .map((bit): ResolvedBit => ({ bit, owned: true, geometry: bitGeometry(bit) }))
     .filter(({ geometry }) => !geometry.solid || geometry.usableDepthMm >= context.depthPerSideMm)
     .sort((a, b) => a.bit.diameterMm - b.bit.diameterMm || a.bit.id.localeCompare(b.bit.id));
-  const hour = file.house?.hourMoney ?? HOUR_MONEY;
+  const hour = habits.hourMoney ?? HOUR_MONEY;
   return {
     context,
     layers,

@@ -1,7 +1,8 @@
+import type { DrillCase } from '../job/drillCase';
 import { COOLANTS, type CoolantId } from '../coolants/coolants';
 import { boundingBox, faceOutline } from '../geometry/outline';
-import type { JobFile, Piece } from '../job/job';
-import type { OwnedWater } from '../job/kit';
+import type { Piece } from '../documents/piece';
+import type { OwnedWater } from '../documents/kit';
 
 /** Ways of wetting that suit a piece of this form, where no water means are listed as owned. */
 const USUAL_WATER: Readonly<Record<Piece['form'], readonly CoolantId[]>> = {
@@ -32,9 +33,9 @@ export function canWet(
 const AT_HAND: readonly CoolantId[] = ['bottle', 'sponge', 'puddle'];
 
 /** Owned means, else the usual ones for this form; what nobody needs to own goes along. */
-export function waterMeans(file: JobFile, piece: Piece): readonly CoolantId[] {
+export function waterMeans({ kit, piece }: Pick<DrillCase, 'kit' | 'piece'>): readonly CoolantId[] {
   const usual = USUAL_WATER[piece.form];
-  const listed = (file.kit?.water ?? []).filter((one) => !one.retired);
+  const listed = (kit.water ?? []).filter((one) => !one.retired);
   if (listed.length === 0) return usual;
   const owned = listed.filter((one) => canWet(one, piece)).map((one) => one.kind);
   return [...new Set([...owned, ...AT_HAND.filter((water) => usual.includes(water))])].sort();

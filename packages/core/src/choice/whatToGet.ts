@@ -1,11 +1,12 @@
 import { BIT_FAMILIES, type BitFamilyId } from '../bits/bitFamilies';
 import { bitGeometry } from '../bits/bitGeometry';
 import { usualShank } from '../bits/usualBit';
-import { connectionInLine, takes } from '../couplings/connections';
+import { connectionInLine } from '../couplings/connections';
+import { takes } from '../couplings/takes';
 import { rpmForRimSpeed } from '../cutting/contact';
 import { cuttingWindow } from '../cutting/pace';
 import { TWO_HANDS_NM } from '../hazards/handLimits';
-import type { Machine } from '../job/kit';
+import type { Machine } from '../documents/kit';
 import type { PlanContext } from '../plan/planContext';
 import { suits, usualFamily } from '../plan/assumeSetup';
 import { formatForce, formatRpm } from '../units/formatQuantity';

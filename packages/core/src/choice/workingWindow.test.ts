@@ -1,4 +1,4 @@
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { caseWith, type JobParts } from '../plan/jobFixtures';
 import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { METRIC } from '../units/unitSystem';
@@ -8,7 +8,7 @@ import { logTicks, pointInNumbers, pointInWords } from './windowWords';
 import { areaAt, marginsAt, WINDOW_AREAS, windowCase, workingWindow } from './workingWindow';
 
 const contextWith = (parts: JobParts = {}): PlanContext => {
-  const worked = contextOf(jobWith(parts), 'hole', METRIC);
+  const worked = contextOf(caseWith(parts), METRIC);
   if (worked.kind === 'faulty') throw new Error(JSON.stringify(worked.faults));
   return worked.context;
 };

@@ -1,5 +1,6 @@
-import type { Coupling } from '../job/kit';
-import { takes, type Holder, type Shank } from './connections';
+import type { Coupling } from '../documents/kit';
+import { takes } from './takes';
+import type { Holder, Shank } from '../documents/connection';
 
 /** No more than this many pieces between machine and bit: each adds run-out. */
 const MOST_COUPLINGS = 3;

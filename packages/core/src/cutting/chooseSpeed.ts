@@ -1,5 +1,5 @@
 import type { SpeedSetting } from '../machines/speedSettings';
-import type { RimSpeedWindowMPerS } from '../materials/material';
+import type { RimSpeedWindowMPerS } from '../documents/material';
 import { rimSpeedAt, rpmForRimSpeed } from './contact';
 
 /** What held the speed away from the one wanted. */

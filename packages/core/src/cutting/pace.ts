@@ -1,6 +1,6 @@
 import type { BitGeometry } from '../bits/bitGeometry';
-import type { Pace } from '../job/choices';
-import type { Material, PressureWindowMpa, RimSpeedWindowMPerS } from '../materials/material';
+import type { Pace } from '../documents/choices';
+import type { Material, PressureWindowMpa, RimSpeedWindowMPerS } from '../documents/material';
 
 /** The material's windows as this bit family feels them. */
 export interface CuttingWindow {

@@ -1,5 +1,5 @@
 import type { BitGeometry } from '../bits/bitGeometry';
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 
 /** Fines pack in a dry groove: the rim cuts this share of its wet rate. */
 const DRY_RATE_SHARE = 0.6;

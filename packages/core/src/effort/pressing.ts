@@ -1,5 +1,5 @@
-import type { Hold } from '../job/choices';
-import type { Machine } from '../job/kit';
+import type { Hold } from '../documents/choices';
+import type { Machine } from '../documents/kit';
 
 /** Lever and pinion of a press nobody has measured, mm. */
 const USUAL_LEVER_MM = 200;

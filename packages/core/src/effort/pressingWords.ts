@@ -1,19 +1,12 @@
-import type { Hold } from '../job/choices';
-import type { Machine } from '../job/kit';
+import type { Hold } from '../documents/choices';
+import type { Machine } from '../documents/kit';
 import { input, type ReasonInput } from '../reason/reason';
 import { NEWTON_PER_KGF, NEWTON_PER_LBF } from '../units/constants';
 import { formatDuration, formatForce } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
-import {
-  effortOf,
-  EFFORT_WORDS,
-  FEED_AIDS,
-  leverIsMeasured,
-  leverShare,
-  type FeedAidId,
-} from './pressing';
+import { effortOf, EFFORT_WORDS, FEED_AIDS, leverIsMeasured, leverShare, type FeedAidId } from './pressing';
 import { formatReading, scaleReading } from './scaleReading';
 import type { Steadiness } from './steadiness';
 

@@ -1,3 +1,4 @@
+import type { Outline, PolygonOutline } from '../documents/outline';
 import {
   bulgeArea,
   distance,
@@ -9,29 +10,6 @@ import {
 } from './arc';
 
 export type { PointMm } from './arc';
-
-/** A polygon's sides may bend: `bulges[i]` is that of the side from point i to the next. */
-export interface PolygonOutline {
-  readonly kind: 'polygon';
-  readonly pointsMm: readonly (readonly [number, number])[];
-  readonly bulges?: readonly number[];
-}
-
-/**
- * The piece seen square on to the face that is drilled. A cylinder or cone is unrolled: x is arc
- * length along the outside (at the larger end of a cone), y is height.
- */
-export type Outline =
-  | { readonly kind: 'rectangle'; readonly widthMm: number; readonly heightMm: number }
-  | { readonly kind: 'circle'; readonly diameterMm: number }
-  | PolygonOutline
-  | { readonly kind: 'cylinder'; readonly outerDiameterMm: number; readonly heightMm: number }
-  | {
-      readonly kind: 'cone';
-      readonly bottomDiameterMm: number;
-      readonly topDiameterMm: number;
-      readonly heightMm: number;
-    };
 
 export interface BoxMm {
   readonly widthMm: number;

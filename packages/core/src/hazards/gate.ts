@@ -1,8 +1,13 @@
 import type { Coolant, CoolantId } from '../coolants/coolants';
-import type { Hold } from '../job/choices';
-import type { HazardCheck, Hole, JobHeader, Machine, Piece, Setup } from '../job/job';
+import type { Hold } from '../documents/choices';
+import type { HazardCheck } from '../documents/hazardCheck';
+import type { Hole } from '../documents/hole';
+import type { JobHeader } from '../documents/job';
+import type { Machine } from '../documents/kit';
+import type { Piece } from '../documents/piece';
+import type { Setup } from '../documents/setup';
 import type { MachineKindId } from '../machines/machineKinds';
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 import type { UnitSystem } from '../units/unitSystem';
 
 /** stop: not to be run until answered · confirm: a named check to tick · note: to know. */
@@ -29,7 +34,7 @@ export interface HazardWork {
 
 /** What a hazard looks at. */
 export interface HazardScene {
-  readonly job: JobHeader;
+  readonly job: Pick<JobHeader, 'checks'>;
   readonly piece: Piece;
   readonly hole: Hole;
   /** What the bit meets first. */

@@ -1,5 +1,5 @@
-import type { Piece } from '../job/job';
-import type { Material } from '../materials/material';
+import type { Piece } from '../documents/piece';
+import type { Material } from '../documents/material';
 
 /** What an answer about a glass piece’s treatment was given for. */
 export const glassFacts = ({

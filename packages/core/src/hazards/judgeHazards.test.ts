@@ -1,5 +1,7 @@
-import { GLASS_TREATMENTS, PIECE_FORMS, type HazardCheck, type Piece } from '../job/job';
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { GLASS_TREATMENTS, PIECE_FORMS } from '../documents/choices';
+import type { HazardCheck } from '../documents/hazardCheck';
+import type { Piece } from '../documents/piece';
+import { caseWith, type JobParts } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import { MATERIAL_IDS, MATERIALS } from '../materials/materials';
 import { BIT_FAMILY_IDS } from '../bits/bitFamilies';
@@ -9,7 +11,7 @@ import { HAZARDS, type HazardCode } from './judgeHazards';
 
 function gates(parts: JobParts, checks: HazardCheck[] = []): { open: Gate[]; settled: Gate[] } {
   const setup = { hold: 'press', ...parts.setup } as const;
-  const outcome = makePlan(jobWith({ ...parts, setup, hole: { ...parts.hole, checks } }), 'hole');
+  const outcome = makePlan(caseWith({ ...parts, setup, hole: { ...parts.hole, checks } }));
   if (outcome.kind !== 'planned') throw new Error(JSON.stringify(outcome.faults));
   return { open: [...outcome.plan.gates], settled: [...outcome.plan.settledGates] };
 }
@@ -372,7 +374,7 @@ it('writes a force in the person’s own unit', () => {
     hole: { ...cored.hole, diameterMm: 162 },
     setup: { hold: 'guided' },
   };
-  const outcome = makePlan(jobWith(parts), 'hole', INCH_POUND);
+  const outcome = makePlan(caseWith(parts), INCH_POUND);
   if (outcome.kind !== 'planned') throw new Error('faulty');
   const two = outcome.plan.gates.find((one) => one.code === 'two-people');
   expect(two?.message).toMatch(/pressing with \d+ lbf/);

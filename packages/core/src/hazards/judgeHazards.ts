@@ -1,4 +1,4 @@
-import type { HazardCheck } from '../job/job';
+import type { HazardCheck } from '../documents/hazardCheck';
 import { asbestosEra } from './asbestosEra';
 import { builtInStress } from './builtInStress';
 import { dryGlass } from './dryGlass';

@@ -1,4 +1,4 @@
-import type { GlassTreatment } from '../job/job';
+import type { GlassTreatment } from '../documents/choices';
 import type { Hazard } from './gate';
 
 const WHY: Partial<Record<GlassTreatment, string>> = {

@@ -1,5 +1,5 @@
 import type { BitGeometry } from '../bits/bitGeometry';
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 
 /** A rim that has cut this long heats no further reach of the piece that matters, s. */
 const LONGEST_CONTACT_S = 120;

@@ -1,4 +1,4 @@
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 
 /**
  * σ_T = C_T·E·α·ΔT/(1 − ν), MPa: tension where a hot ring is held by the cold piece round it

@@ -1,5 +1,7 @@
 import { factsKey, glassFacts } from '../hazards/glassFacts';
-import type { GlassTreatment, HazardCheck, Piece, PieceForm } from '../job/job';
+import type { GlassTreatment, PieceForm } from '../documents/choices';
+import type { HazardCheck } from '../documents/hazardCheck';
+import type { Piece } from '../documents/piece';
 import { identify, isStrengthened, SURE, type IdentifierKind } from './identify';
 import type { Answers } from './posterior';
 

@@ -1,4 +1,4 @@
-import type { GlassTreatment, PieceForm } from '../job/job';
+import type { GlassTreatment, PieceForm } from '../documents/choices';
 import type { MaterialId } from '../materials/materials';
 
 /** Something the piece may be. */

@@ -1,5 +1,6 @@
 import type { Fault } from '../job/fault';
-import type { GlassTreatment, Possibility } from '../job/job';
+import type { GlassTreatment } from '../documents/choices';
+import type { Possibility } from '../documents/piece';
 import { ceramic } from './ceramic';
 import type { Identifier } from './evidence';
 import { glass } from './glass';

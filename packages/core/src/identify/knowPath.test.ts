@@ -1,4 +1,4 @@
-import type { Piece } from '../job/job';
+import type { Piece } from '../documents/piece';
 import { isBehind, knowPath, resumeAt } from './knowPath';
 import { markOf } from '../job/knowMarks';
 
@@ -9,7 +9,6 @@ const piece = (more: Partial<Piece> = {}): Piece => ({
   material: 'float-glass',
   thicknessMm: 6,
   outline: { kind: 'rectangle', widthMm: 300, heightMm: 200 },
-  holes: [],
   ...more,
 });
 const help = (kind: string, answers: Record<string, string> = {}): Partial<Piece> => ({

@@ -1,6 +1,6 @@
-import type { Piece } from '../job/job';
+import type { Piece } from '../documents/piece';
 import { markOf, type KnowStep } from '../job/knowMarks';
-import type { MaterialClass } from '../materials/material';
+import type { MaterialClass } from '../documents/choices';
 import { isSettled } from './conclude';
 import { identify, IDENTIFIERS, type IdentifierKind } from './identify';
 import { isAsked, type Answers } from './posterior';

@@ -1,6 +1,7 @@
-import type { Damage, GlassTreatment, Piece } from '../job/job';
+import type { Damage, GlassTreatment } from '../documents/choices';
+import type { Piece } from '../documents/piece';
 import { thicknessText } from '../job/thickness';
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 import { CAVITY, findMaterial } from '../materials/materials';
 import { input, type ReasonInput } from '../reason/reason';
 import { formatLengthShort } from '../units/length';
@@ -24,7 +25,7 @@ function treatmentText(treatment: GlassTreatment, piece: Piece): string {
 
 /** What is known of a piece, a line each, those never asked left out. */
 export function knownLines(
-  piece: Omit<Piece, 'holes'>,
+  piece: Piece,
   custom: readonly Material[],
   units: UnitSystem,
 ): readonly ReasonInput[] {

@@ -1,4 +1,4 @@
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 import { normalCdf } from '../numeric/normal';
 
 /** Household things from soft to hard, on Mohs’ scale. */

@@ -1,20 +1,20 @@
+import type { Bit, Machine } from '../documents/kit';
 import { selfCrossing } from '../geometry/crossing';
-import {
-  boundingBox,
-  distanceToEdge,
-  faceOutline,
-  polygonSides,
-  type Outline,
-  type PolygonOutline,
-} from '../geometry/outline';
-import type { Material } from '../materials/material';
+import { boundingBox, distanceToEdge, faceOutline, polygonSides } from '../geometry/outline';
+import type { Outline, PolygonOutline } from '../documents/outline';
+import type { Material } from '../documents/material';
 import { CAVITY, findMaterial, MATERIAL_IDS } from '../materials/materials';
 import { capitalised } from '../reason/sentence';
 import { formatDecimals } from '../units/roundNumber';
 import { checkIds, checkKit, mm, type Add } from './checkKit';
 import type { Fault } from './fault';
 import { checkSupport } from './checkSupport';
-import type { Hole, JobFile, Layer, Piece } from './job';
+import type { Hole } from '../documents/hole';
+import type { JobFile } from '../documents/jobFile';
+import type { Layer, Piece, PieceWithHoles } from '../documents/piece';
+
+/** What can clash: pieces with holes, the kit they name, and materials of one's own. */
+type Checked = Pick<JobFile, 'pieces' | 'kit' | 'customMaterials'>;
 
 /** Rounding room in stored lengths, mm. */
 const LENGTH_TOLERANCE_MM = 0.01;
@@ -23,7 +23,7 @@ const LENGTH_TOLERANCE_MM = 0.01;
  * What a schema cannot see: names that point nowhere, holes off the piece, bits bigger than the
  * piece, layers that do not add up. Expects a file of the right shape; returns every fault.
  */
-export function checkJob(file: JobFile): Fault[] {
+export function checkJob(file: Checked): Fault[] {
   const faults: Fault[] = [];
   const add = (pointer: string, message: string): void => {
     faults.push({ pointer, message });
@@ -34,13 +34,32 @@ export function checkJob(file: JobFile): Fault[] {
   file.customMaterials?.forEach((material, index) => {
     checkCustomMaterial(material, `/customMaterials/${index}`, add);
   });
+  checkHoleIds(file.pieces, add);
   file.pieces.forEach((piece, index) => {
     checkPiece(file, piece, `/pieces/${index}`, add);
   });
   return faults;
 }
 
-function checkPiece(file: JobFile, piece: Piece, at: string, add: Add): void {
+/** A run, a plan or a template names a hole by its id alone, so no two of a file have the same. */
+function checkHoleIds(pieces: Checked['pieces'], add: Add): void {
+  const seen = new Map<string, string>();
+  pieces.forEach((piece, index) => {
+    piece.holes.forEach(({ id }, place) => {
+      const owner = seen.get(id);
+      if (owner !== undefined)
+        add(
+          `/pieces/${index}/holes/${place}/id`,
+          owner === piece.id
+            ? `Two holes are called “${id}”; each needs an id of its own.`
+            : `Hole “${id}” is in another piece too; each hole of a file needs an id of its own.`,
+        );
+      else seen.set(id, piece.id);
+    });
+  });
+}
+
+function checkPiece(file: Checked, piece: PieceWithHoles, at: string, add: Add): void {
   checkMaterial(file, piece.material, `${at}/material`, add);
   piece.couldBe?.forEach((one, index) => {
     checkMaterial(file, one.material, `${at}/couldBe/${index}/material`, add);
@@ -50,7 +69,6 @@ function checkPiece(file: JobFile, piece: Piece, at: string, add: Add): void {
   checkIds(piece.keepOff ?? [], `${at}/keepOff`, 'marked place', add);
   checkIds(piece.services ?? [], `${at}/services`, 'band', add);
   checkLayers(file, piece, at, add);
-  checkIds(piece.holes, `${at}/holes`, 'hole', add);
   piece.holes.forEach((hole, index) => {
     checkHole(file, piece, hole, `${at}/holes/${index}`, add);
   });
@@ -78,7 +96,7 @@ function checkPolygon(outline: PolygonOutline, at: string, add: Add): void {
   }
 }
 
-function checkMaterial(file: JobFile, id: string, at: string, add: Add): void {
+function checkMaterial(file: Checked, id: string, at: string, add: Add): void {
   if (findMaterial(id, file.customMaterials)) return;
   add(
     at,
@@ -124,7 +142,7 @@ function checkReadings(
   }
 }
 
-function checkLayers(file: JobFile, piece: Piece, at: string, add: Add): void {
+function checkLayers(file: Checked, piece: Piece, at: string, add: Add): void {
   const layers = piece.layers ?? [];
   if (layers.length === 0) return;
   layers.forEach((layer: Layer, index) => {
@@ -152,7 +170,7 @@ function checkLayers(file: JobFile, piece: Piece, at: string, add: Add): void {
   }
 }
 
-function checkHole(file: JobFile, piece: Piece, hole: Hole, at: string, add: Add): void {
+function checkHole(file: Checked, piece: Piece, hole: Hole, at: string, add: Add): void {
   const face = faceOutline(piece.outline, hole.face ?? 'top');
   checkPlace(face, piece, hole, at, add);
   const { depth } = hole;
@@ -185,7 +203,7 @@ function checkPlace(face: Outline, piece: Piece, hole: Hole, at: string, add: Ad
   }
 }
 
-function checkSetup(file: JobFile, face: Outline, hole: Hole, at: string, add: Add): void {
+function checkSetup(file: Checked, face: Outline, hole: Hole, at: string, add: Add): void {
   const { setup } = hole;
   if (!setup) return;
   checkSupport(setup.support ?? {}, face, `${at}/setup/support`, add);

@@ -1,6 +1,7 @@
-import { connectionInLine, CONNECTIONS, type Holder, type Shank } from '../couplings/connections';
+import { connectionInLine, CONNECTIONS } from '../couplings/connections';
+import type { Holder, Shank } from '../documents/connection';
 import { formatDecimals } from '../units/roundNumber';
-import type { Bit, Coupling, Kit, Machine } from './kit';
+import type { Bit, Coupling, Kit, Machine } from '../documents/kit';
 
 /** Where a fault lies, as a JSON pointer, and what is wrong. */
 export type Add = (pointer: string, message: string) => void;

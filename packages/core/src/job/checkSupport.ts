@@ -1,6 +1,7 @@
-import { boundingBox, distanceToEdge, type Outline } from '../geometry/outline';
+import { boundingBox, distanceToEdge } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
 import { mm, type Add } from './checkKit';
-import type { SupportPad, SupportSetup } from './job';
+import type { SupportPad, SupportSetup } from '../documents/setup';
 
 /** What is under or on the piece has a size, and meets it somewhere. */
 export function checkSupport(

@@ -1,6 +1,6 @@
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 import { CAVITY, findMaterial } from '../materials/materials';
-import type { Piece } from './job';
+import type { Piece } from '../documents/piece';
 
 /**
  * What the bit meets first: a layered piece is named for its first leaf.

@@ -1,11 +1,6 @@
-import {
-  distanceToEdge,
-  faceOutline,
-  outlineCentre,
-  type Outline,
-  type PointMm,
-} from '../geometry/outline';
-import type { Hole } from './job';
+import { distanceToEdge, faceOutline, outlineCentre, type PointMm } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
+import type { Hole } from '../documents/hole';
 
 /** Another hole is first put this many diameters from its neighbours. */
 const CLEAR_DIAMETERS = 2.5;

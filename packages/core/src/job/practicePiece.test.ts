@@ -1,4 +1,4 @@
-import { jobWith } from '../plan/jobFixtures';
+import { caseIn, jobWith } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import { practicePiece } from './practicePiece';
 
@@ -13,11 +13,8 @@ it('is of the same kind, worth nothing, with the same hole in its middle', () =>
   const made = practicePiece(piece, hole);
   expect(made.piece).toMatchObject({ practice: true, valueMoney: 0, thicknessMm: 6 });
   expect(made.hole.label).toBe('Arbor, for practice');
-  const outcome = makePlan(
-    { ...file, pieces: [{ ...made.piece, id: 'p', holes: [{ ...made.hole, id: 'hole' }] }] },
-    'hole',
-  );
-  const real = makePlan(file, 'hole');
+  const outcome = makePlan(caseIn({ ...file, pieces: [{ ...made.piece, id: 'p', holes: [{ ...made.hole, id: 'hole' }] }] }));
+  const real = makePlan(caseIn(file));
   if (outcome.kind !== 'planned' || real.kind !== 'planned') throw new Error('faulty');
   expect(outcome.plan.feedForceN).toBeCloseTo(real.plan.feedForceN);
 });

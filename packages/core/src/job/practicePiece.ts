@@ -1,4 +1,5 @@
-import type { Hole, Piece } from './job';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { outlineCentre } from '../geometry/outline';
 import { presumeOutline } from './presumePiece';
 
@@ -8,9 +9,9 @@ import { presumeOutline } from './presumePiece';
  * known of the spare, except how it was treated.
  */
 export function practicePiece(
-  piece: Omit<Piece, 'holes'>,
+  piece: Piece,
   hole: Hole,
-): { readonly piece: Omit<Piece, 'id' | 'holes'>; readonly hole: Omit<Hole, 'id'> } {
+): { readonly piece: Omit<Piece, 'id'>; readonly hole: Omit<Hole, 'id'> } {
   const { name, form, material, thicknessMm, glassTreatment, couldBe, layers, checks } = piece;
   const outline = presumeOutline(form, hole.diameterMm);
   const { id: _id, checks: _checks, ...same } = hole;

@@ -1,8 +1,9 @@
 import { outlineCentre } from '../geometry/outline';
+import { caseIn } from '../plan/jobFixtures';
 import { MATERIAL_IDS, MATERIALS } from '../materials/materials';
 import { makePlan } from '../plan/makePlan';
 import { INCH_POUND, METRIC } from '../units/unitSystem';
-import type { JobFile } from './job';
+import type { JobFile } from '../documents/jobFile';
 import { presumePiece, usualForm, usualSizes } from './presumePiece';
 
 it.each(MATERIAL_IDS)('%s can be planned from material, thickness and diameter alone', (id) => {
@@ -25,7 +26,7 @@ it.each(MATERIAL_IDS)('%s can be planned from material, thickness and diameter a
           },
         ],
       };
-      const outcome = makePlan(file, 'h', units);
+      const outcome = makePlan(caseIn(file, 'h'), units);
       expect(outcome.kind === 'planned' && outcome.plan.drillTimeS !== null).toBe(true);
     }
   }

@@ -1,10 +1,11 @@
-import type { Outline } from '../geometry/outline';
-import type { Material, MaterialClass } from '../materials/material';
+import type { Outline } from '../documents/outline';
+import type { Material } from '../documents/material';
+import type { MaterialClass, GlassTreatment, PieceForm } from '../documents/choices';
 import { MATERIALS, type MaterialId } from '../materials/materials';
 import { MM_PER_INCH } from '../units/constants';
 import { markOf } from './knowMarks';
 import type { UnitSystem } from '../units/unitSystem';
-import type { GlassTreatment, Piece, PieceForm } from './job';
+import type { Piece } from '../documents/piece';
 
 const BEADS = new Set(['quartzite-agate', 'jade', 'shell']);
 const VESSELS = new Set([
@@ -129,7 +130,7 @@ export interface KnownSoFar {
 }
 
 /** A piece of which only material, thickness and hole are known. */
-export function presumePiece(known: KnownSoFar): Omit<Piece, 'id' | 'holes'> {
+export function presumePiece(known: KnownSoFar): Omit<Piece, 'id'> {
   const form = usualForm(known.material);
   return {
     name: `${known.material.name.split(',')[0] ?? known.material.name} ${form}`,

@@ -1,6 +1,6 @@
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
-import type { Piece } from './job';
+import type { Piece } from '../documents/piece';
 
 /** sd of ln(thickness) where nobody measured it in several places. */
 export const UNMEASURED_THICKNESS_SD = 0.02;

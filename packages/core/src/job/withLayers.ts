@@ -1,5 +1,5 @@
 import { CAVITY } from '../materials/materials';
-import type { Layer, Piece } from './job';
+import type { Layer, Piece } from '../documents/piece';
 
 /** What a piece becomes by its leaves: their sum, and named for the first solid one. */
 export function withLayers(

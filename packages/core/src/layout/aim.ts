@@ -1,4 +1,4 @@
-import type { Setup } from '../job/job';
+import type { Setup } from '../documents/setup';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 
 /** How far off true each way of steering leans, degrees. */

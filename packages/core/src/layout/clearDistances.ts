@@ -1,13 +1,8 @@
 import { distance, nearestOnSide, type PointMm, type Side } from '../geometry/arc';
-import {
-  distanceToEdge,
-  faceOutline,
-  isOnFace,
-  nearestOnEdge,
-  type Outline,
-} from '../geometry/outline';
-import type { Hole } from '../job/job';
-import type { KeepOff, KeepOffShape } from '../job/place';
+import { distanceToEdge, faceOutline, isOnFace, nearestOnEdge } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
+import type { Hole } from '../documents/hole';
+import type { KeepOff, KeepOffShape } from '../documents/piece';
 import { radiusAt } from './curve';
 
 export type PlacedHole = Pick<Hole, 'id' | 'xMm' | 'yMm' | 'diameterMm' | 'face'>;

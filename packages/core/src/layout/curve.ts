@@ -1,4 +1,4 @@
-import type { Outline } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
 
 /**
  * Full-ring depth s = R − √(R² − D²/4), mm: how deep a bit of diameter D cuts into a cylinder of

@@ -1,5 +1,6 @@
 import { boundingBox, faceOutline } from '../geometry/outline';
-import type { Hole, Piece } from '../job/job';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 

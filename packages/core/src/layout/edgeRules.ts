@@ -1,16 +1,10 @@
-import type { Piece } from '../job/job';
-import type { Material } from '../materials/material';
+import type { EdgeRuleId, KeepOffKind } from '../documents/choices';
+import type { Piece, KeepOff } from '../documents/piece';
+import type { Material } from '../documents/material';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
-import type { House, KeepOff, KeepOffKind } from '../job/place';
-import {
-  spanToCorner,
-  spanToEdge,
-  spanToHole,
-  spanToKeepOff,
-  type ClearSpan,
-  type PlacedHole,
-} from './clearDistances';
+import type { House } from '../documents/house';
+import { spanToCorner, spanToEdge, spanToHole, spanToKeepOff, type ClearSpan, type PlacedHole } from './clearDistances';
 
 /** What a rule measures from the hole's edge: to a free edge, a cut-out's side, a corner … */
 export type Measure = 'edge' | 'web' | 'corner' | 'hole' | 'diameter' | 'handle' | 'crack';
@@ -141,9 +135,8 @@ export const EDGE_RULES = {
     applies: () => true,
     requiredMm: ({ piece }) => 3 * piece.thicknessMm,
   },
-} as const satisfies Record<string, Rule>;
+} as const satisfies Record<EdgeRuleId, Rule>;
 
-export type EdgeRuleId = keyof typeof EDGE_RULES;
 
 export interface JudgedRule {
   readonly rule: EdgeRuleId;

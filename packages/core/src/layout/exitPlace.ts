@@ -1,5 +1,6 @@
 import type { PointMm } from '../geometry/outline';
-import type { Hole, Piece } from '../job/job';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { formatLengthAbout, formatLengthShort } from '../units/length';
 import { input, type Reason } from '../reason/reason';
 import type { UnitSystem } from '../units/unitSystem';

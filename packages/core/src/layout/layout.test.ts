@@ -1,4 +1,4 @@
-import type { Outline } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
 import { MATERIALS, type MaterialId } from '../materials/materials';
 import { clearToCorner, clearToEdge, clearToHole } from './clearDistances';
 import { judgeEdges, type RuleScene } from './edgeRules';

@@ -1,4 +1,4 @@
-import type { MarkReading } from '../job/place';
+import type { MarkReading } from '../documents/hole';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import type { JudgedRule } from './edgeRules';

@@ -1,6 +1,5 @@
-import type { Setup } from '../job/job';
-import type { MarkKind } from '../job/place';
-import type { MaterialClass } from '../materials/material';
+import type { Setup } from '../documents/setup';
+import type { MarkKind, MaterialClass } from '../documents/choices';
 
 export interface MarkScene {
   readonly materialClass: MaterialClass;

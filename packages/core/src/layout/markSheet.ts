@@ -1,8 +1,11 @@
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { faceMaterial } from '../job/faceMaterial';
-import type { Bit, Hole, Piece } from '../job/job';
-import type { House, MarkKind, MarkReading } from '../job/place';
-import type { Material } from '../materials/material';
+import type { Bit } from '../documents/kit';
+import type { Hole, MarkReading } from '../documents/hole';
+import type { Piece } from '../documents/piece';
+import type { House } from '../documents/house';
+import type { MarkKind } from '../documents/choices';
+import type { Material } from '../documents/material';
 import { fitOf, sceneOf } from '../purposes/purposes';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
@@ -38,7 +41,7 @@ const isGlossy = ({ id, class: kind }: Material): boolean =>
   kind === 'glass' || (kind === 'ceramic' && id !== 'terracotta') || MASONRY_GLOSS.has(id);
 
 export interface MarkSheetInput {
-  readonly piece: Omit<Piece, 'holes'>;
+  readonly piece: Piece;
   readonly holes: readonly Hole[];
   readonly custom: readonly Material[];
   readonly bits: readonly Bit[];

@@ -1,6 +1,7 @@
 import { pointsAlong } from '../geometry/arc';
 import { selfCrossing } from '../geometry/crossing';
-import { distanceToEdge, outlineArea, polygonSides, type Outline } from '../geometry/outline';
+import { distanceToEdge, outlineArea, polygonSides } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
 import { clearToEdge } from './clearDistances';
 
 /** Mulberry32: the same polygons every time. */

@@ -1,6 +1,6 @@
 import { capitalised } from '../reason/sentence';
-import type { Hole, Piece } from '../job/job';
-import type { ServiceBand } from '../job/place';
+import type { Hole } from '../documents/hole';
+import type { Piece, ServiceBand } from '../documents/piece';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import { middleOf, spanToShape, type ClearSpan, type PlacedHole } from './clearDistances';

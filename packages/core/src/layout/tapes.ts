@@ -1,6 +1,7 @@
 import { distance, type PointMm } from '../geometry/arc';
-import { boundingBox, faceOutline, type Outline } from '../geometry/outline';
-import type { Datum } from '../job/place';
+import { boundingBox, faceOutline } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
+import type { Datum } from '../documents/piece';
 import { middleOf, widestRadius, type PlacedHole } from './clearDistances';
 import { radiusAt } from './curve';
 

@@ -1,5 +1,5 @@
 import { boundingBox, distanceToEdge, outlineArea } from '../geometry/outline';
-import type { Hole } from '../job/job';
+import type { Hole } from '../documents/hole';
 import { asPolygon, bowOfBulge, bulgeOfBow, scalePhoto, traceOutline } from './traceOutline';
 
 const hole: Hole = { id: 'h', xMm: 60, yMm: 70, diameterMm: 10, depth: { kind: 'through' } };

@@ -1,13 +1,9 @@
 import { distance, type PointMm } from '../geometry/arc';
 import { selfCrossing } from '../geometry/crossing';
-import {
-  extent,
-  outlineArea,
-  polygonSides,
-  type Outline,
-  type PolygonOutline,
-} from '../geometry/outline';
-import type { Hole, Piece } from '../job/job';
+import { extent, outlineArea, polygonSides } from '../geometry/outline';
+import type { Outline, PolygonOutline } from '../documents/outline';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 
 /** What of a piece moves together when its origin does. */
 export interface Placed {

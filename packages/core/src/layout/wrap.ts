@@ -1,4 +1,5 @@
-import type { Outline, PointMm } from '../geometry/outline';
+import type { PointMm } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
 import { widestRadius } from './clearDistances';
 import { chordOfArc, fullRingDepth, radiusAt } from './curve';
 

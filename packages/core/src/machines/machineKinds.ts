@@ -1,6 +1,6 @@
-import type { Hold } from '../job/choices';
-import type { Holder } from '../couplings/connections';
-import type { MachineSpeeds } from './machineSpeeds';
+import type { Hold } from '../documents/choices';
+import type { Holder } from '../documents/connection';
+import type { MachineSpeeds } from '../documents/machineSpeeds';
 
 /** What machines of one kind have in common, where the person has not said otherwise. */
 export interface MachineKind {

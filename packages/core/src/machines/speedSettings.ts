@@ -1,4 +1,4 @@
-import type { Machine } from '../job/job';
+import type { Machine } from '../documents/kit';
 import { MACHINE_KINDS } from './machineKinds';
 
 /** A stretch of speeds the machine can hold, with the torque that stalls it there. */

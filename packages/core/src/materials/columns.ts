@@ -1,4 +1,4 @@
-import type { Material, MaterialColumn } from './material';
+import type { Material, MaterialColumn } from '../documents/material';
 
 /** How one column of a material is shown and typed. */
 export interface ColumnWords {

@@ -1,6 +1,6 @@
 import { findMaterial, MATERIAL_IDS, MATERIALS } from './materials';
 import { provenance } from './provenance';
-import type { MaterialColumn } from './material';
+import type { MaterialColumn } from '../documents/material';
 
 it.each(MATERIAL_IDS)('%s has windows in order and physical values', (id) => {
   const m = MATERIALS[id];

@@ -1,4 +1,5 @@
-import type { Material, MaterialClass } from './material';
+import type { Material } from '../documents/material';
+import type { MaterialClass } from '../documents/choices';
 
 /** Bumped whenever a value below changes; stored with every plan. */
 export const MATERIAL_DATA_VERSION = '2026.11';

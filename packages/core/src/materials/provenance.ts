@@ -1,4 +1,5 @@
-import type { Material, MaterialClass, MaterialColumn } from './material';
+import type { Material, MaterialColumn } from '../documents/material';
+import type { MaterialClass } from '../documents/choices';
 
 /** Where a reference value comes from and how far real pieces stray from it. */
 export interface Provenance {

@@ -1,11 +1,11 @@
 import { assessHole } from './assessHole';
-import { jobWith, type JobParts } from './jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 
 const both = (parts: JobParts) => {
   const file = jobWith(parts);
-  const planned = makePlan(file, 'hole');
-  const assessed = assessHole(file, 'hole');
+  const planned = makePlan(caseIn(file));
+  const assessed = assessHole(caseIn(file));
   if (planned.kind === 'faulty' || assessed.kind === 'faulty') throw new Error('faulty fixture');
   return { plan: planned.plan, risk: assessed.risk };
 };
@@ -44,5 +44,5 @@ it('asks first about what costs most: the material where nobody is sure', () => 
 });
 
 it('says what is wrong with the hole instead', () => {
-  expect(assessHole(jobWith({ hole: { xMm: 5000 } }), 'hole').kind).toBe('faulty');
+  expect(assessHole(caseWith({ hole: { xMm: 5000 } })).kind).toBe('faulty');
 });

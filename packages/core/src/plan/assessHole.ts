@@ -1,5 +1,5 @@
+import type { DrillCase } from '../job/drillCase';
 import type { Fault } from '../job/fault';
-import type { JobFile } from '../job/job';
 import { bendLater, type Bend } from '../plate/bender';
 import { assessRisk, DRAWS, SEED, type Risk } from '../risk/assessRisk';
 import { METRIC } from '../units/unitSystem';
@@ -13,15 +13,14 @@ export type HoleRisk =
 
 /** The Monte Carlo of one hole as it is planned: the same on the phone, the server and the command line. */
 export function assessHole(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   {
     draws = DRAWS,
     seed = SEED,
     bend = bendLater,
   }: { readonly draws?: number; readonly seed?: number; readonly bend?: Bend } = {},
 ): HoleRisk {
-  const worked = contextOf(file, holeId, METRIC, bend);
+  const worked = contextOf(drillCase, METRIC, bend);
   return worked.kind === 'faulty'
     ? worked
     : {

@@ -2,11 +2,13 @@ import { BIT_FAMILIES, type BitFamilyId } from '../bits/bitFamilies';
 import { bitGeometry } from '../bits/bitGeometry';
 import type { CoolantId } from '../coolants/coolants';
 import { boundingBox, faceOutline } from '../geometry/outline';
-import type { Hold, Start } from '../job/choices';
-import type { Bit, Hole, JobFile, Machine, Piece } from '../job/job';
+import type { Hold, Start } from '../documents/choices';
+import type { Bit, Machine, Kit } from '../documents/kit';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
+import type { Material } from '../documents/material';
 import { speedSettings } from '../machines/speedSettings';
-import type { Material } from '../materials/material';
 import type { SupportId } from '../supports/supports';
 import { SIZE_TOLERANCE_MM, type ResolvedBit } from './resolvedSetup';
 
@@ -22,13 +24,13 @@ const THICK_STONE_MM = 12;
 
 /** The nearest owned bit of the right kind, else a new one of exactly this size. */
 export function assumeBit(
-  file: JobFile,
+  kit: Kit,
   piece: Piece,
   hole: Hole,
   material: Material,
 ): ResolvedBit {
   const family = usualFamily(piece, hole.diameterMm, material);
-  const owned = (file.kit?.bits ?? [])
+  const owned = (kit.bits ?? [])
     .filter(isUsable)
     .filter((bit) => Math.abs(bit.diameterMm - hole.diameterMm) <= SIZE_TOLERANCE_MM)
     .filter((bit) => bit.family === family || suits(bit.family, material))
@@ -75,7 +77,7 @@ export function usualFamily(piece: Piece, diameterMm: number, material: Material
 
 /** The owned machine that comes nearest to the wanted rim speed, else the usual kind. */
 export function assumeMachine(
-  file: JobFile,
+  kit: Kit,
   piece: Piece,
   hole: Hole,
   material: Material,
@@ -91,7 +93,7 @@ export function assumeMachine(
     );
   const isWall = piece.form === 'wall' || piece.form === 'floor';
   const isRig = (machine: Machine): boolean => MACHINE_KINDS[machine.kind].hold === 'press';
-  const owned = (file.kit?.machines ?? [])
+  const owned = (kit.machines ?? [])
     .filter((machine) => !machine.retired)
     // A press cannot be carried to a wall.
     .filter((machine) => !(isWall && isRig(machine)))

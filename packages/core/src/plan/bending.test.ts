@@ -1,6 +1,6 @@
 import { rememberingBend } from '../plate/bender';
 import { INCH_POUND, METRIC } from '../units/unitSystem';
-import { jobWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from './jobFixtures';
 import { contextOf, makePlan } from './makePlan';
 import { oddsMap, oddsSurface } from './oddsMap';
 import type { Plan } from './plan';
@@ -8,7 +8,7 @@ import { stressOf } from './stressOf';
 
 const bend = rememberingBend();
 const planOf = (parts: JobParts): Plan => {
-  const outcome = makePlan(jobWith(parts), 'hole', METRIC, bend);
+  const outcome = makePlan(caseWith(parts), METRIC, bend);
   if (outcome.kind !== 'planned') throw new Error(JSON.stringify(outcome.faults));
   return outcome.plan;
 };
@@ -24,7 +24,7 @@ it('is in the plan, and adds to the odds of a crack', () => {
     plan.feedForceN + weightN,
     3,
   );
-  const without = makePlan(jobWith(), 'hole');
+  const without = makePlan(caseWith());
   if (without.kind !== 'planned') throw new Error('faulty');
   expect(without.plan.bendingStressMpa).toBeNull();
   expect(without.plan.crackProbability).toBeLessThan(plan.crackProbability);
@@ -131,7 +131,7 @@ it('an open hole beside it raises the stress', () => {
 });
 
 it('maps the odds over the piece, the same on both sides and worse at the edges', () => {
-  const worked = contextOf(jobWith(), 'hole', METRIC, bend);
+  const worked = contextOf(caseWith(), METRIC, bend);
   if (worked.kind === 'faulty') throw new Error('faulty');
   const prepared = oddsSurface(worked.context, bend);
   if (prepared.kind !== 'surface') throw new Error(prepared.kind);
@@ -144,7 +144,7 @@ it('maps the odds over the piece, the same on both sides and worse at the edges'
 });
 
 it('says in a line what it comes to, in inches too', () => {
-  const told = stressOf(jobWith(), 'hole', INCH_POUND, bend);
+  const told = stressOf(caseWith(), INCH_POUND, bend);
   expect(told.kind === 'stressed' && told.stress.text).toMatch(
     /psi altogether, .* % of the working limit of .* psi.* in/,
   );

@@ -1,7 +1,7 @@
 import type { Side } from '../geometry/arc';
 import { boundingBox, freeEdges } from '../geometry/outline';
-import type { Hole, Piece } from '../job/job';
-import type { KeepOff } from '../job/place';
+import type { Hole } from '../documents/hole';
+import type { Piece, KeepOff } from '../documents/piece';
 import { CAVITY } from '../materials/materials';
 import type { BendingDecline, BendingScene } from '../plate/bendingScene';
 import { supportModulus } from '../supports/supports';

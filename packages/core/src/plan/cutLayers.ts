@@ -4,8 +4,8 @@ import { contactOf, meanSpeedAt, type Contact } from '../cutting/contact';
 import { feedForceFor, type FeedForce } from '../cutting/feedForce';
 import { cuttingWindow, paceTarget, type CuttingWindow } from '../cutting/pace';
 import { penetrationRate } from '../cutting/penetrationRate';
-import type { JobFile, Piece } from '../job/job';
-import type { Material } from '../materials/material';
+import type { Piece } from '../documents/piece';
+import type { Material } from '../documents/material';
 import { CAVITY, findMaterial } from '../materials/materials';
 import { bitSharpness, lifeDepth } from '../wear/sharpness';
 import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
@@ -19,7 +19,11 @@ export interface DepthLayer {
 }
 
 /** The leaves from the entry face down to a depth. */
-export function layersTo(file: JobFile, piece: Piece, depthMm: number): DepthLayer[] {
+export function layersTo(
+  materials: readonly Material[],
+  piece: Pick<Piece, 'material' | 'thicknessMm' | 'layers'>,
+  depthMm: number,
+): DepthLayer[] {
   const given = piece.layers?.length
     ? piece.layers
     : [{ material: piece.material, thicknessMm: piece.thicknessMm }];
@@ -31,7 +35,7 @@ export function layersTo(file: JobFile, piece: Piece, depthMm: number): DepthLay
     const parts =
       layer.material === CAVITY
         ? []
-        : mix.map((part) => ({ material: knownMaterial(file, part.material), share: part.share }));
+        : mix.map((part) => ({ material: knownMaterial(materials, part.material), share: part.share }));
     return { id: layer.material, fromMm: start, toMm: Math.min(fromMm, depthMm), parts };
   });
   return layers.filter((layer) => layer.toMm - layer.fromMm > 1e-9);
@@ -53,8 +57,8 @@ export function layersFromFarFace(
     .filter((layer) => layer.toMm - layer.fromMm > 1e-9);
 }
 
-function knownMaterial(file: JobFile, id: string): Material {
-  const material = findMaterial(id, file.customMaterials);
+function knownMaterial(materials: readonly Material[], id: string): Material {
+  const material = findMaterial(id, materials);
   if (!material) throw new Error(`Material ${id} passed the job check but is not known.`);
   return material;
 }

@@ -1,12 +1,12 @@
 import { INCH_POUND, METRIC } from '../units/unitSystem';
 import { assumedLine, detailFigures, headlineFigures } from './figures';
-import { jobWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 import { planText } from './planText';
 import type { Plan } from './plan';
 
 const planOf = (parts: JobParts = {}, units = METRIC): Plan => {
-  const outcome = makePlan(jobWith(parts), 'hole', units);
+  const outcome = makePlan(caseWith(parts), units);
   if (outcome.kind !== 'planned') throw new Error('faulty');
   return outcome.plan;
 };

@@ -1,6 +1,6 @@
 import type { HazardScene } from '../hazards/gate';
-import type { JobHeader } from '../job/job';
-import type { Material } from '../materials/material';
+import type { JobHeader } from '../documents/job';
+import type { Material } from '../documents/material';
 import { jamTorque } from '../holding/holdingTorque';
 import { clutchOf, MACHINE_KINDS } from '../machines/machineKinds';
 import type { LayerCut, MaterialCut } from './cutLayers';
@@ -11,7 +11,7 @@ type Known = Pick<PlanContext, 'piece' | 'hole' | 'units' | 'setup' | 'depthMm' 
 
 /** What the hazards look at, from the plan as it stands. */
 export function hazardScene(
-  job: JobHeader,
+  job: Pick<JobHeader, 'checks'>,
   known: Known,
   face: Material,
   layers: readonly LayerCut[],

@@ -1,4 +1,9 @@
-import type { Bit, Hole, JobFile, Machine, Piece, Setup } from '../job/job';
+import { type DrillCase, resolveCase } from '../job/drillCase';
+import type { Bit, Machine } from '../documents/kit';
+import type { Hole } from '../documents/hole';
+import type { JobFile } from '../documents/jobFile';
+import type { Piece } from '../documents/piece';
+import type { Setup } from '../documents/setup';
 
 /** A bench press that reaches any speed, so that a test sees the formulas and not the belt. */
 const FREE_MACHINE: Machine = {
@@ -23,6 +28,18 @@ export interface JobParts {
   readonly setup?: Partial<Setup>;
   readonly bits?: readonly Bit[];
   readonly machine?: Machine;
+}
+
+/** The same hole as a case. */
+export function caseWith(parts: JobParts = {}): DrillCase {
+  return caseIn(jobWith(parts));
+}
+
+/** A file's hole as a case; of its only one where none is named. */
+export function caseIn(file: JobFile, holeId = file.pieces[0]?.holes[0]?.id ?? ''): DrillCase {
+  const resolved = resolveCase(file, holeId);
+  if (resolved.kind === 'faulty') throw new Error(JSON.stringify(resolved.faults));
+  return resolved.drillCase;
 }
 
 /** A valid job with one annealed 6 mm pane and one hole of 25 mm, changed in the named parts. */

@@ -1,9 +1,9 @@
 import type { Plan } from './plan';
-import { jobWith, type JobParts } from './jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 
 function planOf(parts: JobParts = {}): Plan {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   if (outcome.kind !== 'planned') throw new Error(JSON.stringify(outcome.faults));
   return outcome.plan;
 }
@@ -146,8 +146,8 @@ describe('the same physics whichever way it is asked', () => {
   });
 
   it('gives the same numbers in either unit system', () => {
-    const metric = makePlan(jobWith(), 'hole');
-    const inch = makePlan(jobWith(), 'hole', { length: 'inch', force: 'lbf' });
+    const metric = makePlan(caseWith());
+    const inch = makePlan(caseWith(), { length: 'inch', force: 'lbf' });
     if (metric.kind !== 'planned' || inch.kind !== 'planned') throw new Error('not planned');
     expect(inch.plan.feedForceN).toBe(metric.plan.feedForceN);
     expect(inch.plan.reasons.feedForceN?.text).toContain('psi');
@@ -295,7 +295,7 @@ describe('what the planner fills in', () => {
         holes: piece.holes.map(({ setup: _, ...hole }) => hole),
       })),
     };
-    const outcome = makePlan(bare, 'hole');
+    const outcome = makePlan(caseIn(bare));
     if (outcome.kind !== 'planned') throw new Error('faulty');
     expect(outcome.plan.setup).toMatchObject({
       bitId: null,

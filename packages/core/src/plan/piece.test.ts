@@ -1,10 +1,11 @@
-import type { JobFile, Piece } from '../job/job';
-import { jobWith, type JobParts } from './jobFixtures';
+import type { JobFile } from '../documents/jobFile';
+import type { Piece } from '../documents/piece';
+import { caseIn, caseWith, jobWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 import type { Plan } from './plan';
 
 function planOf(parts: JobParts = {}): Plan {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   if (outcome.kind !== 'planned') throw new Error(JSON.stringify(outcome.faults));
   return outcome.plan;
 }
@@ -27,7 +28,7 @@ it('eases off for the thinnest place, reaches for the thickest, and widens the t
 });
 
 it('refuses a thickness outside its own readings', () => {
-  const outcome = makePlan(jobWith({ piece: { thicknessReadingsMm: [8, 9] } }), 'hole');
+  const outcome = makePlan(caseWith({ piece: { thicknessReadingsMm: [8, 9] } }));
   expect(outcome).toMatchObject({
     kind: 'faulty',
     faults: [{ pointer: '/pieces/0/thicknessMm' }],
@@ -154,11 +155,11 @@ it('uses a material of the person’s own, and refuses one whose windows do not 
     ],
   });
   const slate = planOf({ piece: { material: 'slate' } });
-  const custom = makePlan(own(jobWith({ piece: { material: 'local-slate' } }), 0.45), 'hole');
+  const custom = makePlan(caseIn(own(jobWith({ piece: { material: 'local-slate' } }), 0.45)));
   if (custom.kind !== 'planned') throw new Error('faulty');
   // Twice the work to grind it away: half the rate.
   expect(custom.plan.rateMmPerS / slate.rateMmPerS).toBeCloseTo(0.5);
-  expect(makePlan(own(jobWith(), 0.1), 'hole')).toMatchObject({
+  expect(makePlan(caseIn(own(jobWith(), 0.1)))).toMatchObject({
     kind: 'faulty',
     faults: [{ pointer: '/customMaterials/0/pressureMpa/best' }],
   });

@@ -1,8 +1,7 @@
 import type { Stage } from '../cutting/stages';
 import type { Gate } from '../hazards/gate';
-import type { Hold, Pace, Start } from '../job/choices';
+import type { Hold, Pace, Start, MaterialClass } from '../documents/choices';
 import type { Bending } from '../plate/bendingScene';
-import type { MaterialClass } from '../materials/material';
 import type { Fit } from '../purposes/fit';
 import type { Reason } from '../reason/reason';
 

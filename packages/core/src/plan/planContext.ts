@@ -1,6 +1,7 @@
 import type { Passes } from '../cutting/passes';
 import type { JudgedGates } from '../hazards/judgeHazards';
-import type { Hole, Piece } from '../job/job';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import type { ThicknessSpread } from '../job/thickness';
 import type { Bending } from '../plate/bendingScene';
 import type { CrackOdds } from '../risk/crackOdds';

@@ -1,5 +1,5 @@
 import type { Bending } from '../plate/bendingScene';
-import type { Piece } from '../job/job';
+import type { Piece } from '../documents/piece';
 import { bearableStress, crackOdds, type CrackOdds } from '../risk/crackOdds';
 import { handlingOdds } from '../risk/handlingOdds';
 import type { MaterialCut } from './cutLayers';

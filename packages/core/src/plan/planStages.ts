@@ -1,7 +1,7 @@
 import { exitChipDepth, exitChipWidth, type ExitConditions } from '../breakthrough/exitChip';
 import { exitForceFor, type ExitForce } from '../breakthrough/exitForce';
 import { stagesOf, type Stage } from '../cutting/stages';
-import type { Piece } from '../job/job';
+import type { Piece } from '../documents/piece';
 import { rateAt, type LayerCut, type MaterialCut } from './cutLayers';
 import type { PlannedStage } from './plan';
 import type { ResolvedSetup } from './resolvedSetup';

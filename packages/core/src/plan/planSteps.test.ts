@@ -1,10 +1,10 @@
-import { jobWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 import type { Step } from './plan';
 import { STEP_KINDS } from './plan';
 
 function stepsOf(parts: JobParts = {}): readonly Step[] {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   if (outcome.kind !== 'planned') throw new Error(JSON.stringify(outcome.faults));
   return outcome.plan.steps;
 }

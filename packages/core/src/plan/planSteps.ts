@@ -2,7 +2,7 @@ import { easesOff } from '../cutting/stages';
 import { capitalised } from '../reason/sentence';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { COOLANTS } from '../coolants/coolants';
-import type { Hold, Start } from '../job/choices';
+import type { Hold, Start } from '../documents/choices';
 import {
   formatDuration,
   formatFlow,

@@ -1,3 +1,4 @@
+import type { Bit } from '../documents/kit';
 import {
   formatDuration,
   formatDurationSpan,

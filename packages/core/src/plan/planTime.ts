@@ -1,4 +1,4 @@
-import type { Hold } from '../job/choices';
+import type { Hold } from '../documents/choices';
 import type { CoreBreak } from '../cutting/passes';
 import { solidCentreSeatTime } from '../cutting/stages';
 import { cuttingTimeSd, logNormalP10, logNormalP90 } from './spread';

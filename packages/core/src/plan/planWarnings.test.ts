@@ -1,10 +1,10 @@
-import type { Bit } from '../job/job';
-import { jobWith, type JobParts } from './jobFixtures';
+import type { Bit } from '../documents/kit';
+import { caseWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 import type { WarningCode } from './plan';
 
 function warnings(parts: JobParts): Record<string, string> {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   if (outcome.kind !== 'planned') throw new Error(JSON.stringify(outcome.faults));
   return Object.fromEntries(
     outcome.plan.warnings.map((warning) => [warning.code, warning.message]),

@@ -1,5 +1,6 @@
 import { boundingBox, faceOutline, outlineArea } from '../geometry/outline';
-import type { Hole, Piece } from '../job/job';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { bathFill, poolFill } from '../water/fill';
 import { waterFlow } from '../water/flow';
 import { finesMass, murkLimit, waterChangeDepths } from '../water/murk';

@@ -1,6 +1,5 @@
-import type { Possibility } from '../job/job';
-import type { JobFile, Piece } from '../job/job';
-import type { Material } from '../materials/material';
+import type { Possibility, Piece } from '../documents/piece';
+import type { Material } from '../documents/material';
 import { findMaterial } from '../materials/materials';
 import type { BitGeometry } from '../bits/bitGeometry';
 import { cuttingWindow } from '../cutting/pace';
@@ -17,10 +16,13 @@ export interface PossibleMaterial {
 }
 
 /** What the piece may be, the likeliest first, shares adding up to one; none where it is known. */
-export function possibleMaterials(file: JobFile, piece: Piece): readonly PossibleMaterial[] {
+export function possibleMaterials(
+  materials: readonly Material[],
+  piece: Piece,
+): readonly PossibleMaterial[] {
   if (piece.layers?.length) return [];
   const known = (piece.couldBe ?? []).flatMap(({ material: id, share }: Possibility) => {
-    const material = findMaterial(id, file.customMaterials);
+    const material = findMaterial(id, materials);
     return material && share >= LEAST_SHARE ? [{ material, share }] : [];
   });
   if (known.length < 2) return [];

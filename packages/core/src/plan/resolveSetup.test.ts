@@ -1,6 +1,9 @@
-import type { Bit, Hole, JobFile, Machine, Piece } from '../job/job';
+import type { DrillCase } from '../job/drillCase';
+import type { Bit, Machine } from '../documents/kit';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { MATERIALS, type MaterialId } from '../materials/materials';
-import { jobWith } from './jobFixtures';
+import { caseWith } from './jobFixtures';
 import { resolveSetup } from './resolveSetup';
 import { suits } from './assumeSetup';
 
@@ -20,14 +23,15 @@ function bare({
   bits = [],
   machines = [],
 }: Scene) {
-  const base = jobWith();
-  const [first] = base.pieces;
-  if (!first?.holes[0]) throw new Error('fixture');
-  const { setup: _setup, ...unset } = first.holes[0];
-  const asked: Hole = { ...unset, ...hole };
-  const made: Piece = { ...first, material, ...piece, holes: [asked] };
-  const file: JobFile = { ...base, kit: { bits, machines }, pieces: [made] };
-  return resolveSetup(file, made, asked, MATERIALS[material]);
+  const base = caseWith();
+  const { setup: _setup, ...unset } = base.hole;
+  const drillCase: DrillCase = {
+    ...base,
+    kit: { bits, machines },
+    piece: { ...base.piece, material, ...piece },
+    hole: { ...unset, ...hole },
+  };
+  return resolveSetup(drillCase, MATERIALS[material]);
 }
 
 const family = (scene: Scene): string => bare(scene).finishing.geometry.family;

@@ -1,30 +1,24 @@
+import type { Kit } from '../documents/kit';
+import type { DrillCase } from '../job/drillCase';
 import { bitGeometry } from '../bits/bitGeometry';
 import { COOLANTS, DRY_WITH_EXTRACTION_W_PER_M2_K } from '../coolants/coolants';
-import type { Hole, JobFile, Piece, Setup } from '../job/job';
+import type { Hole } from '../documents/hole';
+import type { Setup } from '../documents/setup';
 import { MACHINE_KINDS } from '../machines/machineKinds';
 import { speedSettings } from '../machines/speedSettings';
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 import { SUPPORTS } from '../supports/supports';
-import {
-  assumeBit,
-  assumeEdgesHeld,
-  assumeMachine,
-  assumeStart,
-  assumeSupport,
-  assumeWater,
-} from './assumeSetup';
+import { assumeBit, assumeEdgesHeld, assumeMachine, assumeStart, assumeSupport, assumeWater } from './assumeSetup';
 import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
 import { houseWays } from './schools';
 
 /** Fills what the person left open with what suits the piece and what they own. */
 export function resolveSetup(
-  file: JobFile,
-  piece: Piece,
-  hole: Hole,
+  { piece, hole, kit, habits: house }: DrillCase,
   material: Material,
 ): ResolvedSetup {
   const given = hole.setup ?? {};
-  const habits = houseWays(file.house, given, piece);
+  const habits = houseWays(house, given, piece);
   const setup: Setup = { ...habits, ...given };
   const assumed: string[] = [];
   const byHabit: string[] = [];
@@ -36,14 +30,14 @@ export function resolveSetup(
     return chosen;
   };
 
-  const bits = chosenBits(file, setup) ?? [assumeBit(file, piece, hole, material)];
+  const bits = chosenBits(kit, setup) ?? [assumeBit(kit, piece, hole, material)];
   if (setup.bit === undefined && !setup.bits?.length) assumed.push('bit');
   const finishing = bits.at(-1);
   if (!finishing) throw new Error(`Hole ${hole.id} resolved to no bit.`);
 
-  const ownedMachine = file.kit?.machines?.find((machine) => machine.id === setup.machine);
+  const ownedMachine = kit.machines?.find((machine) => machine.id === setup.machine);
   const machine = choose('machine', ownedMachine, () =>
-    assumeMachine(file, piece, hole, material, setup.hold),
+    assumeMachine(kit, piece, hole, material, setup.hold),
   );
   const kind = MACHINE_KINDS[machine.kind];
   const hold = choose('hold', setup.hold, () => (setup.guide ? 'guided' : kind.hold));
@@ -57,7 +51,7 @@ export function resolveSetup(
     bits,
     finishing,
     machine,
-    machineOwned: file.kit?.machines?.includes(machine) ?? false,
+    machineOwned: kit.machines?.includes(machine) ?? false,
     settings: speedSettings(machine),
     support: {
       ...support,
@@ -89,9 +83,9 @@ export function resolveSetup(
   };
 }
 
-function chosenBits(file: JobFile, setup: Setup): readonly ResolvedBit[] | undefined {
+function chosenBits(kit: Kit, setup: Setup): readonly ResolvedBit[] | undefined {
   const ids = setup.bits?.length ? setup.bits : setup.bit !== undefined ? [setup.bit] : [];
-  const found = ids.flatMap((id) => file.kit?.bits?.filter((bit) => bit.id === id) ?? []);
+  const found = ids.flatMap((id) => kit.bits?.filter((bit) => bit.id === id) ?? []);
   if (found.length === 0) return undefined;
   return found
     .map((bit) => ({ bit, owned: true, geometry: bitGeometry(bit) }))

@@ -1,7 +1,8 @@
 import type { BitGeometry } from '../bits/bitGeometry';
 import type { Coolant, CoolantId } from '../coolants/coolants';
-import type { Hold, Pace, Start } from '../job/choices';
-import type { Bit, Machine, Setup, SupportSetup } from '../job/job';
+import type { Hold, Pace, Start } from '../documents/choices';
+import type { Bit, Machine } from '../documents/kit';
+import type { Setup, SupportSetup } from '../documents/setup';
 import type { SpeedSetting } from '../machines/speedSettings';
 import type { Support, SupportId } from '../supports/supports';
 

@@ -1,6 +1,8 @@
 import { USUAL_GUIDE } from '../layout/aim';
-import type { Piece, Setup } from '../job/job';
-import type { House } from '../job/place';
+import { SCHOOL_IDS, type SchoolId } from '../documents/choices';
+import type { Piece } from '../documents/piece';
+import type { Setup } from '../documents/setup';
+import type { House } from '../documents/house';
 
 /** One way practitioners hold to, and what of the setup it settles. */
 export interface SchoolWay {
@@ -174,10 +176,8 @@ export const SCHOOLS = {
       },
     },
   },
-} as const satisfies Record<string, School>;
+} as const satisfies Record<SchoolId, School>;
 
-export type SchoolId = keyof typeof SCHOOLS;
-export const SCHOOL_IDS = Object.keys(SCHOOLS) as readonly SchoolId[];
 
 /** The setup with one way taken: what its question settles is cleared first. */
 export function takeWay(setup: Setup, id: SchoolId, wayId: string): Setup {
@@ -198,14 +198,14 @@ export function takeWay(setup: Setup, id: SchoolId, wayId: string): Setup {
  * is set, and from pieces its question does not arise on.
  */
 export function houseWays(
-  house: House | undefined,
+  house: House,
   given: Setup,
   piece: Pick<Piece, 'form' | 'assembled'>,
 ): Partial<Setup> {
   let ways: Partial<Setup> = {};
   for (const id of SCHOOL_IDS) {
     const school: School = SCHOOLS[id];
-    const way = school.ways[house?.habits?.[id] ?? ''];
+    const way = school.ways[house.habits?.[id] ?? ''];
     if (!way || !school.arises(piece)) continue;
     const settled = school.settles.some(
       (field) => given[field] !== undefined || ways[field] !== undefined,

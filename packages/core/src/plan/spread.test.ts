@@ -1,9 +1,9 @@
-import { jobWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 import { exitChipSd, logNormalP10, logNormalP90 } from './spread';
 
 function spanOf(parts: JobParts): number {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   const time = outcome.kind === 'planned' ? outcome.plan.drillTimeS : null;
   return time ? time.p90 / time.p10 : NaN;
 }

@@ -1,5 +1,5 @@
 import { Z_90 } from '../numeric/normal';
-import type { Hold } from '../job/choices';
+import type { Hold } from '../documents/choices';
 import { provenance } from '../materials/provenance';
 import type { MaterialCut } from './cutLayers';
 

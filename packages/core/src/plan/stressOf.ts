@@ -1,5 +1,5 @@
+import type { DrillCase } from '../job/drillCase';
 import type { Fault } from '../job/fault';
-import type { JobFile } from '../job/job';
 import type { Pressed } from '../plate/bendPiece';
 import type { Bend } from '../plate/bender';
 import { formatPressure } from '../units/formatQuantity';
@@ -26,12 +26,11 @@ export type StressOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 export function stressOf(
-  file: JobFile,
-  holeId: string,
+  drillCase: DrillCase,
   units: UnitSystem,
   bend: Bend,
 ): StressOutcome {
-  const worked = contextOf(file, holeId, units, bend);
+  const worked = contextOf(drillCase, units, bend);
   if (worked.kind === 'faulty') return worked;
   const { context } = worked;
   const posed = bendingSceneOf(context.piece, context.hole, context.setup, context.headline);

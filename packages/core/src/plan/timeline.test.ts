@@ -1,8 +1,8 @@
-import { jobWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 
 const planOf = (parts: JobParts) => {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
   return outcome.plan;
 };

@@ -1,21 +1,15 @@
+import type { DrillCase } from '../job/drillCase';
 import { corePasses, type Passes } from '../cutting/passes';
 import { liftDepths } from '../cutting/lifts';
 import { judgeHazards } from '../hazards/judgeHazards';
 import { rimTemperature } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
-import type { Hole, JobFile, Piece } from '../job/job';
 import { faceMaterial } from '../job/faceMaterial';
 import { thicknessSpread } from '../job/thickness';
 import type { Bend } from '../plate/bender';
 import type { Bending } from '../plate/bendingScene';
 import type { UnitSystem } from '../units/unitSystem';
-import {
-  cutLayer,
-  layersFromFarFace,
-  layersTo,
-  type LayerCut,
-  type MaterialCut,
-} from './cutLayers';
+import { cutLayer, layersFromFarFace, layersTo, type LayerCut, type MaterialCut } from './cutLayers';
 import { bendingSceneOf } from './bendingSceneOf';
 import type { PlannedStage } from './plan';
 import { hazardScene } from './hazardScene';
@@ -36,15 +30,14 @@ import type { ResolvedSetup } from './resolvedSetup';
  * Expects a piece and hole that passed the job check.
  */
 export function workOut(
-  file: JobFile,
-  piece: Piece,
-  hole: Hole,
+  drillCase: DrillCase,
   units: UnitSystem,
   bend: Bend,
 ): PlanContext {
-  const face = faceMaterial(piece, file.customMaterials);
-  const possible = possibleMaterials(file, piece);
-  const resolved = resolveSetup(file, piece, hole, face);
+  const { job, piece, hole, materials } = drillCase;
+  const face = faceMaterial(piece, materials);
+  const possible = possibleMaterials(materials, piece);
+  const resolved = resolveSetup(drillCase, face);
   const setup = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
   const thickness = thicknessSpread(piece);
   const purpose = planPurpose(piece, hole, face, units);
@@ -53,7 +46,7 @@ export function workOut(
   const twoSided = opensFarFace && setup.sides === 'two';
   const depthPerSideMm = twoSided ? depthMm / 2 : depthMm;
 
-  const depthLayers = layersTo(file, piece, depthMm);
+  const depthLayers = layersTo(materials, piece, depthMm);
   const pilotMm = setup.bits.at(-2)?.geometry.diameterMm ?? 0;
   const layers = depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, pilotMm));
   const headline = slowestOf(layers);
@@ -107,7 +100,7 @@ export function workOut(
   const posed = bendingSceneOf(piece, hole, setup, headline);
   const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
   const scene = hazardScene(
-    file.job,
+    job,
     { piece, hole, units, setup, depthMm, time },
     face,
     layers,

@@ -1,6 +1,6 @@
 import type { Drawing } from '../drawing/primitives';
 import type { Fault } from '../job/fault';
-import type { Hole, HoleDepth } from '../job/job';
+import type { Hole, HoleDepth } from '../documents/hole';
 import type { Reason, ReasonInput } from '../reason/reason';
 import type { UnitSystem } from '../units/unitSystem';
 

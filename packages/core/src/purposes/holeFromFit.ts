@@ -1,4 +1,5 @@
-import type { Bit, Hole } from '../job/job';
+import type { Bit } from '../documents/kit';
+import type { Hole } from '../documents/hole';
 import type { Fit } from './fit';
 import type { PurposeOfHole } from './purposes';
 

@@ -1,4 +1,4 @@
-import type { Bit } from '../job/job';
+import type { Bit } from '../documents/kit';
 import { bitsForRange } from './ownedFit';
 
 const bit = (id: string, diameterMm: number, runOutMm?: number): Bit => ({

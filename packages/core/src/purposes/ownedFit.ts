@@ -1,4 +1,4 @@
-import type { Bit } from '../job/job';
+import type { Bit } from '../documents/kit';
 import type { DiameterRange } from './fit';
 
 export interface OwnedBit {

@@ -1,5 +1,5 @@
 import { outlineArea } from '../geometry/outline';
-import type { Piece } from '../job/job';
+import type { Piece } from '../documents/piece';
 
 /** Mass of a flat piece, kg, from outline, thickness and density; null for walls and floors. */
 export function pieceMass(

@@ -1,4 +1,4 @@
-import type { Piece } from '../job/job';
+import type { Piece } from '../documents/piece';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
 import { anchor } from './anchor';
 import { beadBore } from './beadBore';
@@ -17,7 +17,7 @@ import { shaft } from './shaft';
 import { tankFitting } from './tankFitting';
 import { tubeRivet } from './tubeRivet';
 import { wallPlug } from './wallPlug';
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 
 /** Every purpose a hole is drilled for, by its name in the job file. */
 export const PURPOSES = {

@@ -1,5 +1,5 @@
-import type { Damage } from '../job/job';
-import type { Material } from '../materials/material';
+import type { Damage } from '../documents/choices';
+import type { Material } from '../documents/material';
 import { normalMean } from '../numeric/normalMean';
 import { failureProbability } from './weibull';
 

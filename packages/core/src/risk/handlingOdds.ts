@@ -1,4 +1,4 @@
-import type { Hold } from '../job/choices';
+import type { Hold } from '../documents/choices';
 
 /** Base odds that handling and breaking through spoil a hole. */
 const BASE = { freehand: 0.01, guided: 0.004, press: 0.002, rig: 0.001 } as const satisfies Record<

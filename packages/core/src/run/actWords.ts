@@ -1,5 +1,5 @@
 import { SIGNS } from '../signs/signs';
-import type { RunAct } from './runEvent';
+import type { RunAct } from '../documents/runEvent';
 
 /** What was done, as it is named when it may be taken back. */
 export function actWords(act: RunAct): string {

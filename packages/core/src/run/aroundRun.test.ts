@@ -9,7 +9,7 @@ import { replayRun, atMoment } from './replay';
 import { bitUse, runRecord } from './runRecord';
 import { diagnoseRun, signToFollow } from './runScene';
 import { planWith, writeRun } from './runFixtures';
-import type { RunResult } from './runResult';
+import type { RunResult } from '../documents/runResult';
 import { runSection } from '../section/runSection';
 
 const scene = (over: Partial<ReadyScene> = {}): ReadyScene => {

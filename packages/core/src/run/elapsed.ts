@@ -1,4 +1,4 @@
-import type { Stamp } from './runEvent';
+import type { Stamp } from '../documents/runEvent';
 
 /** Wall and steady clock may part by so much before one of them is doubted, ms. */
 const CLOCKS_AGREE_MS = 2000;

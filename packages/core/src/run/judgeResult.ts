@@ -1,6 +1,6 @@
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
-import type { RunResult } from './runResult';
+import type { RunResult } from '../documents/runResult';
 import { wayDown } from './runFigures';
 import type { RunState } from './runState';
 

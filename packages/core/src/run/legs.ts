@@ -1,5 +1,5 @@
 import type { Moment } from '../plan/plan';
-import type { RunPlan } from './runEvent';
+import type { RunPlan } from '../documents/runEvent';
 
 /** A stretch of depth at one force and speed. */
 export interface Stroke {

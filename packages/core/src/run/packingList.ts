@@ -1,5 +1,7 @@
+import type { DrillCase } from '../job/drillCase';
 import { COOLANTS, type CoolantId } from '../coolants/coolants';
-import type { Hole, JobFile, Piece } from '../job/job';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { makePlan } from '../plan/makePlan';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 import { isPurposeKind, PURPOSES } from '../purposes/purposes';
@@ -86,14 +88,14 @@ function addWater(
   else add(`water-${method}`, name);
 }
 
-/** The packing list of a whole job; holes that cannot be planned yet are left out. */
-export function packingListOf(file: JobFile, units: UnitSystem): readonly PackedItem[] {
-  const works = file.pieces.flatMap((piece) =>
-    piece.holes.flatMap((hole) => {
-      // Hole ids are unique within a piece only.
-      const outcome = makePlan({ ...file, pieces: [piece] }, hole.id, units);
-      return outcome.kind === 'planned' ? [{ plan: outcome.plan, piece, hole }] : [];
-    }),
-  );
+/** The packing list of several holes; those that cannot be planned yet are left out. */
+export function packingListOf(
+  cases: readonly DrillCase[],
+  units: UnitSystem,
+): readonly PackedItem[] {
+  const works = cases.flatMap((drillCase) => {
+    const outcome = makePlan(drillCase, units);
+    return outcome.kind === 'planned' ? [{ ...drillCase, plan: outcome.plan }] : [];
+  });
   return packingList(works, units);
 }

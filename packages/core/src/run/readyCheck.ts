@@ -1,5 +1,7 @@
 import { COOLANTS, type CoolantId } from '../coolants/coolants';
-import type { Bit, Hole, Piece } from '../job/job';
+import type { Bit } from '../documents/kit';
+import type { Hole } from '../documents/hole';
+import type { Piece } from '../documents/piece';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 import type { BarePlan } from '../plan/plan';
 import { formatRpm, formatVolume } from '../units/formatQuantity';

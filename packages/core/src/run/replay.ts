@@ -2,7 +2,7 @@ import { formatDuration } from '../units/formatQuantity';
 import { advance } from './advance';
 import { elapsedBetween, type Elapsed } from './elapsed';
 import { flagged, openedRun, reduceRun } from './reduceRun';
-import type { RunAct, RunEvent, Stamp } from './runEvent';
+import type { RunAct, RunEvent, Stamp } from '../documents/runEvent';
 import type { RunState } from './runState';
 
 export type Opening = RunEvent & { readonly act: Extract<RunAct, { kind: 'open' }> };

@@ -3,7 +3,7 @@ import { input, type ReasonInput } from '../reason/reason';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from './resultWords';
-import type { RunResult } from './runResult';
+import type { RunResult } from '../documents/runResult';
 
 /** What was found, a line each; what was not measured is left out. */
 export function resultLines(result: RunResult, units: UnitSystem): readonly ReasonInput[] {

@@ -1,4 +1,4 @@
-import type { CrackSight, PartFit, Verdict } from './runResult';
+import type { CrackSight, PartFit, Verdict } from '../documents/choices';
 
 export const VERDICT_WORDS = {
   fine: 'Fine',

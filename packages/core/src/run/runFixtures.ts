@@ -1,12 +1,12 @@
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { caseWith, type JobParts } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import type { Plan } from '../plan/plan';
 import { replayRun } from './replay';
-import type { RunAct, RunEvent } from './runEvent';
+import type { RunAct, RunEvent } from '../documents/runEvent';
 import type { RunState } from './runState';
 
 export const planWith = (parts: JobParts = {}): Plan => {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
   return outcome.plan;
 };

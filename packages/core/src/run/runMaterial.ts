@@ -1,4 +1,4 @@
-import type { MaterialClass } from '../materials/material';
+import type { MaterialClass } from '../documents/choices';
 import type { BarePlan } from '../plan/plan';
 
 /** The body that the bit meets first. */

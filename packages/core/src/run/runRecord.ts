@@ -1,11 +1,10 @@
-import type { BitState } from '../job/kit';
+import type { BitState, Verdict } from '../documents/choices';
 import { METRIC } from '../units/unitSystem';
 import type { SignId } from '../signs/signs';
 import { judgeResult } from './judgeResult';
 import { replayRun } from './replay';
 import { wayDown } from './runFigures';
-import type { RunEvent, RunSubject } from './runEvent';
-import type { Verdict } from './runResult';
+import type { RunEvent, RunSubject } from '../documents/runEvent';
 import { isOver, type RunPhase } from './runState';
 
 /** One line of the logbook: what was planned, what came of it. */

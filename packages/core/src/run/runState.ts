@@ -2,8 +2,9 @@ import { STEP_KINDS, type StepKind } from '../plan/plan';
 import type { SignId } from '../signs/signs';
 import type { Leg, Stop } from './legs';
 import type { RateBelief } from './rateBelief';
-import type { HelpAnswer, RunPlan, RunSubject } from './runEvent';
-import type { RunResult } from './runResult';
+import type { HelpAnswer } from '../documents/choices';
+import type { RunPlan, RunSubject } from '../documents/runEvent';
+import type { RunResult } from '../documents/runResult';
 
 /** A run is in one of the plan's steps, or halted, or over before its time. */
 export const RUN_PHASES = [...STEP_KINDS, 'paused', 'aborted', 'cracked'] as const;

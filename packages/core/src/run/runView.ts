@@ -4,7 +4,7 @@ import { formatLengthShort } from '../units/length';
 import { showDepth } from '../units/showDepth';
 import type { UnitSystem } from '../units/unitSystem';
 import { nextStop } from './advance';
-import type { RunActKind } from './runEvent';
+import type { RunActKind } from '../documents/runEvent';
 import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from './runFigures';
 import { isCutting, isOver, legOf, type RunPhase, type RunState } from './runState';
 

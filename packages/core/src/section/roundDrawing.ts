@@ -1,5 +1,6 @@
 import type { Drawing, Primitive } from '../drawing/primitives';
-import type { Outline, PointMm } from '../geometry/outline';
+import type { PointMm } from '../geometry/outline';
+import type { Outline } from '../documents/outline';
 import { radiusAt } from '../layout/curve';
 import { turnOf } from '../layout/wrap';
 import { formatLengthShort } from '../units/length';

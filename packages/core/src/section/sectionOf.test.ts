@@ -1,11 +1,11 @@
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { caseWith, type JobParts } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import type { Plan } from '../plan/plan';
 import { METRIC } from '../units/unitSystem';
 import { sectionOf, stageAt, tellingDepth } from './sectionOf';
 
 function planOf(parts: JobParts = {}): Plan {
-  const outcome = makePlan(jobWith(parts), 'hole');
+  const outcome = makePlan(caseWith(parts));
   if (outcome.kind !== 'planned') throw new Error('faulty');
   return outcome.plan;
 }

@@ -1,16 +1,13 @@
-import { jobWith } from '../plan/jobFixtures';
+import { caseWith } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
 import { METRIC } from '../units/unitSystem';
 import { timelineDrawing } from './timelineDrawing';
 
 const planOf = (setup: object) => {
-  const outcome = makePlan(
-    jobWith({
+  const outcome = makePlan(caseWith({
       piece: { form: 'block', material: 'granite', thicknessMm: 90 },
       setup: { hold: 'press', ...setup },
-    }),
-    'hole',
-  );
+    }));
   if (outcome.kind === 'faulty') throw new Error('faulty');
   return outcome.plan;
 };

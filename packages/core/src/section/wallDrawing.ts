@@ -1,7 +1,7 @@
 import type { Drawing, Primitive, Tone } from '../drawing/primitives';
-import type { Layer } from '../job/job';
+import type { Layer } from '../documents/piece';
 import { CAVITY, findMaterial } from '../materials/materials';
-import type { Material } from '../materials/material';
+import type { Material } from '../documents/material';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 

@@ -1,4 +1,4 @@
-import type { MaterialClass } from '../materials/material';
+import type { MaterialClass } from '../documents/choices';
 
 /** What a sign asks of the run. */
 export type SignEffect =

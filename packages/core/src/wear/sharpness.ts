@@ -1,6 +1,6 @@
 import { BIT_FAMILIES, type BitFamily } from '../bits/bitFamilies';
-import type { Bit } from '../job/job';
-import type { Material } from '../materials/material';
+import type { Bit } from '../documents/kit';
+import type { Material } from '../documents/material';
 
 /** Hard bodies strip a single layer of diamond in half the depth. */
 const HARD_BODY_LIFE = 0.5;

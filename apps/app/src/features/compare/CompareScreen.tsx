@@ -1,5 +1,5 @@
 import type { Comparison } from '@nucleon/core/choice/compareMethods';
-import type { House } from '@nucleon/core/job/place';
+import type { House } from '@nucleon/core/documents/house';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { getHouse, putHouse } from '../../api/house';

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import FileText from 'lucide-react-native/icons/file-text';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

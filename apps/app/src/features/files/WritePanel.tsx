@@ -1,4 +1,4 @@
-import type { Piece } from '@nucleon/core/job/job';
+import type { Piece } from '@nucleon/core/documents/piece';
 import { sheetOf } from '@nucleon/files/sheet';
 import { PAPERS, type PaperId } from '@nucleon/files/tiles';
 import FileDown from 'lucide-react-native/icons/file-down';

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';

@@ -1,6 +1,6 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { Gate, GateAnswer } from '@nucleon/core/hazards/gate';
-import type { HazardCheck } from '@nucleon/core/job/job';
+import type { HazardCheck } from '@nucleon/core/documents/hazardCheck';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putJob } from '../../api/jobs';

@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import type { Drawing } from '@nucleon/core/drawing/primitives';
 import { faceMaterial } from '@nucleon/core/job/faceMaterial';
 import { USUAL_GUIDE } from '@nucleon/core/layout/aim';

@@ -1,5 +1,5 @@
-import type { Outline } from '@nucleon/core/geometry/outline';
-import type { KeepOff } from '@nucleon/core/job/place';
+import type { Outline } from '@nucleon/core/documents/outline';
+import type { KeepOff } from '@nucleon/core/documents/piece';
 import { useTheme } from '@tamagui/core';
 import { memo, useId } from 'react';
 import { Circle, ClipPath, Defs, G, Path, Rect, Svg } from 'react-native-svg';

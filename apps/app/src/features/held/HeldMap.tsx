@@ -1,6 +1,6 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
 import { boundingBox, type PointMm } from '@nucleon/core/geometry/outline';
-import type { SupportSetup } from '@nucleon/core/job/job';
+import type { SupportSetup } from '@nucleon/core/documents/setup';
 import { formatForce, formatPressure } from '@nucleon/core/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';

@@ -1,5 +1,5 @@
 import type { PointMm } from '@nucleon/core/geometry/outline';
-import type { SupportSetup } from '@nucleon/core/job/job';
+import type { SupportSetup } from '@nucleon/core/documents/setup';
 import type { SupportId } from '@nucleon/core/supports/supports';
 import { useMedia } from '@tamagui/core';
 import { useState } from 'react';

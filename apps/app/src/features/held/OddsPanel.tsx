@@ -1,4 +1,5 @@
-import { boundingBox, type Outline, type PointMm } from '@nucleon/core/geometry/outline';
+import { boundingBox, type PointMm } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
 import { oddsHereText, oddsMapText } from '@nucleon/core/plan/oddsMapText';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

@@ -1,6 +1,6 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { boundingBox } from '@nucleon/core/geometry/outline';
-import type { SupportSetup } from '@nucleon/core/job/job';
+import type { SupportSetup } from '@nucleon/core/documents/setup';
 import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import Plus from 'lucide-react-native/icons/plus';

@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { SupportPad } from '@nucleon/core/job/job';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { SupportPad } from '@nucleon/core/documents/setup';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';

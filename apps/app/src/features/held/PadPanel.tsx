@@ -1,5 +1,5 @@
 import { boundingBox } from '@nucleon/core/geometry/outline';
-import type { SupportPad, SupportSetup } from '@nucleon/core/job/job';
+import type { SupportPad, SupportSetup } from '@nucleon/core/documents/setup';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';

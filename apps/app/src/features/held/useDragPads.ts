@@ -1,4 +1,4 @@
-import type { SupportPad } from '@nucleon/core/job/job';
+import type { SupportPad } from '@nucleon/core/documents/setup';
 import { useGesture } from '@use-gesture/react';
 import { useCallback, useEffect, useRef, useState, type Ref } from 'react';
 import type { View } from 'react-native';

@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { formatMoney } from '@nucleon/core/choice/outcomeWords';
 import { MOST_HOLES, type HirePrices } from '@nucleon/core/choice/hireOrBuy';
 import { Suspense, useMemo, useState } from 'react';

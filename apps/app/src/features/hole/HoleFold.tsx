@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { HoleDepth } from '@nucleon/core/job/job';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { HoleDepth } from '@nucleon/core/documents/hole';
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { usualSizes } from '@nucleon/core/job/presumePiece';
 import { formatLengthShort } from '@nucleon/core/units/length';

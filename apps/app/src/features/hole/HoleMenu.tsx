@@ -1,5 +1,5 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { planText } from '@nucleon/core/plan/planText';
 import { useQueryClient } from '@tanstack/react-query';

@@ -1,8 +1,5 @@
-import {
-  MATERIAL_CLASSES,
-  type Material,
-  type MaterialClass,
-} from '@nucleon/core/materials/material';
+import { MATERIAL_CLASSES, type MaterialClass } from '@nucleon/core/documents/choices';
+import type { Material } from '@nucleon/core/documents/material';
 import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

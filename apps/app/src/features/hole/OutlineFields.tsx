@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { Outline } from '@nucleon/core/geometry/outline';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { Outline } from '@nucleon/core/documents/outline';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';

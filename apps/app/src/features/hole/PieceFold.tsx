@@ -1,6 +1,6 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { usualSizes } from '@nucleon/core/job/presumePiece';
-import type { Material } from '@nucleon/core/materials/material';
+import type { Material } from '@nucleon/core/documents/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { thicknessText } from '@nucleon/core/job/thickness';

@@ -1,5 +1,5 @@
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
-import type { Material } from '@nucleon/core/materials/material';
+import type { Material } from '@nucleon/core/documents/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { assumedLine } from '@nucleon/core/plan/figures';
 import type { Plan } from '@nucleon/core/plan/plan';

@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { COOLANT_IDS, COOLANTS } from '@nucleon/core/coolants/coolants';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { SUPPORT_IDS, SUPPORTS } from '@nucleon/core/supports/supports';

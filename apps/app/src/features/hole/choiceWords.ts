@@ -1,5 +1,5 @@
-import type { Hold, Pace, Start } from '@nucleon/core/job/choices';
-import type { GlassTreatment, PieceForm, Setup } from '@nucleon/core/job/job';
+import type { Hold, Pace, Start, GlassTreatment, PieceForm } from '@nucleon/core/documents/choices';
+import type { Setup } from '@nucleon/core/documents/setup';
 import type { Chip } from '../../ui/Chips';
 
 /** The trade's words for the choices of a setup, as chips in their usual order. */

@@ -1,5 +1,5 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
-import type { Setup } from '@nucleon/core/job/job';
+import type { Setup } from '@nucleon/core/documents/setup';
 import type { HoleDraftHandle } from './useHoleDraft';
 
 /** What the folds are given: what stands now and how to change it. */

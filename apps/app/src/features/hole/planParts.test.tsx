@@ -1,5 +1,5 @@
 import { headlineFigures } from '@nucleon/core/plan/figures';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { METRIC } from '@nucleon/core/units/unitSystem';

@@ -1,6 +1,6 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { Fault } from '@nucleon/core/job/fault';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { useMemo } from 'react';
 import type { AskedHole } from '../../workers/askedHole';

@@ -1,6 +1,6 @@
 import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
 import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
-import type { Material } from '@nucleon/core/materials/material';
+import type { Material } from '@nucleon/core/documents/material';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { drilledWords, outcomeOf } from '@nucleon/core/run/runOutcome';
 import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/formatQuantity';

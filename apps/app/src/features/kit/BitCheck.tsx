@@ -6,7 +6,7 @@ import {
   judgeBit,
   type BitLooks,
 } from '@nucleon/core/bits/bitCheck';
-import type { SharpnessNote } from '@nucleon/core/job/kit';
+import type { SharpnessNote } from '@nucleon/core/documents/kit';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putBit } from '../../api/kit';

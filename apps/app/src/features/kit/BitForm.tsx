@@ -1,11 +1,12 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
 import { bitGeometry } from '@nucleon/core/bits/bitGeometry';
 import { stateWords } from '@nucleon/core/bits/bitWords';
 import { usualPrice } from '@nucleon/core/bits/usualBit';
 import { formatMoney } from '@nucleon/core/choice/outcomeWords';
-import { BIT_STATES, type Bit } from '@nucleon/core/job/kit';
+import { BIT_STATES } from '@nucleon/core/documents/choices';
+import type { Bit } from '@nucleon/core/documents/kit';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useForm, useWatch } from 'react-hook-form';
 import { v7 as newId } from 'uuid';

@@ -1,4 +1,5 @@
-import { CONNECTION_IDS, CONNECTIONS, type Holder } from '@nucleon/core/couplings/connections';
+import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/couplings/connections';
+import type { Holder } from '@nucleon/core/documents/connection';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';

@@ -1,6 +1,6 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import type { StoredMachine } from '@nucleon/contract/wire';
-import type { Machine } from '@nucleon/core/job/kit';
+import type { Machine } from '@nucleon/core/documents/kit';
 import {
   MACHINE_KIND_IDS,
   MACHINE_KINDS,

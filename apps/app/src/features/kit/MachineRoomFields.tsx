@@ -1,4 +1,4 @@
-import type { Machine } from '@nucleon/core/job/kit';
+import type { Machine } from '@nucleon/core/documents/kit';
 import type { MachineKind } from '@nucleon/core/machines/machineKinds';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';

@@ -1,13 +1,7 @@
-import type { KitPartSort } from '@nucleon/contract/kitSchema';
+import type { KitPartSort, Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/documents/kit';
 import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
 import { APART_WAYS, APART_WORDS } from '@nucleon/core/couplings/apart';
-import {
-  COUPLING_KINDS,
-  type Coupling,
-  type OwnedGuide,
-  type OwnedSupport,
-  type OwnedWater,
-} from '@nucleon/core/job/kit';
+import { COUPLING_KINDS } from '@nucleon/core/documents/choices';
 import { SUPPORT_IDS, SUPPORTS, type SupportId } from '@nucleon/core/supports/supports';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';

@@ -1,4 +1,4 @@
-import type { KitPartSort } from '@nucleon/contract/kitSchema';
+import type { KitPartSort } from '@nucleon/core/documents/kit';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { deletePart, restorePart, type StoredPart } from '../../api/kit';

@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { MachineSpeeds } from '@nucleon/core/machines/machineSpeeds';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { MachineSpeeds } from '@nucleon/core/documents/machineSpeeds';
 
 /** `280, 480, 750` as steps, `600-8500` as a range; anything else is not speeds. */
 export function readSpeeds(text: string): MachineSpeeds | null {

@@ -1,7 +1,6 @@
-import type { KitPartSort } from '@nucleon/contract/kitSchema';
+import type { KitPartSort, Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/documents/kit';
 import { COOLANTS } from '@nucleon/core/coolants/coolants';
 import { connectionInLine } from '@nucleon/core/couplings/connections';
-import type { Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/job/kit';
 import { SUPPORTS } from '@nucleon/core/supports/supports';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';

@@ -1,5 +1,5 @@
 import type { StoredBit, StoredMachine, StoredParts } from '@nucleon/contract/wire';
-import type { House } from '@nucleon/core/job/place';
+import type { House } from '@nucleon/core/documents/house';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { houseQuery } from '../../api/house';

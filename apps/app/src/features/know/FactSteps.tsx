@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { Damage } from '@nucleon/core/job/job';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { Damage } from '@nucleon/core/documents/choices';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

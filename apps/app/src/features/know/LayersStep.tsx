@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { Layer } from '@nucleon/core/job/job';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { Layer } from '@nucleon/core/documents/piece';
 import { withLayers } from '@nucleon/core/job/withLayers';
 import { CAVITY, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { wallDrawing } from '@nucleon/core/section/wallDrawing';

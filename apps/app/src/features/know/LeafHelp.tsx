@@ -1,5 +1,5 @@
 import { identify, IDENTIFIERS } from '@nucleon/core/identify/identify';
-import type { LayerMix } from '@nucleon/core/job/job';
+import type { LayerMix } from '@nucleon/core/documents/piece';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';

@@ -1,6 +1,6 @@
 import type { IdentifierKind } from '@nucleon/core/identify/identify';
 import { usualForm, usualMaterial } from '@nucleon/core/job/presumePiece';
-import type { MaterialClass } from '@nucleon/core/materials/material';
+import type { MaterialClass } from '@nucleon/core/documents/choices';
 import { findMaterial, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';

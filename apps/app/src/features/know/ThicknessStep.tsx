@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { usualSizes } from '@nucleon/core/job/presumePiece';
 import { meanThickness, thicknessText } from '@nucleon/core/job/thickness';
 import { formatLengthShort } from '@nucleon/core/units/length';

@@ -6,8 +6,9 @@ import {
   type KnowScreen,
 } from '@nucleon/core/identify/knowPath';
 import { markOf, type KnowStep } from '@nucleon/core/job/knowMarks';
-import type { Piece } from '@nucleon/core/job/job';
-import type { Material, MaterialClass } from '@nucleon/core/materials/material';
+import type { Piece } from '@nucleon/core/documents/piece';
+import type { Material } from '@nucleon/core/documents/material';
+import type { MaterialClass } from '@nucleon/core/documents/choices';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { Editing } from '../hole/editing';

@@ -1,5 +1,5 @@
 import { MOST_EVENTS } from '@nucleon/contract/runLimits';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunsCsvOutcome } from '@nucleon/files/runsCsv';
 import { useQueryClient } from '@tanstack/react-query';
 import FileDown from 'lucide-react-native/icons/file-down';

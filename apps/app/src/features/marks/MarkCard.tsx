@@ -1,5 +1,6 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { HoleMark, MarkKind, MarkReading } from '@nucleon/core/job/place';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { HoleMark, MarkReading } from '@nucleon/core/documents/hole';
+import type { MarkKind } from '@nucleon/core/documents/choices';
 import type { MarkVerdict } from '@nucleon/core/layout/markCheck';
 import type { MarkRow } from '@nucleon/core/layout/markSheet';
 import type { Tape } from '@nucleon/core/layout/tapes';

@@ -1,5 +1,5 @@
 import type { PieceLayout, StoredBit } from '@nucleon/contract/wire';
-import type { Datum } from '@nucleon/core/job/place';
+import type { Datum } from '@nucleon/core/documents/piece';
 import { markSheet } from '@nucleon/core/layout/markSheet';
 import { USUAL_DATUM } from '@nucleon/core/layout/tapes';
 import { useQuery } from '@tanstack/react-query';

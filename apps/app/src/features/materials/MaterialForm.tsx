@@ -5,7 +5,7 @@ import {
   columnStored,
   type ColumnWords,
 } from '@nucleon/core/materials/columns';
-import type { Material, MaterialColumn } from '@nucleon/core/materials/material';
+import type { Material, MaterialColumn } from '@nucleon/core/documents/material';
 import { provenance } from '@nucleon/core/materials/provenance';
 import { useState } from 'react';
 import { putMaterials } from '../../api/jobs';

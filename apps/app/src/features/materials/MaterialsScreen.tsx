@@ -1,5 +1,5 @@
 import type { JobDetail } from '@nucleon/contract/wire';
-import type { Material } from '@nucleon/core/materials/material';
+import type { Material } from '@nucleon/core/documents/material';
 import { copyMaterial } from '@nucleon/core/materials/columns';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';

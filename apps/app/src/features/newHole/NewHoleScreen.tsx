@@ -1,6 +1,6 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { MATERIALS, isMaterialId } from '@nucleon/core/materials/materials';
-import type { GlassTreatment } from '@nucleon/core/job/job';
+import type { GlassTreatment } from '@nucleon/core/documents/choices';
 import { usualForm, usualMaterial, usualSizes } from '@nucleon/core/job/presumePiece';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useQueryClient } from '@tanstack/react-query';

@@ -1,5 +1,6 @@
 import { outlineCentre } from '@nucleon/core/geometry/outline';
-import type { GlassTreatment, Hole } from '@nucleon/core/job/job';
+import type { GlassTreatment } from '@nucleon/core/documents/choices';
+import type { Hole } from '@nucleon/core/documents/hole';
 import { presumePiece } from '@nucleon/core/job/presumePiece';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { v7 as newId } from 'uuid';

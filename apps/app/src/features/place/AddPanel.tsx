@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { outlineCentre, type PointMm } from '@nucleon/core/geometry/outline';
 import {
   MOST_IN_PATTERN,

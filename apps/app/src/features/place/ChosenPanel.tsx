@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { roundLines } from '@nucleon/core/layout/roundLines';
 import { clashText, spansToServices } from '@nucleon/core/layout/services';

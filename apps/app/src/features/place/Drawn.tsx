@@ -1,7 +1,7 @@
 import { useTheme } from '@tamagui/core';
 import { Circle, G, Polyline } from 'react-native-svg';
 import { KeepOffMark } from './FaceShapes';
-import type { KeepOffShape } from '@nucleon/core/job/place';
+import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import type { Tool } from './tools';
 import type { PlaceState } from './placeState';
 import { shapeBetween } from './shapeBetween';

@@ -1,5 +1,5 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
-import type { Outline } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
 import { useTheme } from '@tamagui/core';
 import { memo } from 'react';
 import { G, Svg, Text as SvgText } from 'react-native-svg';

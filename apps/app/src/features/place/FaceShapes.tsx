@@ -1,6 +1,6 @@
 import type { StoredPiece } from '@nucleon/contract/wire';
-import type { Outline } from '@nucleon/core/geometry/outline';
-import type { KeepOffShape } from '@nucleon/core/job/place';
+import type { Outline } from '@nucleon/core/documents/outline';
+import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import { bandWidth } from '@nucleon/core/layout/services';
 import { memo } from 'react';
 import { Circle, G, Image, Line, Path, Polyline, Rect } from 'react-native-svg';

@@ -1,5 +1,5 @@
 import type { StoredHouse } from '@nucleon/contract/wire';
-import type { House } from '@nucleon/core/job/place';
+import type { House } from '@nucleon/core/documents/house';
 import { EDGE_RULES } from '@nucleon/core/layout/edgeRules';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';

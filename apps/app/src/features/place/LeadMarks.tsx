@@ -1,6 +1,6 @@
 import { useTheme } from '@tamagui/core';
 import type { BoxMm, PointMm } from '@nucleon/core/geometry/outline';
-import type { Datum } from '@nucleon/core/job/place';
+import type { Datum } from '@nucleon/core/documents/piece';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { Circle, Ellipse, G } from 'react-native-svg';
 import { useUnits } from '../display/displayStore';

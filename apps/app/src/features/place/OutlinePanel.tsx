@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { PolygonOutline } from '@nucleon/core/geometry/outline';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { PolygonOutline } from '@nucleon/core/documents/outline';
 import {
   asPolygon,
   bowOfBulge,

@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { distance } from '@nucleon/core/geometry/arc';
 import { boundingBox } from '@nucleon/core/geometry/outline';
 import { scalePhoto } from '@nucleon/core/layout/traceOutline';

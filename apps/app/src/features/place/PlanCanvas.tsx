@@ -1,6 +1,7 @@
 import { useTheme } from '@tamagui/core';
 import type { StoredHole } from '@nucleon/contract/wire';
-import { boundingBox, type Outline } from '@nucleon/core/geometry/outline';
+import { boundingBox } from '@nucleon/core/geometry/outline';
+import type { Outline } from '@nucleon/core/documents/outline';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { G, Svg } from 'react-native-svg';

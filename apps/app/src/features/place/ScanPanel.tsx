@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/contract/limits';
-import type { ServiceBand } from '@nucleon/core/job/place';
+import { LIMITS } from '@nucleon/core/documents/limits';
+import type { ServiceBand } from '@nucleon/core/documents/piece';
 import { bandName, bandWidth } from '@nucleon/core/layout/services';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import Trash from 'lucide-react-native/icons/trash';

@@ -1,6 +1,6 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
 import { boundingBox, faceOutline, type PointMm } from '@nucleon/core/geometry/outline';
-import type { KeepOff, ServiceBand } from '@nucleon/core/job/place';
+import type { KeepOff, ServiceBand } from '@nucleon/core/documents/piece';
 import { baseShift } from '@nucleon/core/layout/clearDistances';
 import { evenlySpread, mirrored } from '@nucleon/core/layout/patterns';
 import type { LayoutContent } from './layoutDraft';

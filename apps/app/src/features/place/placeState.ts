@@ -1,5 +1,6 @@
 import type { PointMm } from '@nucleon/core/geometry/outline';
-import type { KeepOffKind, KeepOffShape, ServiceBand, ServiceKind } from '@nucleon/core/job/place';
+import type { KeepOffKind, ServiceKind } from '@nucleon/core/documents/choices';
+import type { KeepOffShape, ServiceBand } from '@nucleon/core/documents/piece';
 import type { SnapLine } from '@nucleon/core/layout/snap';
 import type { Face } from './layoutEdits';
 import type { Tool } from './tools';

@@ -1,5 +1,5 @@
 import type { PointMm } from '@nucleon/core/geometry/outline';
-import type { KeepOffShape } from '@nucleon/core/job/place';
+import type { KeepOffShape } from '@nucleon/core/documents/piece';
 
 const settled = (mm: number): number => Math.round(mm * 10) / 10;
 

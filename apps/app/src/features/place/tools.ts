@@ -1,4 +1,5 @@
-import type { KeepOffKind, KeepOffShape, ServiceKind } from '@nucleon/core/job/place';
+import type { KeepOffKind, ServiceKind } from '@nucleon/core/documents/choices';
+import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import type { Chip } from '../../ui/Chips';
 
 /** What touching the plan does. */

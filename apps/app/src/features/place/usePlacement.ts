@@ -2,7 +2,7 @@ import type { PieceLayout, StoredHole, StoredHouse } from '@nucleon/contract/wir
 import { checkJob } from '@nucleon/core/job/checkJob';
 import { faceMaterial } from '@nucleon/core/job/faceMaterial';
 import type { Fault } from '@nucleon/core/job/fault';
-import type { Material } from '@nucleon/core/materials/material';
+import type { Material } from '@nucleon/core/documents/material';
 import { brokenRule, judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { clashes } from '@nucleon/core/layout/services';
 import { fitOf, sceneOf } from '@nucleon/core/purposes/purposes';

@@ -1,5 +1,5 @@
 import { bitsForPurpose, type BitsForPurpose } from '@nucleon/core/choice/bitsForPurpose';
-import type { JobFile } from '@nucleon/core/job/job';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import type { Purpose } from '@nucleon/core/purposes/definePurpose';
 import type { FitOutcome } from '@nucleon/core/purposes/fit';

@@ -1,4 +1,4 @@
-import { CHIP_SIZES_MM } from '@nucleon/core/run/runResult';
+import { CHIP_SIZES_MM } from '@nucleon/core/run/chipSizes';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import { useTheme } from '@tamagui/core';
 import { Circle, Svg } from 'react-native-svg';

@@ -1,13 +1,8 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { stateWords } from '@nucleon/core/bits/bitWords';
 import { AS_PLANNED, judgeResult } from '@nucleon/core/run/judgeResult';
-import {
-  BIT_STATES,
-  CRACK_SIGHTS,
-  PART_FITS,
-  VERDICTS,
-  type RunResult,
-} from '@nucleon/core/run/runResult';
+import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '@nucleon/core/documents/choices';
+import type { RunResult } from '@nucleon/core/documents/runResult';
 import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from '@nucleon/core/run/resultWords';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';

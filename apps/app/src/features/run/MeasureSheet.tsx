@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { legOf, type RunState } from '@nucleon/core/run/runState';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import Check from 'lucide-react-native/icons/check';

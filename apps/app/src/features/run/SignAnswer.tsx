@@ -1,5 +1,5 @@
 import { diagnoseRun, signToFollow } from '@nucleon/core/run/runScene';
-import type { HelpAnswer } from '@nucleon/core/run/runEvent';
+import type { HelpAnswer } from '@nucleon/core/documents/choices';
 import { isOver, type RunState, type SignSeen } from '@nucleon/core/run/runState';
 import { SIGNS } from '@nucleon/core/signs/signs';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';

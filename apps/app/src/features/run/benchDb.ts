@@ -1,4 +1,4 @@
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { deviceId, nameDevice } from './device';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 

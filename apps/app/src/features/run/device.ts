@@ -1,4 +1,4 @@
-import type { Stamp } from '@nucleon/core/run/runEvent';
+import type { Stamp } from '@nucleon/core/documents/runEvent';
 import { v7 as newId } from 'uuid';
 
 const DEVICE_KEY = 'nucleon.device';

@@ -1,4 +1,4 @@
-import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import { v7 as newId } from 'uuid';
 import { create } from 'zustand';
 import type { KeptEvent } from './benchDb';

@@ -1,5 +1,5 @@
 import { MOST_EVENTS } from '@nucleon/contract/runLimits';
-import type { RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { ApiProblem } from '../../api/problem';
 import { postEvents, putRunPhoto } from '../../api/runs';
 import { dropPhoto, everyWaitingPhoto, keepPhoto } from '../result/keptPhotos';

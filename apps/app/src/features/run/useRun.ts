@@ -1,5 +1,5 @@
 import { atMoment, replayRun, type Replayed } from '@nucleon/core/run/replay';
-import type { RunAct, RunEvent } from '@nucleon/core/run/runEvent';
+import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import { isOver, type RunState } from '@nucleon/core/run/runState';
 import { useEffect, useMemo, useState } from 'react';
 import { deviceId, stampNow } from './device';

@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { oddsInWords } from '@nucleon/core/risk/oddsWords';
 import { COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
 import type { RankedWater } from '@nucleon/core/choice/rankWater';

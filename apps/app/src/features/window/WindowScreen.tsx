@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { AREA_WORDS } from '@nucleon/core/choice/workingWindow';
 import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
 import { pointInNumbers, pointInWords } from '@nucleon/core/choice/windowWords';

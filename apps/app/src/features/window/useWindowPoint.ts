@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/contract/limits';
+import { LIMITS } from '@nucleon/core/documents/limits';
 import { rimSpeedAt } from '@nucleon/core/cutting/contact';
 import type { WindowView } from '../../workers/windowView';
 import type { Editing } from '../hole/editing';

@@ -1,0 +1,57 @@
+import { holeSchema } from '@nucleon/core/documents/hole';
+import { houseSchema } from '@nucleon/core/documents/house';
+import { jobSchema } from '@nucleon/core/documents/job';
+import { bitSchema, KIT_PART_SCHEMAS, machineSchema } from '@nucleon/core/documents/kit';
+import { materialSchema } from '@nucleon/core/documents/material';
+import { pieceSchema } from '@nucleon/core/documents/piece';
+import { runEventSchema } from '@nucleon/core/documents/runEvent';
+import {
+  id,
+  list,
+  object,
+  someOf,
+  wholeNumber,
+  withFields,
+  withoutFields,
+  type ObjectSchema,
+  type Schema,
+} from '@nucleon/core/documents/schema';
+import { MOST_EVENTS } from './runLimits';
+
+/*
+ * What requests carry: documents, and the version each was read at. Nothing of a document is described here.
+ */
+
+const version = wholeNumber(0, 2_147_483_647, 'the version it was read at, 0 when new');
+
+/** A PUT: the document without the id its address has, and the version it was read at. */
+const put = <T extends Record<string, Schema> & { id: Schema }>(schema: ObjectSchema<T>) =>
+  withFields(withoutFields(schema, 'id'), { version });
+
+export const putJob = put(jobSchema);
+export const putPiece = put(pieceSchema);
+export const putHole = put(holeSchema);
+export const putBit = put(bitSchema);
+export const putMachine = put(machineSchema);
+export const putPart = {
+  couplings: put(KIT_PART_SCHEMAS.couplings),
+  supports: put(KIT_PART_SCHEMAS.supports),
+  guides: put(KIT_PART_SCHEMAS.guides),
+  water: put(KIT_PART_SCHEMAS.water),
+};
+export const putHouse = withFields(houseSchema, { version });
+/** A job's own materials, written together with the job's version. */
+export const putMaterials = object({ customMaterials: list(materialSchema, 200), version });
+
+/** So many holes are laid out at once. */
+const MOST_HOLES = 10_000;
+/** A layout's PUT: the piece where it changed, the holes that did, those taken away and those brought back. */
+export const putLayout = object(
+  { holes: list(withFields(holeSchema, { version }), MOST_HOLES) },
+  { piece: putPiece, removed: list(id, MOST_HOLES), restored: list(id, MOST_HOLES) },
+);
+
+/** Several new bits at once: all of them are stored, or none. */
+export const newBits = object({ bits: list(bitSchema, 2000) });
+
+export const postEvents = object({ events: someOf(runEventSchema, MOST_EVENTS) });

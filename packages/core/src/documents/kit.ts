@@ -1,0 +1,151 @@
+import { Type } from '@sinclair/typebox';
+import { BIT_FAMILY_IDS } from '../bits/bitFamilies';
+import { COOLANT_IDS } from '../coolants/coolants';
+import { APART_WAYS } from '../couplings/apart';
+import { MACHINE_KIND_IDS } from '../machines/machineKinds';
+import { SUPPORT_IDS } from '../supports/supports';
+import { BIT_STATES, COUPLING_KINDS } from './choices';
+import { holderSchema, shankSchema } from './connection';
+import { LIMITS } from './limits';
+import { machineSpeedsSchema } from './machineSpeeds';
+import { id, list, name, number, object, oneOf, text, time, yesNo, type Document } from './schema';
+
+/** One entry of a bit's life: how sharp it was found or made. */
+const sharpnessNote = object({
+  at: time,
+  sharpness: number(LIMITS.sharpness),
+  how: oneOf(['checked', 'dressed', 'set', 'drilled']),
+});
+export interface SharpnessNote extends Document<typeof sharpnessNote> {}
+
+export const bitSchema = object(
+  { id, name, family: oneOf(BIT_FAMILY_IDS), diameterMm: number(LIMITS.diameterMm) },
+  {
+    rimWidthMm: number(LIMITS.rimWidthMm),
+    coverage: number(LIMITS.share),
+    usableDepthMm: number(LIMITS.thicknessMm),
+    sharpness: number(LIMITS.sharpness),
+    runOutMm: number(LIMITS.smallMm),
+    depthCutMm: number(LIMITS.depthCutMm),
+    holesCut: number(LIMITS.count),
+    price: number(LIMITS.money),
+    maxRpm: number({ above: 0, most: 100_000, unit: 'rpm' }),
+    supplier: text(120),
+    batch: text(120),
+    shank: shankSchema,
+    /** A barrel narrower than its rim: play in a guide grows once the rim is through. */
+    barrelDiameterMm: number(LIMITS.diameterMm),
+    /** Slots in the barrel: cores come out easily, spindle water leaks away. */
+    slotted: yesNo,
+    state: oneOf(BIT_STATES),
+    sharpnessLog: list(sharpnessNote, 500),
+    /** No longer used, kept for its history. */
+    retired: yesNo,
+  },
+);
+export interface Bit extends Document<typeof bitSchema> {}
+
+export const machineSchema = object(
+  { id, name, kind: oneOf(MACHINE_KIND_IDS) },
+  {
+    speeds: machineSpeedsSchema,
+    stallTorqueNm: number(LIMITS.torqueNm),
+    clutchTorqueNm: Type.Unsafe<number | null>({
+      type: ['number', 'null'],
+      exclusiveMinimum: LIMITS.torqueNm.above,
+      maximum: LIMITS.torqueNm.most,
+      description: 'a number of N·m above 0 and at most 2000, or null for no clutch',
+    }),
+    power: oneOf(['mains', 'mains-protected', 'battery', 'low-voltage']),
+    holders: list(holderSchema, 10),
+    /** A press: how far the quill comes down, most room under the chuck, spindle to column. */
+    travelMm: number(LIMITS.thicknessMm),
+    chuckToTableMm: number(LIMITS.thicknessMm),
+    throatMm: number(LIMITS.thicknessMm),
+    /** May stand in spray. */
+    waterRated: yesNo,
+    /** Brings water through its own spindle. */
+    spindleWater: yesNo,
+    /** A press: length of the feed lever, and radius of the pinion it turns. */
+    leverArmMm: number(LIMITS.thicknessMm),
+    pinionRadiusMm: number(LIMITS.thicknessMm),
+    retired: yesNo,
+  },
+);
+export interface Machine extends Document<typeof machineSchema> {}
+
+/** Something between machine and bit. */
+export const couplingSchema = object(
+  {
+    id,
+    name,
+    kind: oneOf(COUPLING_KINDS),
+    /** The end that goes into the machine. */
+    into: shankSchema,
+    /** The end that takes the bit. */
+    takes: holderSchema,
+  },
+  {
+    /** How much farther it carries the bit. */
+    lengthMm: number(LIMITS.thicknessMm),
+    /** Brings water into the barrel. */
+    carriesWater: yesNo,
+    apart: oneOf(APART_WAYS),
+    retired: yesNo,
+  },
+);
+export interface Coupling extends Document<typeof couplingSchema> {}
+
+export const ownedSupportSchema = object(
+  { id, name, kind: oneOf(SUPPORT_IDS) },
+  {
+    thicknessMm: number(LIMITS.smallMm),
+    widthMm: number(LIMITS.lengthMm),
+    lengthMm: number(LIMITS.lengthMm),
+    retired: yesNo,
+  },
+);
+export interface OwnedSupport extends Document<typeof ownedSupportSchema> {}
+
+export const ownedGuideSchema = object(
+  { id, name, kind: text(40) },
+  {
+    thicknessMm: number(LIMITS.smallMm),
+    /** The hole that steers the bit. */
+    boreMm: number(LIMITS.diameterMm),
+    retired: yesNo,
+  },
+);
+export interface OwnedGuide extends Document<typeof ownedGuideSchema> {}
+
+export const ownedWaterSchema = object(
+  { id, name, kind: oneOf(COOLANT_IDS) },
+  {
+    trayLengthMm: number(LIMITS.lengthMm),
+    trayWidthMm: number(LIMITS.lengthMm),
+    trayDepthMm: number(LIMITS.lengthMm),
+    retired: yesNo,
+  },
+);
+export interface OwnedWater extends Document<typeof ownedWaterSchema> {}
+
+/** What is owned beside bits and machines, by its list in a kit. */
+export const KIT_PART_SCHEMAS = {
+  couplings: couplingSchema,
+  supports: ownedSupportSchema,
+  guides: ownedGuideSchema,
+  water: ownedWaterSchema,
+};
+export type KitPartSort = keyof typeof KIT_PART_SCHEMAS;
+export const KIT_PART_SORTS = Object.keys(KIT_PART_SCHEMAS) as readonly KitPartSort[];
+
+/** What a workshop owns; all of it travels in the job file. */
+export interface Kit {
+  readonly bits?: readonly Bit[];
+  readonly machines?: readonly Machine[];
+  readonly couplings?: readonly Coupling[];
+  readonly supports?: readonly OwnedSupport[];
+  readonly guides?: readonly OwnedGuide[];
+  readonly water?: readonly OwnedWater[];
+}
+export type KitPart = NonNullable<Kit[KitPartSort]>[number];

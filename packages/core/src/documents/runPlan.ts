@@ -1,0 +1,117 @@
+import { Type, type TSchema } from '@sinclair/typebox';
+import { COOLANT_IDS } from '../coolants/coolants';
+import { MACHINE_KIND_IDS } from '../machines/machineKinds';
+import { MOMENT_KINDS, STEP_KINDS, type BarePlan } from '../plan/plan';
+import { HOLDS, MATERIAL_CLASSES } from './choices';
+import { LIMITS } from './limits';
+import { id, list, number, object, oneOf, someOf, text, yesNo } from './schema';
+
+const seconds = number({ least: 0, most: 1e8, unit: 's' });
+/** A bald bit takes as good as for ever, and the spread of that says so. */
+const plannedS = number({ least: 0, most: 1e300, unit: 's' });
+const depth = number({ least: 0, most: 5000, unit: 'mm' });
+const figure = number({ least: -1e9, most: 1e9, unit: '' });
+const orNull = (schema: TSchema) =>
+  Type.Union([schema, Type.Null()], { description: `${String(schema.description)}, or null` });
+const line = text(2000);
+/** Plans of before listed every depth in words: runs that wait on a device with one are taken too. */
+const paragraph = text(500_000);
+/** A lift each half millimetre of the thickest piece, and room. */
+const MOST_DEPTHS = 10_500;
+const side = Type.Union([Type.Literal(1), Type.Literal(2)], { description: '1 or 2' });
+
+const stage = object({
+  kind: oneOf(['seat', 'main', 'exit']),
+  side,
+  fromMm: depth,
+  toMm: depth,
+  forceN: figure,
+  rpm: figure,
+  timeS: orNull(plannedS),
+});
+
+const followed = object({
+  holeId: id,
+  pieceId: id,
+  modelVersion: text(40),
+  dataVersion: text(40),
+  setup: object({
+    bitId: orNull(id),
+    bitName: text(200),
+    bitFamily: text(60),
+    bitDiameterMm: number(LIMITS.diameterMm),
+    rimWidthMm: figure,
+    solid: yesNo,
+    sharpness: figure,
+    usableDepthMm: figure,
+    machineName: text(200),
+    machineKind: oneOf(MACHINE_KIND_IDS),
+    supportKind: text(60),
+    supportName: text(200),
+    supportThicknessMm: figure,
+    hold: oneOf(HOLDS),
+  }),
+  depthMm: number(LIMITS.thicknessMm),
+  depthPerSideMm: number(LIMITS.thicknessMm),
+  feedForceN: figure,
+  rpm: figure,
+  forceWindowN: object({ glaze: figure, low: figure, high: figure }),
+  drillTimeS: orNull(object({ p10: plannedS, p50: plannedS, p90: plannedS })),
+  tempRiseK: figure,
+  totalStressMpa: figure,
+  stressLimitMpa: figure,
+  exitForceN: orNull(figure),
+  exitChipMm: orNull(object({ p50: figure, p90: figure })),
+  easeOffAtMm: orNull(depth),
+  lifts: list(depth, MOST_DEPTHS),
+  coreBreaksAtMm: list(depth, 1000),
+  timeline: list(
+    object({
+      kind: oneOf(MOMENT_KINDS),
+      side,
+      depthMm: depth,
+      haltS: seconds,
+      title: line,
+      detail: line,
+    }),
+    MOST_DEPTHS,
+  ),
+  stages: someOf(stage, 500),
+  pilots: list(
+    object({
+      bitName: text(200),
+      diameterMm: number(LIMITS.diameterMm),
+      rimWidthMm: figure,
+      solid: yesNo,
+      rpm: figure,
+      forceN: figure,
+      timeS: orNull(plannedS),
+    }),
+    20,
+  ),
+  clock: object({ sd: figure, liftS: seconds, seatCentreS: seconds, bitSwapS: seconds }),
+  layers: list(
+    object({ name: text(200), class: orNull(oneOf(MATERIAL_CLASSES)), fromMm: depth, toMm: depth }),
+    100,
+  ),
+  water: object({
+    method: oneOf(COOLANT_IDS),
+    name: text(200),
+    coverMm: orNull(figure),
+    fillL: orNull(figure),
+    changeAtDepthMm: list(depth, MOST_DEPTHS),
+  }),
+  bitLife: object({ lifeDepthMm: figure, sharpnessAfter: figure }),
+  steps: list(
+    object(
+      { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },
+      { depthsMm: list(depth, MOST_DEPTHS) },
+    ),
+    2000,
+  ),
+});
+
+/** The plan a run follows, as it stood when the run was opened. */
+export type RunPlan = BarePlan;
+/** What a run’s own copy must hold to be followed; the rest of the plan travels with it. */
+export const runPlanSchema = Type.Unsafe<RunPlan>(followed);
