@@ -1,3 +1,4 @@
+import { caseIn } from '@nucleon/core/plan/jobFixtures';
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '@nucleon/contract/readJobFile';
 import type {
@@ -104,7 +105,7 @@ describe('job files over HTTP', () => {
     expect(back).toEqual(file);
   });
 
-  it('keeps the ids of holes that two pieces call the same', async () => {
+  it('refuses two holes of one id, wherever they stand', async () => {
     const { file } = await imported();
     const [first, second] = file.pieces;
     const [one] = first?.holes ?? [];
@@ -114,13 +115,15 @@ describe('job files over HTTP', () => {
       holes: [{ ...one, id: 'middle', xMm: 100, yMm: 100, diameterMm: 5, setup: undefined }],
     }));
     const sent = { ...file, log: undefined, pieces };
-    const { body } = await request(server.app).post(api('/import')).send(sent).expect(201);
-    const { jobId } = body as { jobId: string };
-    const holeIds = async () =>
-      (await get<JobFile>(`/jobs/${jobId}/export`)).pieces.map(({ holes }) =>
-        holes.map(({ id }) => id),
-      );
-    expect(await holeIds()).toEqual([['middle'], ['middle']]);
+    const refused = problem(
+      await request(server.app).post(api('/import')).send(sent).expect(422),
+    );
+    expect(refused.faults).toEqual([
+      {
+        pointer: '/pieces/1/holes/0/id',
+        message: 'Hole “middle” is in another piece too; each hole of a file needs an id of its own.',
+      },
+    ]);
   });
 
   it('makes a second job of the same file, with the kit it already has', async () => {
@@ -135,9 +138,9 @@ describe('job files over HTTP', () => {
   it('stores the plan the core makes of the exported file', async () => {
     const { file, jobId } = await imported();
     const { plan, hole: stored } = await dialHole(jobId);
-    const atOnce = makePlan(file, stored.id);
+    const atOnce = makePlan(caseIn(file, stored.id));
     expect(atOnce.kind === 'planned' && atOnce.plan).toEqual(plan);
-    const bent = makePlan(file, stored.id, METRIC, rememberingBend());
+    const bent = makePlan(caseIn(file, stored.id), METRIC, rememberingBend());
     const asked = await get(`/holes/${stored.id}/plan?bent=true`);
     expect(bent.kind === 'planned' && bent.plan).toEqual(asked);
     // Once worked out it is stored.

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import { binRoutes } from './bin/binRoutes';
 import { exchangeRoutes } from './exchange/exchangeRoutes';
 import { holeRoutes } from './holes/holeRoutes';
 import { houseRoutes } from './house/houseRoutes';
@@ -22,6 +23,9 @@ import type { ServerContext } from './serverContext';
 const BODY_LIMIT = { bytes: 1024 * 1024, values: 200_000 };
 /** A job with its log. */
 const IMPORT_LIMIT = { bytes: 32 * 1024 * 1024, values: 3_000_000 };
+/** A piece with thousands of holes. */
+const LAYOUT_LIMIT = { bytes: 8 * 1024 * 1024, values: 600_000 };
+const LAYOUT_PATH = /^\/api\/v1\/pieces\/[^/]+\/layout$/;
 const YEAR_MS = 365 * 24 * 3600 * 1000;
 
 /** The API under /api/v1 and, when a folder is given, the built app for every other address. */
@@ -33,6 +37,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
   app.use(compression({ level: 1 }));
   app.use('/api', onlyOwnPages, admission(), deadline());
   app.use(IMPORT_PATH, jsonBody(IMPORT_LIMIT));
+  app.use(LAYOUT_PATH, jsonBody(LAYOUT_LIMIT));
   app.use('/api', jsonBody(BODY_LIMIT));
 
   app.get('/api/v1/health', async (_request, response) => {
@@ -45,6 +50,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     pieceRoutes(context),
     holeRoutes(context),
     layoutRoutes(context),
+    binRoutes(context),
     photoRoutes(context),
     houseRoutes(context),
     kitRoutes(context),

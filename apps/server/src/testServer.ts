@@ -14,6 +14,10 @@ export interface TestServer {
   readonly close: () => Promise<void>;
 }
 
+/** The app on a database that is ready. */
+export const appOn = (source: DataSource, log: (text: string) => void = () => undefined): Express =>
+  buildApp({ source, heavy: inlineWork(), now: () => new Date(), newId: () => newId(), log });
+
 export async function openTestServer(): Promise<TestServer> {
   const url = process.env.NUCLEON_TEST_DB;
   if (!url)
@@ -27,13 +31,7 @@ export async function openTestServer(): Promise<TestServer> {
   await source.initialize();
   await migrate(source);
   const logged: string[] = [];
-  const app = buildApp({
-    source,
-    heavy: inlineWork(),
-    now: () => new Date(),
-    newId: () => newId(),
-    log: (text) => logged.push(text),
-  });
+  const app = appOn(source, (text) => logged.push(text));
   return {
     app,
     source,

@@ -44,15 +44,11 @@ export interface PlanHeadline {
   readonly toConfirm: number;
   readonly settled: number;
   readonly warningCount: number;
-  readonly modelVersion: string;
-  readonly dataVersion: string;
-  /** False when today's model or data would make another plan. */
-  readonly current: boolean;
 }
 
 export type StoredHole = Hole & Versioned & { readonly pieceId: string };
 export type HoleInList = StoredHole & {
-  /** null where it cannot be planned: `faults` say why. */
+  /** null where it cannot be planned, which `faults` say, or is not planned yet: ask again. */
   readonly headline: PlanHeadline | null;
   readonly faults: readonly Fault[];
   readonly lastRun: HoleRun | null;
@@ -123,6 +119,26 @@ export interface PutLayout {
   readonly piece?: Put<StoredPiece>;
   readonly holes: readonly (Put<StoredHole> & { readonly id: string })[];
   readonly removed?: readonly string[];
+  /** Deleted before, and wanted again. */
+  readonly restored?: readonly string[];
+}
+
+/** So long what is deleted lies in the bin before it is deleted for good. */
+export const BIN_DAYS = 30;
+
+export interface BinItem {
+  readonly kind: 'job' | 'piece' | 'hole';
+  readonly id: string;
+  readonly name: string;
+  /** A hole’s piece. */
+  readonly pieceName?: string;
+  readonly deletedAt: string;
+  /** When it is deleted for good. */
+  readonly emptiedAt: string;
+}
+
+export interface Bin {
+  readonly items: readonly BinItem[];
 }
 
 /** The workshop's habits; version 0 while none is settled. */
@@ -134,6 +150,8 @@ export type StoredCoupling = Coupling & Versioned;
 export type StoredSupport = OwnedSupport & Versioned;
 export type StoredGuide = OwnedGuide & Versioned;
 export type StoredWater = OwnedWater & Versioned;
+
+export type StoredPart = StoredCoupling | StoredSupport | StoredGuide | StoredWater;
 
 /** Everything owned beside bits and machines: short lists, read in one go. */
 export interface StoredParts {
@@ -169,6 +187,7 @@ export const PROBLEM_CODES = [
   'database-unavailable',
   'faulty',
   'foreign-page',
+  'gone',
   'not-found',
   'storage-full',
   'too-large',
@@ -186,6 +205,6 @@ export interface ProblemBody {
   readonly status: number;
   readonly detail: string;
   readonly faults?: readonly Fault[];
-  /** On a conflict: what the server has now. */
+  /** On a conflict: what the server has now; of what is gone: what it was. */
   readonly current?: unknown;
 }

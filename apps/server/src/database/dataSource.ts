@@ -1,11 +1,5 @@
 import { DataSource } from 'typeorm';
-import { holeEntity } from '../holes/holeEntity';
-import { jobEntity } from '../jobs/jobEntity';
-import { bitEntity } from '../kit/bitEntity';
-import { kitPartEntity } from '../kit/kitPartEntity';
-import { machineEntity } from '../kit/machineEntity';
-import { pieceEntity } from '../pieces/pieceEntity';
-import { houseEntity } from '../house/houseEntity';
+import { DOCUMENT_ENTITIES } from '../documents/documentKinds';
 import { photoEntity } from '../photos/photoEntity';
 import { holePlanEntity } from '../plans/holePlanEntity';
 import { Start1764000000000 } from './migrations/1764000000000-start';
@@ -14,6 +8,7 @@ import { Place1764200000000 } from './migrations/1764200000000-place';
 import { Kit1764300000000 } from './migrations/1764300000000-kit';
 import { Runs1764400000000 } from './migrations/1764400000000-runs';
 import { Risk1764500000000 } from './migrations/1764500000000-risk';
+import { Documents1764600000000 } from './migrations/1764600000000-documents';
 import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
 
 /** A person's request is answered within 9 s, whatever the database does. */
@@ -32,15 +27,9 @@ export function createDataSource(url: string, { hurried = true } = {}): DataSour
     synchronize: false,
     logging: false,
     entities: [
-      jobEntity,
-      pieceEntity,
-      holeEntity,
+      ...DOCUMENT_ENTITIES,
       holePlanEntity,
-      bitEntity,
-      machineEntity,
-      kitPartEntity,
       photoEntity,
-      houseEntity,
       runEntity,
       runEventEntity,
       runPhotoEntity,
@@ -52,6 +41,7 @@ export function createDataSource(url: string, { hurried = true } = {}): DataSour
       Kit1764300000000,
       Runs1764400000000,
       Risk1764500000000,
+      Documents1764600000000,
     ],
     connectTimeout: 4000,
     poolSize: 10,

@@ -3,24 +3,28 @@ import { THE_WORKSHOP_ID } from './workshop';
 
 /*
  * Rows are always locked in this order, so that two writes wait for each other and never both for the other:
- * run, workshop (its kit and habits), pieces, job.
+ * run, workshop (its kit and habits), pieces, job. Plans need no lock: each names the versions it was made from.
  */
 
-/** Keeps kit and habits as they are while a plan is made from them; writers of theirs wait, and take `write`. */
-export async function lockKit(manager: EntityManager, how: 'read' | 'write'): Promise<void> {
-  const mode = how === 'read' ? 'LOCK IN SHARE MODE' : 'FOR UPDATE';
-  await manager.query(`SELECT id FROM workshop WHERE id = ? ${mode}`, [THE_WORKSHOP_ID]);
+/** One writer at a time on kit and habits. */
+export async function lockKit(manager: EntityManager): Promise<void> {
+  await manager.query('SELECT id FROM workshop WHERE id = ? FOR UPDATE', [THE_WORKSHOP_ID]);
 }
 
-/** One writer at a time on a piece and its holes: what is planned is what is stored. */
-export async function lockPiece(manager: EntityManager, pieceId: string): Promise<void> {
-  await lockKit(manager, 'read');
-  await manager.query('SELECT id FROM piece WHERE id = ? FOR UPDATE', [pieceId]);
+/** Whatever was planned with kit and habits as they were is stale from here on. */
+export async function noteKitChange(manager: EntityManager): Promise<void> {
+  await manager.query('UPDATE workshop SET kit_version = kit_version + 1 WHERE id = ?', [
+    THE_WORKSHOP_ID,
+  ]);
 }
 
-/** The same for a job and all its pieces. */
+/** One writer at a time on a job, its pieces and their holes. */
 export async function lockJob(manager: EntityManager, jobId: string): Promise<void> {
-  await lockKit(manager, 'read');
   await manager.query('SELECT id FROM piece WHERE job_id = ? ORDER BY id FOR UPDATE', [jobId]);
   await manager.query('SELECT id FROM job WHERE id = ? FOR UPDATE', [jobId]);
+}
+
+/** One writer at a time on a piece and its holes. */
+export async function lockPiece(manager: EntityManager, pieceId: string): Promise<void> {
+  await manager.query('SELECT id FROM piece WHERE id = ? FOR UPDATE', [pieceId]);
 }

@@ -1,14 +1,17 @@
+import { readFileSync } from 'node:fs';
 import { mkdtemp, readdir, readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { v7 as newId } from 'uuid';
+import request from 'supertest';
 import type { DataSource } from 'typeorm';
-import { openTestServer, type TestServer } from '../testServer';
+import { appOn, openTestServer, type TestServer } from '../testServer';
 import { backUp } from './backUp';
 import { createDataSource } from './dataSource';
 import { migrate } from './migrate';
 
+const FIXTURES = join(__dirname, 'fixtures');
 let maker: TestServer;
 const opened: DataSource[] = [];
 beforeAll(async () => {
@@ -33,6 +36,26 @@ async function emptyDatabase(): Promise<DataSource> {
   opened.push(source);
   return source;
 }
+
+/** A database as the version before documents left it: demo, jobs of every kind of field, things deleted. */
+async function filledBefore(): Promise<DataSource> {
+  const source = await emptyDatabase();
+  const runner = source.createQueryRunner();
+  const dump = gunzipSync(await readFile(join(FIXTURES, 'before-documents.sql.gz'))).toString();
+  for (const statement of dump.split(/;\n/)) {
+    // The dump's own first line is for its own reader.
+    const sql = statement.replace(/^\/\*M!.*\n/, '').trim();
+    if (sql !== '') await runner.query(sql);
+  }
+  await runner.release();
+  return source;
+}
+
+/** What that version showed of the same database. */
+const shownBefore = (): { exports: Record<string, object>; kit: object; gone: string } =>
+  JSON.parse(
+    gunzipSync(readFileSync(join(FIXTURES, 'before-documents.json.gz'))).toString(),
+  ) as ReturnType<typeof shownBefore>;
 
 /** Lets so many statements through, then dies: before a statement is run, or after it and before that is noted. */
 async function dieAfter(source: DataSource, statements: number, when: 'before' | 'after') {
@@ -61,7 +84,7 @@ const shape = async (source: DataSource): Promise<unknown> =>
 
 it('goes on from wherever it was killed', async () => {
   const whole = await shape(maker.source);
-  for (const statements of [0, 1, 2, 3, 5, 8, 9, 11, 13, 17, 21, 24, 27, 30, 34])
+  for (const statements of [0, 1, 2, 3, 5, 8, 9, 11, 13, 17, 21, 24, 27, 30, 34, 47, 60, 75])
     for (const when of ['before', 'after'] as const) {
       const source = await emptyDatabase();
       await dieAfter(source, statements, when);
@@ -72,21 +95,20 @@ it('goes on from wherever it was killed', async () => {
 }, 120_000);
 
 it('copies what is there before it changes anything, and leaves it when it cannot', async () => {
-  const source = await emptyDatabase();
+  const source = await filledBefore();
   const copies: string[] = [];
   const copy = (): Promise<void> => Promise.resolve(void copies.push('copied'));
-  await migrate(source, copy);
-  expect(copies).toEqual([]);
-  await migrate(source, copy);
-  expect(copies).toEqual([]);
-  // As a version before the last step left it.
-  await source.undoLastMigration();
   const before = await shape(source);
   await expect(migrate(source, () => Promise.reject(new Error('disk full')))).rejects.toThrow(
     'disk full',
   );
   expect(await shape(source)).toEqual(before);
   await migrate(source, copy);
+  expect(copies).toEqual(['copied']);
+  await migrate(source, copy);
+  expect(copies).toEqual(['copied']);
+  const empty = await emptyDatabase();
+  await migrate(empty, copy);
   expect(copies).toEqual(['copied']);
 });
 
@@ -118,4 +140,54 @@ it('leaves a database alone that a newer version has used', async () => {
   await expect(migrate(source)).rejects.toThrow(
     /a newer Nucleon has used it \(step Later1999000000000/,
   );
+});
+
+describe('from columns to documents', () => {
+  it('loses nothing: every job, the kit, the habits and the bin read as before', async () => {
+    const source = await filledBefore();
+    await migrate(source);
+    const app = appOn(source);
+    const get = async (path: string): Promise<Record<string, unknown>> =>
+      (await request(app).get(`/api/v1${path}`).expect(200)).body as Record<string, unknown>;
+    const before = shownBefore();
+    for (const [id, file] of Object.entries(before.exports))
+      expect(await get(`/jobs/${id}/export`)).toEqual(file);
+    expect({
+      bits: await get('/bits?pageSize=200'),
+      machines: await get('/machines?pageSize=200'),
+      parts: await get('/kit/parts'),
+      house: await get('/house'),
+    }).toEqual(before.kit);
+    expect((await get('/bin')).items).toMatchObject([{ kind: 'job', id: before.gone }]);
+    // Numbers, no and nothing survive: a clutch that is none, a piece that is not assembled.
+    const [shed] = Object.values(before.exports).filter((file) => 'fromElsewhere' in file);
+    expect(JSON.stringify(shed)).toMatch(/"clutchTorqueNm":null.*/);
+  });
+
+  it('leaves the old columns as they were until every document is written', async () => {
+    const source = await filledBefore();
+    const old = async (): Promise<unknown> => [
+      await source.query('SELECT id, label, x_mm, depth, setup, extra FROM hole ORDER BY id'),
+      await source.query('SELECT id, name, clutch, room FROM machine ORDER BY id'),
+    ];
+    const before = await old();
+    // Dies at the first thing it would take away.
+    const runnerOf = source.createQueryRunner.bind(source);
+    source.createQueryRunner = (mode) => {
+      const runner = runnerOf(mode);
+      const query = runner.query.bind(runner);
+      runner.query = (async (sql: string, ...values: [unknown[]]) => {
+        if (sql.includes('DROP COLUMN')) throw new Error('killed');
+        return (await query(sql, ...values)) as unknown;
+      }) as typeof query;
+      return runner;
+    };
+    await expect(migrate(source)).rejects.toThrow('killed');
+    source.createQueryRunner = runnerOf;
+    expect(await old()).toEqual(before);
+    await migrate(source);
+    expect(await source.query('SELECT COUNT(*) AS n FROM hole WHERE document IS NULL')).toEqual([
+      { n: '0' },
+    ]);
+  });
 });

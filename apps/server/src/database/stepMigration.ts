@@ -6,8 +6,11 @@ const RECORD = `CREATE TABLE IF NOT EXISTS migration_step (
   done_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3),
   PRIMARY KEY (migration, step)) ENGINE=InnoDB`;
 
-/** One statement, with its values where it has any. */
-export type Statement = string | readonly [sql: string, values: readonly unknown[]];
+/** One statement, with its values where it has any, or work that goes on where it was left. */
+export type Statement =
+  | string
+  | readonly [sql: string, values: readonly unknown[]]
+  | ((runner: QueryRunner) => Promise<void>);
 
 /**
  * A migration that survives its own death. MariaDB ends a transaction at every change of a table, so a
@@ -18,7 +21,8 @@ export type Statement = string | readonly [sql: string, values: readonly unknown
 export abstract class StepMigration implements MigrationInterface {
   abstract readonly name: string;
   protected abstract readonly steps: readonly Statement[];
-  protected abstract readonly back: readonly string[];
+  /** null where what was before cannot be made again: the copy made before the update holds it. */
+  protected abstract readonly back: readonly string[] | null;
 
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(RECORD);
@@ -28,8 +32,9 @@ export abstract class StepMigration implements MigrationInterface {
     const done = new Set(rows.map(({ step }) => step));
     for (const [step, statement] of this.steps.entries()) {
       if (done.has(step)) continue;
-      const [sql, values] = typeof statement === 'string' ? [statement, []] : statement;
-      await runner.query(sql, [...values]);
+      if (typeof statement === 'function') await statement(runner);
+      else if (typeof statement === 'string') await runner.query(statement);
+      else await runner.query(statement[0], [...statement[1]]);
       await runner.query('INSERT IGNORE INTO migration_step (migration, step) VALUES (?, ?)', [
         this.name,
         step,
@@ -38,6 +43,8 @@ export abstract class StepMigration implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    if (this.back === null)
+      throw new Error(`${this.name} cannot be undone; start from the copy made before it.`);
     for (const statement of this.back) await runner.query(statement);
     await runner.query('DELETE FROM migration_step WHERE migration = ?', [this.name]);
   }

@@ -8,7 +8,9 @@ import { validate as isUuid } from 'uuid';
 import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { faultyProblem } from '../http/problem';
-import { jobEntity } from '../jobs/jobEntity';
+import { KINDS } from '../documents/documentKinds';
+import { loadJob } from '../documents/loadJob';
+import { headlinesOf } from '../plans/readPlan';
 import type { ServerContext } from '../serverContext';
 import { exportArchive } from './exportArchive';
 import { exportJob } from './exportJob';
@@ -54,7 +56,7 @@ export function exchangeRoutes(context: ServerContext): Router {
     const id = askedId(request);
     const archive = await archiveIn(request);
     const imported = await transact(source, async (manager): Promise<JobImported> => {
-      if (id !== undefined && (await manager.existsBy(jobEntity, { id })))
+      if (id !== undefined && (await manager.existsBy(KINDS.job.entity, { id })))
         return { jobId: id, skipped: [], left: [] };
       const { jobId, skipped, left } = await importArchive(
         archive,
@@ -63,6 +65,8 @@ export function exchangeRoutes(context: ServerContext): Router {
       );
       return { jobId, skipped, left };
     });
+    // In time for the list, which counts what is stopped; a long job’s other holes wait until it is opened.
+    await headlinesOf(source, await loadJob(source.manager, imported.jobId));
     response.status(201).location(`/api/v1/jobs/${imported.jobId}`).json(imported);
   });
   router.get('/jobs/:jobId/export', async (request, response) => {

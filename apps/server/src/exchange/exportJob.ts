@@ -2,17 +2,14 @@ import { MOST_FAULTS } from '@nucleon/contract/validator';
 import { checkJob } from '@nucleon/core/job/checkJob';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import type { Piece } from '@nucleon/core/documents/piece';
+import type { PieceWithHoles } from '@nucleon/core/documents/piece';
 import { In, type DataSource, type EntityManager } from 'typeorm';
-import { holeEntity, type HoleRow } from '../holes/holeEntity';
-import { holeOf } from '../holes/holeMapping';
-import { loadHouse } from '../house/loadHouse';
-import type { JobRow } from '../jobs/jobEntity';
-import { jobHeader } from '../jobs/jobMapping';
-import { bitOf, machineOf, partsOf } from '../kit/kitMapping';
-import { pieceEntity, type PieceRow } from '../pieces/pieceEntity';
-import { pieceOf } from '../pieces/pieceMapping';
-import { loadJob, loadKit, namedKit } from '../plans/loadJob';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import type { DocumentRow } from '../documents/documentKinds';
+import { loadJob, type HoleRow, type JobRow, type PieceRow } from '../documents/loadJob';
+import { namedKit, readKit } from '../documents/loadKit';
+import { find, findOne } from '../documents/repository';
+import { holeOf, pieceOf, withId } from '../documents/shown';
 import { runEntity } from '../runs/runEntities';
 import { readLog, type LogEntry } from './exportLog';
 import { renameKit } from './importJob';
@@ -44,10 +41,10 @@ async function readJob(
 ): Promise<ExportedJob> {
   const loaded = await loadJob(manager, jobId);
   const bin = await loadBin(manager, jobId);
-  const kit = await loadKit(manager);
+  const kit = await readKit(manager);
   const everyHole = [...loaded.holes, ...bin.holes];
   const named = new Set(everyHole.flatMap((hole) => [...namedKit(holeOf(hole))]));
-  const inUse = (row: { id: string; deletedAt: Date | null }): boolean =>
+  const inUse = (row: DocumentRow): boolean =>
     row.deletedAt === null || named.has(row.id);
   const bits = kit.bits.filter(inUse);
   const machines = kit.machines.filter(inUse);
@@ -60,19 +57,19 @@ async function readJob(
     const setup = hole.setup && renameKit(hole.setup, bitId, machineId);
     return { ...hole, id: own(row.id), ...(setup ? { setup } : {}) };
   };
-  const asPiece = (row: PieceRow, holes: readonly HoleRow[]): Piece => ({
+  const asPiece = (row: PieceRow, holes: readonly HoleRow[]): PieceWithHoles => ({
     ...pieceOf(row),
     id: own(row.id),
-    holes: holes.filter(({ pieceId }) => pieceId === row.id).map(asHole),
+    holes: holes.filter(({ parentId }) => parentId === row.id).map(asHole),
   });
-  const { kit: kitExtra, log: oddLog, ...fileExtra } = loaded.job.fileExtra;
-  const { version, ...house } = await loadHouse(manager);
-  const beside = (typeof kitExtra === 'object' ? kitExtra : {}) as Record<string, unknown>;
+  const { job, kit: beside = {}, log: oddLog = [], ...rest } = loaded.job.document;
+  const house = await findOne(manager, 'house', { id: THE_WORKSHOP_ID });
+  const { bits: _bits, machines: _machines, ...parts } = kit.all;
   const inBin = {
     pieces: bin.pieces.map((row) => asPiece(row, everyHole)),
     holes: bin.holes
-      .filter(({ pieceId }) => loaded.pieces.some(({ id }) => id === pieceId))
-      .map((row) => ({ ...asHole(row), pieceId: own(row.pieceId) })),
+      .filter(({ parentId }) => loaded.pieces.some(({ id }) => id === parentId))
+      .map((row) => ({ ...asHole(row), pieceId: own(row.parentId) })),
   };
   const runs = await manager.find(runEntity, {
     select: { id: true },
@@ -84,24 +81,23 @@ async function readJob(
   const file: Omit<JobFile, 'log'> = {
     format: 'nucleon-job',
     version: 1,
-    ...fileExtra,
-    job: { ...jobHeader(loaded.job), id: own(jobId) },
+    ...rest,
+    job: { ...job, id: own(jobId) },
     pieces: loaded.pieces.map((row) => asPiece(row, loaded.holes)),
     kit: {
       ...beside,
-      bits: bits.map((row) => ({ ...bitOf(row), id: bitId(row.id) })),
-      machines: machines.map((row) => ({ ...machineOf(row), id: machineId(row.id) })),
-      ...filled(partsOf(kit.parts), beside),
+      bits: bits.map((row) => ({ ...withId(row), id: bitId(row.id) })),
+      machines: machines.map((row) => ({ ...withId(row), id: machineId(row.id) })),
+      ...filled(parts, beside),
     },
     // Habits settled here come before those the file came with.
-    ...(version > 0 ? { house } : {}),
-    ...(loaded.job.customMaterials ? { customMaterials: loaded.job.customMaterials } : {}),
+    ...(house ? { house: house.document } : {}),
     ...(inBin.pieces.length + inBin.holes.length > 0 ? { bin: inBin } : {}),
   };
   return {
     file: marked(file),
     log: wholeLog(
-      Array.isArray(oddLog) ? (oddLog as LogEntry[]) : [],
+      oddLog,
       readLog(source.manager, runIds, (event) => renameRun(event, renamed)),
     ),
     pieces: loaded.pieces,
@@ -154,31 +150,24 @@ async function loadBin(
   manager: EntityManager,
   jobId: string,
 ): Promise<{ readonly pieces: readonly PieceRow[]; readonly holes: readonly HoleRow[] }> {
-  const all = await manager.findBy(pieceEntity, { jobId });
+  const all = await find(manager, 'piece', { parentId: jobId });
   const gone = new Set(all.filter(({ deletedAt }) => deletedAt).map(({ id }) => id));
-  const holes = await manager.find(holeEntity, {
-    where: { pieceId: In(all.map(({ id }) => id)) },
-    order: { position: 'ASC', id: 'ASC' },
-  });
+  const inPieces = { parentId: In(all.map(({ id }) => id)) };
+  const holes = await find(manager, 'hole', inPieces, { position: 'ASC', id: 'ASC' });
   return {
     pieces: all.filter(({ id }) => gone.has(id)),
-    holes: holes.filter(({ pieceId, deletedAt }) => deletedAt !== null || gone.has(pieceId)),
+    holes: holes.filter(({ parentId, deletedAt }) => deletedAt !== null || gone.has(parentId)),
   };
 }
 
-/** Ids of a job's own things in its file: no two pieces, and no two holes of a piece, have the same. */
+/** Ids of a job's own things in its file: no two pieces, and no two holes, have the same. */
 function ownIds(
   job: JobRow,
   pieces: readonly PieceRow[],
   holes: readonly HoleRow[],
 ): (id: string) => string {
-  const lists = [
-    [job],
-    pieces,
-    ...pieces.map(({ id }) => holes.filter(({ pieceId }) => pieceId === id)),
-  ];
   const names = new Map(
-    lists.flatMap((rows) => {
+    [[job], pieces, holes].flatMap((rows: readonly DocumentRow[]) => {
       const idOf = fileIds(rows);
       return rows.map(({ id }) => [id, idOf(id)] as const);
     }),

@@ -1,42 +1,19 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Bit, Machine } from '@nucleon/core/documents/kit';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import type { Piece } from '@nucleon/core/documents/piece';
+import { KIT_PART_SORTS, type KitPart, type KitPartSort } from '@nucleon/core/documents/kit';
+import type { PieceWithHoles } from '@nucleon/core/documents/piece';
 import type { Setup } from '@nucleon/core/documents/setup';
-import { KIT_PART_SORTS, type KitPartSort } from '@nucleon/core/documents/kit';
+import { IsNull } from 'typeorm';
 import { validate as isUuid } from 'uuid';
-import { In, IsNull, type EntitySchema } from 'typeorm';
-import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
-import type { VersionedRow } from '../database/columns';
 import { likeId } from '../database/likeId';
-import { lockKit } from '../database/locks';
-import { fieldsBeside } from '../database/present';
-import type { Content } from '../database/putVersioned';
-import { holeEntity } from '../holes/holeEntity';
-import { holeContent } from '../holes/holeMapping';
-import { jobEntity } from '../jobs/jobEntity';
-import { jobContent } from '../jobs/jobMapping';
-import { bitEntity, type BitRow } from '../kit/bitEntity';
-import {
-  bitContent,
-  bitOf,
-  machineContent,
-  machineOf,
-  partContent,
-  partOf,
-  type KitPart,
-} from '../kit/kitMapping';
-import { kitPartEntity } from '../kit/kitPartEntity';
-import { machineEntity, type MachineRow } from '../kit/machineEntity';
-import { pieceEntity } from '../pieces/pieceEntity';
-import { pieceContent } from '../pieces/pieceMapping';
-import { loadJob } from '../plans/loadJob';
-import { storePlans } from '../plans/storePlans';
+import { lockKit, noteKitChange } from '../database/locks';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import type { DocumentKind, Documents, JobDocument } from '../documents/documentKinds';
+import { find, findByIds, insertAll } from '../documents/repository';
+import { documentOf, headerOf, withId } from '../documents/shown';
 import { importLog, keptLog, type SkippedRun } from './importLog';
 import type { ImportTools } from './importTools';
-
-const FILE_KEYS = ['format', 'version', 'job', 'pieces', 'customMaterials', 'log', 'bin'];
 
 /** What became of a file. */
 export interface Imported {
@@ -47,9 +24,12 @@ export interface Imported {
   readonly skipped: readonly SkippedRun[];
 }
 
+type Ids = ReadonlyMap<string, string>;
+
 /**
  * Stores a checked job file: a new job each time, keeping the file's own ids where they are free.
- * Bits and machines already owned alike are used again. One transaction: all of it or nothing.
+ * Bits and machines already owned alike are used again. One transaction: all of it or nothing. Its holes are
+ * planned when they are read.
  * @param jobId the new job's id, where the sender has made one so that it may send again
  */
 export async function importJob(
@@ -57,107 +37,135 @@ export async function importJob(
   tools: ImportTools,
   jobId?: string,
 ): Promise<Imported> {
+  const kitIds = await importKit(file.kit ?? {}, tools);
+  const id = await importHeader(file, tools, jobId);
+  const pieceIds = await importPieces(file, tools, id);
+  const holeIds = await importHoles(file, tools, pieceIds, kitIds);
+  const ids = new Map([[file.job.id, id], ...pieceIds, ...holeIds]);
+  const skipped = await importLog(file.log, {
+    ...tools,
+    renamed: (one) => ids.get(one) ?? kitIds.get(one) ?? one,
+  });
+  return { jobId: id, ids, skipped };
+}
+
+type KitInFile = NonNullable<JobFile['kit']>;
+
+/** @returns the ids its bits and machines have here */
+async function importKit(kit: KitInFile, tools: ImportTools): Promise<Ids> {
   const { manager } = tools;
-  const {
-    bits = [],
-    machines = [],
+  await lockKit(manager);
+  const bits = await importAlike(tools, 'bit', kit.bits ?? []);
+  const machines = await importAlike(tools, 'machine', kit.machines ?? []);
+  let isNew = bits.isNew || machines.isNew;
+  for (const sort of KIT_PART_SORTS) {
+    const whole = (kit[sort] ?? []).filter(isWhole);
+    const owned = await find(manager, sort, { sort, deletedAt: IsNull() });
+    // No hole names these by id: one that is owned alike already is not stored again.
+    const fresh = whole.filter(
+      (part) => !owned.some(({ document }) => isDeepStrictEqual(document, documentOf(part))),
+    );
+    await insertNew(tools, sort, fresh, () => ({ parentId: THE_WORKSHOP_ID }));
+    isNew ||= fresh.length > 0;
+  }
+  if (isNew) await noteKitChange(manager);
+  return new Map([...bits.ids, ...machines.ids]);
+}
+
+async function importAlike<K extends 'bit' | 'machine'>(
+  tools: ImportTools,
+  kind: K,
+  items: readonly (Documents[K] & { readonly id: string })[],
+): Promise<{ readonly ids: Ids; readonly isNew: boolean }> {
+  const owned = await find(tools.manager, kind, { deletedAt: IsNull() });
+  const alike = new Map(
+    items.map((item) => [
+      item.id,
+      owned.find(
+        (row) =>
+          (row.fileId ?? row.id) === item.id &&
+          isDeepStrictEqual({ ...withId(row), id: item.id }, item),
+      )?.id,
+    ]),
+  );
+  const fresh = items.filter(({ id }) => alike.get(id) === undefined);
+  const made = await insertNew(tools, kind, fresh, () => ({ parentId: THE_WORKSHOP_ID }));
+  const ids = new Map(items.map(({ id }) => [id, alike.get(id) ?? made.get(id) ?? id]));
+  return { ids, isNew: fresh.length > 0 };
+}
+
+/** Early files had supports and guides in any shape; those go through unread. */
+const isWhole = (part: Partial<KitPart>): boolean =>
+  [part.id, part.name, part.kind].every((field) => typeof field === 'string');
+
+async function importHeader(
+  { format: _format, version: _version, job, pieces: _pieces, bin: _bin, kit, log, ...rest }: JobFile,
+  tools: ImportTools,
+  jobId: string | undefined,
+): Promise<string> {
+  const { bits: _bits, machines: _machines, couplings, supports, guides, water, ...beside } =
+    kit ?? {};
+  const lists: Record<KitPartSort, readonly KitPart[] | undefined> = {
     couplings,
     supports,
     guides,
     water,
-    ...kitExtra
-  } = file.kit ?? {};
-  const bitIds = await importKit(tools, bitEntity, bits, bitContent, (row: BitRow): Bit =>
-    bitOf(row),
-  );
-  const machineIds = await importKit(
-    tools,
-    machineEntity,
-    machines,
-    machineContent,
-    (row: MachineRow): Machine => machineOf(row),
-  );
-
-  const lists = { couplings, supports, guides, water };
-  for (const sort of KIT_PART_SORTS)
-    await importParts(tools, sort, lists[sort]?.filter(isWhole) ?? []);
-  const unnamed = Object.fromEntries(
-    KIT_PART_SORTS.flatMap((sort) => {
-      const odd = lists[sort]?.filter((part) => !isWhole(part)) ?? [];
-      return odd.length > 0 ? [[sort, odd]] : [];
-    }),
-  );
-
-  const content = jobContent(file.job, {
-    customMaterials: file.customMaterials ? [...file.customMaterials] : null,
-    fileExtra: {
-      ...fieldsBeside(file, [...FILE_KEYS, 'kit']),
-      ...keptLog(file.log),
-      kit: { ...kitExtra, ...unnamed },
-    },
-  });
-  const id = await insert(tools, jobEntity, file.job.id, content, { as: jobId });
-  const ids = new Map([[file.job.id, id]]);
-  const addHole = async (
-    hole: Hole,
-    pieceId: string,
-    place: number,
-    gone = false,
-  ): Promise<void> => {
-    const row = holeContent(withKitIds(hole, bitIds, machineIds), pieceId, place);
-    ids.set(hole.id, await insert(tools, holeEntity, hole.id, row, { gone }));
   };
-  const addPiece = async (piece: Piece, place: number, gone = false): Promise<void> => {
-    const row = pieceContent(piece, id, place);
-    const pieceId = await insert(tools, pieceEntity, piece.id, row, { gone });
-    ids.set(piece.id, pieceId);
-    for (const [at, hole] of piece.holes.entries()) await addHole(hole, pieceId, at + 1);
-  };
-  for (const [at, piece] of file.pieces.entries()) await addPiece(piece, at + 1);
-  const bin = (file as BinnedJob).bin ?? {};
-  for (const [at, piece] of (bin.pieces ?? []).entries())
-    await addPiece(piece, file.pieces.length + at + 1, true);
-  for (const { pieceId, ...hole } of bin.holes ?? []) {
-    const owner = file.pieces.find((piece) => piece.id === pieceId);
-    const ownerId = ids.get(pieceId);
-    if (owner && ownerId) await addHole(hole, ownerId, owner.holes.length + 1, true);
-  }
-  const skipped = await importLog(file.log, {
-    ...tools,
-    renamed: (one) => ids.get(one) ?? bitIds.get(one) ?? one,
+  const unnamed = KIT_PART_SORTS.flatMap((sort) => {
+    const odd = lists[sort]?.filter((part) => !isWhole(part)) ?? [];
+    return odd.length > 0 ? [[sort, odd] as const] : [];
   });
-  // Last, so that nobody waits for a long log: the kit stays as it is while plans are made from it.
-  await lockKit(manager, 'read');
-  const loaded = await loadJob(manager, id);
-  // What no longer fitted when it was saved is marked in the file, and stays so.
-  await storePlans(manager, loaded, tools.now, isMarked(file) ? loaded : undefined);
-  return { jobId: id, ids, skipped };
+  const document: JobDocument = {
+    ...rest,
+    ...keptLog(log),
+    job: headerOf(job),
+    kit: { ...beside, ...Object.fromEntries(unnamed) },
+  };
+  const id = jobId ?? (await freeIds(tools, 'job', [job.id])).get(job.id) ?? job.id;
+  const fileId = id === job.id ? null : job.id;
+  const row = { id, fileId, parentId: THE_WORKSHOP_ID, document };
+  await insertAll(tools.manager, 'job', [row], tools.now);
+  return id;
 }
 
-/** The file's deleted pieces and holes: deleted they come in. */
-type BinnedJob = JobFile & {
-  readonly bin?: {
-    readonly pieces?: readonly Piece[];
-    readonly holes?: readonly (Hole & { readonly pieceId: string })[];
-  };
-};
+/** Pieces as they stand in the file, then those of its bin, which come in deleted. */
+async function importPieces(file: JobFile, tools: ImportTools, jobId: string): Promise<Ids> {
+  const gone = new Set(file.bin?.pieces);
+  const all: readonly PieceWithHoles[] = [...file.pieces, ...gone];
+  return insertNew(tools, 'piece', all, (piece, place) => ({
+    parentId: jobId,
+    position: place + 1,
+    deletedAt: gone.has(piece) ? tools.now : null,
+  }));
+}
 
-const isMarked = ({ pieces }: JobFile): boolean =>
-  pieces.some((piece) => [piece, ...piece.holes].some((thing) => 'faults' in thing));
-
-type Ids = ReadonlyMap<string, string>;
-
-function withKitIds(hole: Hole, bits: Ids, machines: Ids): Hole {
-  return hole.setup
-    ? {
-        ...hole,
-        setup: renameKit(
-          hole.setup,
-          (id) => bits.get(id) ?? id,
-          (id) => machines.get(id) ?? id,
-        ),
-      }
-    : hole;
+async function importHoles(
+  file: JobFile,
+  tools: ImportTools,
+  pieceIds: Ids,
+  kitIds: Ids,
+): Promise<Ids> {
+  const kitId = (id: string): string => kitIds.get(id) ?? id;
+  const withKit = (hole: Hole): Hole =>
+    hole.setup ? { ...hole, setup: renameKit(hole.setup, kitId, kitId) } : hole;
+  const standing = [...file.pieces, ...(file.bin?.pieces ?? [])].flatMap(({ id, holes }) =>
+    holes.map((hole, place) => ({ ...withKit(hole), pieceId: id, place, isGone: false })),
+  );
+  const gone = (file.bin?.holes ?? [])
+    .filter(({ pieceId }) => file.pieces.some(({ id }) => id === pieceId))
+    .map((hole) => ({ ...withKit(hole), pieceId: hole.pieceId, place: 10_000, isGone: true }));
+  const owners = new Map([...standing, ...gone].map((one) => [one.id, one]));
+  const holes = [...standing, ...gone].map(
+    ({ pieceId: _piece, place: _place, isGone: _isGone, ...hole }) => hole,
+  );
+  return insertNew(tools, 'hole', holes, ({ id }) => {
+    const { pieceId = '', place = 0, isGone = false } = owners.get(id) ?? {};
+    return {
+      parentId: pieceIds.get(pieceId) ?? pieceId,
+      position: place + 1,
+      deletedAt: isGone ? tools.now : null,
+    };
+  });
 }
 
 /** The setup with its bits and machine called by other ids. */
@@ -174,69 +182,45 @@ export function renameKit(
   };
 }
 
-async function importKit<Row extends VersionedRow, Item extends { id: string }>(
+interface Place {
+  readonly parentId: string;
+  readonly position?: number;
+  readonly deletedAt?: Date | null;
+}
+
+/** Stores a file’s things under their own ids, or new ones where those are taken; @returns them by the old. */
+async function insertNew<K extends Exclude<DocumentKind, 'job'>, T extends { readonly id: string }>(
   tools: ImportTools,
-  entity: EntitySchema<Row>,
-  items: readonly Item[],
-  content: (item: Item) => Content<Row>,
-  shown: (row: Row) => Item,
+  kind: K,
+  things: readonly T[],
+  placeOf: (thing: T, place: number) => Place,
 ): Promise<Ids> {
-  const ids = new Map<string, string>();
-  const owned = await tools.manager
-    .createQueryBuilder(entity, 'row')
-    .where('row.deletedAt IS NULL')
-    .getMany();
-  for (const item of items) {
-    const same = owned.find(
-      (row) =>
-        (row.fileId ?? row.id) === item.id &&
-        isDeepStrictEqual({ ...shown(row), id: item.id }, item),
-    );
-    ids.set(item.id, same?.id ?? (await insert(tools, entity, item.id, content(item))));
-  }
+  const ids = await freeIds(
+    tools,
+    kind,
+    things.map(({ id }) => id),
+  );
+  const rows = things.map((thing, place) => {
+    const id = ids.get(thing.id) ?? thing.id;
+    return {
+      ...placeOf(thing, place),
+      id,
+      fileId: id === thing.id ? null : thing.id,
+      document: documentOf<K>(thing),
+    };
+  });
+  await insertAll(tools.manager, kind, rows, tools.now);
   return ids;
 }
 
-/** Early files had supports and guides in any shape; those go through unread. */
-const isWhole = (part: Partial<KitPart>): boolean =>
-  [part.id, part.name, part.kind].every((field) => typeof field === 'string');
-
-/** No hole names these by id: one that is owned alike already is not stored again. */
-async function importParts(
-  tools: ImportTools,
-  sort: KitPartSort,
-  parts: readonly KitPart[],
-): Promise<void> {
-  const owned = await tools.manager.find(kitPartEntity, { where: { sort, deletedAt: IsNull() } });
-  for (const part of parts) {
-    const same = owned.some((row) =>
-      isDeepStrictEqual({ ...partOf(row), id: part.id }, { ...part, id: part.id }),
-    );
-    if (!same) await insert(tools, kitPartEntity, part.id, partContent(sort)(part));
-  }
-}
-
-async function insert<Row extends VersionedRow>(
-  tools: ImportTools,
-  entity: EntitySchema<Row>,
-  fileId: string,
-  content: Content<Row>,
-  { as, gone = false }: { readonly as?: string | undefined; readonly gone?: boolean } = {},
-): Promise<string> {
-  const repository = tools.manager.getRepository<VersionedRow>(entity.options.name);
-  const isFree = async (): Promise<boolean> =>
-    isUuid(fileId) &&
-    fileId === likeId(fileId) &&
-    (await repository.countBy({ id: In([fileId]) })) === 0;
-  const id = as ?? ((await isFree()) ? fileId : tools.newId());
-  const row = {
-    ...content,
-    id,
-    fileId: id === fileId ? null : fileId,
-    version: 1,
-    updatedAt: tools.now,
-    deletedAt: gone ? tools.now : null,
-  };
-  await repository.insert(row as QueryDeepPartialEntity<VersionedRow>);
-  return id;
+/** An id of a file is kept where it is a UUID that nothing of its kind has here; else it gets a new one. */
+async function freeIds(
+  { manager, newId }: ImportTools,
+  kind: DocumentKind,
+  ids: readonly string[],
+): Promise<Ids> {
+  const wanted = ids.filter((id) => isUuid(id) && id === likeId(id));
+  const taken = new Set((await findByIds(manager, kind, wanted)).map(({ id }) => id));
+  const free = new Set(wanted.filter((id) => !taken.has(id)));
+  return new Map(ids.map((id) => [id, free.has(id) ? id : newId()]));
 }

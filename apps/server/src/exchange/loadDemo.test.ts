@@ -1,8 +1,9 @@
 import { join } from 'node:path';
 import { v7 as newId } from 'uuid';
-import { holeEntity } from '../holes/holeEntity';
-import { jobEntity } from '../jobs/jobEntity';
-import { bitEntity } from '../kit/bitEntity';
+import { IsNull } from 'typeorm';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import { KINDS } from '../documents/documentKinds';
+import { find, findOne, insertAll, replace } from '../documents/repository';
 import { openTestServer, type TestServer } from '../testServer';
 import { loadDemo, type DemoMode } from './loadDemo';
 
@@ -23,8 +24,8 @@ const load = (mode: DemoMode): Promise<void> =>
     () => new Date(),
   );
 const jobNames = async (): Promise<string[]> => {
-  const rows = await server.source.manager.find(jobEntity, { order: { updatedAt: 'DESC' } });
-  return rows.map((row) => row.name);
+  const rows = await find(server.source.manager, 'job', {}, { updatedAt: 'DESC' });
+  return rows.map(({ document }) => document.job.name);
 };
 
 it('fills an empty database, first file on top, and only once', async () => {
@@ -48,23 +49,15 @@ it('bears two servers loading at the same moment', async () => {
 it('puts the demo back as it was and leaves own jobs alone', async () => {
   await load('load');
   const { manager } = server.source;
-  await manager.update(jobEntity, { name: 'Clock court: garden' }, { name: 'Changed' });
-  const [bit] = await manager.find(bitEntity, { where: { name: 'Cup saw 22' } });
-  await manager.update(bitEntity, { id: bit?.id ?? '' }, { sharpness: 0.1, deletedAt: new Date() });
-  await manager.insert(jobEntity, {
-    id: newId(),
-    fileId: null,
-    version: 1,
-    extra: {},
-    fileExtra: {},
-    workshopId: (await manager.find(jobEntity))[0]?.workshopId ?? '',
-    name: 'My own',
-    notes: null,
-    checks: null,
-    customMaterials: null,
-    updatedAt: new Date(),
-    deletedAt: null,
-  });
+  const now = new Date();
+  const [garden] = await find(manager, 'job', { name: 'Clock court: garden' });
+  const [bit] = await find(manager, 'bit', { name: 'Cup saw 22' });
+  if (!garden || !bit) throw new Error('no demo');
+  await replace(manager, 'job', [{ ...garden, document: { job: { name: 'Changed' } } }], now);
+  const worn = { ...bit, document: { ...bit.document, sharpness: 0.1 }, deletedAt: now };
+  await replace(manager, 'bit', [worn], now);
+  const own = { id: newId(), fileId: null, parentId: THE_WORKSHOP_ID };
+  await insertAll(manager, 'job', [{ ...own, document: { job: { name: 'My own' } } }], now);
   await load('reset');
   expect((await jobNames()).sort()).toEqual([
     'Clock court: dial house',
@@ -72,7 +65,7 @@ it('puts the demo back as it was and leaves own jobs alone', async () => {
     'Clock court: porch',
     'My own',
   ]);
-  const back = await manager.findOneByOrFail(bitEntity, { id: bit?.id ?? '' });
-  expect([back.sharpness, back.deletedAt]).toEqual([null, null]);
-  expect(await manager.count(holeEntity)).toBe(14);
+  const back = await findOne(manager, 'bit', { id: bit.id, deletedAt: IsNull() });
+  expect(back?.document).toEqual(bit.document);
+  expect(await manager.count(KINDS.hole.entity)).toBe(14);
 });

@@ -2,24 +2,16 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { readJobFile } from '@nucleon/contract/readJobFile';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import type { DataSource, EntitySchema } from 'typeorm';
-import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
-import type { VersionedRow } from '../database/columns';
-import { isDuplicateKey } from '../database/databaseErrors';
-import type { Content } from '../database/putVersioned';
-import { lockKit } from '../database/locks';
-import { holeEntity } from '../holes/holeEntity';
-import { holeContent } from '../holes/holeMapping';
-import { jobEntity } from '../jobs/jobEntity';
-import { jobContent } from '../jobs/jobMapping';
-import { bitEntity } from '../kit/bitEntity';
 import { KIT_PART_SORTS } from '@nucleon/core/documents/kit';
-import { bitContent, machineContent, partContent } from '../kit/kitMapping';
-import { kitPartEntity } from '../kit/kitPartEntity';
-import { machineEntity } from '../kit/machineEntity';
-import { pieceEntity } from '../pieces/pieceEntity';
-import { pieceContent } from '../pieces/pieceMapping';
-import { forgetAllPlans } from '../plans/storePlans';
+import type { DataSource } from 'typeorm';
+import { isDuplicateKey } from '../database/databaseErrors';
+import { lockKit, noteKitChange } from '../database/locks';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import { KINDS, type DocumentKind, type Documents } from '../documents/documentKinds';
+import { loadJob } from '../documents/loadJob';
+import { headlinesOf } from '../plans/readPlan';
+import { findByIds, findOne, replace } from '../documents/repository';
+import { documentOf, headerOf } from '../documents/shown';
 import { importJob } from './importJob';
 import { importLog } from './importLog';
 import type { ImportTools } from './importTools';
@@ -39,14 +31,14 @@ export async function loadDemo(
   now: () => Date,
 ): Promise<void> {
   if (mode === 'none') return;
-  if (mode === 'load' && (await source.manager.count(jobEntity)) > 0) return;
+  if (mode === 'load' && (await source.manager.count(KINDS.job.entity)) > 0) return;
   const files = await demoFiles(folder);
   const loading = source.transaction(async (manager) => {
-    await lockKit(manager, 'write');
+    await lockKit(manager);
     // The first file is to stand at the top of the list, which shows the last touched first.
     for (const [index, file] of [...files].reverse().entries()) {
       const tools = { manager, newId, now: new Date(now().getTime() + index) };
-      const isHere = await manager.existsBy(jobEntity, { id: file.job.id });
+      const isHere = await manager.existsBy(KINDS.job.entity, { id: file.job.id });
       if (isHere) await resetDemo(file, tools);
       else await importJob(file, tools);
     }
@@ -55,6 +47,8 @@ export async function loadDemo(
     // Another server of the same cluster was loading it at the same moment: its rows are there.
     if (!isDuplicateKey(error)) throw error;
   });
+  for (const { job } of files)
+    await headlinesOf(source, await loadJob(source.manager, job.id));
 }
 
 async function demoFiles(folder: string): Promise<JobFile[]> {
@@ -70,43 +64,73 @@ async function demoFiles(folder: string): Promise<JobFile[]> {
 
 /** Job, pieces, holes, kit and runs of one file as they were; what was added to them is left. */
 async function resetDemo(file: JobFile, tools: ImportTools): Promise<void> {
-  const { manager } = tools;
-  const jobId = file.job.id;
-  const standing = await manager.findOneBy(jobEntity, { id: jobId });
-  await putBack(tools, jobEntity, jobId, jobContent(file.job, standing));
-  for (const [at, piece] of file.pieces.entries()) {
-    await putBack(tools, pieceEntity, piece.id, pieceContent(piece, jobId, at + 1));
-    for (const [place, hole] of piece.holes.entries())
-      await putBack(tools, holeEntity, hole.id, holeContent(hole, piece.id, place + 1));
-  }
-  for (const bit of file.kit?.bits ?? []) await putBack(tools, bitEntity, bit.id, bitContent(bit));
-  for (const machine of file.kit?.machines ?? [])
-    await putBack(tools, machineEntity, machine.id, machineContent(machine));
-  for (const sort of KIT_PART_SORTS)
-    for (const part of file.kit?.[sort] ?? [])
-      await putBack(tools, kitPartEntity, part.id, partContent(sort)(part));
-  await forgetAllPlans(manager);
+  const { job, pieces, kit = {} } = file;
+  const inWorkshop = (id: string): Place => ({ id, parentId: THE_WORKSHOP_ID });
+  const standing = await findOne(tools.manager, 'job', { id: job.id });
+  const header = { ...standing?.document, job: headerOf(job) };
+  await putBack(tools, 'job', [{ ...inWorkshop(job.id), document: header }]);
+  await putBack(
+    tools,
+    'piece',
+    pieces.map((piece, at) => ({
+      id: piece.id,
+      parentId: job.id,
+      position: at + 1,
+      document: documentOf<'piece'>(piece),
+    })),
+  );
+  await putBack(
+    tools,
+    'hole',
+    pieces.flatMap((piece) =>
+      piece.holes.map((hole, at) => ({
+        id: hole.id,
+        parentId: piece.id,
+        position: at + 1,
+        document: documentOf<'hole'>(hole),
+      })),
+    ),
+  );
+  const own = <K extends Exclude<DocumentKind, 'job'>>(kind: K, things: readonly { id: string }[]) =>
+    putBack(
+      tools,
+      kind,
+      things.map((thing) => ({ ...inWorkshop(thing.id), document: documentOf<K>(thing) })),
+    );
+  await own('bit', kit.bits ?? []);
+  await own('machine', kit.machines ?? []);
+  for (const sort of KIT_PART_SORTS) await own(sort, kit[sort] ?? []);
+  await noteKitChange(tools.manager);
   await importLog(file.log, { ...tools, renamed: (id) => id });
 }
 
-async function putBack<Row extends VersionedRow>(
+interface Place {
+  readonly id: string;
+  readonly parentId: string;
+  readonly position?: number;
+}
+
+async function putBack<K extends DocumentKind>(
   { manager, now }: ImportTools,
-  entity: EntitySchema<Row>,
-  id: string,
-  content: Content<Row>,
+  kind: K,
+  things: readonly (Place & { readonly document: Documents[K] })[],
 ): Promise<void> {
-  const row = await manager
-    .createQueryBuilder(entity, 'row')
-    .where('row.id = :id', { id })
-    .getOne();
-  const next = {
-    fileId: null,
-    ...content,
-    id,
-    // Whoever has the old one open is told that it changed.
-    version: (row?.version ?? 0) + 1,
-    updatedAt: now,
-    deletedAt: null,
-  } as unknown as QueryDeepPartialEntity<Row>;
-  await manager.getRepository(entity).upsert(next, ['id']);
+  const rows = await findByIds(
+    manager,
+    kind,
+    things.map(({ id }) => id),
+  );
+  const versions = new Map(rows.map(({ id, version }) => [id, version]));
+  await replace(
+    manager,
+    kind,
+    things.map((thing) => ({
+      ...thing,
+      fileId: null,
+      deletedAt: null,
+      // Whoever has the old one open is told that it changed.
+      version: versions.get(thing.id) ?? 0,
+    })),
+    now,
+  );
 }

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { heavyTasks, type HeavyTasks } from './tasks';
 
 const tasks = heavyTasks();
@@ -6,10 +6,8 @@ const tasks = heavyTasks();
 /** One task in a thread of its own. */
 export default ({
   task,
-  file,
-  holeId,
+  drillCase,
 }: {
   task: keyof HeavyTasks;
-  file: JobFile;
-  holeId: string;
-}) => tasks[task](file, holeId);
+  drillCase: DrillCase;
+}) => tasks[task](drillCase);

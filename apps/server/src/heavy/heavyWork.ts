@@ -1,12 +1,11 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { heavyTasks, type HeavyTasks } from './tasks';
 
 /** The heavy tasks, away from the thread that answers requests. */
 export interface HeavyWork {
   readonly run: <K extends keyof HeavyTasks>(
     task: K,
-    file: JobFile,
-    holeId: string,
+    drillCase: DrillCase,
   ) => Promise<ReturnType<HeavyTasks[K]>>;
   readonly close: () => Promise<void>;
 }
@@ -15,7 +14,7 @@ export interface HeavyWork {
 export function inlineWork(): HeavyWork {
   const tasks = heavyTasks();
   return {
-    run: (task, file, holeId) => Promise.resolve(tasks[task](file, holeId) as never),
+    run: (task, drillCase) => Promise.resolve(tasks[task](drillCase) as never),
     close: () => Promise.resolve(),
   };
 }

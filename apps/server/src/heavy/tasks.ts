@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { assessHole, type HoleRisk } from '@nucleon/core/plan/assessHole';
 import { makePlan, type PlanOutcome } from '@nucleon/core/plan/makePlan';
 import { rememberingBender } from '@nucleon/core/plate/bender';
@@ -6,15 +6,15 @@ import { METRIC } from '@nucleon/core/units/unitSystem';
 
 /** What takes longer than a request may hold up others: a tenth of a second and more. */
 export interface HeavyTasks {
-  readonly bentPlan: (file: JobFile, holeId: string) => PlanOutcome;
-  readonly risk: (file: JobFile, holeId: string) => HoleRisk;
+  readonly bentPlan: (drillCase: DrillCase) => PlanOutcome;
+  readonly risk: (drillCase: DrillCase) => HoleRisk;
 }
 
 /** The tasks with a memory of the pieces bent last. */
 export function heavyTasks(): HeavyTasks {
   const { bend } = rememberingBender();
   return {
-    bentPlan: (file, holeId) => makePlan(file, holeId, METRIC, bend),
-    risk: (file, holeId) => assessHole(file, holeId, { bend }),
+    bentPlan: (drillCase) => makePlan(drillCase, METRIC, bend),
+    risk: (drillCase) => assessHole(drillCase, { bend }),
   };
 }

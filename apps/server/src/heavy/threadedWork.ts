@@ -22,11 +22,11 @@ export function threadedWork(): HeavyWork {
   });
   const underWay = new Map<string, Promise<unknown>>();
   return {
-    run: (task, file, holeId) => {
-      const key = JSON.stringify([task, file, holeId]);
+    run: (task, drillCase) => {
+      const key = JSON.stringify([task, drillCase]);
       const running = underWay.get(key);
       if (!running && pool.queueSize >= MOST_WAITING) return Promise.reject(busy());
-      const asked = running ?? pool.run({ task, file, holeId }).finally(() => underWay.delete(key));
+      const asked = running ?? pool.run({ task, drillCase }).finally(() => underWay.delete(key));
       underWay.set(key, asked);
       return asked as never;
     },

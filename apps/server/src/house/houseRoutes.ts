@@ -1,56 +1,40 @@
-import { houseFields, putSchema } from '@nucleon/contract/jobFileSchema';
+import { putHouse } from '@nucleon/contract/bodies';
 import { validator } from '@nucleon/contract/validator';
-import type { House } from '@nucleon/core/documents/house';
 import { Router } from 'express';
-import { lockKit } from '../database/locks';
-import { fieldsBeside } from '../database/present';
-import { putVersioned } from '../database/putVersioned';
+import { lockKit, noteKitChange } from '../database/locks';
 import { transact } from '../database/transact';
-import { KEPT_BY_SERVER } from '../database/wireFields';
 import { THE_WORKSHOP_ID } from '../database/workshop';
+import { findOne, put } from '../documents/repository';
+import { documentOf, SHOWN } from '../documents/shown';
 import { checkedBody } from '../http/body';
 import type { ServerContext } from '../serverContext';
-import { forgetAllPlans } from '../plans/storePlans';
-import { houseEntity } from './houseEntity';
-import { loadHouse, storedHouse } from './loadHouse';
 
-const KNOWN = [...KEPT_BY_SERVER, ...Object.keys(houseFields.optional)];
-const checkHouseBody = validator<House & { readonly version: number }>(
-  putSchema(houseFields, 'house'),
-);
+const checkHouseBody = validator(putHouse);
 
+/** The workshop's habits; none yet reads as version 0. */
 export function houseRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.get('/house', async (_request, response) => {
-    response.json(await loadHouse(source.manager));
+    const row = await findOne(source.manager, 'house', { id: THE_WORKSHOP_ID });
+    response.json(row ? SHOWN.house(row) : { version: 0 });
   });
   router.put('/house', async (request, response) => {
-    const body = checkedBody(request, checkHouseBody);
-    const row = await transact(source, async (manager) => {
-      await lockKit(manager, 'write');
-      const written = await putVersioned(
+    const { version, ...body } = checkedBody(request, checkHouseBody);
+    const { row } = await transact(source, async (manager) => {
+      await lockKit(manager);
+      const id = THE_WORKSHOP_ID;
+      const document = documentOf<'house'>(body);
+      const written = await put(
         manager,
-        houseEntity,
-        {
-          id: THE_WORKSHOP_ID,
-          version: body.version,
-          content: {
-            workshopId: THE_WORKSHOP_ID,
-            edge: body.edge ?? null,
-            school: body.school ?? null,
-            habits: body.habits ? { ...body.habits } : null,
-            hourMoney: body.hourMoney ?? null,
-            extra: fieldsBeside(body, KNOWN),
-          },
-          now: now(),
-        },
-        storedHouse,
+        'house',
+        { id, parentId: id, version, document },
+        now(),
       );
       // A habit settles what holes leave open: any of their plans may be another now.
-      if (written.changed) await forgetAllPlans(manager);
-      return written.row;
+      if (written.changed) await noteKitChange(manager);
+      return written;
     });
-    response.json(storedHouse(row));
+    response.json(SHOWN.house(row));
   });
   return router;
 }

@@ -1,6 +1,5 @@
 import { readConfig } from '../config';
 import { isDatabaseDown, isDuplicateKey, isWorthRetrying } from '../database/databaseErrors';
-import { fieldsBeside, present } from '../database/present';
 import { containing, pageQuery } from './paging';
 import { Problem } from './problem';
 
@@ -25,11 +24,6 @@ it('pages with sane defaults and refuses the rest by name', () => {
 
 it('takes a person’s wildcards as letters', () => {
   expect(containing('50%_\\')).toBe('%50\\%\\_\\\\%');
-});
-
-it('keeps what is there and what it does not know', () => {
-  expect(present({ a: 1, b: null, c: 0, d: false })).toEqual({ a: 1, c: 0, d: false });
-  expect(fieldsBeside({ a: 1, b: 2 }, ['a'])).toEqual({ b: 2 });
 });
 
 it('tells a database that is away from one that refuses', () => {

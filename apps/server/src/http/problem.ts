@@ -9,6 +9,7 @@ const STATUS = {
   'database-unavailable': [503, 'Database out of reach'],
   faulty: [422, 'Not accepted'],
   'foreign-page': [403, 'Not from here'],
+  gone: [409, 'Deleted'],
   'not-found': [404, 'Not found'],
   'storage-full': [507, 'No room to write'],
   'too-large': [413, 'Too large'],

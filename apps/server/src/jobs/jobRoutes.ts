@@ -1,77 +1,87 @@
-import { jobFields, materialFields, putSchema } from '@nucleon/contract/jobFileSchema';
+import { putJob, putMaterials } from '@nucleon/contract/bodies';
 import { validator } from '@nucleon/contract/validator';
-import type { JobWithMaterials, Put, StoredJob } from '@nucleon/contract/wire';
+import type { StoredJob } from '@nucleon/contract/wire';
 import { Router } from 'express';
-import { IsNull } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { lockJob } from '../database/locks';
-import { putVersioned } from '../database/putVersioned';
-import { notFound } from '../http/problem';
-import { loadJob } from '../plans/loadJob';
-import { storePlans } from '../plans/storePlans';
-import { checkMaterials } from './checkMaterials';
 import { transact } from '../database/transact';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import { refuseClashes } from '../documents/checkAlone';
+import type { JobDocument } from '../documents/documentKinds';
+import { loadJob, type JobRow } from '../documents/loadJob';
+import { findOne, put } from '../documents/repository';
+import { headerOf, pieceOf, SHOWN } from '../documents/shown';
 import { checkedBody, idParam } from '../http/body';
+import { notFound } from '../http/problem';
+import { planAfterWrite } from '../plans/planAfterWrite';
 import type { ServerContext } from '../serverContext';
-import { addBin } from '../database/softDelete';
 import { jobDetail } from './jobDetail';
-import { jobEntity } from './jobEntity';
 import { listJobs } from './listJobs';
-import { jobContent, jobHeader, jobWithMaterials, storedJob } from './jobMapping';
 
-const checkMaterialsBody = validator<Pick<JobWithMaterials, 'customMaterials' | 'version'>>(
-  putSchema(materialFields, 'materials'),
-);
-const checkJobBody = validator<Put<StoredJob>>(putSchema(jobFields, 'job'));
+const checkJobBody = validator(putJob);
+const checkMaterialsBody = validator(putMaterials);
 
-export function jobRoutes(context: ServerContext): Router {
-  const { source, now } = context;
+const storedJob = (row: JobRow): StoredJob => {
+  const { customMaterials: _materials, ...job } = SHOWN.job(row);
+  return job;
+};
+
+export function jobRoutes({ source, now }: ServerContext): Router {
   const router = Router();
+  /** Writes what a change makes of a job’s document, and plans its holes anew. */
+  const change = (
+    id: string,
+    version: number,
+    changed: (standing: JobDocument | undefined) => JobDocument,
+    check: (manager: EntityManager) => Promise<void> = () => Promise.resolve(),
+  ): Promise<JobRow> =>
+    transact(source, async (manager) => {
+      await lockJob(manager, id);
+      const standing = await findOne(manager, 'job', { id });
+      const document = changed(standing?.document);
+      const one = { id, parentId: THE_WORKSHOP_ID, version, document };
+      const written = await put(manager, 'job', one, now(), standing);
+      // A job's own answers settle gates of every hole in it, and its materials may be theirs.
+      if (written.changed && standing) {
+        await check(manager);
+        const loaded = await loadJob(manager, id);
+        await planAfterWrite(manager, loaded, { ...loaded, job: standing });
+      }
+      return written.row;
+    });
   router.get('/jobs', async (request, response) => {
     response.json(await listJobs(source.manager, request.query));
   });
   router.get('/jobs/:jobId', async (request, response) => {
-    response.json(await jobDetail(source, idParam(request, 'jobId'), now()));
+    response.json(await jobDetail(source, idParam(request, 'jobId')));
   });
   router.put('/jobs/:jobId', async (request, response) => {
     const id = idParam(request, 'jobId');
-    const body = checkedBody(request, checkJobBody);
-    const { row } = await transact(source, async (manager) => {
-      await lockJob(manager, id);
-      const standing = await manager.findOneBy(jobEntity, { id, deletedAt: IsNull() });
-      const put = { id, version: body.version, content: jobContent(body, standing), now: now() };
-      const written = await putVersioned(manager, jobEntity, put, storedJob);
-      // A job's own answers settle gates of every hole in it.
-      if (written.changed && standing) {
-        const loaded = await loadJob(manager, id);
-        await storePlans(manager, loaded, now(), loaded);
-      }
-      return written;
-    });
+    const { version, ...body } = checkedBody(request, checkJobBody);
+    const job = headerOf(body);
+    const row = await change(id, version, (standing) => ({ ...standing, job }));
     response.json(storedJob(row));
   });
   router.put('/jobs/:jobId/materials', async (request, response) => {
     const id = idParam(request, 'jobId');
-    const body = checkedBody(request, checkMaterialsBody);
-    const { row } = await transact(source, async (manager) => {
-      await lockJob(manager, id);
-      const standing = await manager.findOneBy(jobEntity, { id, deletedAt: IsNull() });
-      if (!standing) throw notFound('job', id);
-      const content = {
-        ...jobContent(jobHeader(standing), standing),
-        customMaterials: [...body.customMaterials],
-      };
-      const put = { id, version: body.version, content, now: now() };
-      const written = await putVersioned(manager, jobEntity, put, jobWithMaterials);
+    const { version, customMaterials } = checkedBody(request, checkMaterialsBody);
+    const row = await change(
+      id,
+      version,
+      (standing) => {
+        if (!standing) throw notFound('job', id);
+        return { ...standing, customMaterials };
+      },
       // Pieces that name a material which is gone, or one that cannot be, refuse the whole change.
-      if (written.changed) {
-        const loaded = await loadJob(manager, id);
-        checkMaterials(loaded);
-        await storePlans(manager, loaded, now(), { ...loaded, job: standing });
-      }
-      return written;
-    });
-    response.json(jobWithMaterials(row));
+      async (manager) => {
+        const { pieces } = await loadJob(manager, id);
+        refuseClashes({
+          pieces: pieces.map((piece) => ({ ...pieceOf(piece), holes: [] })),
+          customMaterials,
+        });
+      },
+    );
+    response.json(SHOWN.job(row));
   });
-  addBin(router, context, '/jobs', jobEntity, lockJob);
   return router;
 }

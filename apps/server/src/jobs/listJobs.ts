@@ -2,7 +2,7 @@ import type { JobSummary, Page } from '@nucleon/contract/wire';
 import type { EntityManager } from 'typeorm';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { containing, pageQuery } from '../http/paging';
-import { jobEntity } from './jobEntity';
+import { KINDS } from '../documents/documentKinds';
 
 interface PieceCounts {
   readonly jobId: string;
@@ -22,8 +22,8 @@ export async function listJobs(
 ): Promise<Page<JobSummary>> {
   const { page, pageSize, search } = pageQuery(query);
   const found = manager
-    .createQueryBuilder(jobEntity, 'job')
-    .where('job.workshopId = :workshop AND job.deletedAt IS NULL', { workshop: THE_WORKSHOP_ID });
+    .createQueryBuilder(KINDS.job.entity, 'job')
+    .where('job.parentId = :workshop AND job.deletedAt IS NULL', { workshop: THE_WORKSHOP_ID });
   if (search) {
     found.andWhere(
       '(job.name LIKE :like OR EXISTS (SELECT 1 FROM piece WHERE piece.job_id = job.id AND piece.deleted_at IS NULL AND piece.name LIKE :like))',
@@ -43,7 +43,7 @@ export async function listJobs(
   return {
     items: rows.map((row) => ({
       id: row.id,
-      name: row.name,
+      name: String(row.name),
       version: row.version,
       updatedAt: row.updatedAt.toISOString(),
       ...counts(row.id),

@@ -1,3 +1,4 @@
+import { caseIn } from '@nucleon/core/plan/jobFixtures';
 import { readFileSync } from 'node:fs';
 import type { StoredBit, StoredHouse } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
@@ -148,7 +149,7 @@ it('carries the whole kit out in a job file and in again', async () => {
 it('assesses a hole as the command line does', async () => {
   await request(server.app).post(api('/import')).send(demo()).expect(201);
   const risk = await get<object>(`/holes/${ARBOR}/risk`);
-  const here = assessHole(demo(), ARBOR, { bend: rememberingBend() });
+  const here = assessHole(caseIn(demo(), ARBOR), { bend: rememberingBend() });
   expect(here).toEqual({ kind: 'assessed', risk, bent: true });
   await request(server.app).get(api('/holes/nowhere/risk')).expect(404);
 });

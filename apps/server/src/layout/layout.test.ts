@@ -53,11 +53,13 @@ it('moves, adds and takes away holes in one go, and plans what it wrote', async 
 
   await put(path(), { holes: [], removed: [added.id] }).expect(200);
   expect((await get<PieceLayout>(path())).holes).toHaveLength(layout.holes.length);
-  // Undo brings it back.
+  // Writing to it does not bring it back: undo says that it is wanted again.
   const again = now.holes.find(({ id }) => id === added.id);
   if (!again) throw new Error('it was not written');
   const { pieceId: _p, updatedAt: _u, ...own } = again;
-  await put(path(), { holes: [own] }).expect(200);
+  const gone = await put(path(), { holes: [own] }).expect(409);
+  expect(gone.body).toMatchObject({ code: 'gone', current: { id: added.id, xMm: added.xMm } });
+  await put(path(), { holes: [own], restored: [own.id] }).expect(200);
   expect((await get<PieceLayout>(path())).holes).toHaveLength(layout.holes.length + 1);
 });
 

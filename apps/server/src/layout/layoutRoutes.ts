@@ -1,74 +1,72 @@
-import { layoutSchema } from '@nucleon/contract/layoutSchema';
+import { putLayout } from '@nucleon/contract/bodies';
 import { validator } from '@nucleon/contract/validator';
-import type { PieceLayout, PutLayout } from '@nucleon/contract/wire';
+import type { PieceLayout } from '@nucleon/contract/wire';
 import { Router } from 'express';
-import { In, IsNull, type EntityManager } from 'typeorm';
-import { lockPiece } from '../database/locks';
-import { nextPosition } from '../database/position';
-import { putVersioned } from '../database/putVersioned';
+import type { EntityManager } from 'typeorm';
 import { transact } from '../database/transact';
-import { holeEntity } from '../holes/holeEntity';
-import { holeContent, storedHole } from '../holes/holeMapping';
+import { refuseClashes } from '../documents/checkAlone';
+import { aliveJob, holesOf, pieceToWrite } from '../documents/loadJob';
+import { findOne, put, putAll } from '../documents/repository';
+import { documentOf, SHOWN } from '../documents/shown';
+import { setDeleted } from '../bin/setDeleted';
 import { checkedBody, idParam } from '../http/body';
-import { jobWithMaterials } from '../jobs/jobMapping';
+import { notFound } from '../http/problem';
 import { touchJob } from '../jobs/touchJob';
-import { checkPieceAlone } from '../pieces/checkPieceAlone';
-import { pieceEntity } from '../pieces/pieceEntity';
-import { pieceContent, storedPiece } from '../pieces/pieceMapping';
-import { loadPiece } from '../plans/loadJob';
-import { storePlans } from '../plans/storePlans';
+import { planAfterWrite } from '../plans/planAfterWrite';
 import type { ServerContext } from '../serverContext';
 
-const checkLayoutBody = validator<PutLayout>(layoutSchema);
+const checkLayoutBody = validator(putLayout);
+type LayoutBody = (ReturnType<typeof checkLayoutBody> & { kind: 'valid' })['value'];
 
 async function layoutOf(manager: EntityManager, pieceId: string): Promise<PieceLayout> {
-  const { job, piece, holes } = await loadPiece(manager, pieceId);
-  return {
-    job: jobWithMaterials(job),
-    piece: storedPiece(piece),
-    holes: holes.map(storedHole),
-  };
+  const piece = await findOne(manager, 'piece', { id: pieceId });
+  if (!piece || piece.deletedAt) throw notFound('piece', pieceId);
+  const job = await aliveJob(manager, piece.parentId);
+  const holes = await holesOf(manager, pieceId);
+  return { job: SHOWN.job(job), piece: SHOWN.piece(piece), holes: holes.map(SHOWN.hole) };
 }
 
 /** Writes what was moved on a piece, all of it or nothing; the holes written are planned anew. */
-async function putLayout(
+async function putAllOf(
   manager: EntityManager,
   pieceId: string,
-  body: PutLayout,
+  { piece: newPiece, holes, removed = [], restored = [] }: LayoutBody,
   now: Date,
 ): Promise<void> {
-  await lockPiece(manager, pieceId);
-  const before = await loadPiece(manager, pieceId);
-  const { job, piece } = before;
-  const written = new Set<string>();
-  let reshaped = false;
-  if (body.piece) {
-    checkPieceAlone(job, pieceId, body.piece);
-    const content = pieceContent(body.piece, job.id, piece.position);
-    const put = { id: pieceId, version: body.piece.version, content, now };
-    reshaped = (await putVersioned(manager, pieceEntity, put, storedPiece)).changed;
-  }
-  for (const { id, ...hole } of body.holes) {
-    const position = await nextPosition(manager, holeEntity, id, { pieceId });
-    const content = holeContent(hole, pieceId, position);
-    const within = { key: 'pieceId', name: 'piece' } as const;
-    const put = { id, version: hole.version, content, now, within };
-    const { changed } = await putVersioned(manager, holeEntity, put, storedHole);
-    if (changed) written.add(id);
-    // A hole taken away and brought back by undo.
-    await manager.update(holeEntity, { id, pieceId }, { deletedAt: null });
-  }
-  const removed = body.removed ?? [];
-  if (removed.length > 0)
-    await manager.update(
-      holeEntity,
-      { id: In([...removed]), pieceId, deletedAt: IsNull() },
-      { deletedAt: now },
+  const { job, piece, nextPosition } = await pieceToWrite(manager, pieceId);
+  const before = { job, pieces: [piece], holes: await holesOf(manager, pieceId) };
+  let shaped = { row: piece, changed: false };
+  if (newPiece) {
+    const { version, ...body } = newPiece;
+    const document = documentOf<'piece'>(body);
+    refuseClashes(
+      {
+        pieces: [{ ...document, id: pieceId, holes: [] }],
+        customMaterials: job.document.customMaterials ?? [],
+      },
+      /^\/pieces\/0/,
     );
-  if (!reshaped && written.size === 0 && removed.length === 0) return;
-  const loaded = await loadPiece(manager, pieceId);
-  const due = reshaped ? loaded.holes : loaded.holes.filter(({ id }) => written.has(id));
-  await storePlans(manager, { ...loaded, holes: due }, now, before);
+    const one = { id: pieceId, parentId: job.id, version, document };
+    shaped = await put(manager, 'piece', one, now, piece);
+  }
+  const own = { pieceId };
+  const back = await setDeleted(manager, 'hole', restored, null, own);
+  const puts = holes.map(({ id, version, ...body }, place) => ({
+    id,
+    parentId: pieceId,
+    version,
+    document: documentOf<'hole'>(body),
+    position: nextPosition + place,
+  }));
+  const written = await putAll(manager, 'hole', puts, now);
+  const away = await setDeleted(manager, 'hole', removed, now, own);
+  const changed = new Set(written.filter((one) => one.changed).map(({ row }) => row.id));
+  if (!shaped.changed && changed.size + back + away === 0) return;
+  const left = await holesOf(manager, pieceId);
+  const due = shaped.changed
+    ? left
+    : left.filter(({ id }) => changed.has(id) || restored.includes(id));
+  await planAfterWrite(manager, { job, pieces: [shaped.row], holes: due }, before);
   await touchJob(manager, job.id, now);
 }
 
@@ -81,7 +79,7 @@ export function layoutRoutes({ source, now }: ServerContext): Router {
   router.put('/pieces/:pieceId/layout', async (request, response) => {
     const pieceId = idParam(request, 'pieceId');
     const body = checkedBody(request, checkLayoutBody);
-    await transact(source, (manager) => putLayout(manager, pieceId, body, now()));
+    await transact(source, (manager) => putAllOf(manager, pieceId, body, now()));
     response.json(await layoutOf(source.manager, pieceId));
   });
   return router;

@@ -1,10 +1,9 @@
 import express, { Router } from 'express';
-import { In, IsNull } from 'typeorm';
-import { lockPiece } from '../database/locks';
+import { In } from 'typeorm';
 import { transact } from '../database/transact';
 import { idParam } from '../http/body';
 import { notFound } from '../http/problem';
-import { pieceEntity } from '../pieces/pieceEntity';
+import { pieceToWrite } from '../documents/loadJob';
 import type { ServerContext } from '../serverContext';
 import { photoEntity } from './photoEntity';
 import { refusePictureOfAnother } from './pictureOf';
@@ -26,9 +25,7 @@ export function photoRoutes({ source, now }: ServerContext): Router {
       const [pieceId, id] = [idParam(request, 'pieceId'), idParam(request, 'photoId')];
       const { bytes, mime } = await redrawn(request.body, { mostMb: LARGEST_MB });
       await transact(source, async (manager) => {
-        await lockPiece(manager, pieceId);
-        const piece = await manager.findOneBy(pieceEntity, { id: pieceId, deletedAt: IsNull() });
-        if (!piece) throw notFound('piece', pieceId);
+        await pieceToWrite(manager, pieceId);
         await refusePictureOfAnother(manager, photoEntity, id, { pieceId });
         await manager.upsert(photoEntity, { id, pieceId, mime, bytes, takenInAt: now() }, ['id']);
         const older = await manager.find(photoEntity, {

@@ -1,58 +1,50 @@
-import { pieceFields, putSchema } from '@nucleon/contract/jobFileSchema';
+import { putPiece } from '@nucleon/contract/bodies';
 import { validator } from '@nucleon/contract/validator';
-import type { Put, StoredPiece } from '@nucleon/contract/wire';
 import { Router } from 'express';
-import { IsNull } from 'typeorm';
-import { lockPiece } from '../database/locks';
-import { nextPosition } from '../database/position';
-import { putVersioned } from '../database/putVersioned';
-import { addBin } from '../database/softDelete';
 import { transact } from '../database/transact';
+import { refuseClashes } from '../documents/checkAlone';
+import { holesOf } from '../documents/loadJob';
+import { findOne, put } from '../documents/repository';
+import { documentOf, SHOWN } from '../documents/shown';
 import { checkedBody, idParam } from '../http/body';
-import { notFound } from '../http/problem';
-import { checkPieceAlone } from './checkPieceAlone';
-import { jobEntity } from '../jobs/jobEntity';
-import { touchJob } from '../jobs/touchJob';
-import { loadPiece, maybePiece } from '../plans/loadJob';
-import { forgetPiecePlans, storePlans } from '../plans/storePlans';
+import { lockedJob, touchJob } from '../jobs/touchJob';
+import { planAfterWrite } from '../plans/planAfterWrite';
 import type { ServerContext } from '../serverContext';
-import { pieceEntity } from './pieceEntity';
-import { pieceContent, storedPiece } from './pieceMapping';
+import { lockPiece } from '../database/locks';
+import { pieceOrder } from './pieceOrder';
 
-const checkPieceBody = validator<Put<StoredPiece>>(putSchema(pieceFields, 'piece'));
+const checkPieceBody = validator(putPiece);
 
-export function pieceRoutes(context: ServerContext): Router {
-  const { source, now } = context;
+export function pieceRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.put('/jobs/:jobId/pieces/:pieceId', async (request, response) => {
     const [jobId, id] = [idParam(request, 'jobId'), idParam(request, 'pieceId')];
-    const body = checkedBody(request, checkPieceBody);
+    const { version, ...body } = checkedBody(request, checkPieceBody);
     const row = await transact(source, async (manager) => {
       await lockPiece(manager, id);
-      await manager.query('SELECT id FROM job WHERE id = ? FOR UPDATE', [jobId]);
-      const job = await manager.findOneBy(jobEntity, { id: jobId, deletedAt: IsNull() });
-      if (!job) throw notFound('job', jobId);
-      checkPieceAlone(job, id, body);
-      const before = await maybePiece(manager, id);
+      const job = await lockedJob(manager, jobId);
+      const document = documentOf<'piece'>(body);
+      refuseClashes(
+        {
+          pieces: [{ ...document, id, holes: [] }],
+          customMaterials: job.document.customMaterials ?? [],
+        },
+        /^\/pieces\/0/,
+      );
+      const before = await findOne(manager, 'piece', { id });
       // A piece to practise on comes first in the job.
-      const where = body.practice ? 'front' : 'end';
-      const position = await nextPosition(manager, pieceEntity, id, { jobId }, where);
-      const put = {
-        id,
-        version: body.version,
-        content: pieceContent(body, jobId, position),
-        now: now(),
-        within: { key: 'jobId', name: 'job' } as const,
-      };
-      const written = await putVersioned(manager, pieceEntity, put, storedPiece);
+      const position = await pieceOrder(manager, jobId, body.practice ? 'front' : 'end');
+      const one = { id, parentId: jobId, version, document, position };
+      const written = await put(manager, 'piece', one, now(), before);
       if (written.changed) {
-        await storePlans(manager, await loadPiece(manager, id), now(), before);
+        const holes = await holesOf(manager, id);
+        const was = before ? { job, pieces: [before], holes } : undefined;
+        await planAfterWrite(manager, { job, pieces: [written.row], holes }, was);
         await touchJob(manager, jobId, now());
       }
       return written.row;
     });
-    response.json(storedPiece(row));
+    response.json(SHOWN.piece(row));
   });
-  addBin(router, context, '/pieces', pieceEntity, forgetPiecePlans);
   return router;
 }

@@ -1,10 +1,9 @@
 import { bitAfterRun } from '@nucleon/core/bits/bitAfterRun';
 import type { BitUse } from '@nucleon/core/run/runRecord';
 import type { EntityManager } from 'typeorm';
-import { lockKit } from '../database/locks';
-import { bitEntity } from '../kit/bitEntity';
-import { bitOf } from '../kit/kitMapping';
-import { forgetPlansWithKit } from '../plans/storePlans';
+import { lockKit, noteKitChange } from '../database/locks';
+import { findOne, replace } from '../documents/repository';
+import { withId } from '../documents/shown';
 
 /**
  * Adds to the bit what this run took of it beyond what was counted already, so that events sent again, or
@@ -23,26 +22,10 @@ export async function feedBit(
     state: use.state === (counted?.state ?? null) ? null : use.state,
   };
   if (added.depthMm === 0 && added.holes === 0 && added.state === null) return;
-  await lockKit(manager, 'write');
-  const row = await manager
-    .createQueryBuilder(bitEntity, 'bit')
-    .setLock('pessimistic_write')
-    .where('bit.id = :id', { id: use.bitId })
-    .getOne();
+  await lockKit(manager);
+  const row = await findOne(manager, 'bit', { id: use.bitId });
   if (!row) return;
-  const after = bitAfterRun(bitOf(row), { ...added, lifeDepthMm: use.lifeDepthMm, at: use.at });
-  await manager.update(
-    bitEntity,
-    { id: row.id },
-    {
-      depthCutMm: after.depthCutMm ?? null,
-      holesCut: after.holesCut ?? null,
-      sharpness: after.sharpness ?? null,
-      state: after.state ?? null,
-      sharpnessLog: after.sharpnessLog ? [...after.sharpnessLog] : null,
-      version: row.version + 1,
-      updatedAt: now,
-    },
-  );
-  await forgetPlansWithKit(manager, row.id);
+  const after = bitAfterRun(withId(row), { ...added, lifeDepthMm: use.lifeDepthMm, at: use.at });
+  await replace(manager, 'bit', [{ ...row, document: { ...row.document, ...after } }], now);
+  await noteKitChange(manager);
 }

@@ -1,7 +1,7 @@
 import type { HoleRun, Page, StoredRun } from '@nucleon/contract/wire';
 import { RUN_OUTCOMES } from '@nucleon/core/run/runOutcome';
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
-import { holeEntity } from '../holes/holeEntity';
+import { KINDS } from '../documents/documentKinds';
 import { containing, type PageQuery } from '../http/paging';
 import { faultyProblem } from '../http/problem';
 import { runEntity, type RunRow } from './runEntities';
@@ -71,7 +71,7 @@ export async function storedRuns(
     ids.length === 0
       ? []
       : await manager
-          .createQueryBuilder(holeEntity, 'hole')
+          .createQueryBuilder(KINDS.hole.entity, 'hole')
           .select('hole.id', 'id')
           .where('hole.id IN (:...ids) AND hole.deletedAt IS NULL', { ids })
           .getRawMany<{ id: string }>();

@@ -1,8 +1,8 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { POST_EVENTS_SCHEMA } from '@nucleon/contract/runSchema';
+import { postEvents } from '@nucleon/contract/bodies';
 import { validator } from '@nucleon/contract/validator';
-import type { EventsTaken, PostEvents, RunDetail } from '@nucleon/contract/wire';
+import type { EventsTaken, RunDetail } from '@nucleon/contract/wire';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { Router } from 'express';
 import { MoreThan } from 'typeorm';
@@ -17,7 +17,7 @@ import { listRuns, runFilters, runIdsOf, storedRuns } from './listRuns';
 import { runEntity, runEventEntity } from './runEntities';
 import { storeEvents } from './storeEvents';
 
-const checkEvents = validator<PostEvents>(POST_EVENTS_SCHEMA);
+const checkEvents = validator(postEvents);
 
 /** `?after=12`: the entry to go on from. */
 function afterQuery(given: unknown): number {

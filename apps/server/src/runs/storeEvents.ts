@@ -6,7 +6,7 @@ import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';
 import { likeId, refuseLikeId } from '../database/likeId';
 import { THE_WORKSHOP_ID } from '../database/workshop';
-import { holeEntity } from '../holes/holeEntity';
+import { KINDS } from '../documents/documentKinds';
 import { feedBit } from './feedBit';
 import { runEntity, runEventEntity, type RunRow } from './runEntities';
 
@@ -101,7 +101,7 @@ function whyRefused(id: string, twin: RunEvent | null): string {
 async function columnsOf(manager: EntityManager, record: RunRecord) {
   // Deleted holes stay rows; a hole that was never here leaves the run standing alone.
   const knowsHole = await manager
-    .createQueryBuilder(holeEntity, 'hole')
+    .createQueryBuilder(KINDS.hole.entity, 'hole')
     .where('hole.id = :id', { id: record.holeId })
     .getExists();
   return {

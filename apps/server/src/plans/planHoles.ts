@@ -1,0 +1,89 @@
+import type { PlanHeadline } from '@nucleon/contract/wire';
+import type { Fault } from '@nucleon/core/job/fault';
+import { MATERIAL_DATA_VERSION } from '@nucleon/core/materials/materials';
+import { makePlan } from '@nucleon/core/plan/makePlan';
+import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
+import { METRIC } from '@nucleon/core/units/unitSystem';
+import { In, type EntityManager } from 'typeorm';
+import { drillCaseOf, type JobRow, type LoadedJob } from '../documents/loadJob';
+import type { LoadedKit } from '../documents/loadKit';
+import { inBatches } from '../documents/repository';
+import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
+
+/** A plan is some 50 kB: so many go to the database in one statement. */
+const AT_ONCE = 40;
+
+/** What came of planning holes: a plan each, or what is wrong with it. */
+export interface Planned {
+  readonly rows: readonly HolePlanRow[];
+  readonly faulty: ReadonlyMap<string, readonly Fault[]>;
+}
+
+type Made = Pick<JobRow, 'version'>;
+
+/** What a plan names as its makings; another text anywhere and it is made anew. */
+export const makingsOf = (
+  job: Made,
+  piece: Made,
+  hole: Made,
+  kit: Pick<LoadedKit, 'version' | 'houseVersion'>,
+): string =>
+  [
+    `job ${job.version}`,
+    `piece ${piece.version}`,
+    `hole ${hole.version}`,
+    `kit ${kit.version}`,
+    `house ${kit.houseVersion}`,
+    `model ${MODEL_VERSION}`,
+    `data ${MATERIAL_DATA_VERSION}`,
+  ].join(', ');
+
+/** Plans these holes anew and stores what can be planned; what cannot is told, and its old plan forgotten. */
+export async function planHoles(
+  manager: EntityManager,
+  { job, pieces, holes }: LoadedJob,
+  kit: LoadedKit,
+): Promise<Planned> {
+  const pieceById = new Map(pieces.map((piece) => [piece.id, piece]));
+  const rows: HolePlanRow[] = [];
+  const faulty = new Map<string, readonly Fault[]>();
+  for (const hole of holes) {
+    const piece = pieceById.get(hole.parentId);
+    if (!piece) continue;
+    const outcome = makePlan(drillCaseOf(job, piece, hole, kit), METRIC);
+    if (outcome.kind === 'faulty') faulty.set(hole.id, outcome.faults);
+    else rows.push(planRow(outcome.plan, makingsOf(job, piece, hole, kit)));
+  }
+  // In one order, so that two who store the same plans do not wait for each other.
+  rows.sort((a, b) => (a.holeId < b.holeId ? -1 : 1));
+  for (const some of inBatches(rows, AT_ONCE))
+    await manager.upsert(holePlanEntity, [...some], ['holeId']);
+  for (const some of inBatches([...faulty.keys()]))
+    await manager.delete(holePlanEntity, { holeId: In([...some]) });
+  return { rows, faulty };
+}
+
+function planRow(plan: Plan, madeFrom: string): HolePlanRow {
+  const headline = headlineOf(plan);
+  return {
+    holeId: plan.holeId,
+    madeFrom,
+    plan,
+    risk: null,
+    headline,
+    stopCount: headline.stops.length,
+  };
+}
+
+const headlineOf = (plan: Plan): PlanHeadline => ({
+  rpm: plan.rpm,
+  feedForceN: plan.feedForceN,
+  drillTimeS: plan.drillTimeS,
+  bitName: plan.setup.bitName,
+  bitDiameterMm: plan.setup.bitDiameterMm,
+  stops: plan.gates.filter((gate) => gate.level === 'stop').map((gate) => gate.title),
+  toConfirm: plan.gates.filter((gate) => gate.level === 'confirm').length,
+  settled: plan.settledGates.length,
+  warningCount: plan.warnings.length,
+});
+
