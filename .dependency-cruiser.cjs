@@ -19,13 +19,24 @@ module.exports = {
     oneWay(
       'core-is-pure',
       '^packages/core',
-      '^(packages/(contract|files)|apps|cli|node_modules/(?!delaunator))',
+      '^(packages/(contract|files)|apps|cli|node_modules/(?!delaunator|@sinclair))',
     ),
     oneWay('files-on-core', '^packages/files', '^(packages/contract|apps|cli)'),
     oneWay('contract-below-apps', '^packages/contract', '^(apps|cli)'),
     oneWay('server-apart-from-app', '^apps/server', '^(apps/app|cli)'),
     oneWay('app-apart-from-server', '^apps/app', '^(apps/server|cli)'),
     oneWay('cli-apart', '^cli', '^apps'),
+    // Documents know the tables whose rows they name, and nothing that reckons.
+    {
+      name: 'documents-on-tables',
+      severity: 'error',
+      from: { path: room('documents') },
+      to: {
+        path: '^packages/core/src/',
+        pathNot:
+          '^packages/core/src/(documents/|bits/bitFamilies|coolants/coolants|supports/supports|machines/machineKinds|couplings/(connections|apart)|signs/signs|plan/plan\\.ts)',
+      },
+    },
     oneWay('base-below-physics', room(BASE), room(`${PHYSICS}|${PLAN}|${OUT}`)),
     oneWay('physics-below-plan', room(PHYSICS), room(`${PLAN}|${OUT}`)),
     oneWay('plan-below-out', room(PLAN), room(OUT)),

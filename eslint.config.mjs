@@ -17,6 +17,11 @@ const strict = {
     ],
     '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
     '@typescript-eslint/consistent-type-imports': 'error',
+    // A document's type is its schema's, under a name that messages show.
+    '@typescript-eslint/no-empty-object-type': [
+      'error',
+      { allowInterfaces: 'with-single-extends' },
+    ],
     // TypeORM's EntitySchema takes plain objects by design.
     '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
   },

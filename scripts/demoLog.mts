@@ -1,7 +1,8 @@
 /** Writes the made-up runs of the demo into its job files: `npx tsx scripts/demoLog.mts`. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import { findHole, makePlan } from '@nucleon/core/plan/makePlan';
+import { resolveCase } from '@nucleon/core/job/drillCase';
+import { makePlan } from '@nucleon/core/plan/makePlan';
 import { atMoment, replayRun } from '@nucleon/core/run/replay';
 import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunResult } from '@nucleon/core/documents/runResult';
@@ -123,8 +124,10 @@ const read = (file: string): JobFile =>
 
 /** A run as it would have been kept, the clock stepped until it is over. */
 function runOf(made: Made, index: number, file: JobFile): { runId: string; events: RunEvent[] } {
-  const { piece, hole } = findHole(file, made.hole);
-  const outcome = makePlan(file, hole.id);
+  const found = resolveCase(file, made.hole);
+  if (found.kind === 'faulty') throw new Error(`${made.hole}: ${JSON.stringify(found.faults)}`);
+  const { piece, hole } = found.drillCase;
+  const outcome = makePlan(found.drillCase);
   if (outcome.kind === 'faulty') throw new Error(`${made.hole}: ${JSON.stringify(outcome.faults)}`);
   const { reasons: _reasons, ...plan } = outcome.plan;
   const tag = (n: number): string =>

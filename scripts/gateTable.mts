@@ -1,6 +1,5 @@
 import { HAZARDS } from '@nucleon/core/hazards/judgeHazards';
 import type { Gate } from '@nucleon/core/hazards/gate';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { Piece } from '@nucleon/core/documents/piece';
 import type { Setup } from '@nucleon/core/documents/setup';
 import type { Machine } from '@nucleon/core/documents/kit';
@@ -65,10 +64,25 @@ function scenes(): Scene[] {
 }
 
 function gatesOf({ piece, setup, machine }: Scene): readonly Gate[] {
-  const file: JobFile = {
-    format: 'nucleon-job',
-    version: 1,
-    job: { id: 'j', name: 'J' },
+  const outcome = makePlan({
+    job: {},
+    piece: {
+      id: 'p',
+      name: 'P',
+      thicknessMm: 150,
+      form: 'sheet',
+      material: 'granite',
+      outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2400 },
+      ...piece,
+    },
+    hole: {
+      id: 'h',
+      xMm: 1000,
+      yMm: 1800,
+      diameterMm: 162,
+      depth: { kind: 'through' },
+      setup: { ...setup, bit: 'b', machine: 'm', pace: 'gentle' },
+    },
     kit: {
       bits: [{ id: 'b', name: 'B', family: 'segmented-core', diameterMm: 162 }],
       machines: [
@@ -80,28 +94,8 @@ function gatesOf({ piece, setup, machine }: Scene): readonly Gate[] {
         },
       ],
     },
-    pieces: [
-      {
-        id: 'p',
-        name: 'P',
-        thicknessMm: 150,
-        form: 'sheet',
-        material: 'granite',
-        outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2400 },
-        ...piece,
-        holes: [
-          {
-            id: 'h',
-            xMm: 1000,
-            yMm: 1800,
-            diameterMm: 162,
-            depth: { kind: 'through' },
-            setup: { ...setup, bit: 'b', machine: 'm', pace: 'gentle' },
-          },
-        ],
-      },
-    ],
-  };
-  const outcome = makePlan(file, 'h');
+    materials: [],
+    habits: {},
+  });
   return outcome.kind === 'planned' ? outcome.plan.gates : [];
 }

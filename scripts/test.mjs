@@ -45,6 +45,7 @@ async function runChecks() {
     'cli',
     'apps/app',
     'e2e',
+    'scripts',
   ];
   const checks = [
     ['prettier', ['--check', '--log-level', 'warn', '.']],

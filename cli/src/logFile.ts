@@ -1,5 +1,4 @@
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { runRecord } from '@nucleon/core/run/runRecord';
 import { writeRunsCsv } from '@nucleon/files/runsCsv';
 import type { Console } from './console';
@@ -17,7 +16,7 @@ export async function logFile(path: string, asCsv: boolean, console: Console): P
   // The schema has vouched for the events’ shape.
   const runs = (job.log ?? [])
     .filter(isRun)
-    .flatMap(({ runId, events }) => runRecord(runId, events as readonly RunEvent[]) ?? []);
+    .flatMap(({ runId, events }) => runRecord(runId, events) ?? []);
   console.out(
     asCsv ? writeRunsCsv(runs) : JSON.stringify({ nucleon: NUCLEON_VERSION, runs }, null, 2),
   );

@@ -1,5 +1,3 @@
-import type { Bit } from '@nucleon/core/documents/kit';
-import type { Material } from '@nucleon/core/documents/material';
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

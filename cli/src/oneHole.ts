@@ -1,4 +1,3 @@
-import type { Hole } from '@nucleon/core/documents/hole';
 import { casesOf, type DrillCase } from '@nucleon/core/job/drillCase';
 import type { Console } from './console';
 import { loadOrSay } from './loadJobFile';

@@ -1,7 +1,7 @@
 /** Prints how long a plan, its risk, window, ranking and comparison take, ms, over the demo's holes: `tsx scripts/bench/plans.mts`. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { checkJobData } from '@nucleon/contract/readJobFile';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import { casesOf, type DrillCase } from '@nucleon/core/job/drillCase';
 import { compareMethods } from '@nucleon/core/choice/compareMethods';
 import { rankSetups } from '@nucleon/core/choice/rankSetups';
 import { workingWindow } from '@nucleon/core/choice/workingWindow';
@@ -13,18 +13,17 @@ import { METRIC } from '@nucleon/core/units/unitSystem';
 
 const folder = new URL('../../demo/', import.meta.url);
 
-const holes: { file: JobFile; holeId: string }[] = [];
+const holes: DrillCase[] = [];
 for (const name of readdirSync(folder)) {
   const checked = checkJobData(JSON.parse(readFileSync(new URL(name, folder), 'utf8')));
   if (checked.kind === 'faulty') throw new Error(`demo/${name} is faulty`);
-  for (const piece of checked.value.pieces)
-    for (const hole of piece.holes) holes.push({ file: checked.value, holeId: hole.id });
+  holes.push(...casesOf(checked.value));
 }
 
 /** Median and 95th percentile, ms, of a piece of work over every hole, after warming up. */
 function timed(
   rounds: number,
-  work: (hole: { file: JobFile; holeId: string }) => void,
+  work: (drillCase: DrillCase) => void,
 ): { medianMs: number; p95Ms: number } {
   const times: number[] = [];
   const warmRounds = Math.ceil(rounds / 4);
@@ -41,10 +40,10 @@ function timed(
 }
 
 const contexts = new Map(
-  holes.map(({ file, holeId }) => {
-    const worked = contextOf(file, holeId, METRIC);
-    if (worked.kind === 'faulty') throw new Error(`hole ${holeId} is faulty`);
-    return [holeId, worked.context];
+  holes.map((drillCase) => {
+    const worked = contextOf(drillCase, METRIC);
+    if (worked.kind === 'faulty') throw new Error(`hole ${drillCase.hole.id} is faulty`);
+    return [drillCase.hole.id, worked.context];
   }),
 );
 const contextFor = (holeId: string) => {
@@ -55,11 +54,11 @@ const contextFor = (holeId: string) => {
 
 console.log(
   JSON.stringify({
-    plan: timed(200, ({ file, holeId }) => makePlan(file, holeId)),
-    bend: timed(2, ({ file, holeId }) => makePlan(file, holeId, METRIC, rememberingBend())),
-    risk: timed(8, ({ holeId }) => assessRisk(riskModelOf(contextFor(holeId)))),
-    window: timed(8, ({ holeId }) => workingWindow(contextFor(holeId), 120)),
-    rank: timed(8, ({ file, holeId }) => rankSetups(file, holeId)),
-    compare: timed(8, ({ file, holeId }) => compareMethods(file, holeId)),
+    plan: timed(200, (drillCase) => makePlan(drillCase)),
+    bend: timed(2, (drillCase) => makePlan(drillCase, METRIC, rememberingBend())),
+    risk: timed(8, ({ hole }) => assessRisk(riskModelOf(contextFor(hole.id)))),
+    window: timed(8, ({ hole }) => workingWindow(contextFor(hole.id), 120)),
+    rank: timed(8, (drillCase) => rankSetups(drillCase)),
+    compare: timed(8, (drillCase) => compareMethods(drillCase)),
   }),
 );

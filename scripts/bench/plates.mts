@@ -1,6 +1,6 @@
 /** Prints what the plate solver takes, ms and MB, beside a library's sparse factor: `tsx scripts/bench/plates.mts`. */
 import { createRequire } from 'node:module';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { contextOf } from '@nucleon/core/plan/makePlan';
 import { oddsMap, oddsSurface } from '@nucleon/core/plan/oddsMap';
 import { rememberingBend } from '@nucleon/core/plate/bender';
@@ -58,34 +58,29 @@ const moved = [
 });
 
 /** A pane of 400 × 300 on foam, one hole of 25 in its middle. */
-function paneJob(): JobFile {
-  return {
-    format: 'nucleon-job',
-    version: 1,
-    job: { id: 'bench', name: 'Bench' },
-    pieces: [
-      {
-        id: 'pane',
-        name: 'Pane',
-        form: 'sheet',
-        material: 'float-glass',
-        thicknessMm: 6,
-        outline: { kind: 'rectangle', widthMm: 400, heightMm: 300 },
-        glassTreatment: 'annealed',
-        holes: [
-          {
-            id: 'hole',
-            xMm: 200,
-            yMm: 150,
-            diameterMm: 25,
-            depth: { kind: 'through' },
-            setup: { support: { kind: 'foam' }, hold: 'press' },
-          },
-        ],
-      },
-    ],
-  };
-}
+const PANE: DrillCase = {
+  job: {},
+  piece: {
+    id: 'pane',
+    name: 'Pane',
+    form: 'sheet',
+    material: 'float-glass',
+    thicknessMm: 6,
+    outline: { kind: 'rectangle', widthMm: 400, heightMm: 300 },
+    glassTreatment: 'annealed',
+  },
+  hole: {
+    id: 'hole',
+    xMm: 200,
+    yMm: 150,
+    diameterMm: 25,
+    depth: { kind: 'through' },
+    setup: { support: { kind: 'foam' }, hold: 'press' },
+  },
+  kit: {},
+  materials: [],
+  habits: {},
+};
 
 function factorAndSolve(made: PreparedPlate): void {
   const factor = factorWith(made, made.touching);
@@ -130,7 +125,7 @@ bendPlate(largePlate, loadAt(large, 200, 150));
 const memoryMb = (process.memoryUsage().arrayBuffers - before) / 1e6;
 
 const bend = rememberingBend();
-const worked = contextOf(paneJob(), 'hole', METRIC, bend);
+const worked = contextOf(PANE, METRIC, bend);
 if (worked.kind === 'faulty') throw new Error('the pane is faulty');
 const firstMapMs = ms(() => {
   const surface = oddsSurface(worked.context, bend);

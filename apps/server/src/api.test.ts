@@ -115,13 +115,12 @@ describe('job files over HTTP', () => {
       holes: [{ ...one, id: 'middle', xMm: 100, yMm: 100, diameterMm: 5, setup: undefined }],
     }));
     const sent = { ...file, log: undefined, pieces };
-    const refused = problem(
-      await request(server.app).post(api('/import')).send(sent).expect(422),
-    );
+    const refused = problem(await request(server.app).post(api('/import')).send(sent).expect(422));
     expect(refused.faults).toEqual([
       {
         pointer: '/pieces/1/holes/0/id',
-        message: 'Hole “middle” is in another piece too; each hole of a file needs an id of its own.',
+        message:
+          'Hole “middle” is in another piece too; each hole of a file needs an id of its own.',
       },
     ]);
   });

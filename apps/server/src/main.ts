@@ -2,6 +2,7 @@ import type { Server, ServerResponse } from 'node:http';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { v7 as newId } from 'uuid';
+import { emptyBin } from './bin/emptyBin';
 import { buildApp } from './buildApp';
 import { readConfig, type ServerConfig } from './config';
 import { backUp } from './database/backUp';
@@ -66,6 +67,18 @@ try {
     `The database ${host}${pathname} could not be used: ${error instanceof Error ? error.message || error.name : String(error)}.`,
   );
 }
+
+/** What has lain in the bins for its time is deleted at the start and each day. */
+const DAY_MS = 24 * 3600 * 1000;
+function emptyBins(): void {
+  emptyBin(source, new Date()).catch((error: unknown) => {
+    log(
+      `The bins could not be emptied: ${error instanceof Error ? error.message : String(error)}.`,
+    );
+  });
+}
+emptyBins();
+setInterval(emptyBins, DAY_MS).unref();
 
 const heavy = threadedWork();
 const app = buildApp(

@@ -1,5 +1,12 @@
 import type { Fault } from '@nucleon/core/job/fault';
-import type { Bit, Machine, Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/documents/kit';
+import type {
+  Bit,
+  Machine,
+  Coupling,
+  OwnedGuide,
+  OwnedSupport,
+  OwnedWater,
+} from '@nucleon/core/documents/kit';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobHeader } from '@nucleon/core/documents/job';
 import type { Piece } from '@nucleon/core/documents/piece';

@@ -6,7 +6,10 @@ import { writeDxf } from './writeDxf';
 import { writeSvg } from './writeSvg';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
-const piece = (outline: Piece['outline'], holes: readonly [number, number, number][]): PieceWithHoles => ({
+const piece = (
+  outline: Piece['outline'],
+  holes: readonly [number, number, number][],
+): PieceWithHoles => ({
   id: 'p',
   name: 'Plate & “dial”',
   form: 'sheet',

@@ -8,7 +8,17 @@ import { formatLengthShort } from '@nucleon/core/units/length';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import type { Sheet, SheetHole } from './sheet';
-import { FOOT_MM, MARGIN_MM, MOST_PAGES, OVERLAP_MM, PAPERS, tileName, tilesFor, type PaperId, type Tile } from './tiles';
+import {
+  FOOT_MM,
+  MARGIN_MM,
+  MOST_PAGES,
+  OVERLAP_MM,
+  PAPERS,
+  tileName,
+  tilesFor,
+  type PaperId,
+  type Tile,
+} from './tiles';
 
 export interface PdfChoice {
   readonly paper: PaperId;

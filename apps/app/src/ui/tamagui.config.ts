@@ -46,6 +46,6 @@ export type NucleonConfig = typeof config;
 
 declare module '@tamagui/core' {
   // Tamagui reads its types from this merged interface.
-  // eslint-disable-next-line @typescript-eslint/no-empty-object-type
+
   interface TamaguiCustomConfig extends NucleonConfig {}
 }

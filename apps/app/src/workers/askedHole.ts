@@ -1,9 +1,8 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 
-/** The hole that is asked about, as it stands on the screen. */
+/** The hole that is asked about, as it stands on the screen, with all it leans on. */
 export interface AskedHole {
-  readonly file: JobFile;
-  readonly holeId: string;
+  readonly drillCase: DrillCase;
   readonly units: UnitSystem;
 }

@@ -44,12 +44,11 @@ async function answer(request: FilesRequest): Promise<void> {
     return;
   }
   if (request.kind === 'write-pack') {
-    const { file, onlyHole } = request;
-    const pack = await writeJobPack(file, {
+    const pack = await writeJobPack(request.job, {
       paper: request.paper,
       units: request.units,
       now: new Date(),
-      ...(onlyHole === undefined ? {} : { onlyHole }),
+      cardsOnly: request.cardsOnly,
       onPage: (done, of) => {
         say({ kind: 'page', done, of });
         return true;

@@ -1,8 +1,8 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { Bit } from '@nucleon/core/documents/kit';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import type { BitsCsvOutcome } from '@nucleon/files/bitsCsv';
+import type { JobOnPaper } from '@nucleon/files/jobPack';
 import type { ReadOutcome } from '@nucleon/files/drawnFile';
 import type { RunsCsvOutcome } from '@nucleon/files/runsCsv';
 import type { Sheet } from '@nucleon/files/sheet';
@@ -22,11 +22,11 @@ export type FilesRequest =
   | { readonly kind: 'write-bits'; readonly bits: readonly Bit[] }
   | {
       readonly kind: 'write-pack';
-      readonly file: JobFile;
+      readonly job: JobOnPaper;
       readonly paper: PaperId;
       readonly units: UnitSystem;
-      /** One hole’s card alone. */
-      readonly onlyHole?: string;
+      /** The cards alone, without lists and templates. */
+      readonly cardsOnly: boolean;
     }
   | { readonly kind: 'write-runs'; readonly runs: readonly RunRecord[] }
   | { readonly kind: 'read-runs'; readonly bytes: Uint8Array; readonly name: string }

@@ -23,10 +23,10 @@ export interface AskedRow extends AskedHole {
 /** Answers row after row, keeping the piece it was last asked about ready. */
 export function oddsRows(bend: Bend): (asked: AskedRow) => OddsRowOutcome {
   let last: { readonly key: string; readonly outcome: SurfaceOutcome } | null = null;
-  return ({ file, holeId, units, columns, row }) => {
-    const worked = contextOf(file, holeId, units, bend);
+  return ({ drillCase, units, columns, row }) => {
+    const worked = contextOf(drillCase, units, bend);
     if (worked.kind === 'faulty') return worked;
-    const key = JSON.stringify([file.pieces, file.kit, file.house, holeId]);
+    const key = JSON.stringify(drillCase);
     if (last?.key !== key) last = { key, outcome: oddsSurface(worked.context, bend) };
     const { outcome } = last;
     if (outcome.kind === 'none') return { kind: 'none' };

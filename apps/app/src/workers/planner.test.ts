@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { METRIC } from '@nucleon/core/units/unitSystem';
 import { workerPlanner, type TaskReply, type TaskRequest } from './planner';
 
@@ -13,7 +13,7 @@ function heldWorker() {
   return { asked, worker, reply: (data: TaskReply) => worker.onmessage?.({ data }) };
 }
 
-const request = { file: {} as JobFile, holeId: 'h', units: METRIC };
+const request = { drillCase: {} as DrillCase, units: METRIC };
 const broken = (id: number): TaskReply => ({ id, kind: 'broken', message: String(id) });
 
 it('gives each asker its own answer, one thing at a time', () => {

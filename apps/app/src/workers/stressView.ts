@@ -41,8 +41,8 @@ export type StressViewOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 /** Marching squares over the greater tension of both faces. */
-export function stressView({ file, holeId, units }: AskedHole, bend: Bend): StressViewOutcome {
-  const outcome = stressOf(file, holeId, units, bend);
+export function stressView({ drillCase, units }: AskedHole, bend: Bend): StressViewOutcome {
+  const outcome = stressOf(drillCase, units, bend);
   if (outcome.kind === 'faulty') return outcome;
   const { context, field, text } = outcome.stress;
   const { crack, bending } = context;

@@ -5,6 +5,7 @@ import { rankSetups } from '@nucleon/core/choice/rankSetups';
 import { rankSupports } from '@nucleon/core/choice/rankSupports';
 import { rankWater } from '@nucleon/core/choice/rankWater';
 import { stepChain } from '@nucleon/core/choice/stepChain';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { assessHole } from '@nucleon/core/plan/assessHole';
 import { makePlan } from '@nucleon/core/plan/makePlan';
@@ -23,32 +24,30 @@ const { bend, known } = rememberingBender(KEPT);
 /** Everything the worker can be asked: core functions by name, run off the page's thread. */
 export const TASKS = {
   /** At once: with the bending where it is known already. */
-  plan: ({ file, holeId, units }: AskedHole) => makePlan(file, holeId, units, known),
-  bentPlan: ({ file, holeId, units }: AskedHole) => makePlan(file, holeId, units, bend),
+  plan: ({ drillCase, units }: AskedHole) => makePlan(drillCase, units, known),
+  bentPlan: ({ drillCase, units }: AskedHole) => makePlan(drillCase, units, bend),
   stress: (asked: AskedHole) => stressView(asked, bend),
   oddsRow: oddsRows(bend),
-  supports: ({ file, holeId, units }: AskedHole) => rankSupports(file, holeId, bend, units),
-  edges: ({
-    file,
-    holeId,
+  supports: ({ drillCase, units }: AskedHole) => rankSupports(drillCase, bend, units),
+  edges: ({ drillCase, units, judged }: AskedHole & { readonly judged: readonly JudgedRule[] }) =>
+    edgeTruth(drillCase, judged, bend, units),
+  packing: ({
+    cases,
     units,
-    judged,
-  }: AskedHole & { readonly judged: readonly JudgedRule[] }) =>
-    edgeTruth(file, holeId, judged, bend, units),
-  packing: ({ file, units }: Pick<AskedHole, 'file' | 'units'>) => ({
+  }: Pick<AskedHole, 'units'> & { readonly cases: readonly DrillCase[] }) => ({
     kind: 'listed' as const,
-    items: packingListOf(file, units),
+    items: packingListOf(cases, units),
   }),
-  waters: ({ file, holeId, units }: AskedHole) => rankWater(file, holeId, bend, units),
+  waters: ({ drillCase, units }: AskedHole) => rankWater(drillCase, bend, units),
   water: (asked: AskedHole & { readonly dryForS: number }) => waterView(asked, bend),
-  rank: ({ file, holeId, units }: AskedHole) => rankSetups(file, holeId, units, bend),
-  compare: ({ file, holeId, units }: AskedHole) => compareMethods(file, holeId, units, bend),
-  chain: ({ file, holeId, units }: AskedHole) => stepChain(file, holeId, units),
-  risk: ({ file, holeId }: AskedHole) => assessHole(file, holeId, { bend }),
-  hire: ({ file, holeId, units, prices }: AskedHole & { readonly prices: Partial<HirePrices> }) =>
-    hireOrBuy(file, holeId, prices, units),
-  window: ({ file, holeId, units }: AskedHole) => windowView(file, holeId, units),
-  windowPoint: ({ file, holeId, units }: AskedHole) => windowPoint(file, holeId, units),
+  rank: ({ drillCase, units }: AskedHole) => rankSetups(drillCase, units, bend),
+  compare: ({ drillCase, units }: AskedHole) => compareMethods(drillCase, units, bend),
+  chain: ({ drillCase, units }: AskedHole) => stepChain(drillCase, units),
+  risk: ({ drillCase }: AskedHole) => assessHole(drillCase, { bend }),
+  hire: ({ drillCase, units, prices }: AskedHole & { readonly prices: Partial<HirePrices> }) =>
+    hireOrBuy(drillCase, prices, units),
+  window: ({ drillCase, units }: AskedHole) => windowView(drillCase, units),
+  windowPoint: ({ drillCase, units }: AskedHole) => windowPoint(drillCase, units),
 } as const;
 
 export type Tasks = typeof TASKS;

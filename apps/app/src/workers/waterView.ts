@@ -25,10 +25,10 @@ export type WaterViewOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 export function waterView(
-  { file, holeId, units, dryForS }: AskedHole & { readonly dryForS: number },
+  { drillCase, units, dryForS }: AskedHole & { readonly dryForS: number },
   bend: Bend,
 ): WaterViewOutcome {
-  const worked = contextOf(file, holeId, units, bend);
+  const worked = contextOf(drillCase, units, bend);
   if (worked.kind === 'faulty') return worked;
   const { context } = worked;
   const story = rimStory(context, dryForS);

@@ -8,7 +8,7 @@ import {
   type WorkingWindow,
 } from '@nucleon/core/choice/workingWindow';
 import type { Fault } from '@nucleon/core/job/fault';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { contextOf } from '@nucleon/core/plan/makePlan';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
 import { contours } from 'd3-contour';
@@ -48,8 +48,8 @@ export type WindowOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 /** Marching squares over the core's margins. */
-export function windowView(file: JobFile, holeId: string, units: UnitSystem): WindowOutcome {
-  const worked = contextOf(file, holeId, units);
+export function windowView(drillCase: DrillCase, units: UnitSystem): WindowOutcome {
+  const worked = contextOf(drillCase, units);
   if (worked.kind === 'faulty') return worked;
   const grid = workingWindow(worked.context, GRID);
   const least = leastMargins(grid);
@@ -77,8 +77,8 @@ export type PointOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 /** Where the plan as it stands lies, and what lies nearest to it. */
-export function windowPoint(file: JobFile, holeId: string, units: UnitSystem): PointOutcome {
-  const worked = contextOf(file, holeId, units);
+export function windowPoint(drillCase: DrillCase, units: UnitSystem): PointOutcome {
+  const worked = contextOf(drillCase, units);
   if (worked.kind === 'faulty') return worked;
   const { headline } = worked.context;
   return {

@@ -80,9 +80,10 @@ export async function pieceToWrite(
   return { job, piece, hole: hole ?? null, nextPosition: Number(raw?.next_position ?? 1) };
 }
 
-async function oneOf(
-  asked: SelectQueryBuilder<StoredRow>,
-): Promise<{ readonly row: StoredRow | undefined; readonly raw: Record<string, unknown> | undefined }> {
+async function oneOf(asked: SelectQueryBuilder<StoredRow>): Promise<{
+  readonly row: StoredRow | undefined;
+  readonly raw: Record<string, unknown> | undefined;
+}> {
   const { entities, raw } = await asked.getRawAndEntities<Record<string, unknown>>();
   return { row: entities[0], raw: raw[0] };
 }
@@ -112,7 +113,12 @@ export const holesOf = (manager: EntityManager, pieceId: string): Promise<HoleRo
   find(manager, 'hole', { parentId: pieceId, ...ALIVE }, IN_ORDER);
 
 /** What a hole is planned from: with the kit in use and whatever retired part of it the hole names. */
-export function drillCaseOf(job: JobRow, piece: PieceRow, hole: HoleRow, kit: LoadedKit): DrillCase {
+export function drillCaseOf(
+  job: JobRow,
+  piece: PieceRow,
+  hole: HoleRow,
+  kit: LoadedKit,
+): DrillCase {
   const { checks } = job.document.job;
   const asked = holeOf(hole);
   return {

@@ -29,12 +29,11 @@ const lastRead = new WeakMap<DataSource, LoadedKit>();
  */
 export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
   // The version is read first: a change meanwhile makes what is planned with the rows stale, never unseen.
-  const [now]: { kit: number; house: number | null; document: unknown }[] =
-    await manager.query(
-      `SELECT workshop.kit_version AS kit, house.version AS house, house.document
+  const [now]: { kit: number; house: number | null; document: unknown }[] = await manager.query(
+    `SELECT workshop.kit_version AS kit, house.version AS house, house.document
        FROM workshop LEFT JOIN house ON house.id = workshop.id WHERE workshop.id = ?`,
-      [THE_WORKSHOP_ID],
-    );
+    [THE_WORKSHOP_ID],
+  );
   const source = manager.dataSource;
   const [version, houseVersion] = [now?.kit ?? 0, now?.house ?? 0];
   const last = lastRead.get(source);

@@ -3,7 +3,13 @@ import { In, type EntityManager, type FindOptionsOrder, type FindOptionsWhere } 
 import type { QueryDeepPartialEntity } from 'typeorm/query-builder/QueryPartialEntity.js';
 import { likeId, refuseLikeId } from '../database/likeId';
 import { faultyProblem, Problem } from '../http/problem';
-import { KINDS, type DocumentKind, type DocumentRow, type Documents, type StoredRow } from './documentKinds';
+import {
+  KINDS,
+  type DocumentKind,
+  type DocumentRow,
+  type Documents,
+  type StoredRow,
+} from './documentKinds';
 import { shown } from './shown';
 
 /** So many rows go to or come from the database in one statement. */
@@ -36,7 +42,8 @@ export async function findByIds<K extends DocumentKind>(
   ids: readonly string[],
 ): Promise<DocumentRow<K>[]> {
   const rows: DocumentRow<K>[] = [];
-  for (const some of inBatches(ids)) rows.push(...(await find(manager, kind, { id: In([...some]) })));
+  for (const some of inBatches(ids))
+    rows.push(...(await find(manager, kind, { id: In([...some]) })));
   return rows;
 }
 
@@ -54,9 +61,12 @@ export async function insertAll<K extends DocumentKind>(
   rows: readonly (Bare<K> & { readonly deletedAt?: Date | null })[],
   now: Date,
 ): Promise<readonly DocumentRow<K>[]> {
-  const fresh = rows.map(
-    (row): DocumentRow<K> => ({ deletedAt: null, ...row, version: 1, updatedAt: now }),
-  );
+  const fresh = rows.map((row): DocumentRow<K> => ({
+    deletedAt: null,
+    ...row,
+    version: 1,
+    updatedAt: now,
+  }));
   for (const some of inBatches(fresh))
     await manager.insert(
       KINDS[kind].entity,

@@ -25,8 +25,10 @@ const KEPT_BY_SERVER: ReadonlySet<string> = new Set([
 ]);
 
 /** What of a body or of a file’s thing is its document: all but what is kept beside it. */
-export const documentOf = <K extends Exclude<DocumentKind, 'job'>>(body: object): Documents[K] =>
-  ownFields(body) as unknown as Documents[K];
+export const documentOf = <K extends Exclude<DocumentKind, 'job'>>(
+  _kind: K,
+  body: object,
+): Documents[K] => ownFields(body) as unknown as Documents[K];
 
 /** The same of a job’s header. */
 export const headerOf = (body: object): JobDocument['job'] => {
@@ -80,8 +82,9 @@ export const SHOWN = {
   water: (row: DocumentRow<'water'>) => shownPart(row),
 } satisfies { readonly [K in DocumentKind]: (row: DocumentRow<K>) => object };
 
-const shownPart = (row: DocumentRow<'couplings' | 'supports' | 'guides' | 'water'>): StoredPart =>
-  ({ ...withId(row), ...stamp(row) }) as StoredPart;
+const shownPart = (
+  row: DocumentRow<'couplings' | 'supports' | 'guides' | 'water'>,
+): StoredPart => ({ ...withId(row), ...stamp(row) });
 
 /** A row of any kind as it travels. */
 export const shown = <K extends DocumentKind>(kind: K, row: DocumentRow<K>): object =>

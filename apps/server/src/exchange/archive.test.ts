@@ -81,9 +81,7 @@ it('carries a job out and in whole: pictures of pieces and runs, habits, runs an
     await get<JobFile>(there, `/jobs/${jobId}/export`),
   ];
   expect({ ...back, kit: {} }).toEqual({ ...out, kit: {} });
-  expect(out.bin?.pieces?.map(({ id }) => id)).toEqual([
-    other?.id,
-  ]);
+  expect(out.bin?.pieces?.map(({ id }) => id)).toEqual([other?.id]);
   const detail = await get<JobDetail>(there, `/jobs/${jobId}`);
   expect(detail.pieces.map(({ id }) => id)).not.toContain(other?.id);
   await call(there, 'post', `/pieces/${other?.id}/restore`).expect(204);
@@ -97,7 +95,10 @@ it('carries a job out and in whole: pictures of pieces and runs, habits, runs an
 });
 
 it('names what of a log it did not take', async () => {
-  const log = structuredClone(demo.log ?? []) as unknown as { runId: string; events: { id: string }[] }[];
+  const log = structuredClone(demo.log ?? []) as unknown as {
+    runId: string;
+    events: { id: string }[];
+  }[];
   const first = await bringIn(here, demo);
   expect(first.skipped).toEqual([]);
   const again = await bringIn(here, demo);

@@ -44,8 +44,7 @@ async function readJob(
   const kit = await readKit(manager);
   const everyHole = [...loaded.holes, ...bin.holes];
   const named = new Set(everyHole.flatMap((hole) => [...namedKit(holeOf(hole))]));
-  const inUse = (row: DocumentRow): boolean =>
-    row.deletedAt === null || named.has(row.id);
+  const inUse = (row: DocumentRow): boolean => row.deletedAt === null || named.has(row.id);
   const bits = kit.bits.filter(inUse);
   const machines = kit.machines.filter(inUse);
   const bitId = fileIds(bits);

@@ -63,7 +63,7 @@ async function importKit(kit: KitInFile, tools: ImportTools): Promise<Ids> {
     const owned = await find(manager, sort, { sort, deletedAt: IsNull() });
     // No hole names these by id: one that is owned alike already is not stored again.
     const fresh = whole.filter(
-      (part) => !owned.some(({ document }) => isDeepStrictEqual(document, documentOf(part))),
+      (part) => !owned.some(({ document }) => isDeepStrictEqual(document, documentOf(sort, part))),
     );
     await insertNew(tools, sort, fresh, () => ({ parentId: THE_WORKSHOP_ID }));
     isNew ||= fresh.length > 0;
@@ -99,12 +99,28 @@ const isWhole = (part: Partial<KitPart>): boolean =>
   [part.id, part.name, part.kind].every((field) => typeof field === 'string');
 
 async function importHeader(
-  { format: _format, version: _version, job, pieces: _pieces, bin: _bin, kit, log, ...rest }: JobFile,
+  {
+    format: _format,
+    version: _version,
+    job,
+    pieces: _pieces,
+    bin: _bin,
+    kit,
+    log,
+    ...rest
+  }: JobFile,
   tools: ImportTools,
   jobId: string | undefined,
 ): Promise<string> {
-  const { bits: _bits, machines: _machines, couplings, supports, guides, water, ...beside } =
-    kit ?? {};
+  const {
+    bits: _bits,
+    machines: _machines,
+    couplings,
+    supports,
+    guides,
+    water,
+    ...beside
+  } = kit ?? {};
   const lists: Record<KitPartSort, readonly KitPart[] | undefined> = {
     couplings,
     supports,
@@ -189,9 +205,9 @@ interface Place {
 }
 
 /** Stores a file’s things under their own ids, or new ones where those are taken; @returns them by the old. */
-async function insertNew<K extends Exclude<DocumentKind, 'job'>, T extends { readonly id: string }>(
+async function insertNew<T extends { readonly id: string }>(
   tools: ImportTools,
-  kind: K,
+  kind: Exclude<DocumentKind, 'job'>,
   things: readonly T[],
   placeOf: (thing: T, place: number) => Place,
 ): Promise<Ids> {
@@ -206,7 +222,7 @@ async function insertNew<K extends Exclude<DocumentKind, 'job'>, T extends { rea
       ...placeOf(thing, place),
       id,
       fileId: id === thing.id ? null : thing.id,
-      document: documentOf<K>(thing),
+      document: documentOf(kind, thing),
     };
   });
   await insertAll(tools.manager, kind, rows, tools.now);

@@ -47,8 +47,7 @@ export async function loadDemo(
     // Another server of the same cluster was loading it at the same moment: its rows are there.
     if (!isDuplicateKey(error)) throw error;
   });
-  for (const { job } of files)
-    await headlinesOf(source, await loadJob(source.manager, job.id));
+  for (const { job } of files) await headlinesOf(source, await loadJob(source.manager, job.id));
 }
 
 async function demoFiles(folder: string): Promise<JobFile[]> {
@@ -76,7 +75,7 @@ async function resetDemo(file: JobFile, tools: ImportTools): Promise<void> {
       id: piece.id,
       parentId: job.id,
       position: at + 1,
-      document: documentOf<'piece'>(piece),
+      document: documentOf('piece', piece),
     })),
   );
   await putBack(
@@ -87,15 +86,15 @@ async function resetDemo(file: JobFile, tools: ImportTools): Promise<void> {
         id: hole.id,
         parentId: piece.id,
         position: at + 1,
-        document: documentOf<'hole'>(hole),
+        document: documentOf('hole', hole),
       })),
     ),
   );
-  const own = <K extends Exclude<DocumentKind, 'job'>>(kind: K, things: readonly { id: string }[]) =>
+  const own = (kind: Exclude<DocumentKind, 'job'>, things: readonly { id: string }[]) =>
     putBack(
       tools,
       kind,
-      things.map((thing) => ({ ...inWorkshop(thing.id), document: documentOf<K>(thing) })),
+      things.map((thing) => ({ ...inWorkshop(thing.id), document: documentOf(kind, thing) })),
     );
   await own('bit', kit.bits ?? []);
   await own('machine', kit.machines ?? []);

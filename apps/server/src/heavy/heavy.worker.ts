@@ -4,10 +4,5 @@ import { heavyTasks, type HeavyTasks } from './tasks';
 const tasks = heavyTasks();
 
 /** One task in a thread of its own. */
-export default ({
-  task,
-  drillCase,
-}: {
-  task: keyof HeavyTasks;
-  drillCase: DrillCase;
-}) => tasks[task](drillCase);
+export default ({ task, drillCase }: { task: keyof HeavyTasks; drillCase: DrillCase }) =>
+  tasks[task](drillCase);

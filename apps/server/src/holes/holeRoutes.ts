@@ -42,7 +42,7 @@ export function holeRoutes(context: ServerContext): Router {
     const { version, ...body } = checkedBody(request, checkHoleBody);
     const row = await transact(source, async (manager) => {
       const { job, piece, hole, nextPosition } = await pieceToWrite(manager, pieceId, id);
-      const document = documentOf<'hole'>(body);
+      const document = documentOf('hole', body);
       const one = { id, parentId: pieceId, version, document, position: nextPosition };
       const written = await put(manager, 'hole', one, now(), hole);
       if (written.changed) {

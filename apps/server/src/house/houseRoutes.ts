@@ -23,13 +23,8 @@ export function houseRoutes({ source, now }: ServerContext): Router {
     const { row } = await transact(source, async (manager) => {
       await lockKit(manager);
       const id = THE_WORKSHOP_ID;
-      const document = documentOf<'house'>(body);
-      const written = await put(
-        manager,
-        'house',
-        { id, parentId: id, version, document },
-        now(),
-      );
+      const document = documentOf('house', body);
+      const written = await put(manager, 'house', { id, parentId: id, version, document }, now());
       // A habit settles what holes leave open: any of their plans may be another now.
       if (written.changed) await noteKitChange(manager);
       return written;

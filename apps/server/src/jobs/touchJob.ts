@@ -9,10 +9,7 @@ export async function touchJob(manager: EntityManager, jobId: string, now: Date)
 }
 
 /** The job, which nobody else writes to until this is done. */
-export async function lockedJob(
-  manager: EntityManager,
-  id: string,
-): Promise<DocumentRow<'job'>> {
+export async function lockedJob(manager: EntityManager, id: string): Promise<DocumentRow<'job'>> {
   const row = (await manager
     .createQueryBuilder(KINDS.job.entity, 'job')
     .where('job.id = :id', { id })

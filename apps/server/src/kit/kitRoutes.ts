@@ -76,7 +76,7 @@ export function kitRoutes(context: ServerContext): Router {
         id: bit.id,
         parentId: THE_WORKSHOP_ID,
         version: 0,
-        document: documentOf<'bit'>(bit),
+        document: documentOf('bit', bit),
       }));
       const all = await putAll(manager, 'bit', puts, now());
       if (all.some(({ changed }) => changed)) await noteKitChange(manager);
@@ -109,7 +109,7 @@ function addResource(router: Router, { source, now }: ServerContext, kind: KitKi
   router.put(`${path}/:id`, async (request, response) => {
     const id = idParam(request, 'id');
     const { version, ...body } = checkedBody(request, check);
-    const document = documentOf<typeof kind>(body);
+    const document = documentOf(kind, body);
     refuseClashes({ kit: { [list]: [{ ...document, id }] } }, ownClash);
     const { row } = await transact(source, async (manager) => {
       await lockKit(manager);

@@ -38,7 +38,7 @@ async function putAllOf(
   let shaped = { row: piece, changed: false };
   if (newPiece) {
     const { version, ...body } = newPiece;
-    const document = documentOf<'piece'>(body);
+    const document = documentOf('piece', body);
     refuseClashes(
       {
         pieces: [{ ...document, id: pieceId, holes: [] }],
@@ -55,7 +55,7 @@ async function putAllOf(
     id,
     parentId: pieceId,
     version,
-    document: documentOf<'hole'>(body),
+    document: documentOf('hole', body),
     position: nextPosition + place,
   }));
   const written = await putAll(manager, 'hole', puts, now);

@@ -23,7 +23,7 @@ export function pieceRoutes({ source, now }: ServerContext): Router {
     const row = await transact(source, async (manager) => {
       await lockPiece(manager, id);
       const job = await lockedJob(manager, jobId);
-      const document = documentOf<'piece'>(body);
+      const document = documentOf('piece', body);
       refuseClashes(
         {
           pieces: [{ ...document, id, holes: [] }],

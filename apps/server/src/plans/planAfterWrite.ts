@@ -46,8 +46,7 @@ function faultsByHole(loaded: LoadedJob, kit: LoadedKit): ReadonlyMap<string, re
     const pointer = fault.pointer
       .replace(/^\/pieces\/\d+/, '/pieces/0')
       .replace(/^(\/pieces\/0\/holes)\/\d+/, '$1/0');
-    for (const { id } of meant)
-      found.set(id, [...(found.get(id) ?? []), { ...fault, pointer }]);
+    for (const { id } of meant) found.set(id, [...(found.get(id) ?? []), { ...fault, pointer }]);
   }
   return found;
 }

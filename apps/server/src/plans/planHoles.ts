@@ -86,4 +86,3 @@ const headlineOf = (plan: Plan): PlanHeadline => ({
   settled: plan.settledGates.length,
   warningCount: plan.warnings.length,
 });
-

@@ -300,3 +300,33 @@ describe('pictures', () => {
     expect((await put(newId(), whole)).status).toBe(404);
   });
 });
+
+it('takes what five devices send to one run at once, each entry once', async () => {
+  const runId = newId();
+  const devices = Array.from({ length: 5 }, (_, at) => `device-${at}`);
+  const statuses: number[] = [];
+  for (let round = 0; round < 40; round++)
+    await Promise.all(
+      devices.map(async (device, at) => {
+        const event = {
+          id: `${device}-${round}`,
+          n: 2 + round * 5 + at,
+          at: '2026-05-04T10:00:00Z',
+          tickMs: round,
+          session: device,
+          device,
+          act: { kind: 'pause' },
+        };
+        const { status } = await request(server.app)
+          .post(`/api/v1/runs/${runId}/events`)
+          .send({ events: [event] });
+        statuses.push(status);
+      }),
+    );
+  expect(new Set(statuses)).toEqual(new Set([200]));
+  const [row] = await server.source.query<{ n: string }[]>(
+    'SELECT COUNT(*) AS n FROM run_event WHERE run_id = ?',
+    [runId],
+  );
+  expect(Number(row?.n)).toBe(200);
+});

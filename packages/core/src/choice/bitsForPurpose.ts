@@ -35,11 +35,7 @@ const RANK: Record<ChipVerdict, number> = {
  * Owned bits for a purpose: those within its range with what their chips come to under its cover,
  * and by how much the nearest others miss. Each is planned as it would be drilled.
  */
-export function bitsForPurpose(
-  drillCase: DrillCase,
-  fit: Fit,
-  units: UnitSystem,
-): BitsForPurpose {
+export function bitsForPurpose(drillCase: DrillCase, fit: Fit, units: UnitSystem): BitsForPurpose {
   const { fitting, misses } = bitsForRange(fit.diameter, drillCase.kit.bits ?? []);
   const judged = fitting.map((owned): BitForPurpose => {
     const plan = planWith(drillCase, fit, owned, units);

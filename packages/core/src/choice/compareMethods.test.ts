@@ -89,14 +89,16 @@ it('a house habit settles what the person left open, and nothing else', () => {
 
 it('knows what of the kit a way needs, and what is missing', () => {
   const file = jobWith();
-  const found = compareMethods(caseIn({
+  const found = compareMethods(
+    caseIn({
       ...file,
       kit: {
         ...file.kit,
         supports: [{ id: 's', name: 'Offcut', kind: 'sacrificial-hard' }],
         guides: [{ id: 'g', name: 'Wide board', kind: 'board', boreMm: 40 }],
       },
-    }));
+    }),
+  );
   if (found.kind === 'faulty') throw new Error('faulty');
   const way = (question: string, id: string) =>
     found.comparisons

@@ -42,7 +42,10 @@ it('ranks what a pane may lie on, firmest exits first, with what each asks', () 
 });
 
 it('beds round ware in what follows it before anything flat', () => {
-  const outcome = rankSupports(caseWith({ piece: POT, setup: { support: { kind: 'sponge' } } }), bend);
+  const outcome = rankSupports(
+    caseWith({ piece: POT, setup: { support: { kind: 'sponge' } } }),
+    bend,
+  );
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const follows = outcome.ranked.map(({ suits }) => suits);
   expect(follows.lastIndexOf(true)).toBeLessThan(follows.indexOf(false));

@@ -108,9 +108,7 @@ function tryOn(scene: Scene, id: SupportId): (RankedSupport & { readonly text: s
     stability: bending.kind === 'bent' ? stabilityOf(bending.deflectionMm) : null,
     suits: isFlat(piece) || support.follows,
     needs: needsOf(scene, id),
-    have:
-      (kit.supports ?? []).find((one) => one.kind === id && one.retired !== true)?.name ??
-      null,
+    have: (kit.supports ?? []).find((one) => one.kind === id && one.retired !== true)?.name ?? null,
     why: '',
     current,
     setup,

@@ -2,7 +2,14 @@ import type { Bit } from '../documents/kit';
 import { caseIn, jobWith } from '../plan/jobFixtures';
 import { contextOf } from '../plan/makePlan';
 import { METRIC } from '../units/unitSystem';
-import { chainOfSteps, chainScene, pilotRule, stepAfter, stepChain, type ChainScene } from './stepChain';
+import {
+  chainOfSteps,
+  chainScene,
+  pilotRule,
+  stepAfter,
+  stepChain,
+  type ChainScene,
+} from './stepChain';
 
 const rod = (diameterMm: number): Bit => ({
   id: `rod${diameterMm}`,

@@ -5,10 +5,7 @@ const rpm = number(LIMITS.rpm);
 /** A machine that does not turn is none. */
 const mostRpm = number({ above: 0, most: LIMITS.rpm.most, unit: 'rpm' });
 
-const gear = object(
-  { minRpm: rpm, maxRpm: mostRpm },
-  { stallTorqueNm: number(LIMITS.torqueNm) },
-);
+const gear = object({ minRpm: rpm, maxRpm: mostRpm }, { stallTorqueNm: number(LIMITS.torqueNm) });
 export interface Gear extends Document<typeof gear> {}
 
 /** What speeds a machine can hold. */

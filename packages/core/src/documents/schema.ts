@@ -115,7 +115,7 @@ const described = ({ description }: TSchema) => (description === undefined ? {} 
 
 /** Every field may be missing: what early files had in any shape. */
 export const loose = <T extends TProperties>(schema: TObject<T>): TObject<Optionals<T>> =>
-  object({}, schema.properties) as unknown as TObject<Optionals<T>>;
+  object({}, schema.properties);
 
 type Shapes = Record<string, TObject>;
 type OneOfKinds<S extends Shapes> = {

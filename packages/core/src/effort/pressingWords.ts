@@ -6,7 +6,14 @@ import { formatDuration, formatForce } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
-import { effortOf, EFFORT_WORDS, FEED_AIDS, leverIsMeasured, leverShare, type FeedAidId } from './pressing';
+import {
+  effortOf,
+  EFFORT_WORDS,
+  FEED_AIDS,
+  leverIsMeasured,
+  leverShare,
+  type FeedAidId,
+} from './pressing';
 import { formatReading, scaleReading } from './scaleReading';
 import type { Steadiness } from './steadiness';
 

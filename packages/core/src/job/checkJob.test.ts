@@ -1,5 +1,3 @@
-import type { Bit, Machine } from '../documents/kit';
-import type { Material } from '../documents/material';
 import { jobWith, type JobParts } from '../plan/jobFixtures';
 import { checkJob } from './checkJob';
 

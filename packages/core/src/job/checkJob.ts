@@ -1,15 +1,14 @@
-import type { Bit, Machine } from '../documents/kit';
+import type { Hole } from '../documents/hole';
+import type { Material } from '../documents/material';
 import { selfCrossing } from '../geometry/crossing';
 import { boundingBox, distanceToEdge, faceOutline, polygonSides } from '../geometry/outline';
 import type { Outline, PolygonOutline } from '../documents/outline';
-import type { Material } from '../documents/material';
 import { CAVITY, findMaterial, MATERIAL_IDS } from '../materials/materials';
 import { capitalised } from '../reason/sentence';
 import { formatDecimals } from '../units/roundNumber';
 import { checkIds, checkKit, mm, type Add } from './checkKit';
 import type { Fault } from './fault';
 import { checkSupport } from './checkSupport';
-import type { Hole } from '../documents/hole';
 import type { JobFile } from '../documents/jobFile';
 import type { Layer, Piece, PieceWithHoles } from '../documents/piece';
 

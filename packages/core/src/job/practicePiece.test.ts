@@ -13,7 +13,12 @@ it('is of the same kind, worth nothing, with the same hole in its middle', () =>
   const made = practicePiece(piece, hole);
   expect(made.piece).toMatchObject({ practice: true, valueMoney: 0, thicknessMm: 6 });
   expect(made.hole.label).toBe('Arbor, for practice');
-  const outcome = makePlan(caseIn({ ...file, pieces: [{ ...made.piece, id: 'p', holes: [{ ...made.hole, id: 'hole' }] }] }));
+  const outcome = makePlan(
+    caseIn({
+      ...file,
+      pieces: [{ ...made.piece, id: 'p', holes: [{ ...made.hole, id: 'hole' }] }],
+    }),
+  );
   const real = makePlan(caseIn(file));
   if (outcome.kind !== 'planned' || real.kind !== 'planned') throw new Error('faulty');
   expect(outcome.plan.feedForceN).toBeCloseTo(real.plan.feedForceN);

@@ -4,7 +4,14 @@ import type { Material } from '../documents/material';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import type { House } from '../documents/house';
-import { spanToCorner, spanToEdge, spanToHole, spanToKeepOff, type ClearSpan, type PlacedHole } from './clearDistances';
+import {
+  spanToCorner,
+  spanToEdge,
+  spanToHole,
+  spanToKeepOff,
+  type ClearSpan,
+  type PlacedHole,
+} from './clearDistances';
 
 /** What a rule measures from the hole's edge: to a free edge, a cut-out's side, a corner … */
 export type Measure = 'edge' | 'web' | 'corner' | 'hole' | 'diameter' | 'handle' | 'crack';
@@ -136,7 +143,6 @@ export const EDGE_RULES = {
     requiredMm: ({ piece }) => 3 * piece.thicknessMm,
   },
 } as const satisfies Record<EdgeRuleId, Rule>;
-
 
 export interface JudgedRule {
   readonly rule: EdgeRuleId;

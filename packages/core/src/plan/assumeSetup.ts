@@ -23,12 +23,7 @@ const LARGEST_CUP_MM = 120;
 const THICK_STONE_MM = 12;
 
 /** The nearest owned bit of the right kind, else a new one of exactly this size. */
-export function assumeBit(
-  kit: Kit,
-  piece: Piece,
-  hole: Hole,
-  material: Material,
-): ResolvedBit {
+export function assumeBit(kit: Kit, piece: Piece, hole: Hole, material: Material): ResolvedBit {
   const family = usualFamily(piece, hole.diameterMm, material);
   const owned = (kit.bits ?? [])
     .filter(isUsable)

@@ -35,7 +35,10 @@ export function layersTo(
     const parts =
       layer.material === CAVITY
         ? []
-        : mix.map((part) => ({ material: knownMaterial(materials, part.material), share: part.share }));
+        : mix.map((part) => ({
+            material: knownMaterial(materials, part.material),
+            share: part.share,
+          }));
     return { id: layer.material, fromMm: start, toMm: Math.min(fromMm, depthMm), parts };
   });
   return layers.filter((layer) => layer.toMm - layer.fromMm > 1e-9);

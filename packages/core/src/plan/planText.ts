@@ -1,4 +1,3 @@
-import type { Bit } from '../documents/kit';
 import {
   formatDuration,
   formatDurationSpan,

@@ -1,14 +1,20 @@
+import type { Material } from '../documents/material';
 import type { Kit } from '../documents/kit';
 import type { DrillCase } from '../job/drillCase';
 import { bitGeometry } from '../bits/bitGeometry';
 import { COOLANTS, DRY_WITH_EXTRACTION_W_PER_M2_K } from '../coolants/coolants';
-import type { Hole } from '../documents/hole';
 import type { Setup } from '../documents/setup';
 import { MACHINE_KINDS } from '../machines/machineKinds';
 import { speedSettings } from '../machines/speedSettings';
-import type { Material } from '../documents/material';
 import { SUPPORTS } from '../supports/supports';
-import { assumeBit, assumeEdgesHeld, assumeMachine, assumeStart, assumeSupport, assumeWater } from './assumeSetup';
+import {
+  assumeBit,
+  assumeEdgesHeld,
+  assumeMachine,
+  assumeStart,
+  assumeSupport,
+  assumeWater,
+} from './assumeSetup';
 import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
 import { houseWays } from './schools';
 

@@ -178,7 +178,6 @@ export const SCHOOLS = {
   },
 } as const satisfies Record<SchoolId, School>;
 
-
 /** The setup with one way taken: what its question settles is cleared first. */
 export function takeWay(setup: Setup, id: SchoolId, wayId: string): Setup {
   const school: School = SCHOOLS[id];

@@ -25,11 +25,7 @@ export type StressOutcome =
   | { readonly kind: 'stressed'; readonly stress: HoleStress }
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
-export function stressOf(
-  drillCase: DrillCase,
-  units: UnitSystem,
-  bend: Bend,
-): StressOutcome {
+export function stressOf(drillCase: DrillCase, units: UnitSystem, bend: Bend): StressOutcome {
   const worked = contextOf(drillCase, units, bend);
   if (worked.kind === 'faulty') return worked;
   const { context } = worked;

@@ -9,7 +9,13 @@ import { thicknessSpread } from '../job/thickness';
 import type { Bend } from '../plate/bender';
 import type { Bending } from '../plate/bendingScene';
 import type { UnitSystem } from '../units/unitSystem';
-import { cutLayer, layersFromFarFace, layersTo, type LayerCut, type MaterialCut } from './cutLayers';
+import {
+  cutLayer,
+  layersFromFarFace,
+  layersTo,
+  type LayerCut,
+  type MaterialCut,
+} from './cutLayers';
 import { bendingSceneOf } from './bendingSceneOf';
 import type { PlannedStage } from './plan';
 import { hazardScene } from './hazardScene';
@@ -29,11 +35,7 @@ import type { ResolvedSetup } from './resolvedSetup';
  * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.
  * Expects a piece and hole that passed the job check.
  */
-export function workOut(
-  drillCase: DrillCase,
-  units: UnitSystem,
-  bend: Bend,
-): PlanContext {
+export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): PlanContext {
   const { job, piece, hole, materials } = drillCase;
   const face = faceMaterial(piece, materials);
   const possible = possibleMaterials(materials, piece);

@@ -6,7 +6,16 @@ import { afterPhase, enterLeg } from './afterThrough';
 import { legsOf } from './legs';
 import { priorRate, seenRate } from './rateBelief';
 import type { RunAct, RunEvent } from '../documents/runEvent';
-import { canMeasure, isCutting, isOnPiece, isOver, legOf, type FlagCode, type RunPhase, type RunState } from './runState';
+import {
+  canMeasure,
+  isCutting,
+  isOnPiece,
+  isOver,
+  legOf,
+  type FlagCode,
+  type RunPhase,
+  type RunState,
+} from './runState';
 
 /** How well a depth is known: read off a rule, or set by eye on the drawing, mm. */
 const RULE_SD_MM = 0.25;

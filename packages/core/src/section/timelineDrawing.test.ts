@@ -4,10 +4,12 @@ import { METRIC } from '../units/unitSystem';
 import { timelineDrawing } from './timelineDrawing';
 
 const planOf = (setup: object) => {
-  const outcome = makePlan(caseWith({
+  const outcome = makePlan(
+    caseWith({
       piece: { form: 'block', material: 'granite', thicknessMm: 90 },
       setup: { hold: 'press', ...setup },
-    }));
+    }),
+  );
   if (outcome.kind === 'faulty') throw new Error('faulty');
   return outcome.plan;
 };

@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { JobOnPaper } from '@nucleon/files/jobPack';
 import FileText from 'lucide-react-native/icons/file-text';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -10,14 +10,21 @@ interface PackButtonProps {
   readonly label: string;
   readonly name: string;
   /** Asked for when it is pressed. */
-  readonly file: () => Promise<JobFile>;
-  readonly onlyHole?: string;
+  readonly asked: () => Promise<JobOnPaper>;
+  readonly cardsOnly?: boolean;
   readonly onSaid: (text: string) => void;
   readonly testID: string;
 }
 
 /** A job, or one hole of it, on paper. */
-export function PackButton({ label, name, file, onlyHole, onSaid, testID }: PackButtonProps) {
+export function PackButton({
+  label,
+  name,
+  asked,
+  cardsOnly = false,
+  onSaid,
+  testID,
+}: PackButtonProps) {
   const units = useUnits();
   const [busy, setBusy] = useState(false);
   const write = async (): Promise<void> => {
@@ -27,10 +34,10 @@ export function PackButton({ label, name, file, onlyHole, onSaid, testID }: Pack
       const reply = await askFiles(
         {
           kind: 'write-pack',
-          file: await file(),
+          job: await asked(),
+          cardsOnly,
           paper: units.length === 'inch' ? 'letter' : 'a4',
           units,
-          ...(onlyHole === undefined ? {} : { onlyHole }),
         },
         (done, of) => {
           onSaid(`Drawing ${done} of ${of}…`);

@@ -1,3 +1,4 @@
+import type { Hole } from '@nucleon/core/documents/hole';
 import type { Piece } from '@nucleon/core/documents/piece';
 import { sheetOf } from '@nucleon/files/sheet';
 import { PAPERS, type PaperId } from '@nucleon/files/tiles';
@@ -19,9 +20,11 @@ const PAPER_CHIPS = (Object.entries(PAPERS) as [PaperId, (typeof PAPERS)[PaperId
 /** The face at full size: pages to print and lay on, or a drawing for other tools. */
 export function WritePanel({
   piece,
+  holes,
   face,
 }: {
   readonly piece: Piece;
+  readonly holes: readonly Hole[];
   readonly face: 'face' | 'base';
 }) {
   const units = useUnits();
@@ -35,7 +38,7 @@ export function WritePanel({
     setSaid('Drawing…');
     const mirrored = side === 'back';
     job.current = askFiles(
-      { kind: 'write', format, sheet: sheetOf(piece, face), paper, mirrored, units },
+      { kind: 'write', format, sheet: sheetOf(piece, holes, face), paper, mirrored, units },
       (done, of) => {
         setSaid(`Drawing page ${done} of ${of}…`);
       },

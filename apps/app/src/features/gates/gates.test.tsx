@@ -1,4 +1,4 @@
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { Piece } from '@nucleon/core/documents/piece';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
@@ -16,14 +16,15 @@ jest.mock('../display/displayStore', () => ({
 
 const AT = new Date('2026-05-02T09:00:00Z');
 
-function scene(piece: Partial<JobFile['pieces'][number]>): Plan {
-  const file: JobFile = {
-    format: 'nucleon-job',
-    version: 1,
-    job: { id: 'j1', name: 'J' },
-    pieces: [{ ...PIECE, ...piece, holes: [{ ...HOLE, setup: {} }] }],
-  };
-  const outcome = makePlan(file, 'h1');
+function scene(piece: Partial<Piece>): Plan {
+  const outcome = makePlan({
+    job: {},
+    piece: { ...PIECE, ...piece },
+    hole: { ...HOLE, setup: {} },
+    kit: {},
+    materials: [],
+    habits: {},
+  });
   if (outcome.kind !== 'planned') throw new Error(JSON.stringify(outcome.faults));
   return outcome.plan;
 }

@@ -125,14 +125,17 @@ it('plans the water: how much, how clear, how hot, by what else', async () => {
 
 it('steps the map by one, two and five, up to the limit', () => {
   const { piece, hole, job } = DETAIL;
-  const file = {
-    format: 'nucleon-job',
-    version: 1,
-    job,
-    pieces: [{ ...piece, holes: [hole] }],
-    kit: { bits: BITS, machines: MACHINES },
+  const asked = {
+    drillCase: {
+      job,
+      piece,
+      hole,
+      kit: { bits: BITS, machines: MACHINES },
+      materials: [],
+      habits: {},
+    },
+    units: { length: 'mm', force: 'N' },
   } as const;
-  const asked = { file, holeId: 'h1', units: { length: 'mm', force: 'N' } } as const;
   const outcome = TASKS.stress(asked);
   if (outcome.kind !== 'drawn') throw new Error('faulty');
   const steps = outcome.view.bands.map(({ mpa }) => Number(mpa.toPrecision(1)));

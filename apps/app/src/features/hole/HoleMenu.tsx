@@ -1,5 +1,5 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { planText } from '@nucleon/core/plan/planText';
 import { useQueryClient } from '@tanstack/react-query';
@@ -21,12 +21,12 @@ import { useUnits } from '../display/displayStore';
 export function HoleMenu({
   detail,
   plan,
-  file,
+  drillCase,
 }: {
   readonly detail: HoleDetail;
   readonly plan: Plan | null;
-  /** The job of this hole as it stands on the screen. */
-  readonly file: JobFile;
+  /** The hole as it stands on the screen. */
+  readonly drillCase: DrillCase;
 }) {
   const units = useUnits();
   const router = useRouter();
@@ -70,8 +70,8 @@ export function HoleMenu({
         <PackButton
           label="Bench card, PDF"
           name={`${hole.label ?? 'hole'} ${piece.name}`}
-          file={() => Promise.resolve(file)}
-          onlyHole={hole.id}
+          asked={() => Promise.resolve({ jobName: job.name, cases: [drillCase] })}
+          cardsOnly
           onSaid={setSaid}
           testID="bench-card"
         />

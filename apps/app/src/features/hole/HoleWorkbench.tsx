@@ -125,7 +125,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
     back: { href: `/jobs/${detail.job.id}`, label: 'the job' },
     actions,
   };
-  const menu = <HoleMenu detail={detail} plan={plan} file={room.asked.file} />;
+  const menu = <HoleMenu detail={detail} plan={plan} drillCase={room.asked.drillCase} />;
 
   if (wide) {
     return (

@@ -1,5 +1,4 @@
 import { headlineFigures } from '@nucleon/core/plan/figures';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { METRIC } from '@nucleon/core/units/unitSystem';
@@ -15,24 +14,22 @@ jest.mock('../display/displayStore', () => ({
 }));
 
 function planOf(glassTreatment: 'annealed' | 'unknown' | 'tempered'): Plan {
-  const file: JobFile = {
-    format: 'nucleon-job',
-    version: 1,
-    job: { id: 'j', name: 'J' },
-    pieces: [
-      {
-        id: 'p',
-        name: 'Pane',
-        form: 'sheet',
-        material: 'float-glass',
-        thicknessMm: 6,
-        glassTreatment,
-        outline: { kind: 'rectangle', widthMm: 300, heightMm: 200 },
-        holes: [{ id: 'h', xMm: 150, yMm: 100, diameterMm: 10, depth: { kind: 'through' } }],
-      },
-    ],
-  };
-  const outcome = makePlan(file, 'h');
+  const outcome = makePlan({
+    job: {},
+    piece: {
+      id: 'p',
+      name: 'Pane',
+      form: 'sheet',
+      material: 'float-glass',
+      thicknessMm: 6,
+      glassTreatment,
+      outline: { kind: 'rectangle', widthMm: 300, heightMm: 200 },
+    },
+    hole: { id: 'h', xMm: 150, yMm: 100, diameterMm: 10, depth: { kind: 'through' } },
+    kit: {},
+    materials: [],
+    habits: {},
+  });
   if (outcome.kind !== 'planned') throw new Error('faulty');
   return outcome.plan;
 }

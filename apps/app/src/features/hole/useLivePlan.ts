@@ -1,6 +1,6 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { Fault } from '@nucleon/core/job/fault';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
+import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { useMemo } from 'react';
 import type { AskedHole } from '../../workers/askedHole';
@@ -17,22 +17,19 @@ export interface LivePlan {
   readonly asked: AskedHole;
 }
 
-/** A job of the one hole as it stands on the screen, with the kit in use and the house's habits. */
-export function fileOf(
-  job: HoleDetail['job'],
-  { piece, hole }: Content,
+/** The hole as it stands on the screen, with the kit in use and the house's habits. */
+export const caseOf = (
+  job: Pick<HoleDetail['job'], 'checks' | 'customMaterials'>,
+  { piece, hole }: Pick<DrillCase, 'piece' | 'hole'>,
   { bits, machines, parts, house }: Workshop,
-): JobFile {
-  return {
-    format: 'nucleon-job',
-    version: 1,
-    job: { id: job.id, name: job.name, ...(job.checks ? { checks: job.checks } : {}) },
-    pieces: [{ ...piece, holes: [hole] }],
-    kit: { bits, machines, ...parts },
-    customMaterials: job.customMaterials,
-    house,
-  };
-}
+): DrillCase => ({
+  job: job.checks ? { checks: job.checks } : {},
+  piece,
+  hole,
+  kit: { bits, machines, ...parts },
+  materials: job.customMaterials,
+  habits: house,
+});
 
 /**
  * The plan as it follows the draft, made by the worker; late answers lose. The bending takes longer
@@ -41,7 +38,7 @@ export function fileOf(
 export function useLivePlan(detail: HoleDetail, content: Content, workshop: Workshop): LivePlan {
   const units = useUnits();
   const asked = useMemo(
-    () => ({ file: fileOf(detail.job, content, workshop), holeId: content.hole.id, units }),
+    () => ({ drillCase: caseOf(detail.job, content, workshop), units }),
     [detail.job, content, workshop, units],
   );
   const { outcome, faults } = useTask('plan', asked);

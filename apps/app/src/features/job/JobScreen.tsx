@@ -1,3 +1,4 @@
+import { casesOf } from '@nucleon/core/job/drillCase';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -123,7 +124,7 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
         <PackButton
           label="Job pack, PDF"
           name={job.name}
-          file={() => exportJob(job.id)}
+          asked={async () => ({ jobName: job.name, cases: casesOf(await exportJob(job.id)) })}
           onSaid={setSaid}
           testID="job-pack"
         />

@@ -200,8 +200,8 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
         </Small>
       ) : null}
       {hole.lastRun ? <LastRun run={hole.lastRun} /> : null}
-      {headline && !headline.current ? (
-        <Small color="$caution">Planned with an older model: open it to see today’s.</Small>
+      {!headline && hole.faults.length === 0 ? (
+        <Small textAlign="left">Its plan is being made…</Small>
       ) : null}
     </RowLink>
   );

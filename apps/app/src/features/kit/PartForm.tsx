@@ -1,4 +1,10 @@
-import type { KitPartSort, Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/documents/kit';
+import type {
+  KitPartSort,
+  Coupling,
+  OwnedGuide,
+  OwnedSupport,
+  OwnedWater,
+} from '@nucleon/core/documents/kit';
 import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
 import { APART_WAYS, APART_WORDS } from '@nucleon/core/couplings/apart';
 import { COUPLING_KINDS } from '@nucleon/core/documents/choices';

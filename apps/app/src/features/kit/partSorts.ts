@@ -1,4 +1,10 @@
-import type { KitPartSort, Coupling, OwnedGuide, OwnedSupport, OwnedWater } from '@nucleon/core/documents/kit';
+import type {
+  KitPartSort,
+  Coupling,
+  OwnedGuide,
+  OwnedSupport,
+  OwnedWater,
+} from '@nucleon/core/documents/kit';
 import { COOLANTS } from '@nucleon/core/coolants/coolants';
 import { connectionInLine } from '@nucleon/core/couplings/connections';
 import { SUPPORTS } from '@nucleon/core/supports/supports';

@@ -99,7 +99,7 @@ function ColumnBox({ column, draft, onChange }: ColumnBoxProps) {
                 key={step}
                 inRow
                 label={step}
-                value={value as number}
+                value={value}
                 limit={{ above: 0, most: 20, unit: words.unit }}
                 onChange={(next) => {
                   if (next !== undefined)

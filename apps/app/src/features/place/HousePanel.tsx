@@ -1,4 +1,5 @@
 import type { StoredHouse } from '@nucleon/contract/wire';
+import { EDGE_RULE_IDS, type EdgeRuleId } from '@nucleon/core/documents/choices';
 import type { House } from '@nucleon/core/documents/house';
 import { EDGE_RULES } from '@nucleon/core/layout/edgeRules';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
@@ -21,11 +22,12 @@ const PER_CHIPS: readonly { value: Per | 'none'; label: string }[] = [
 ];
 const USUAL: Record<Per, number> = { diameter: 1.5, thickness: 3, mm: 25 };
 const LIMIT = { above: 0, most: 1000, unit: '' };
-const SCHOOLS = [
+const SCHOOLS: readonly { value: EdgeRuleId | 'strictest'; label: string }[] = [
   { value: 'strictest', label: 'The strictest' },
-  ...Object.entries(EDGE_RULES)
-    .filter(([, rule]) => rule.measure === 'edge')
-    .map(([value, { label }]) => ({ value, label: label.replace(/, to the edge$/, '') })),
+  ...EDGE_RULE_IDS.filter((id) => EDGE_RULES[id].measure === 'edge').map((value) => ({
+    value,
+    label: EDGE_RULES[value].label.replace(/, to the edge$/, ''),
+  })),
 ];
 
 /** The workshop's own rule of edge distance, and which school binds; kept for every job. */
@@ -39,7 +41,7 @@ export function HousePanel() {
 function HouseForm({ house }: { readonly house: StoredHouse }) {
   const client = useQueryClient();
   const [edge, setEdge] = useState(house.edge);
-  const [school, setSchool] = useState(house.school ?? 'strictest');
+  const [school, setSchool] = useState<EdgeRuleId | 'strictest'>(house.school ?? 'strictest');
   const [said, setSaid] = useState('');
   const save = async (): Promise<void> => {
     const { edge: _edge, school: _school, ...rest } = house;

@@ -90,7 +90,7 @@ export function PlaceFolds({ room, layout }: PanelProps) {
         </Fold>
       ) : null}
       <Fold {...fold('files', 'Template and drawings', '1:1 PDF, DXF and SVG, out and in')}>
-        <WritePanel piece={{ ...piece, holes }} face={state.face} />
+        <WritePanel piece={piece} holes={holes} face={state.face} />
         <ReadPanel onTake={take} />
       </Fold>
       <Fold {...fold('house', 'House rule', 'How near this workshop drills to an edge')}>

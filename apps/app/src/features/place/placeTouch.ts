@@ -3,7 +3,14 @@ import type { Outline } from '@nucleon/core/documents/outline';
 import { snap } from '@nucleon/core/layout/snap';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { v7 as newId } from 'uuid';
-import { addBand, addHoles, addKeepOff, changePiece, moveHoles, type LayoutEdit } from './layoutEdits';
+import {
+  addBand,
+  addHoles,
+  addKeepOff,
+  changePiece,
+  moveHoles,
+  type LayoutEdit,
+} from './layoutEdits';
 import type { PlaceAction, PlaceState } from './placeState';
 import { shapeBetween } from './shapeBetween';
 import type { PlanTouch, TouchHow } from './usePlanGestures';

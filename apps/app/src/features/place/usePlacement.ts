@@ -54,9 +54,6 @@ export function usePlacement(
       return cover > 0 ? diameterMm / 2 + cover : 0;
     };
     const faults = checkJob({
-      format: 'nucleon-job',
-      version: 1,
-      job: { id: job.id, name: job.name },
       // Bits and machines are the kit's matter, not the layout's.
       pieces: [{ ...piece, holes: holes.map(({ setup: _setup, ...hole }) => hole) }],
       customMaterials: custom,
@@ -68,5 +65,5 @@ export function usePlacement(
       coverRadius,
       material,
     };
-  }, [content, custom, house, job.id, job.name]);
+  }, [content, custom, house]);
 }

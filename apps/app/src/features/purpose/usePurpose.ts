@@ -1,12 +1,11 @@
 import { bitsForPurpose, type BitsForPurpose } from '@nucleon/core/choice/bitsForPurpose';
-import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import type { Purpose } from '@nucleon/core/purposes/definePurpose';
 import type { FitOutcome } from '@nucleon/core/purposes/fit';
 import { PURPOSES, sceneOf, type PurposeKind } from '@nucleon/core/purposes/purposes';
 import { useMemo, useState } from 'react';
 import { useUnits } from '../display/displayStore';
-import { fileOf } from '../hole/useLivePlan';
+import { caseOf } from '../hole/useLivePlan';
 import type { HoleRoom } from '../hole/useHoleRoom';
 
 type Given = Readonly<Record<string, unknown>>;
@@ -41,9 +40,12 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
   );
   const bits = useMemo(() => {
     if (outcome.kind !== 'fits') return null;
-    const withPurpose = { ...hole, purpose: { ...given, kind } };
-    const file: JobFile = fileOf(detail.job, { piece, hole: withPurpose }, workshop);
-    return bitsForPurpose(file, { ...piece, holes: [] }, withPurpose, outcome.fit, units);
+    const drillCase = caseOf(
+      detail.job,
+      { piece, hole: { ...hole, purpose: { ...given, kind } } },
+      workshop,
+    );
+    return bitsForPurpose(drillCase, outcome.fit, units);
   }, [outcome, given, kind, hole, piece, detail.job, workshop, units]);
   return {
     tool,

@@ -5,6 +5,7 @@ import { Loading } from '../../ui/StateView';
 import { TickRow } from '../../ui/TickRow';
 import { useTask } from '../../workers/useTask';
 import { useUnits } from '../display/displayStore';
+import { caseOf } from '../hole/useLivePlan';
 import type { Workshop } from '../kit/useWorkshop';
 import { packedKey, useReadyTicks } from './readyTicks';
 
@@ -21,15 +22,9 @@ export function PackingFold({
   const asked = useMemo(
     () => ({
       units,
-      file: {
-        format: 'nucleon-job',
-        version: 1,
-        job: { id: job.id, name: job.name },
-        pieces: job.pieces,
-        kit: { bits: workshop.bits, machines: workshop.machines, ...workshop.parts },
-        customMaterials: job.customMaterials,
-        house: workshop.house,
-      } as const,
+      cases: job.pieces.flatMap(({ holes, ...piece }) =>
+        holes.map((hole) => caseOf(job, { piece, hole }, workshop)),
+      ),
     }),
     [job, workshop, units],
   );

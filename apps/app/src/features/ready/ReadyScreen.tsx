@@ -197,7 +197,7 @@ function useReadyItems({ edit, detail, workshop }: HoleRoom, plan: Plan, job: Jo
     () =>
       readyCheck({
         plan,
-        piece: { ...edit.piece, holes: [] },
+        piece: edit.piece,
         hole: edit.hole,
         bit: workshop.bits.find(({ id }) => id === plan.setup.bitId) ?? null,
         practice: practiceOf(job, plan),

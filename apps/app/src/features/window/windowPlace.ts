@@ -1,3 +1,4 @@
+import { withSetup } from '@nucleon/core/job/drillCase';
 import type { AskedHole } from '../../workers/askedHole';
 import type { WindowView } from '../../workers/windowView';
 
@@ -55,19 +56,8 @@ export function pointUnder(view: WindowView, box: MapBox, X: number, Y: number):
 
 /** The same question without a speed and pressure of the person's own. */
 export function withoutOwnPoint(asked: AskedHole): AskedHole {
-  return {
-    ...asked,
-    file: {
-      ...asked.file,
-      pieces: asked.file.pieces.map((piece) => ({
-        ...piece,
-        holes: piece.holes.map((hole) => {
-          const { rimSpeedMPerS: _v, contactPressureMpa: _p, ...setup } = hole.setup ?? {};
-          return { ...hole, setup };
-        }),
-      })),
-    },
-  };
+  const { rimSpeedMPerS: _v, contactPressureMpa: _p, ...setup } = asked.drillCase.hole.setup ?? {};
+  return { ...asked, drillCase: withSetup(asked.drillCase, setup) };
 }
 
 /** A machine with fixed speeds goes to its next line; one that can be set goes by the ratio. */
