@@ -13,6 +13,12 @@ import { fetchBlob, fetchJson } from './fetchJson';
 import { putOnce } from './putOnce';
 
 const PAGE_SIZE = 20;
+const PLANNING_MS = 1000;
+
+const isBeingPlanned = ({ pieces }: JobDetail): boolean =>
+  pieces.some(({ holes }) =>
+    holes.some(({ headline, faults }) => headline === null && faults.length === 0),
+  );
 
 export const jobsQuery = (search: string) =>
   infiniteQueryOptions({
@@ -31,6 +37,8 @@ export const jobQuery = (jobId: string) =>
   queryOptions({
     queryKey: ['job', jobId],
     queryFn: ({ signal }) => fetchJson<JobDetail>(`/jobs/${jobId}`, { signal }),
+    // A long job is answered before all its holes are planned: the rest comes by and by.
+    refetchInterval: ({ state: { data } }) => (data && isBeingPlanned(data) ? PLANNING_MS : false),
   });
 
 export const putJob = (id: string, body: Put<StoredJob>): Promise<StoredJob> =>

@@ -30,7 +30,7 @@ it('shows each piece with what its holes come to', async () => {
   expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1/holes/h1');
 });
 
-it('says which stops stand and which plans are of an older model', async () => {
+it('says which stops stand and which plans are still being made', async () => {
   const [piece] = JOB.pieces;
   const [hole] = piece?.holes ?? [];
   const stopped = {
@@ -39,10 +39,8 @@ it('says which stops stand and which plans are of an older model', async () => {
       {
         ...piece,
         holes: [
-          {
-            ...hole,
-            headline: { ...hole?.headline, stops: ['Strengthened glass'], current: false },
-          },
+          { ...hole, headline: { ...hole?.headline, stops: ['Strengthened glass'] } },
+          { ...hole, id: 'h2', headline: null },
         ],
       },
     ],
@@ -51,7 +49,7 @@ it('says which stops stand and which plans are of an older model', async () => {
     fakeApi(({ path }) => (path === '/jobs/j1' ? { status: 200, body: stopped } : undefined)),
   );
   expect(screen.getByText('Stop: Strengthened glass')).toBeTruthy();
-  expect(screen.getByText(/older model/)).toBeTruthy();
+  expect(screen.getByText(/plan is being made/)).toBeTruthy();
 });
 
 it('puts another hole beside the last, drilled like it', async () => {

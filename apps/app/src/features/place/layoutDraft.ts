@@ -56,10 +56,15 @@ export function dueChange({
   const kept = new Set(now.holes.map(({ id }) => id));
   const removed = stored.holes.map(({ id }) => id).filter((id) => !kept.has(id));
   const reshaped = !sameFields(now.piece, stored.piece);
+  // What the server has known and has no more was deleted, and is wanted again.
+  const restored = now.holes
+    .map(({ id }) => id)
+    .filter((id) => !before.has(id) && (versions.get(id) ?? 0) > 0);
   if (holes.length === 0 && removed.length === 0 && !reshaped) return null;
   return {
     holes,
     ...(removed.length > 0 ? { removed } : {}),
+    ...(restored.length > 0 ? { restored } : {}),
     ...(reshaped ? { piece: bodyOf(now.piece, stored.piece.version) } : {}),
   };
 }
