@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import type { HoleDetail, Put, StoredHole } from '@nucleon/contract/wire';
 import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
@@ -5,7 +6,7 @@ import { putOnce } from './putOnce';
 
 export const holeQuery = (holeId: string) =>
   queryOptions({
-    queryKey: ['hole', holeId],
+    queryKey: keys.hole(holeId),
     queryFn: ({ signal }) => fetchJson<HoleDetail>(`/holes/${holeId}`, { signal }),
   });
 

@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import type { StoredHouse } from '@nucleon/contract/wire';
 import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
@@ -9,7 +10,7 @@ export const getHouse = (signal?: AbortSignal): Promise<StoredHouse> =>
 
 /** The workshop's habits, the same for every job. */
 export const houseQuery = queryOptions({
-  queryKey: ['house'],
+  queryKey: keys.house(),
   queryFn: ({ signal }) => getHouse(signal),
 });
 

@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import type {
   JobDetail,
   JobImported,
@@ -22,7 +23,7 @@ const isBeingPlanned = ({ pieces }: JobDetail): boolean =>
 
 export const jobsQuery = (search: string) =>
   infiniteQueryOptions({
-    queryKey: ['jobs', search],
+    queryKey: keys.jobs(search),
     queryFn: ({ pageParam, signal }) =>
       fetchJson<Page<JobSummary>>(
         `/jobs?page=${pageParam}&pageSize=${PAGE_SIZE}&search=${encodeURIComponent(search)}`,
@@ -35,7 +36,7 @@ export const jobsQuery = (search: string) =>
 
 export const jobQuery = (jobId: string) =>
   queryOptions({
-    queryKey: ['job', jobId],
+    queryKey: keys.job(jobId),
     queryFn: ({ signal }) => fetchJson<JobDetail>(`/jobs/${jobId}`, { signal }),
     // A long job is answered before all its holes are planned: the rest comes by and by.
     refetchInterval: ({ state: { data } }) => (data && isBeingPlanned(data) ? PLANNING_MS : false),

@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import type { KitPartSort } from '@nucleon/core/documents/kit';
 import type {
   NewBits,
@@ -24,16 +25,16 @@ async function everyPage<T>(path: string, signal: AbortSignal): Promise<readonly
 }
 
 export const bitsQuery = queryOptions({
-  queryKey: ['bits'],
+  queryKey: keys.bits(),
   queryFn: ({ signal }) => everyPage<StoredBit>('/bits', signal),
 });
 export const machinesQuery = queryOptions({
-  queryKey: ['machines'],
+  queryKey: keys.machines(),
   queryFn: ({ signal }) => everyPage<StoredMachine>('/machines', signal),
 });
 
 export const partsQuery = queryOptions({
-  queryKey: ['kit-parts'],
+  queryKey: keys.parts(),
   queryFn: ({ signal }) => fetchJson<StoredParts>('/kit/parts', { signal }),
 });
 

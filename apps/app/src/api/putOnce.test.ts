@@ -1,7 +1,5 @@
-import type { PieceLayout, PutLayout } from '@nucleon/contract/wire';
-import { HOLE, JOB, PIECE } from '../testingApi';
+import { HOLE } from '../testingApi';
 import { putHole } from './holes';
-import { putLayout } from './layouts';
 import { ApiProblem, Unreachable } from './problem';
 
 interface Asked {
@@ -53,26 +51,4 @@ it('still asks where another person was first', async () => {
   await expect(putHole(pieceId, id, { ...fields, xMm: 20, version: 1 })).rejects.toBeInstanceOf(
     ApiProblem,
   );
-});
-
-it('does so for a layout of many holes too', async () => {
-  const layout = (xMm: number, version: number): PieceLayout => ({
-    job: JOB,
-    piece: PIECE,
-    holes: [{ ...HOLE, xMm, version }],
-  });
-  const body = (xMm: number): PutLayout => ({ holes: [{ ...fields, id, xMm, version: 1 }] });
-  answers(null);
-  await expect(putLayout(pieceId, body(10))).rejects.toBeInstanceOf(Unreachable);
-  const asked = answers(
-    conflict({ ...HOLE, xMm: 10, version: 2 }),
-    { status: 200, body: layout(10, 2) },
-    { status: 200, body: layout(20, 3) },
-  );
-  await expect(putLayout(pieceId, body(20))).resolves.toMatchObject({ holes: [{ version: 3 }] });
-  expect(asked[2]?.body).toMatchObject({ holes: [{ xMm: 20, version: 2 }] });
-  answers(null);
-  await expect(putLayout(pieceId, body(30))).rejects.toBeInstanceOf(Unreachable);
-  answers(conflict(null), { status: 200, body: layout(77, 2) });
-  await expect(putLayout(pieceId, body(40))).rejects.toBeInstanceOf(ApiProblem);
 });

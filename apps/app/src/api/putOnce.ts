@@ -24,17 +24,17 @@ const own = (thing: unknown): object =>
   );
 
 /** Whether what the server has now is what was sent to this address without an answer. */
-export const wasSentHere = (path: string, current: unknown): boolean =>
+const wasSentHere = (path: string, current: unknown): boolean =>
   typeof current === 'object' &&
   current !== null &&
   (unanswered.get(path) ?? []).some((sent) => equal(own(sent), own(current)));
 
 /** Notes that something sent to an address was not answered. */
-export function noteUnanswered(path: string, sent: unknown): void {
+function noteUnanswered(path: string, sent: unknown): void {
   unanswered.set(path, [...(unanswered.get(path) ?? []), sent]);
 }
 
-export const noteAnswered = (path: string): boolean => unanswered.delete(path);
+const noteAnswered = (path: string): boolean => unanswered.delete(path);
 
 /**
  * Writes a thing over the version it was read at. An edit of one's own whose answer was lost, behind a database

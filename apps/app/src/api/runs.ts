@@ -1,3 +1,4 @@
+import { keys } from './keys';
 import type {
   EventsTaken,
   Page,
@@ -31,7 +32,7 @@ const queryOf = (filter: LogFilter): string =>
 
 export const runsQuery = (filter: LogFilter) =>
   infiniteQueryOptions({
-    queryKey: ['runs', filter],
+    queryKey: keys.runs(filter),
     queryFn: ({ pageParam, signal }) =>
       fetchJson<Page<StoredRun>>(
         `/runs?page=${pageParam}&pageSize=${PAGE_SIZE}${queryOf(filter)}`,

@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import type { Comparison } from '@nucleon/core/choice/compareMethods';
 import type { House } from '@nucleon/core/documents/house';
 import { useQueryClient } from '@tanstack/react-query';
@@ -67,7 +68,7 @@ function useHabit() {
       const { [id]: _old, ...others } = house.habits ?? {};
       const habits: House['habits'] = way === null ? others : { ...others, [id]: way };
       await putHouse({ ...house, habits });
-      await client.invalidateQueries({ queryKey: ['house'] });
+      await client.invalidateQueries({ queryKey: keys.house() });
     } catch (error) {
       setFault(error instanceof Error ? error.message : 'The habit was not kept.');
     }

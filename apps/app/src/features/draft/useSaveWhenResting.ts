@@ -1,11 +1,11 @@
 import { useEffect, useRef } from 'react';
-import type { SaveState } from '../hole/holeDraft';
+import type { SaveState } from './versionedDraft';
 
 const SAVE_AFTER_MS = 500;
 const RETRY_AFTER_MS = 2500;
 
 interface Resting {
-  readonly save: Pick<SaveState, 'kind'>;
+  readonly save: Pick<SaveState<unknown>, 'kind'>;
   readonly now: unknown;
 }
 

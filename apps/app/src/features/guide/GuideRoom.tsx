@@ -20,7 +20,7 @@ import { Heading, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import type { LoadedHole } from '../hole/HoleLoader';
 import { HoleTrouble } from '../hole/HoleTrouble';
-import { SaveMark } from '../hole/SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import { useHoleRoom } from '../hole/useHoleRoom';
 
 const USUAL_FALL = 60;

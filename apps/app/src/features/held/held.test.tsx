@@ -26,10 +26,10 @@ jest.mock('../display/displayStore', () => ({
   useUnits: () => ({ length: 'mm', force: 'N' }),
   useThemeName: () => 'light',
 }));
-jest.mock('../hole/keptDraft', () => ({
-  keepDraft: jest.fn(),
-  dropDraft: jest.fn(),
-  keptDraft: () => undefined,
+jest.mock('../draft/keptOnDevice', () => ({
+  keepOnDevice: jest.fn(),
+  dropFromDevice: jest.fn(),
+  keptOnDevice: () => undefined,
 }));
 // The chart's library and the map's gestures run for real in the journeys.
 jest.mock('../water/RimChart', () => ({ __esModule: true, default: () => null }));

@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { Plan } from '@nucleon/core/plan/plan';
@@ -53,13 +54,13 @@ export function HoleMenu({
       setSaid(error instanceof Error ? error.message : 'Could not delete it.');
       return;
     }
-    await client.invalidateQueries({ queryKey: ['job', job.id] });
+    await client.invalidateQueries({ queryKey: keys.job(job.id) });
     router.navigate(`/jobs/${job.id}`);
     showUndo({
       message: `Deleted “${hole.label ?? 'Hole'}”.`,
       undo: async () => {
         await restoreHole(hole.id);
-        await client.invalidateQueries({ queryKey: ['job', job.id] });
+        await client.invalidateQueries({ queryKey: keys.job(job.id) });
       },
     });
   };

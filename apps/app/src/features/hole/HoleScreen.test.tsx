@@ -13,10 +13,10 @@ jest.mock('../display/displayStore', () => ({
   useUnits: () => ({ length: 'mm', force: 'N' }),
   useThemeName: () => 'light',
 }));
-jest.mock('./keptDraft', () => ({
-  keepDraft: jest.fn(),
-  dropDraft: jest.fn(),
-  keptDraft: () => undefined,
+jest.mock('../draft/keptOnDevice', () => ({
+  keepOnDevice: jest.fn(),
+  dropFromDevice: jest.fn(),
+  keptOnDevice: () => undefined,
 }));
 
 const open = async (): Promise<void> => {

@@ -1,18 +1,20 @@
 import { Column } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { SaveTrouble } from './SaveTrouble';
+import { DraftTrouble } from '../draft/DraftTrouble';
+import { bringBack } from './useHoleDraft';
 import type { HoleRoom } from './useHoleRoom';
 
 /** What keeps the draft from being planned or saved. */
 export function HoleTrouble({ handle, faults }: Pick<HoleRoom, 'handle' | 'faults'>) {
   const { kind } = handle.draft.save;
+  const isFine = kind === 'saved' || kind === 'waiting' || kind === 'saving';
   return (
     <Column>
-      {kind === 'unreachable' || kind === 'refused' || kind === 'conflict' ? (
+      {isFine ? null : (
         <Column padding="$3">
-          <SaveTrouble {...handle} />
+          <DraftTrouble {...handle} done="typed" bringBack={() => bringBack(handle)} />
         </Column>
-      ) : null}
+      )}
       {faults.map((fault) => (
         <Column key={fault.pointer + fault.message} padding="$3">
           <Notice level="stop" title="These values clash" text={fault.message} testID="fault" />

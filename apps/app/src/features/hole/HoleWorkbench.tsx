@@ -17,7 +17,7 @@ import { HoleTrouble } from './HoleTrouble';
 import { HoleMenu } from './HoleMenu';
 import { LiveBar } from './LiveBar';
 import { PlanView } from './PlanView';
-import { SaveMark } from './SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import { useEdges } from './useEdges';
 import { roomHref, type HoleRoomName } from './rooms';
 import { useHoleRoom } from './useHoleRoom';

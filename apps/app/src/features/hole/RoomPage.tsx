@@ -4,7 +4,7 @@ import { Page } from '../../ui/Page';
 import { UndoRedo } from '../../ui/UndoRedo';
 import { HoleTrouble } from './HoleTrouble';
 import { CLOSER_ROOMS, planHref, type CloserRoom } from './rooms';
-import { SaveMark } from './SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import type { HoleRoom } from './useHoleRoom';
 
 interface RoomPageProps {

@@ -14,13 +14,23 @@ export interface Editing {
 export function editing({ draft, dispatch }: HoleDraftHandle, nowMs: () => number): Editing {
   const { piece, hole } = draft.now;
   const changeHole: Editing['changeHole'] = (change, group) => {
-    dispatch({ type: 'edit', change: { hole: change }, group, atMs: nowMs() });
+    dispatch({
+      type: 'edit',
+      change: (now) => ({ ...now, hole: { ...now.hole, ...change } }),
+      group,
+      atMs: nowMs(),
+    });
   };
   return {
     piece,
     hole,
     changePiece: (change, group) => {
-      dispatch({ type: 'edit', change: { piece: change }, group, atMs: nowMs() });
+      dispatch({
+        type: 'edit',
+        change: (now) => ({ ...now, piece: { ...now.piece, ...change } }),
+        group,
+        atMs: nowMs(),
+      });
     },
     changeHole,
     changeSetup: (change, group) => {

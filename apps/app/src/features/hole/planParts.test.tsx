@@ -5,7 +5,7 @@ import { METRIC } from '@nucleon/core/units/unitSystem';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { show } from '../../testing';
 import { FigureGrid } from './FigureGrid';
-import { SaveMark } from './SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import { StepList } from './StepList';
 
 jest.mock('../display/displayStore', () => ({
@@ -58,7 +58,8 @@ it.each([
   [{ kind: 'saving' }, 'Saving…'],
   [{ kind: 'unreachable', message: '' }, 'Kept here'],
   [{ kind: 'refused', message: '' }, 'Not saved'],
-  [{ kind: 'conflict', part: 'hole', current: null }, 'Changed elsewhere'],
+  [{ kind: 'conflict', theirs: null, clashes: [] }, 'Changed elsewhere'],
+  [{ kind: 'gone', message: '' }, 'Deleted elsewhere'],
 ] as const)('says %o in a word', (save, word) => {
   show(<SaveMark save={save} />);
   expect(screen.getByText(word)).toBeTruthy();

@@ -4,14 +4,14 @@ import { putHole } from '../../api/holes';
 import { putPiece } from '../../api/pieces';
 import { ApiProblem, Unreachable } from '../../api/problem';
 import { Around } from '../../testing';
-import { useAutosave, useHoleDraft } from './useHoleDraft';
+import { bringBack, useAutosave, useHoleDraft } from './useHoleDraft';
 
-jest.mock('../../api/holes', () => ({ putHole: jest.fn() }));
+jest.mock('../../api/holes', () => ({ putHole: jest.fn(), restoreHole: jest.fn() }));
 jest.mock('../../api/pieces', () => ({ putPiece: jest.fn() }));
-jest.mock('./keptDraft', () => ({
-  keepDraft: jest.fn(),
-  dropDraft: jest.fn(),
-  keptDraft: () => undefined,
+jest.mock('../draft/keptOnDevice', () => ({
+  keepOnDevice: jest.fn(),
+  dropFromDevice: jest.fn(),
+  keptOnDevice: () => undefined,
 }));
 
 const piece: StoredPiece = {
@@ -57,7 +57,7 @@ const drill = ({ result }: Opened, diameterMm: number): void => {
   act(() => {
     result.current.dispatch({
       type: 'edit',
-      change: { hole: { diameterMm } },
+      change: (now) => ({ ...now, hole: { ...now.hole, diameterMm } }),
       group: 'diameter',
       atMs: Date.now(),
     });
@@ -140,11 +140,29 @@ it('stops at a conflict and goes on as the person chooses', async () => {
   const opened = open();
   drill(opened, 24);
   await wait(5000);
-  expect(opened.result.current.draft.save).toMatchObject({ kind: 'conflict', current });
+  expect(opened.result.current.draft.save).toMatchObject({
+    kind: 'conflict',
+    theirs: { hole: current },
+  });
   expect(sendHole).toHaveBeenCalledTimes(1);
   act(() => {
     opened.result.current.dispatch({ type: 'keep-mine' });
   });
   await wait(1000);
   expect(sendHole.mock.calls[1]?.[2]).toMatchObject({ diameterMm: 24, version: 6 });
+});
+
+it('says that it was deleted elsewhere, and saves over it once it is brought back', async () => {
+  sendHole.mockRejectedValueOnce(
+    new ApiProblem({ type: '', code: 'gone', title: '', status: 409, detail: 'Deleted.' }),
+  );
+  const opened = open();
+  drill(opened, 24);
+  await wait(5000);
+  expect(opened.result.current.draft.save).toEqual({ kind: 'gone', message: 'Deleted.' });
+  expect(sendHole).toHaveBeenCalledTimes(1);
+  await act(() => bringBack(opened.result.current));
+  await wait(1000);
+  expect(sendHole.mock.calls[1]?.[2]).toMatchObject({ diameterMm: 24, version: 5 });
+  expect(opened.result.current.draft.save.kind).toBe('saved');
 });

@@ -1,113 +1,75 @@
-import type { HoleDetail } from '@nucleon/contract/wire';
-import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useReducer } from 'react';
-import { putHole } from '../../api/holes';
+import type { HoleDetail, StoredHole, StoredPiece } from '@nucleon/contract/wire';
+import { useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { putHole, restoreHole } from '../../api/holes';
+import { keys } from '../../api/keys';
 import { putPiece } from '../../api/pieces';
-import { ApiProblem, Unreachable } from '../../api/problem';
-import { useSaveWhenResting } from '../draft/useSaveWhenResting';
-import {
-  bodyOf,
-  dirtyParts,
-  holeDraft,
-  openDraft,
-  type Content,
-  type DraftAction,
-  type HoleDraft,
-  type SaveState,
-} from './holeDraft';
-import { dropDraft, keepDraft, keptDraft } from './keptDraft';
+import type { ApiProblem } from '../../api/problem';
+import { useDraftSave, useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
+import { bodyOf, holeDraft, isHoleContent, type Content, type HoleDraft } from './holeDraft';
 
-export interface HoleDraftHandle {
-  readonly draft: HoleDraft;
-  readonly dispatch: (action: DraftAction) => void;
-}
+export type HoleDraftHandle = DraftHandle<Content>;
 
 /** The draft of a hole and its piece, kept on the device until the server has it. */
-export function useHoleDraft(detail: HoleDetail): HoleDraftHandle {
-  const holeId = detail.hole.id;
-  const [draft, dispatch] = useReducer(holeDraft, null, () => openDraft(detail, keptDraft(holeId)));
+export function useHoleDraft({ piece, hole }: HoleDetail): HoleDraftHandle {
+  const stored = useMemo(() => ({ piece, hole }), [piece, hole]);
+  const room = { engine: holeDraft, kind: 'draft', id: hole.id, isContent: isHoleContent };
+  return useVersionedDraft(room, stored);
+}
 
-  useEffect(() => {
-    dispatch({ type: 'refetched', detail: { piece: detail.piece, hole: detail.hole } });
-  }, [detail]);
+/** Writes the piece where it changed, then the hole. */
+async function write(
+  draft: HoleDraft,
+  done: (sent: Content, stored: Content) => void,
+): Promise<void> {
+  const { now } = draft;
+  let { stored } = draft;
+  const due = holeDraft.due(draft)?.changed ?? [];
+  const versionOf = (name: string): number | undefined =>
+    due.find((one) => one.name === name)?.version;
+  const ofPiece = versionOf('piece');
+  if (ofPiece !== undefined) {
+    const { id, jobId } = now.piece;
+    const piece = await putPiece(jobId, id, bodyOf(now.piece, ofPiece));
+    const sent = { ...stored, piece: now.piece };
+    stored = { ...stored, piece };
+    done(sent, stored);
+  }
+  const ofHole = versionOf('hole');
+  if (ofHole === undefined) return;
+  const { id, pieceId } = now.hole;
+  const hole = await putHole(pieceId, id, bodyOf(now.hole, ofHole));
+  done({ ...stored, hole: now.hole }, { ...stored, hole });
+}
 
-  useEffect(() => {
-    if (dirtyParts(draft).length > 0) keepDraft(holeId, draft.now);
-    else dropDraft(holeId);
-  }, [draft, holeId]);
-
-  return { draft, dispatch };
+/** Of a conflict the API says what it has: the piece, or the hole, by which was being written. */
+function theirs({ body }: ApiProblem, { stored }: HoleDraft): Promise<Content> {
+  const current = body.current as StoredPiece | StoredHole | null;
+  if (!current) return Promise.resolve(stored);
+  return Promise.resolve(
+    'pieceId' in current ? { ...stored, hole: current } : { ...stored, piece: current },
+  );
 }
 
 /**
  * Saves the draft by itself when typing rests, and tries again while the server is away.
  * @param sound false while its values clash: nothing half-made is sent
  */
-export function useAutosave({ draft, dispatch }: HoleDraftHandle, sound: boolean): void {
+export function useAutosave(handle: HoleDraftHandle, sound: boolean): void {
   const client = useQueryClient();
-  useSaveWhenResting(draft, sound, async () => {
-    dispatch({ type: 'saving' });
-    await saveParts(draft, dispatch, client);
+  useDraftSave(handle, {
+    sound,
+    read: theirs,
+    write: async (draft, done) => {
+      await write(draft, done);
+      void client.invalidateQueries({ queryKey: keys.job(draft.now.piece.jobId) });
+      void client.invalidateQueries({ queryKey: keys.hole(draft.now.hole.id) });
+    },
   });
 }
 
-async function saveParts(
-  draft: HoleDraft,
-  dispatch: (action: DraftAction) => void,
-  client: QueryClient,
-): Promise<void> {
-  for (const part of dirtyParts(draft)) {
-    const fault = await savePart(part, draft, dispatch);
-    if (fault) {
-      dispatch({ type: 'failed', save: fault });
-      return;
-    }
-  }
-  dispatch({ type: 'settled' });
-  void client.invalidateQueries({ queryKey: ['job', draft.now.piece.jobId] });
-  void client.invalidateQueries({ queryKey: ['hole', draft.now.hole.id] });
-}
-
-async function savePart(
-  part: 'piece' | 'hole',
-  { now, stored }: { now: Content; stored: Content },
-  dispatch: (action: DraftAction) => void,
-): Promise<SaveState | null> {
-  try {
-    if (part === 'piece') {
-      const { id, jobId } = now.piece;
-      dispatch({
-        type: 'saved',
-        part,
-        sent: now.piece,
-        stored: await putPiece(jobId, id, bodyOf(now.piece, stored.piece.version)),
-      });
-    } else {
-      const { id, pieceId } = now.hole;
-      dispatch({
-        type: 'saved',
-        part,
-        sent: now.hole,
-        stored: await putHole(pieceId, id, bodyOf(now.hole, stored.hole.version)),
-      });
-    }
-    return null;
-  } catch (error) {
-    return stateOf(error, part);
-  }
-}
-
-function stateOf(error: unknown, part: 'piece' | 'hole'): SaveState {
-  if (error instanceof ApiProblem && error.body.code === 'conflict') {
-    return {
-      kind: 'conflict',
-      part,
-      current: (error.body.current ?? null) as Content['hole'] | Content['piece'] | null,
-    };
-  }
-  if (error instanceof ApiProblem) return { kind: 'refused', message: error.body.detail };
-  return {
-    kind: 'unreachable',
-    message: error instanceof Unreachable ? error.message : 'The server cannot be reached.',
-  };
+/** Brings a hole back that was deleted elsewhere, with what it stands in; the draft is then saved over it. */
+export async function bringBack({ draft, dispatch }: HoleDraftHandle): Promise<void> {
+  await restoreHole(draft.now.hole.id);
+  dispatch({ type: 'failed', save: { kind: 'waiting' } });
 }

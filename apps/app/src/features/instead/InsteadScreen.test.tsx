@@ -13,10 +13,10 @@ jest.mock('../display/displayStore', () => ({
   useUnits: () => ({ length: 'mm', force: 'N' }),
   useThemeName: () => 'light',
 }));
-jest.mock('../hole/keptDraft', () => ({
-  keepDraft: jest.fn(),
-  dropDraft: jest.fn(),
-  keptDraft: () => undefined,
+jest.mock('../draft/keptOnDevice', () => ({
+  keepOnDevice: jest.fn(),
+  dropFromDevice: jest.fn(),
+  keptOnDevice: () => undefined,
 }));
 
 function open(glassTreatment: string): Sent[] {

@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -33,8 +34,8 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
     const { pieces: _pieces, customMaterials: _custom, id, updatedAt: _at, ...header } = job;
     try {
       await putJob(id, { ...header, name: typed.name.trim(), notes: typed.notes });
-      await client.invalidateQueries({ queryKey: ['job', id] });
-      await client.invalidateQueries({ queryKey: ['jobs'] });
+      await client.invalidateQueries({ queryKey: keys.job(id) });
+      await client.invalidateQueries({ queryKey: keys.jobs() });
       setTyped(null);
     } catch (error) {
       const conflict = error instanceof ApiProblem && error.body.code === 'conflict';
@@ -45,7 +46,7 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
             ? error.message
             : 'It was not saved.',
       );
-      if (conflict) await client.invalidateQueries({ queryKey: ['job', id] });
+      if (conflict) await client.invalidateQueries({ queryKey: keys.job(id) });
     }
   };
   const nameless = typed.name.trim() === '';

@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import { casesOf } from '@nucleon/core/job/drillCase';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
@@ -93,13 +94,13 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
   });
   const remove = trying(async () => {
     await deleteJob(job.id);
-    await client.invalidateQueries({ queryKey: ['jobs'] });
+    await client.invalidateQueries({ queryKey: keys.jobs() });
     router.navigate('/');
     showUndo({
       message: `Deleted “${job.name}”.`,
       undo: async () => {
         await restoreJob(job.id);
-        await client.invalidateQueries({ queryKey: ['jobs'] });
+        await client.invalidateQueries({ queryKey: keys.jobs() });
       },
     });
   });

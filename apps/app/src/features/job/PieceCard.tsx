@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
 import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
 import type { Material } from '@nucleon/core/documents/material';
@@ -39,7 +40,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
   const showUndo = useUndo((state) => state.show);
   const [trouble, setTrouble] = useState('');
   const material = findMaterial(piece.layers?.[0]?.material ?? piece.material, custom);
-  const refresh = () => client.invalidateQueries({ queryKey: ['job', piece.jobId] });
+  const refresh = () => client.invalidateQueries({ queryKey: keys.job(piece.jobId) });
   const trying = (work: () => Promise<void>) => (): void => {
     work().catch((error: unknown) => {
       setTrouble(error instanceof Error ? error.message : 'It did not work.');

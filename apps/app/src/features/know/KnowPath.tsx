@@ -5,7 +5,7 @@ import { Page } from '../../ui/Page';
 import { Small } from '../../ui/text';
 import type { LoadedHole } from '../hole/HoleLoader';
 import { HoleTrouble } from '../hole/HoleTrouble';
-import { SaveMark } from '../hole/SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { KnowStepView } from './KnowStepView';
 import { useKnowing } from './knowing';

@@ -12,7 +12,7 @@ import { Page } from '../../ui/Page';
 import { Empty } from '../../ui/StateView';
 import { Body } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
-import { SaveMark } from '../hole/SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import { changeHole, changePiece } from '../place/layoutEdits';
 import { LayoutTrouble } from '../place/LayoutTrouble';
 import { useLayoutDraft, useLayoutSave } from '../place/useLayoutDraft';

@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import type { StoredHouse } from '@nucleon/contract/wire';
 import { EDGE_RULE_IDS, type EdgeRuleId } from '@nucleon/core/documents/choices';
 import type { House } from '@nucleon/core/documents/house';
@@ -51,7 +52,7 @@ function HouseForm({ house }: { readonly house: StoredHouse }) {
         ...(edge ? { edge } : {}),
         ...(school === 'strictest' ? {} : { school }),
       });
-      await client.invalidateQueries({ queryKey: ['house'] });
+      await client.invalidateQueries({ queryKey: keys.house() });
     } catch (error) {
       setSaid(error instanceof Error ? error.message : 'It was not kept.');
     }

@@ -1,53 +1,17 @@
-import { Button } from '../../ui/Button';
-import { Column, Row } from '../../ui/layout';
-import { Notice } from '../../ui/Notice';
+import { Column } from '../../ui/layout';
+import { DraftTrouble } from '../draft/DraftTrouble';
 import type { LayoutHandle } from './useLayoutDraft';
 
-/** What keeps the layout from being saved. */
-export function LayoutTrouble({ draft: { save }, dispatch }: LayoutHandle) {
-  if (save.kind === 'unreachable')
-    return (
-      <Column padding="$3">
-        <Notice
-          level="caution"
-          title="Not on the server yet"
-          text={`${save.message} What you moved is kept on this device and sent when it is back.`}
-          testID="unreachable"
-          live
-        />
-      </Column>
-    );
-  if (save.kind === 'refused')
-    return (
-      <Column padding="$3">
-        <Notice level="stop" title="Not saved" text={save.message} testID="refused" />
-      </Column>
-    );
-  if (save.kind !== 'conflict') return null;
+/** What keeps the layout from being saved; holes by the names people know them under. */
+export function LayoutTrouble(handle: LayoutHandle) {
+  const { kind } = handle.draft.save;
+  if (kind === 'saved' || kind === 'waiting' || kind === 'saving') return null;
+  const { piece, holes } = handle.draft.now;
+  const nameOf = (part: string): string =>
+    part === 'piece' ? piece.name : (holes.find(({ id }) => id === part)?.label ?? 'Hole');
   return (
     <Column padding="$3">
-      <Notice
-        level="stop"
-        title="Changed elsewhere"
-        text="Someone moved something on this piece after you opened it. Choose which to keep; the other can be had back with Undo."
-        testID="conflict"
-      >
-        <Row gap="$2" flexWrap="wrap">
-          <Button
-            label="Keep mine"
-            look="main"
-            onPress={() => {
-              dispatch({ type: 'keep-mine' });
-            }}
-          />
-          <Button
-            label="Take theirs"
-            onPress={() => {
-              dispatch({ type: 'take-theirs' });
-            }}
-          />
-        </Row>
-      </Notice>
+      <DraftTrouble {...handle} done="moved" nameOf={nameOf} />
     </Column>
   );
 }

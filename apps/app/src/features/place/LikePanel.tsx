@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import type { PieceInJob, PieceLayout } from '@nucleon/contract/wire';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -42,7 +43,7 @@ export function LikePanel({
     setSaid('…');
     work()
       .then(async (done) => {
-        await client.invalidateQueries({ queryKey: ['job', job.id] });
+        await client.invalidateQueries({ queryKey: keys.job(job.id) });
         setSaid(done);
       })
       .catch((error: unknown) => {
@@ -52,7 +53,7 @@ export function LikePanel({
   const same = trying(async () => {
     for (const one of like) {
       await putLayout(one.id, { holes: fresh(), removed: one.holes.map(({ id }) => id) });
-      await client.invalidateQueries({ queryKey: ['layout', one.id] });
+      await client.invalidateQueries({ queryKey: keys.layout(one.id) });
     }
     return `Set out on ${like.map(({ name }) => `“${name}”`).join(', ')}.`;
   });

@@ -9,7 +9,7 @@ import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { UndoRedo } from '../../ui/UndoRedo';
 import { useUnits } from '../display/displayStore';
-import { SaveMark } from '../hole/SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import { LayoutTrouble } from './LayoutTrouble';
 import { PlacePanels } from './PlacePanels';
 import { PlanCanvas } from './PlanCanvas';

@@ -41,8 +41,8 @@ it('sends nothing while a hole lies off the piece, and says which', async () => 
   expect(sentLayouts(log)).toHaveLength(0);
 });
 
-it('offers both versions when someone else moved something', async () => {
-  const theirs = { ...layout, holes: [{ ...HOLE, xMm: 150, version: 4 }] };
+it('puts what others moved together with this, and offers both where it is the same', async () => {
+  const theirs = { ...layout, holes: [{ ...HOLE, xMm: 150, yMm: 90, version: 4 }] };
   let asked = 0;
   fakeApi(({ method, path }) => {
     if (path !== '/pieces/p1/layout') return undefined;
@@ -53,10 +53,12 @@ it('offers both versions when someone else moved something', async () => {
   });
   show(<PlaceScreen />);
   fireEvent.changeText(await screen.findByTestId('place-y'), '200');
+  fireEvent(screen.getByTestId('place-y'), 'blur');
   fireEvent.press(await screen.findByText('Take theirs'));
   await waitFor(() => {
     expect(screen.getByTestId('place-x').props.value).toBe('150 mm');
   });
+  expect(screen.getByTestId('place-y').props.value).toBe('90 mm');
 });
 
 it('says where a failed fetch stands and tries again', async () => {

@@ -1,81 +1,43 @@
 import type { PieceLayout } from '@nucleon/contract/wire';
-import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useReducer } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { keys } from '../../api/keys';
 import { layoutQuery, putLayout } from '../../api/layouts';
-import { ApiProblem, Unreachable } from '../../api/problem';
-import { useSaveWhenResting } from '../draft/useSaveWhenResting';
-import { dropFromDevice, keepOnDevice, keptOnDevice } from '../draft/keptOnDevice';
-import {
-  dueChange,
-  layoutDraft,
-  openLayout,
-  type LayoutAction,
-  type LayoutContent,
-  type LayoutDraft,
-  type LayoutSave,
-} from './layoutDraft';
+import { useDraftSave, useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
+import { dueChange, isLayoutContent, layoutDraft, type LayoutContent } from './layoutDraft';
 
-const KIND = 'layout';
+export type LayoutHandle = DraftHandle<LayoutContent>;
 
-export interface LayoutHandle {
-  readonly draft: LayoutDraft;
-  readonly dispatch: (action: LayoutAction) => void;
-}
+const contentOf = ({ piece, holes }: PieceLayout): LayoutContent => ({ piece, holes });
 
 /** The layout of a piece, kept on the device until the server has it. */
 export function useLayoutDraft(layout: PieceLayout): LayoutHandle {
+  const stored = useMemo(() => contentOf(layout), [layout]);
   const id = layout.piece.id;
-  const [draft, dispatch] = useReducer(layoutDraft, null, () =>
-    openLayout(layout, keptOnDevice(KIND, id) as LayoutContent | undefined),
-  );
-  useEffect(() => {
-    dispatch({ type: 'refetched', layout });
-  }, [layout]);
-  useEffect(() => {
-    if (dueChange(draft)) keepOnDevice(KIND, id, draft.now);
-    else dropFromDevice(KIND, id);
-  }, [draft, id]);
-  return { draft, dispatch };
+  const room = { engine: layoutDraft, kind: 'layout', id, isContent: isLayoutContent };
+  return useVersionedDraft(room, stored);
 }
 
 /**
  * Writes the layout in one go when moving rests, and tries again while the server is away.
  * @param sound false while a hole lies off the piece: nothing half-right is sent
  */
-export function useLayoutSave({ draft, dispatch }: LayoutHandle, sound: boolean): void {
+export function useLayoutSave(handle: LayoutHandle, sound: boolean): void {
   const client = useQueryClient();
-  useSaveWhenResting(draft, sound, async () => {
-    const { now } = draft;
-    const due = dueChange(draft);
-    if (!due) return;
-    dispatch({ type: 'saving' });
-    try {
-      const layout = await putLayout(now.piece.id, due);
-      dispatch({ type: 'saved', sent: now, layout });
-      client.setQueryData(layoutQuery(now.piece.id).queryKey, layout);
-      void client.invalidateQueries({ queryKey: ['job', now.piece.jobId] });
-      due.holes.forEach((hole) => {
-        void client.invalidateQueries({ queryKey: ['hole', hole.id] });
-      });
-    } catch (error) {
-      dispatch({ type: 'failed', save: await stateOf(error, now.piece.id, client) });
-    }
+  const { id: pieceId, jobId } = handle.draft.stored.piece;
+  useDraftSave(handle, {
+    sound,
+    read: async () => contentOf(await client.query({ ...layoutQuery(pieceId), staleTime: 0 })),
+    write: async (draft, done) => {
+      const due = dueChange(draft);
+      if (!due) return;
+      const layout = await putLayout(pieceId, due);
+      done(draft.now, contentOf(layout));
+      // A reading on its way is older than this.
+      await client.cancelQueries({ queryKey: keys.layout(pieceId) });
+      client.setQueryData(layoutQuery(pieceId).queryKey, layout);
+      void client.invalidateQueries({ queryKey: keys.job(jobId) });
+      for (const { id } of due.holes) void client.invalidateQueries({ queryKey: keys.hole(id) });
+    },
   });
-}
-
-/** What a failed write leaves: the other version to choose from, a refusal, or a server away. */
-async function stateOf(error: unknown, pieceId: string, client: QueryClient): Promise<LayoutSave> {
-  try {
-    if (error instanceof ApiProblem && error.body.code === 'conflict') {
-      const current = await client.query({ ...layoutQuery(pieceId), staleTime: 0 });
-      return { kind: 'conflict', current };
-    }
-  } catch (again) {
-    return stateOf(again, pieceId, client);
-  }
-  if (error instanceof ApiProblem) return { kind: 'refused', message: error.body.detail };
-  return {
-    kind: 'unreachable',
-    message: error instanceof Unreachable ? error.message : 'The server cannot be reached.',
-  };
 }

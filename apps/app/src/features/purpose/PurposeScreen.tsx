@@ -5,7 +5,7 @@ import { Column, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { HoleTrouble } from '../hole/HoleTrouble';
-import { SaveMark } from '../hole/SaveMark';
+import { SaveMark } from '../draft/SaveMark';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { FitView } from './FitView';
 import { PurposeForm } from './PurposeForm';

@@ -1,3 +1,4 @@
+import { keys } from '../../api/keys';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { fetchRun } from '../../api/runs';
@@ -40,8 +41,8 @@ export function useRunSync(runId: string): RunSync {
 
     const send = async (): Promise<void> => {
       if ((await sendRun(runId)) === 0) return;
-      void client.invalidateQueries({ queryKey: ['runs'] });
-      void client.invalidateQueries({ queryKey: ['job'] });
+      void client.invalidateQueries({ queryKey: keys.runs() });
+      void client.invalidateQueries({ queryKey: keys.job() });
     };
     const fetchNew = async (): Promise<void> => {
       const detail = await fetchRun(runId, upTo);

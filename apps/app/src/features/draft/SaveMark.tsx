@@ -3,7 +3,7 @@ import CloudOff from 'lucide-react-native/icons/cloud-off';
 import Pencil from 'lucide-react-native/icons/pencil';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { StateMark, type Mark } from '../../ui/StateMark';
-import type { SaveState } from './holeDraft';
+import type { SaveState } from './versionedDraft';
 
 const MARKS = {
   saved: [Check, 'Saved', 'fine'],
@@ -11,10 +11,11 @@ const MARKS = {
   saving: [Pencil, 'Saving…', 'muted'],
   unreachable: [CloudOff, 'Kept here', 'caution'],
   refused: [TriangleAlert, 'Not saved', 'stop'],
+  gone: [TriangleAlert, 'Deleted elsewhere', 'stop'],
   conflict: [TriangleAlert, 'Changed elsewhere', 'stop'],
-} as const satisfies Record<SaveState['kind'], Mark>;
+} as const satisfies Record<SaveState<unknown>['kind'], Mark>;
 
 /** Whether the server has what is on the screen, said in a word. */
-export function SaveMark({ save }: { readonly save: Pick<SaveState, 'kind'> }) {
+export function SaveMark({ save }: { readonly save: Pick<SaveState<unknown>, 'kind'> }) {
   return <StateMark mark={MARKS[save.kind]} testID="save-mark" />;
 }

@@ -1,0 +1,15 @@
+import type { LogFilter } from './runs';
+
+/** What each answer of the server is kept under: one place, so that a change forgets all that leans on it. */
+export const keys = {
+  jobs: (search?: string) => (search === undefined ? ['jobs'] : ['jobs', search]),
+  job: (jobId?: string) => (jobId === undefined ? ['job'] : ['job', jobId]),
+  bin: (jobId?: string) => (jobId === undefined ? ['bin'] : ['bin', jobId]),
+  hole: (holeId: string) => ['hole', holeId],
+  layout: (pieceId: string) => ['layout', pieceId],
+  bits: () => ['bits'],
+  machines: () => ['machines'],
+  parts: () => ['parts'],
+  house: () => ['house'],
+  runs: (filter?: LogFilter) => (filter === undefined ? ['runs'] : ['runs', filter]),
+} as const;

@@ -1,0 +1,108 @@
+import { useEffect, useReducer } from 'react';
+import { ApiProblem, Unreachable } from '../../api/problem';
+import { dropFromDevice, keepOnDevice, keptOnDevice } from './keptOnDevice';
+import { useSaveWhenResting } from './useSaveWhenResting';
+import type {
+  DraftAction,
+  DraftEngine,
+  SaveState,
+  Unsaved,
+  VersionedDraft,
+} from './versionedDraft';
+
+export interface DraftHandle<T> {
+  readonly draft: VersionedDraft<T>;
+  readonly dispatch: (action: DraftAction<T>) => void;
+}
+
+/** What is edited, and how the device knows it again. */
+export interface DraftRoom<T> {
+  readonly engine: DraftEngine<T>;
+  /** Its shelf on the device. */
+  readonly kind: string;
+  readonly id: string;
+  /** Whether what the device has kept is of this shape still. */
+  readonly isContent: (kept: unknown) => kept is T;
+}
+
+function unsavedOf<T>({ kind, id, isContent }: DraftRoom<T>): Unsaved<T> | undefined {
+  const kept = keptOnDevice(kind, id);
+  if (typeof kept !== 'object' || kept === null) return undefined;
+  const { base, now, unanswered = [] } = kept as Partial<Unsaved<unknown>>;
+  return isContent(base) && isContent(now)
+    ? { base, now, unanswered: unanswered.filter(isContent) }
+    : undefined;
+}
+
+/**
+ * A draft of what the server has, kept on the device until the server has it too.
+ * @param stored as it was last read; a newer reading is put together with what stands here
+ */
+export function useVersionedDraft<T>(room: DraftRoom<T>, stored: T): DraftHandle<T> {
+  const { engine, kind, id } = room;
+  const [draft, dispatch] = useReducer(engine.reduce, null, () =>
+    engine.open(stored, unsavedOf(room)),
+  );
+  useEffect(() => {
+    dispatch({ type: 'heard', stored });
+  }, [stored]);
+  useEffect(() => {
+    const { stored: base, now, unanswered } = draft;
+    if (engine.due(draft)) keepOnDevice(kind, id, { base, now, unanswered });
+    else dropFromDevice(kind, id);
+  }, [engine, draft, kind, id]);
+  return { draft, dispatch };
+}
+
+export interface DraftWriter<T> {
+  /** Writes what is due and tells of each step that is done; throws what the API threw. */
+  readonly write: (draft: VersionedDraft<T>, done: (sent: T, stored: T) => void) => Promise<void>;
+  /** What the server has now, after it told of a conflict. */
+  readonly read: (problem: ApiProblem, draft: VersionedDraft<T>) => Promise<T>;
+  /** false while its values clash: nothing half-made is sent. */
+  readonly sound: boolean;
+}
+
+/** Saves a draft by itself when typing or moving rests, and tries again while the server is away. */
+export function useDraftSave<T>(
+  { draft, dispatch }: DraftHandle<T>,
+  { write, read, sound }: DraftWriter<T>,
+): void {
+  useSaveWhenResting(draft, sound, async () => {
+    dispatch({ type: 'saving' });
+    try {
+      await write(draft, (sent, stored) => {
+        dispatch({ type: 'saved', sent, stored });
+      });
+    } catch (error) {
+      await afterFailure(error);
+    }
+  });
+  async function afterFailure(error: unknown): Promise<void> {
+    if (error instanceof ApiProblem && error.body.code === 'conflict') {
+      try {
+        const stored = await read(error, draft);
+        dispatch({ type: 'failed', save: { kind: 'waiting' } });
+        dispatch({ type: 'heard', stored });
+      } catch (again) {
+        dispatch({ type: 'failed', save: stateOf(again) });
+      }
+    } else
+      dispatch({
+        type: 'failed',
+        save: stateOf(error),
+        ...(error instanceof Unreachable ? { sent: draft.now } : {}),
+      });
+  }
+}
+
+function stateOf<T>(error: unknown): SaveState<T> {
+  if (error instanceof ApiProblem)
+    return error.body.code === 'gone'
+      ? { kind: 'gone', message: error.body.detail }
+      : { kind: 'refused', message: error.body.detail };
+  return {
+    kind: 'unreachable',
+    message: error instanceof Unreachable ? error.message : 'The server cannot be reached.',
+  };
+}
