@@ -1,3 +1,4 @@
+import { routes } from '../routes';
 import { useRouter } from 'expo-router';
 import { Button } from './Button';
 import { Page } from './Page';
@@ -6,7 +7,7 @@ import { Empty } from './StateView';
 export function NotFoundScreen() {
   const router = useRouter();
   return (
-    <Page title="Nothing here" back={{ href: '/', label: 'jobs' }}>
+    <Page title="Nothing here" back={{ href: routes.jobs(), label: 'jobs' }}>
       <Empty
         title="There is nothing at this address"
         text="The link may be old, or the job was deleted."
@@ -15,7 +16,7 @@ export function NotFoundScreen() {
           label="See all jobs"
           look="main"
           onPress={() => {
-            router.navigate('/');
+            router.navigate(routes.jobs());
           }}
         />
       </Empty>

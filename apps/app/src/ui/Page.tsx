@@ -1,3 +1,4 @@
+import type { Route } from '../routes';
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
@@ -12,7 +13,7 @@ interface PageProps {
   readonly title: string;
   readonly subtitle?: string;
   /** Where “back” leads; absent at the top. */
-  readonly back?: { readonly href: string; readonly label: string };
+  readonly back?: { readonly href: Route; readonly label: string };
   readonly actions?: ReactNode;
   /** Held at thumb height while the rest scrolls. */
   readonly footer?: ReactNode;

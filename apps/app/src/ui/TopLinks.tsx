@@ -2,14 +2,15 @@ import { useRouter } from 'expo-router';
 import Drill from 'lucide-react-native/icons/drill';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import SlidersHorizontal from 'lucide-react-native/icons/sliders-horizontal';
+import { routes } from '../routes';
 import { Icon } from './Icon';
 import { Press } from './Press';
 import { Strong } from './text';
 
 const LINKS = [
-  ['/log', 'Log', NotebookPen],
-  ['/kit', 'Kit', Drill],
-  ['/display', 'Display', SlidersHorizontal],
+  [routes.log(), 'Log', NotebookPen],
+  [routes.kit(), 'Kit', Drill],
+  [routes.display(), 'Display', SlidersHorizontal],
 ] as const;
 
 /** The ways on from the jobs list. */

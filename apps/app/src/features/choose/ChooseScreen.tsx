@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { byBitAndMachine, type RankedSetup } from '@nucleon/core/choice/rankSetups';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
@@ -38,7 +39,7 @@ function ChooseRoom(loaded: LoadedHole) {
     one.machine.id === setup.machine &&
     one.water === setup.water?.kind;
   const toKit = (): void => {
-    router.navigate('/kit');
+    router.navigate(routes.kit());
   };
   return (
     <RoomPage name="choose" room={room}>

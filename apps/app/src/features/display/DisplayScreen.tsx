@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { INCH_POUND, METRIC } from '@nucleon/core/units/unitSystem';
 import { formatForce } from '@nucleon/core/units/formatQuantity';
 import { formatLength } from '@nucleon/core/units/length';
@@ -15,7 +16,11 @@ const EXAMPLE_N = 26;
 export function DisplayScreen() {
   const { theme, units, setTheme, setUnits } = useDisplay();
   return (
-    <Page title="Display" subtitle="On this device" back={{ href: '/', label: 'all jobs' }}>
+    <Page
+      title="Display"
+      subtitle="On this device"
+      back={{ href: routes.jobs(), label: 'all jobs' }}
+    >
       <Column padding="$4" gap="$5">
         <Chips
           label="Light or dark"

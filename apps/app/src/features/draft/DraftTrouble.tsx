@@ -179,8 +179,8 @@ function shown(value: unknown, { path }: Clash, units: UnitSystem): string {
   if (typeof value === 'number')
     return key.endsWith('Mm') ? formatLengthShort(value, units) : String(value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value !== 'object') return String(value as string);
-  return Object.entries(value)
+  if (typeof value === 'string') return value;
+  return Object.entries(value as object)
     .filter(([, part]) => part !== undefined)
     .map(([name, part]) =>
       name === 'kind'

@@ -124,11 +124,7 @@ function mergeValue(
 }
 
 /** Objects of one kind, and lists whose entries have names of their own, are merged by what is in them. */
-function fieldsWithin({
-  base,
-  mine,
-  theirs,
-}: Sides<unknown>): {
+function fieldsWithin({ base, mine, theirs }: Sides<unknown>): {
   readonly sides: Sides<Fields>;
   readonly back: (f: Fields) => unknown;
 } | null {

@@ -75,26 +75,28 @@ export function useDraftSave<T>(
         dispatch({ type: 'saved', sent, stored });
       });
     } catch (error) {
-      await afterFailure(error);
+      if (!isConflict(error))
+        dispatch({
+          type: 'failed',
+          save: stateOf(error),
+          ...(error instanceof Unreachable ? { sent: draft.now } : {}),
+        });
+      else
+        await read(error, draft).then(
+          (stored) => {
+            dispatch({ type: 'failed', save: { kind: 'waiting' } });
+            dispatch({ type: 'heard', stored });
+          },
+          (again: unknown) => {
+            dispatch({ type: 'failed', save: stateOf(again) });
+          },
+        );
     }
   });
-  async function afterFailure(error: unknown): Promise<void> {
-    if (error instanceof ApiProblem && error.body.code === 'conflict') {
-      try {
-        const stored = await read(error, draft);
-        dispatch({ type: 'failed', save: { kind: 'waiting' } });
-        dispatch({ type: 'heard', stored });
-      } catch (again) {
-        dispatch({ type: 'failed', save: stateOf(again) });
-      }
-    } else
-      dispatch({
-        type: 'failed',
-        save: stateOf(error),
-        ...(error instanceof Unreachable ? { sent: draft.now } : {}),
-      });
-  }
 }
+
+const isConflict = (error: unknown): error is ApiProblem =>
+  error instanceof ApiProblem && error.body.code === 'conflict';
 
 function stateOf<T>(error: unknown): SaveState<T> {
   if (error instanceof ApiProblem)

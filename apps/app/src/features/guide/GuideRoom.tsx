@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/documents/limits';
 import type { Drawing } from '@nucleon/core/drawing/primitives';
 import { faceMaterial } from '@nucleon/core/job/faceMaterial';
@@ -89,7 +90,7 @@ export function GuideRoom(loaded: LoadedHole) {
     <Page
       title="Guide, dam and fall"
       subtitle={`${hole.label || 'Hole'} · ${piece.name}`}
-      back={{ href: `/jobs/${detail.job.id}/holes/${hole.id}`, label: 'the plan' }}
+      back={{ href: routes.hole(detail.job.id, hole.id), label: 'the plan' }}
       actions={<SaveMark save={handle.draft.save} />}
     >
       <HoleTrouble {...room} />

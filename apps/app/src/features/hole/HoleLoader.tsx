@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { HoleDetail } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
@@ -31,7 +32,7 @@ export function HoleLoader({ title, children }: HoleLoaderProps) {
     workshop.retry();
   };
   return (
-    <Page title={title} back={{ href: `/jobs/${jobId}`, label: 'the job' }}>
+    <Page title={title} back={{ href: routes.job(jobId), label: 'the job' }}>
       {error ? <Failed error={error} onRetry={retry} /> : <Loading what="the plan" />}
     </Page>
   );

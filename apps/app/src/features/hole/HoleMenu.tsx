@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { keys } from '../../api/keys';
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { DrillCase } from '@nucleon/core/job/drillCase';
@@ -55,7 +56,7 @@ export function HoleMenu({
       return;
     }
     await client.invalidateQueries({ queryKey: keys.job(job.id) });
-    router.navigate(`/jobs/${job.id}`);
+    router.navigate(routes.job(job.id));
     showUndo({
       message: `Deleted “${hole.label ?? 'Hole'}”.`,
       undo: async () => {
@@ -87,7 +88,7 @@ export function HoleMenu({
           label="Its runs"
           icon={NotebookPen}
           onPress={() => {
-            router.navigate(`/log?holeId=${hole.id}`);
+            router.navigate(routes.log({ holeId: hole.id }));
           }}
           testID="hole-runs"
         />

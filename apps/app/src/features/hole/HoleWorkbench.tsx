@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import Drill from 'lucide-react-native/icons/drill';
@@ -56,7 +57,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
       key: 'n',
       does: 'new hole',
       run: () => {
-        router.navigate(`/new?jobId=${detail.job.id}`);
+        router.navigate(routes.newHole(detail.job.id));
       },
     },
   ]);
@@ -122,7 +123,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const head = {
     title: edit.hole.label?.trim() ? edit.hole.label : 'Hole',
     subtitle: `${edit.piece.name} · ${detail.job.name}`,
-    back: { href: `/jobs/${detail.job.id}`, label: 'the job' },
+    back: { href: routes.job(detail.job.id), label: 'the job' },
     actions,
   };
   const menu = <HoleMenu detail={detail} plan={plan} drillCase={room.asked.drillCase} />;

@@ -1,3 +1,4 @@
+import { routes, type HoleRoomPath, type Route } from '../../routes';
 import type { HoleDetail } from '@nucleon/contract/wire';
 
 /** The rooms round one hole's plan that are listed under it. */
@@ -11,19 +12,18 @@ export const CLOSER_ROOMS = {
   through: { title: 'The way down', note: 'Leaf by leaf, breaks, water off, ease off.' },
   risk: { title: 'How sure is it?', note: 'Odds and ranges, and what to find out first.' },
   hire: { title: 'Hire or buy?', note: 'One hole or sixty: what costs least.' },
-} as const;
+} as const satisfies Partial<Record<HoleRoomPath, unknown>>;
 
 export type CloserRoom = keyof typeof CLOSER_ROOMS;
 export const CLOSER_ROOM_IDS = Object.keys(CLOSER_ROOMS) as readonly CloserRoom[];
 
 /** Every room that opens from a hole's plan. */
-export type HoleRoomName =
-  CloserRoom | 'know' | 'purpose' | 'instead' | 'place' | 'guide' | 'ready';
+export type HoleRoomName = HoleRoomPath | 'place';
 
-export function roomHref({ job, piece, hole }: HoleDetail, name: HoleRoomName): string {
+export function roomHref({ job, piece, hole }: HoleDetail, name: HoleRoomName): Route {
   return name === 'place'
-    ? `/jobs/${job.id}/pieces/${piece.id}/place?hole=${hole.id}`
-    : `/jobs/${job.id}/holes/${hole.id}/${name}`;
+    ? routes.place(job.id, piece.id, hole.id)
+    : routes.hole(job.id, hole.id, name);
 }
 
-export const planHref = ({ job, hole }: HoleDetail): string => `/jobs/${job.id}/holes/${hole.id}`;
+export const planHref = ({ job, hole }: HoleDetail): Route => routes.hole(job.id, hole.id);

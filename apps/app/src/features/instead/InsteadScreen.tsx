@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { insteadOfDrilling, type Instead } from '@nucleon/core/choice/insteadOfDrilling';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { useQueryClient } from '@tanstack/react-query';
@@ -47,7 +48,7 @@ const VERDICTS: Record<
 function InsteadRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
   const { plan, edit, detail } = room;
-  const home = `/jobs/${detail.job.id}/holes/${detail.hole.id}`;
+  const home = routes.hole(detail.job.id, detail.hole.id);
   const material = findMaterial(edit.piece.material, detail.job.customMaterials);
   const instead =
     plan && material
@@ -73,7 +74,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
   const verdict = VERDICTS[instead.verdict];
   const { job, hole } = loaded.detail;
   const onFindOut = (): void => {
-    router.navigate(`/jobs/${job.id}/holes/${hole.id}/know`);
+    router.navigate(routes.hole(job.id, hole.id, 'know'));
   };
   const practise = (): void => {
     setTrouble('');
@@ -81,7 +82,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
     addPracticePiece(loaded.detail)
       .then(async ({ jobId, holeId }) => {
         await client.invalidateQueries();
-        router.navigate(`/jobs/${jobId}/holes/${holeId}`);
+        router.navigate(routes.hole(jobId, holeId));
       })
       .catch((error: unknown) => {
         setTrouble(error instanceof Error ? error.message : 'It could not be added.');

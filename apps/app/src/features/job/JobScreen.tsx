@@ -1,8 +1,10 @@
+import { routes } from '../../routes';
 import { keys } from '../../api/keys';
 import { casesOf } from '@nucleon/core/job/drillCase';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import ArchiveRestore from 'lucide-react-native/icons/archive-restore';
 import FileArchive from 'lucide-react-native/icons/file-archive';
 import FileDown from 'lucide-react-native/icons/file-down';
 import Layers from 'lucide-react-native/icons/layers';
@@ -28,13 +30,13 @@ export function JobScreen() {
   const router = useRouter();
   const job = useQuery(jobQuery(jobId));
   const addHole = (): void => {
-    router.navigate(`/new?jobId=${jobId}`);
+    router.navigate(routes.newHole(jobId));
   };
   useKeys([{ key: 'n', does: 'new hole', run: addHole }]);
   return (
     <Page
       title={job.data?.name ?? 'Job'}
-      back={{ href: '/', label: 'all jobs' }}
+      back={{ href: routes.jobs(), label: 'all jobs' }}
       footer={
         job.data ? (
           <Button
@@ -95,7 +97,7 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
   const remove = trying(async () => {
     await deleteJob(job.id);
     await client.invalidateQueries({ queryKey: keys.jobs() });
-    router.navigate('/');
+    router.navigate(routes.jobs());
     showUndo({
       message: `Deleted “${job.name}”.`,
       undo: async () => {
@@ -111,7 +113,7 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
           label="Own materials"
           icon={Layers}
           onPress={() => {
-            router.navigate(`/jobs/${job.id}/materials`);
+            router.navigate(routes.materials(job.id));
           }}
           testID="own-materials-link"
         />
@@ -128,6 +130,14 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
           asked={async () => ({ jobName: job.name, cases: casesOf(await exportJob(job.id)) })}
           onSaid={setSaid}
           testID="job-pack"
+        />
+        <Button
+          label="Bin"
+          icon={ArchiveRestore}
+          onPress={() => {
+            router.navigate(routes.bin(job.id));
+          }}
+          testID="job-bin"
         />
         <Button label="Delete job" icon={Trash} look="stop" onPress={remove} testID="delete-job" />
       </Row>

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { jobQuery } from '../../api/jobs';
@@ -29,7 +30,7 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
                 role="link"
                 aria-current={here ? 'page' : undefined}
                 onPress={() => {
-                  router.navigate(`/jobs/${jobId}/holes/${hole.id}`);
+                  router.navigate(routes.hole(jobId, hole.id));
                 }}
                 paddingHorizontal="$3"
                 borderLeftWidth={4}

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { keys } from '../../api/keys';
 import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
 import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
@@ -60,7 +61,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
       version: 0,
     });
     await refresh();
-    router.navigate(`/jobs/${piece.jobId}/holes/${id}`);
+    router.navigate(routes.hole(piece.jobId, id));
   });
   const remove = trying(async () => {
     await deletePiece(piece.id);
@@ -111,7 +112,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
           look="quiet"
           hint={`Lay out the holes of ${piece.name}`}
           onPress={() => {
-            router.navigate(`/jobs/${piece.jobId}/pieces/${piece.id}/place`);
+            router.navigate(routes.place(piece.jobId, piece.id));
           }}
           testID={`place-${piece.name}`}
         />
@@ -129,7 +130,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
             look="quiet"
             hint={`The runs of ${piece.name}`}
             onPress={() => {
-              router.navigate(`/log?pieceId=${piece.id}`);
+              router.navigate(routes.log({ pieceId: piece.id }));
             }}
             testID={`runs-${piece.name}`}
           />
@@ -174,7 +175,7 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
   return (
     <RowLink
       onPress={() => {
-        router.navigate(`/jobs/${jobId}/holes/${hole.id}`);
+        router.navigate(routes.hole(jobId, hole.id));
       }}
       testID={`hole-${hole.label ?? ''}`}
     >

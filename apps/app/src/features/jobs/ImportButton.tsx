@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { Fault } from '@nucleon/core/job/fault';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -42,7 +43,7 @@ export function ImportButton() {
   const [opened, setOpened] = useState<Opened | null>(null);
   const [busy, setBusy] = useState(false);
   const show = (jobId: string): void => {
-    router.navigate(`/jobs/${jobId}`);
+    router.navigate(routes.job(jobId));
   };
   const open = async (): Promise<void> => {
     const file = await pickFile('.json,.zip,application/json,application/zip');

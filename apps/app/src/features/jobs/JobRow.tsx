@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { JobSummary } from '@nucleon/contract/wire';
 import { findMaterial } from '@nucleon/core/materials/materials';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
@@ -20,7 +21,7 @@ export function JobRow({ job, first }: { readonly job: JobSummary; readonly firs
       <Press
         role="link"
         onPress={() => {
-          router.navigate(`/jobs/${job.id}`);
+          router.navigate(routes.job(job.id));
         }}
         padding="$4"
         gap="$3"

@@ -1,5 +1,7 @@
+import { routes } from '../../routes';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
+import ArchiveRestore from 'lucide-react-native/icons/archive-restore';
 import Plus from 'lucide-react-native/icons/plus';
 import { useDeferredValue, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
@@ -22,7 +24,7 @@ export function JobsScreen() {
   const jobs = useInfiniteQuery(jobsQuery(asked));
   const box = useRef<TextInput>(null);
   const newHole = (): void => {
-    router.navigate('/new');
+    router.navigate(routes.newHole());
   };
   useKeys([
     { key: '/', does: 'search', run: () => box.current?.focus() },
@@ -78,6 +80,15 @@ export function JobsScreen() {
           />
         ) : null}
         <ImportButton />
+        <Button
+          label="Deleted jobs"
+          icon={ArchiveRestore}
+          look="quiet"
+          onPress={() => {
+            router.navigate(routes.bin());
+          }}
+          testID="jobs-bin"
+        />
       </Column>
     </Page>
   );

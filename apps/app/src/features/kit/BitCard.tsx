@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { lastDressed, noteWords } from '@nucleon/core/bits/bitWords';
 import { useQueryClient } from '@tanstack/react-query';
@@ -78,7 +79,7 @@ export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
             label="Its runs"
             icon={NotebookPen}
             onPress={() => {
-              router.navigate(`/log?bitId=${id}`);
+              router.navigate(routes.log({ bitId: id }));
             }}
             testID="bit-runs"
           />

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
@@ -36,7 +37,7 @@ export function KitScreen() {
   ]);
   const { data } = workshop;
   return (
-    <Page title="Kit" subtitle="What you own" back={{ href: '/', label: 'all jobs' }}>
+    <Page title="Kit" subtitle="What you own" back={{ href: routes.jobs(), label: 'all jobs' }}>
       <Column padding="$4" gap="$4">
         {workshop.error ? <Failed error={workshop.error} onRetry={workshop.retry} /> : null}
         {data === null && !workshop.error ? <Loading what="your kit" /> : null}

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useRouter } from 'expo-router';
 import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
@@ -17,7 +18,7 @@ export function KnowPath(loaded: LoadedHole) {
   const router = useRouter();
   const knowing = useKnowing(edit, detail.job.customMaterials);
   const { screen, path, back, skip } = knowing;
-  const home = `/jobs/${detail.job.id}/holes/${detail.hole.id}`;
+  const home = routes.hole(detail.job.id, detail.hole.id);
   const last = screen === 'done';
   return (
     <Page

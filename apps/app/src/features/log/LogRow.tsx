@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
 import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
 import { runLine } from '@nucleon/core/run/runLine';
@@ -20,7 +21,7 @@ export function LogRow({ run }: { readonly run: StoredRun }) {
   return (
     <RowLink
       onPress={() => {
-        router.navigate(`/runs/${run.runId}`);
+        router.navigate(routes.run(run.runId));
       }}
       testID={`run-${run.holeName}`}
     >

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
 import { OUTCOME_WORDS, RUN_OUTCOMES, type RunOutcome } from '@nucleon/core/run/runOutcome';
 import { useInfiniteQuery } from '@tanstack/react-query';
@@ -51,7 +52,7 @@ export function LogScreen() {
     <Page
       title="Logbook"
       subtitle="Everything drilled"
-      back={{ href: '/', label: 'all jobs' }}
+      back={{ href: routes.jobs(), label: 'all jobs' }}
       maxWidth={900}
     >
       <Column padding="$4" gap="$4">
@@ -97,7 +98,7 @@ export function LogScreen() {
               label="Show all"
               look="quiet"
               onPress={() => {
-                router.navigate('/log');
+                router.navigate(routes.log());
               }}
               testID="log-all"
             />

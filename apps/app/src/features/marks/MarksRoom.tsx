@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { PieceLayout, StoredBit } from '@nucleon/contract/wire';
 import type { Datum } from '@nucleon/core/documents/piece';
 import { markSheet } from '@nucleon/core/layout/markSheet';
@@ -43,7 +44,7 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
     <Page
       title={piece.name}
       subtitle={`Mark · ${layout.job.name}`}
-      back={{ href: `/jobs/${layout.job.id}/pieces/${piece.id}/place`, label: 'the plan' }}
+      back={{ href: routes.place(layout.job.id, piece.id), label: 'the plan' }}
       actions={<SaveMark save={handle.draft.save} />}
     >
       <LayoutTrouble {...handle} />

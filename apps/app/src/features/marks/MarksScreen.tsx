@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import { bitsQuery } from '../../api/kit';
@@ -15,7 +16,7 @@ export function MarksScreen() {
     return <MarksRoom key={pieceId} layout={layout.data} bits={bits.data} />;
   const failed = [layout, bits].find((query) => query.isError);
   return (
-    <Page title="Mark" back={{ href: `/jobs/${jobId}/pieces/${pieceId}/place`, label: 'the plan' }}>
+    <Page title="Mark" back={{ href: routes.place(jobId, pieceId), label: 'the plan' }}>
       {failed?.error ? (
         <Failed
           error={failed.error}

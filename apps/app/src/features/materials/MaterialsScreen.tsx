@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import type { Material } from '@nucleon/core/documents/material';
 import { copyMaterial } from '@nucleon/core/materials/columns';
@@ -24,7 +25,7 @@ export function MaterialsScreen() {
     <Page
       title="Materials of this job"
       subtitle={job.data?.name ?? ''}
-      back={{ href: `/jobs/${jobId}`, label: 'the job' }}
+      back={{ href: routes.job(jobId), label: 'the job' }}
     >
       {job.isError ? <Failed error={job.error} onRetry={() => void job.refetch()} /> : null}
       {job.isPending ? <Loading what="the materials" /> : null}

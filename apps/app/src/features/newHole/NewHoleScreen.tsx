@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/documents/limits';
 import { MATERIALS, isMaterialId } from '@nucleon/core/materials/materials';
 import type { GlassTreatment } from '@nucleon/core/documents/choices';
@@ -70,7 +71,7 @@ export function NewHoleScreen() {
     try {
       const made = await createHole({ ...hole, jobId });
       await client.invalidateQueries();
-      router.replace(`/jobs/${made.jobId}/holes/${made.holeId}${hole.notSure ? '/know' : ''}`);
+      router.replace(routes.hole(made.jobId, made.holeId, hole.notSure ? 'know' : undefined));
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : 'It could not be saved.');
     } finally {
@@ -89,7 +90,10 @@ export function NewHoleScreen() {
   return (
     <Page
       title="New hole"
-      back={{ href: jobId ? `/jobs/${jobId}` : '/', label: jobId ? 'the job' : 'all jobs' }}
+      back={{
+        href: jobId ? routes.job(jobId) : routes.jobs(),
+        label: jobId ? 'the job' : 'all jobs',
+      }}
       footer={
         question !== 'material' ? (
           <Button label="Back a question" onPress={back} disabled={busy} grow />

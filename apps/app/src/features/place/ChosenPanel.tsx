@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/documents/limits';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { roundLines } from '@nucleon/core/layout/roundLines';
@@ -133,7 +134,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
           label="Its plan"
           icon={ArrowRight}
           onPress={() => {
-            router.navigate(`/jobs/${piece.jobId}/holes/${hole.id}`);
+            router.navigate(routes.hole(piece.jobId, hole.id));
           }}
           testID="place-plan"
         />

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { isRound } from '@nucleon/core/layout/wrap';
 import { roundDrawing } from '@nucleon/core/section/roundDrawing';
@@ -62,7 +63,7 @@ export function PlaceFolds({ room, layout }: PanelProps) {
           label="Mark it: tape distances and check"
           icon={MapPin}
           onPress={() => {
-            router.navigate(`/jobs/${piece.jobId}/pieces/${piece.id}/marks`);
+            router.navigate(routes.marks(piece.jobId, piece.id));
           }}
           testID="to-marks"
         />

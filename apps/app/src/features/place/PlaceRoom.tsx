@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { PieceLayout, StoredMachine } from '@nucleon/contract/wire';
 import { useMedia } from '@tamagui/core';
 import { describeLayout } from '@nucleon/core/layout/describeLayout';
@@ -69,7 +70,7 @@ export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
     <Page
       title={room.content.piece.name}
       subtitle={`Lay out · ${layout.job.name}`}
-      back={{ href: `/jobs/${layout.job.id}`, label: 'the job' }}
+      back={{ href: routes.job(layout.job.id), label: 'the job' }}
       maxWidth={1440}
       fixed
       actions={

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import { machinesQuery } from '../../api/kit';
@@ -26,7 +27,7 @@ export function PlaceScreen() {
     );
   const failed = [layout, machines].find((query) => query.isError);
   return (
-    <Page title="Lay out" back={{ href: `/jobs/${jobId}`, label: 'the job' }}>
+    <Page title="Lay out" back={{ href: routes.job(jobId), label: 'the job' }}>
       {failed?.error ? (
         <Failed
           error={failed.error}

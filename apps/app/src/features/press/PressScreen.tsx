@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { FEED_AID_IDS, FEED_AIDS, type FeedAidId } from '@nucleon/core/effort/pressing';
 import { aidText, armLines, forceLines, leverText } from '@nucleon/core/effort/pressingWords';
 import { scaleUnit } from '@nucleon/core/effort/scaleReading';
@@ -86,7 +87,7 @@ function PressRoom(loaded: LoadedHole) {
                 label="Measure it, in the kit"
                 look="quiet"
                 onPress={() => {
-                  router.navigate('/kit?shelf=machines');
+                  router.navigate(routes.kit({ shelf: 'machines' }));
                 }}
               />
             </Row>

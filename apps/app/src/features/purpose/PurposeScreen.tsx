@@ -1,3 +1,5 @@
+import type { Route } from '../../routes';
+import { routes } from '../../routes';
 import { useMedia } from '@tamagui/core';
 import { isPurposeKind, type PurposeKind } from '@nucleon/core/purposes/purposes';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -27,7 +29,7 @@ function PurposeRoom(loaded: LoadedHole) {
   const router = useRouter();
   const { detail } = loaded;
   const stored = detail.hole.purpose?.kind;
-  const home = `/jobs/${detail.job.id}/holes/${detail.hole.id}`;
+  const home = routes.hole(detail.job.id, detail.hole.id);
   const chosen = kind ?? stored;
   const choose = (next: PurposeKind | 'list'): void => {
     router.setParams({ jobId: detail.job.id, holeId: detail.hole.id, kind: next });
@@ -49,7 +51,7 @@ function PurposeRoom(loaded: LoadedHole) {
 interface OnePurposeProps {
   readonly loaded: LoadedHole;
   readonly kind: PurposeKind;
-  readonly home: string;
+  readonly home: Route;
   readonly onChoose: (next: PurposeKind | 'list') => void;
 }
 

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { materialClassOf } from '@nucleon/core/run/runMaterial';
 import { readyCheck, type ReadyItem } from '@nucleon/core/run/readyCheck';
@@ -85,20 +86,20 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
         diameterMm: edit.hole.diameterMm,
       },
     });
-    router.navigate(`/runs/${runId}`);
+    router.navigate(routes.run(runId));
   };
   const opens: Record<NonNullable<ReadyItem['opens']>, () => void> = {
     packing: () => {
       setPacks(!packs);
     },
     'bit-check': () => {
-      router.navigate(`/kit?check=${plan.setup.bitId ?? ''}`);
+      router.navigate(routes.kit({ check: plan.setup.bitId ?? '' }));
     },
     marks: () => {
-      router.navigate(`/jobs/${detail.job.id}/pieces/${edit.piece.id}/marks`);
+      router.navigate(routes.marks(detail.job.id, edit.piece.id));
     },
     practice: () => {
-      router.navigate(`/jobs/${detail.job.id}`);
+      router.navigate(routes.job(detail.job.id));
     },
   };
   return (
@@ -128,7 +129,7 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
               label="Go on with it"
               look="main"
               onPress={() => {
-                router.navigate(`/runs/${under}`);
+                router.navigate(routes.run(under));
               }}
               testID="go-on-run"
             />

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/documents/limits';
 import { stateWords } from '@nucleon/core/bits/bitWords';
 import { AS_PLANNED, judgeResult } from '@nucleon/core/run/judgeResult';
@@ -71,7 +72,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
       onPress={() => {
         if (!whole) return;
         act({ kind: 'result', result: tidy(whole) });
-        router.navigate(`/runs/${run.runId}`);
+        router.navigate(routes.run(run.runId));
       }}
       testID="keep-result"
     />
@@ -80,7 +81,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
     <Page
       title="How did it come out?"
       subtitle={`${state.subject.holeName} · ${state.subject.pieceName}`}
-      back={{ href: `/runs/${run.runId}`, label: 'the run' }}
+      back={{ href: routes.run(run.runId), label: 'the run' }}
       actions={<RunMark sync={sync} />}
       footer={keep}
     >

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../ui/Page';
 import { Empty, Loading } from '../../ui/StateView';
@@ -10,7 +11,7 @@ export function ResultScreen() {
   const { runId } = useLocalSearchParams<{ runId: string }>();
   const sync = useRunSync(runId);
   const run = useRun(runId);
-  const back = { href: `/runs/${runId}`, label: 'the run' };
+  const back = { href: routes.run(runId), label: 'the run' };
   if (!run)
     return (
       <Page title="Result" back={back}>

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { riskLines, unknownLines, type UnknownLine } from '@nucleon/core/plan/riskWords';
 import { formatDecimals } from '@nucleon/core/units/roundNumber';
 import { useRouter } from 'expo-router';
@@ -34,7 +35,7 @@ function RiskRoom(loaded: LoadedHole) {
   const bent = assessed?.bent ?? false;
   const lines = risk ? unknownLines(risk) : [];
   const places: Record<NonNullable<UnknownLine['ask']>['place'], string> = {
-    'bit-check': `/kit?check=${room.plan?.setup.bitId ?? ''}`,
+    'bit-check': routes.kit({ check: room.plan?.setup.bitId ?? '' }),
     'know-the-piece': roomHref(room.detail, 'know'),
     'press-trainer': roomHref(room.detail, 'press'),
     thickness: planHref(room.detail),

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { actWords } from '@nucleon/core/run/actWords';
 import { canMeasure, isOver, type RunState } from '@nucleon/core/run/runState';
 import { runView } from '@nucleon/core/run/runView';
@@ -175,14 +176,14 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
       onSheet={setSheet}
       hasSigns={!wide}
       onResult={() => {
-        router.navigate(`/runs/${run.runId}/result`);
+        router.navigate(routes.result(run.runId));
       }}
     />
   );
   const head = {
     title: `${state.subject.holeName} · ${state.subject.pieceName}`,
     subtitle: state.subject.jobName,
-    back: { href: `/jobs/${state.subject.jobId}/holes/${state.subject.holeId}`, label: 'the plan' },
+    back: { href: routes.hole(state.subject.jobId, state.subject.holeId), label: 'the plan' },
     actions: (
       <Row>
         <RunMark sync={sync} />

@@ -1,3 +1,4 @@
+import { routes } from '../../routes';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../ui/Page';
 import { Empty, Loading } from '../../ui/StateView';
@@ -12,7 +13,7 @@ export function RunScreen() {
   const run = useRun(runId);
   if (run) return <RunBoard run={run} sync={sync} />;
   return (
-    <Page title="Run" back={{ href: '/log', label: 'the logbook' }}>
+    <Page title="Run" back={{ href: routes.log(), label: 'the logbook' }}>
       {sync.kind === 'unknown' ? (
         <Empty title="No such run" text="Neither this device nor the server has it." />
       ) : sync.kind === 'away' ? (

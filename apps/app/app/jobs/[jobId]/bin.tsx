@@ -1,0 +1,3 @@
+import { BinScreen } from '../../../src/features/bin/BinScreen';
+
+export default BinScreen;
