@@ -180,7 +180,7 @@ function shown(value: unknown, { path }: Clash, units: UnitSystem): string {
     return key.endsWith('Mm') ? formatLengthShort(value, units) : String(value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value;
-  return Object.entries(value as object)
+  return Object.entries(value)
     .filter(([, part]) => part !== undefined)
     .map(([name, part]) =>
       name === 'kind'
