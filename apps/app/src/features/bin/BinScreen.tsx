@@ -60,7 +60,7 @@ export function BinScreen() {
   );
 }
 
-const day = (at: string): string => format(new Date(at), 'd MMMM');
+const day = (at: string): string => format(new Date(at), 'd MMM');
 
 function BinRow({
   item: { kind, name, pieceName, deletedAt, emptiedAt },
