@@ -34,7 +34,7 @@ function passes(command, words, env = {}) {
 
 const readJson = async (path) => JSON.parse(await readFile(path, 'utf8').catch(() => 'null'));
 
-/** Each check counts as one test: format, lint, imports, types. */
+/** Each check counts as one test: format, lint, dependencies, imports, types. */
 async function runChecks() {
   const types = [
     'packages/core/tsconfig.pure.json',
@@ -50,6 +50,8 @@ async function runChecks() {
   const checks = [
     ['prettier', ['--check', '--log-level', 'warn', '.']],
     ['eslint', ['.', '--max-warnings', '0']],
+    // What is imported is declared, and what is declared is used.
+    ['knip', ['--no-progress']],
     [
       'depcruise',
       [

@@ -25,7 +25,7 @@ it('brings back what was deleted from a job, and says until when it can', async 
   });
   show(<BinScreen />);
   expect(await screen.findByText('Arbor')).toBeTruthy();
-  expect(screen.getByText(/Hole of Dial, deleted 2 May, kept until 1 June/)).toBeTruthy();
+  expect(screen.getByText(/Hole of Dial, deleted 2 May, kept until 1 Jun/)).toBeTruthy();
   fireEvent.press(screen.getByTestId('restore-hole'));
   expect(await screen.findByText('The bin is empty')).toBeTruthy();
   expect(log.map(({ path }) => path)).toContain('/holes/h1/restore');

@@ -10,7 +10,11 @@ export function keepOnDevice(kind: string, id: string, content: object): void {
 }
 
 export function dropFromDevice(kind: string, id: string): void {
-  globalThis.localStorage.removeItem(keyOf(kind, id));
+  try {
+    globalThis.localStorage.removeItem(keyOf(kind, id));
+  } catch {
+    // A forbidden store has kept nothing.
+  }
 }
 
 /** What was kept, as it was written by this app; undefined when nothing was. */

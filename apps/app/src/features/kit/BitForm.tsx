@@ -8,9 +8,7 @@ import { formatMoney } from '@nucleon/core/choice/outcomeWords';
 import { BIT_STATES } from '@nucleon/core/documents/choices';
 import type { Bit } from '@nucleon/core/documents/kit';
 import { formatLengthShort } from '@nucleon/core/units/length';
-import { useForm, useWatch } from 'react-hook-form';
-import { v7 as newId } from 'uuid';
-import { putBit } from '../../api/kit';
+import { putBit, restoreBit } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
@@ -20,6 +18,7 @@ import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
 import { KitFormShell } from './KitFormShell';
 import { ShankField } from './ShankField';
+import { useKitDraft } from './useKitDraft';
 
 interface BitFormProps {
   readonly bit?: StoredBit;
@@ -41,26 +40,32 @@ const NEW_BIT: Draft = { name: '', family: 'plated-cup-saw', diameterMm: 10 };
 /** Family and size are enough; the rest comes from the family until it is measured. */
 export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
   const units = useUnits();
-  const { control, setValue } = useForm<Draft>({ defaultValues: bit ?? { ...NEW_BIT, ...start } });
-  const draft = useWatch({ control }) as Draft & Partial<StoredBit>;
+  const kit = useKitDraft<Draft, StoredBit>({
+    kind: 'bit',
+    stored: bit ?? null,
+    fresh: { ...NEW_BIT, ...start },
+    put: putBit,
+    restore: restoreBit,
+    onDone,
+  });
+  const { value: draft, change } = kit;
   const usual = bitGeometry({ family: draft.family, diameterMm: draft.diameterMm });
   const family = BIT_FAMILIES[draft.family];
   const name = draft.name.trim() || `${family.name} ${formatLengthShort(draft.diameterMm, units)}`;
-  const save = (): Promise<StoredBit> => {
-    const { id = newId(), updatedAt: _at, version = 0, ...fields } = draft;
-    const known = Object.fromEntries(
-      Object.entries<unknown>(fields).filter(([, value]) => value !== undefined),
-    ) as unknown as Draft;
-    return putBit(id, { ...known, name, version });
-  };
   return (
-    <KitFormShell canSave save={save} onDone={onDone} onDelete={onDelete}>
+    <KitFormShell
+      draft={kit}
+      canSave
+      save={() => kit.save({ name })}
+      onDone={onDone}
+      onDelete={onDelete}
+    >
       <Chips
         label="Family"
         chips={BIT_FAMILY_IDS.map((id) => ({ value: id, label: BIT_FAMILIES[id].name }))}
         value={draft.family}
         onChange={(one) => {
-          setValue('family', one);
+          change({ family: one });
         }}
         testID="bit-family"
       />
@@ -72,7 +77,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           valueMm={draft.diameterMm}
           mostMm={LIMITS.diameterMm.most}
           onChangeMm={(mm) => {
-            setValue('diameterMm', mm);
+            change({ diameterMm: mm });
           }}
           testID="bit-diameter"
         />
@@ -83,7 +88,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
             valueMm={draft.rimWidthMm ?? usual.rimWidthMm}
             mostMm={draft.diameterMm / 2}
             onChangeMm={(mm) => {
-              setValue('rimWidthMm', mm);
+              change({ rimWidthMm: mm });
             }}
           />
         )}
@@ -93,7 +98,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
         value={draft.name}
         placeholder={name}
         onChangeText={(text) => {
-          setValue('name', text);
+          change({ name: text });
         }}
         testID="bit-name"
       />
@@ -105,7 +110,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           limit={LIMITS.depthCutMm}
           placeholder="0"
           onChange={(value) => {
-            setValue('depthCutMm', value);
+            change({ depthCutMm: value });
           }}
         />
         <NumberBox
@@ -115,7 +120,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           limit={LIMITS.count}
           placeholder="0"
           onChange={(value) => {
-            setValue('holesCut', value);
+            change({ holesCut: value });
           }}
         />
       </Row>
@@ -127,7 +132,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           limit={LIMITS.sharpness}
           placeholder="from wear"
           onChange={(value) => {
-            setValue('sharpness', value);
+            change({ sharpness: value });
           }}
           testID="bit-sharpness"
         />
@@ -138,7 +143,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           limit={{ above: 0, most: 100_000, unit: 'rpm' }}
           placeholder="not given"
           onChange={(value) => {
-            setValue('maxRpm', value);
+            change({ maxRpm: value });
           }}
         />
       </Row>
@@ -147,7 +152,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
         valueMm={draft.usableDepthMm ?? usual.usableDepthMm}
         mostMm={LIMITS.thicknessMm.most}
         onChangeMm={(mm) => {
-          setValue('usableDepthMm', mm);
+          change({ usableDepthMm: mm });
         }}
       />
       <Chips
@@ -155,7 +160,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
         chips={BIT_STATES.map((value) => ({ value, label: stateWords(value) }))}
         value={draft.state}
         onChange={(state) => {
-          setValue('state', state);
+          change({ state });
         }}
         testID="bit-state"
       />
@@ -163,7 +168,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
         label="Shank"
         shank={draft.shank}
         onChange={(shank) => {
-          setValue('shank', shank);
+          change({ shank });
         }}
       />
       {family.solid ? null : (
@@ -175,10 +180,10 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
             placeholder="as the rim"
             mostMm={draft.diameterMm}
             onChangeMm={(mm) => {
-              setValue('barrelDiameterMm', mm);
+              change({ barrelDiameterMm: mm });
             }}
             onClear={() => {
-              setValue('barrelDiameterMm', undefined);
+              change({ barrelDiameterMm: undefined });
             }}
           />
           <Chips
@@ -186,7 +191,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
             chips={SLOT_CHIPS}
             value={draft.slotted === undefined ? undefined : draft.slotted ? 'yes' : 'no'}
             onChange={(answer) => {
-              setValue('slotted', answer === 'yes');
+              change({ slotted: answer === 'yes' });
             }}
           />
         </Row>
@@ -199,7 +204,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           limit={LIMITS.money}
           placeholder={formatMoney(usualPrice(draft))}
           onChange={(value) => {
-            setValue('price', value);
+            change({ price: value });
           }}
           testID="bit-price"
         />
@@ -211,10 +216,10 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           mostMm={20}
           anySign
           onChangeMm={(mm) => {
-            setValue('runOutMm', Math.max(0, mm));
+            change({ runOutMm: Math.max(0, mm) });
           }}
           onClear={() => {
-            setValue('runOutMm', undefined);
+            change({ runOutMm: undefined });
           }}
         />
       </Row>
@@ -224,7 +229,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           label="Supplier"
           value={draft.supplier ?? ''}
           onChangeText={(text) => {
-            setValue('supplier', text === '' ? undefined : text);
+            change({ supplier: text === '' ? undefined : text });
           }}
           testID="bit-supplier"
         />
@@ -233,7 +238,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
           label="Batch"
           value={draft.batch ?? ''}
           onChangeText={(text) => {
-            setValue('batch', text === '' ? undefined : text);
+            change({ batch: text === '' ? undefined : text });
           }}
         />
       </Row>

@@ -181,3 +181,22 @@ it('adds an adapter with both its ends', async () => {
   });
   expect(changes(log)[0]?.path).toMatch(/^\/kit\/couplings\//);
 });
+
+it('puts a bit that someone else changed together with what was typed, and asks about the same', async () => {
+  const theirs = { ...BITS[0], supplier: 'Other shop', version: 9 };
+  let puts = 0;
+  const log = fakeApi(({ method, path, body }) => {
+    if (method !== 'PUT' || !path.startsWith('/bits/')) return undefined;
+    puts += 1;
+    if (puts === 1)
+      return { status: 409, body: { code: 'conflict', detail: '', status: 409, current: theirs } };
+    return { status: 200, body: { ...body, id: 'b1', updatedAt: 't', version: 10 } };
+  });
+  await open(log);
+  fireEvent.press(screen.getByText('Cup saw 22'));
+  fireEvent.changeText(await screen.findByTestId('bit-name'), 'Best cup saw');
+  fireEvent.press(screen.getByTestId('kit-save'));
+  await waitFor(() => expect(puts).toBe(2));
+  const sent = log.filter(({ method }) => method === 'PUT').at(-1)?.body;
+  expect(sent).toMatchObject({ name: 'Best cup saw', supplier: 'Other shop', version: 9 });
+});

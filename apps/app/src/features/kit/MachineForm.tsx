@@ -6,16 +6,15 @@ import {
   MACHINE_KINDS,
   type MachineKind,
 } from '@nucleon/core/machines/machineKinds';
-import { useForm, useWatch } from 'react-hook-form';
 import { useState } from 'react';
-import { v7 as newId } from 'uuid';
-import { putMachine } from '../../api/kit';
+import { putMachine, restoreMachine } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { NumberBox } from '../../ui/NumberBox';
 import { TextBox } from '../../ui/TextBox';
 import { KitFormShell } from './KitFormShell';
 import { MachineRoomFields } from './MachineRoomFields';
 import { readSpeeds, showSpeeds } from './machineSpeeds';
+import { useKitDraft } from './useKitDraft';
 
 interface MachineFormProps {
   readonly machine?: StoredMachine;
@@ -29,8 +28,15 @@ const NEW_MACHINE: Draft = { name: '', kind: 'cordless-drill' };
 
 /** The kind is enough; own speeds and torque where they are known. */
 export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
-  const { control, setValue } = useForm<Draft>({ defaultValues: machine ?? NEW_MACHINE });
-  const draft = useWatch({ control }) as Draft & Partial<StoredMachine>;
+  const kit = useKitDraft<Draft, StoredMachine>({
+    kind: 'machine',
+    stored: machine ?? null,
+    fresh: NEW_MACHINE,
+    put: putMachine,
+    restore: restoreMachine,
+    onDone,
+  });
+  const { value: draft, change } = kit;
   const [typedSpeeds, setTypedSpeeds] = useState<string | null>(null);
   const kind: MachineKind = MACHINE_KINDS[draft.kind];
   const name = draft.name.trim() || kind.name;
@@ -42,17 +48,11 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
     !readSpeeds(typedSpeeds)
       ? `“${typedSpeeds}” will not do: steps such as 280, 480, 750 or a range such as 600-8500.`
       : undefined;
-  const save = (): Promise<StoredMachine> => {
-    const { id = newId(), updatedAt: _at, version = 0, ...fields } = draft;
-    const known = Object.fromEntries(
-      Object.entries<unknown>(fields).filter(([, value]) => value !== undefined),
-    ) as unknown as Draft;
-    return putMachine(id, { ...known, name, version });
-  };
   return (
     <KitFormShell
+      draft={kit}
       canSave={speedsFault === undefined}
-      save={save}
+      save={() => kit.save({ name })}
       onDone={onDone}
       onDelete={onDelete}
       putAway={
@@ -70,8 +70,7 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
         chips={MACHINE_KIND_IDS.map((id) => ({ value: id, label: MACHINE_KINDS[id].name }))}
         value={draft.kind}
         onChange={(one) => {
-          setValue('kind', one);
-          setValue('speeds', undefined);
+          change({ kind: one, speeds: undefined });
           setTypedSpeeds(null);
         }}
         testID="machine-kind"
@@ -81,7 +80,7 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
         value={draft.name}
         placeholder={name}
         onChangeText={(text) => {
-          setValue('name', text);
+          change({ name: text });
         }}
         testID="machine-name"
       />
@@ -91,7 +90,7 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
         onChangeText={(text) => {
           setTypedSpeeds(text);
           const speeds = readSpeeds(text);
-          if (speeds) setValue('speeds', speeds);
+          if (speeds) change({ speeds });
         }}
         fault={speedsFault}
         note="Steps with commas between, or lowest-highest."
@@ -103,14 +102,14 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
         placeholder={String(kind.stallTorqueNm)}
         limit={LIMITS.torqueNm}
         onChange={(value) => {
-          setValue('stallTorqueNm', value);
+          change({ stallTorqueNm: value });
         }}
       />
       <MachineRoomFields
         draft={draft}
         kind={kind}
         onChange={(field, value) => {
-          setValue(field, value as never);
+          change({ [field]: value });
         }}
       />
     </KitFormShell>

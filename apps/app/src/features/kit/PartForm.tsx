@@ -9,9 +9,7 @@ import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/coolants/co
 import { APART_WAYS, APART_WORDS } from '@nucleon/core/couplings/apart';
 import { COUPLING_KINDS } from '@nucleon/core/documents/choices';
 import { SUPPORT_IDS, SUPPORTS, type SupportId } from '@nucleon/core/supports/supports';
-import { useState } from 'react';
-import { v7 as newId } from 'uuid';
-import { putPart, type StoredPart } from '../../api/kit';
+import { putPart, restorePart, type StoredPart } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
@@ -19,6 +17,7 @@ import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { HolderField } from './HolderField';
 import { KitFormShell } from './KitFormShell';
+import { useKitDraft, type KitContent } from './useKitDraft';
 import { COUPLING_WORDS, GUIDE_WORDS } from './partSorts';
 import { ShankField } from './ShankField';
 
@@ -67,32 +66,23 @@ interface PartFormProps {
 
 /** A coupling, backing, guide or way of wetting. */
 export function PartForm({ sort, part, onDone, onDelete }: PartFormProps) {
-  const [draft, setDraft] = useState<PartDraft>(() => (part ? { ...part } : FRESH[sort]));
-  const change: Change = (one) => {
-    setDraft((last) => ({ ...last, ...one }));
-  };
+  const kit = useKitDraft<PartDraft, KitContent<PartDraft>>({
+    kind: sort,
+    stored: part as KitContent<PartDraft> | null,
+    fresh: FRESH[sort],
+    put: (id, body) => putPart(sort, id, body) as unknown as Promise<KitContent<PartDraft>>,
+    restore: (id) => restorePart(sort, id),
+    onDone,
+  });
+  const { value: draft, change } = kit;
   const kind = draft.kind ?? '';
   const usualName = KINDS[sort].find((chip) => chip.value === kind)?.label ?? 'Part';
-  const save = (): Promise<StoredPart> => {
-    const {
-      id = newId(),
-      version = 0,
-      updatedAt: _at,
-      ...fields
-    } = draft as PartDraft & {
-      id?: string;
-      version?: number;
-    };
-    const known = Object.fromEntries(
-      Object.entries(fields).filter(([, value]) => value !== undefined),
-    );
-    return putPart(sort, id, { ...known, name: draft.name?.trim() || usualName, version });
-  };
   const note = NOTES[sort](kind);
   return (
     <KitFormShell
+      draft={kit}
       canSave
-      save={save}
+      save={() => kit.save({ name: draft.name?.trim() || usualName })}
       onDone={onDone}
       onDelete={onDelete}
       putAway={

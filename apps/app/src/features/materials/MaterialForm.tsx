@@ -7,6 +7,7 @@ import {
 } from '@nucleon/core/materials/columns';
 import type { Material, MaterialColumn } from '@nucleon/core/documents/material';
 import { provenance } from '@nucleon/core/materials/provenance';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putMaterials } from '../../api/jobs';
 import { Chips } from '../../ui/Chips';
@@ -38,6 +39,7 @@ const WEAR = [
 
 /** Every column of a material, with its unit and where the starting value comes from. */
 export function MaterialForm({ job, material, onDone }: MaterialFormProps) {
+  const client = useQueryClient();
   const [draft, setDraft] = useState(material);
   const change = (more: Partial<Material>): void => {
     setDraft((last) => ({ ...last, ...more }));
@@ -49,7 +51,11 @@ export function MaterialForm({ job, material, onDone }: MaterialFormProps) {
   return (
     <KitFormShell
       canSave={draft.name.trim() !== ''}
-      save={() => store([...others, { ...draft, name: draft.name.trim() }])}
+      save={async () => {
+        await store([...others, { ...draft, name: draft.name.trim() }]);
+        await client.invalidateQueries();
+        onDone();
+      }}
       onDone={onDone}
       onDelete={
         isNew
