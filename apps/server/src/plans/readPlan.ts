@@ -9,7 +9,7 @@ import { drillCaseOf, loadHole, type LoadedJob } from '../documents/loadJob';
 import { loadKit, type LoadedKit } from '../documents/loadKit';
 import type { ServerContext } from '../serverContext';
 import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
-import { makingsOf, planHoles } from './planHoles';
+import { makingsOf, planHoles, type Planned } from './planHoles';
 
 /** So many plans are made for one reading of a list, some milliseconds each; the others at the next. */
 const MOST_PLANNED = 200;
@@ -19,6 +19,8 @@ export interface Headlines {
   readonly of: ReadonlyMap<string, PlanHeadline>;
   readonly faulty: ReadonlyMap<string, readonly Fault[]>;
 }
+
+const NOTHING_DUE: Planned = { rows: [], faulty: new Map() };
 
 /** The plans’ headlines; those that are stale or missing are made first, as many as a request has time for. */
 export async function headlinesOf(source: DataSource, loaded: LoadedJob): Promise<Headlines> {
@@ -31,9 +33,12 @@ export async function headlinesOf(source: DataSource, loaded: LoadedJob): Promis
     .getMany();
   const due = staleHoles(loaded, kit, stored);
   const waiting = new Set(due.slice(MOST_PLANNED).map(({ id }) => id));
-  const { rows, faulty } = await transact(source, (manager) =>
-    planHoles(manager, { ...loaded, holes: due.slice(0, MOST_PLANNED) }, kit),
-  );
+  const { rows, faulty } =
+    due.length === 0
+      ? NOTHING_DUE
+      : await transact(source, (manager) =>
+          planHoles(manager, { ...loaded, holes: due.slice(0, MOST_PLANNED) }, kit),
+        );
   const of = new Map(
     [...stored, ...rows]
       .filter(({ holeId }) => !waiting.has(holeId) && !faulty.has(holeId))
