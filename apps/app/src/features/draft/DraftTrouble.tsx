@@ -50,7 +50,7 @@ export function DraftTrouble<T>({
         <Notice
           level="stop"
           title="Changed elsewhere"
-          text="Someone changed the same after you opened it. All else is put together already. Choose which of these to keep; Undo gives the other."
+          text="Someone changed the same after you opened this. Everything else of yours and theirs is kept. Choose one; Undo gives the other."
           testID="conflict"
         >
           <Clashes clashes={save.clashes} nameOf={nameOf} />
