@@ -21,11 +21,7 @@ export function useRestore() {
   return useMutation({
     mutationFn: ({ kind, id }: Pick<BinItem, 'kind' | 'id'>) =>
       fetchJson<null>(`/${PATHS[kind]}/${id}/restore`, { method: 'POST' }),
-    onSuccess: () =>
-      Promise.all(
-        [keys.bin(), keys.jobs(), keys.job()].map((queryKey) =>
-          client.invalidateQueries({ queryKey }),
-        ),
-      ),
+    // Lists, layouts and the rooms of what came back may all be others now.
+    onSuccess: () => client.invalidateQueries(),
   });
 }

@@ -6,6 +6,8 @@ import request from 'supertest';
 import { AbstractLogger } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { openTestServer, type TestServer } from '../testServer';
+import { KINDS } from './documentKinds';
+import { insertAll } from './repository';
 
 let server: TestServer;
 let jobId: string;
@@ -130,6 +132,18 @@ it('saves a hole in at most five questions to the database', async () => {
   await call('put', holePath(newId()), { ...hole, xMm: 200, version: 0 }).expect(200);
   server.source.setOptions({ logging: false });
   expect(counter.asked.length / 2).toBeLessThanOrEqual(5);
+});
+
+it('writes documents that together are longer than one statement may be', async () => {
+  const rows = Array.from({ length: 40 }, () => ({
+    id: newId(),
+    fileId: null,
+    parentId: pieceId,
+    position: 9,
+    document: { ...hole, depth: { kind: 'through' as const }, own: 'x'.repeat(1024 * 1024) },
+  }));
+  await server.source.transaction((manager) => insertAll(manager, 'hole', rows, new Date()));
+  expect(await server.source.manager.countBy(KINDS.hole.entity, { position: 9 })).toBe(40);
 });
 
 describe('many at once', () => {

@@ -67,7 +67,7 @@ export async function insertAll<K extends DocumentKind>(
     version: 1,
     updatedAt: now,
   }));
-  for (const some of inBatches(fresh))
+  for (const some of inPackets(fresh))
     await manager.insert(
       KINDS[kind].entity,
       some.map((row) => stored(kind, row)),
@@ -81,7 +81,7 @@ async function overwrite<K extends DocumentKind>(
   kind: K,
   rows: readonly DocumentRow<K>[],
 ): Promise<void> {
-  for (const some of inBatches(rows))
+  for (const some of inPackets(rows))
     await manager.upsert(
       KINDS[kind].entity,
       some.map((row) => stored(kind, row)),
@@ -131,7 +131,7 @@ export async function putAll<K extends DocumentKind>(
     return had ? { ...afterPut(kind, had, put, now), isNew: false } : firstRow(put, now);
   });
   const changed = written.filter((one) => one.changed);
-  for (const some of inBatches(changed.filter(({ isNew }) => isNew)))
+  for (const some of inPackets(changed.filter(({ isNew }) => isNew)))
     await manager.insert(
       KINDS[kind].entity,
       some.map(({ row }) => stored(kind, row)),
@@ -197,9 +197,28 @@ export const goneProblem = <K extends DocumentKind>(kind: K, row: DocumentRow<K>
     { current: shown(kind, row) },
   );
 
+/** A statement is at most this long, well under what MariaDB takes in one packet. */
+const LONGEST_STATEMENT = 4 * 1024 * 1024;
+
+/** Rows in parts that are neither too many nor too long for one statement. */
+export function* inPackets<T>(rows: readonly T[]): Generator<readonly T[]> {
+  let some: T[] = [];
+  let length = 0;
+  for (const row of rows) {
+    const own = JSON.stringify(row).length;
+    if (some.length === AT_ONCE || (some.length > 0 && length + own > LONGEST_STATEMENT)) {
+      yield some;
+      [some, length] = [[], 0];
+    }
+    some.push(row);
+    length += own;
+  }
+  if (some.length > 0) yield some;
+}
+
 /** A list in parts no statement chokes on. */
-export function* inBatches<T>(all: readonly T[], size = AT_ONCE): Generator<readonly T[]> {
-  for (let from = 0; from < all.length; from += size) yield all.slice(from, from + size);
+export function* inBatches<T>(all: readonly T[]): Generator<readonly T[]> {
+  for (let from = 0; from < all.length; from += AT_ONCE) yield all.slice(from, from + AT_ONCE);
 }
 
 /** The next version of rows, whatever they held before and deleted or not: what a run or the demo brings. */

@@ -53,7 +53,7 @@ const stamp = ({ version, updatedAt }: DocumentRow): Versioned => ({
 export const holeOf = (row: DocumentRow<'hole'>): Hole => withId(row);
 export const pieceOf = (row: DocumentRow<'piece'>): Piece => withId(row);
 
-export const jobWithMaterials = (row: DocumentRow<'job'>): JobWithMaterials => ({
+const jobWithMaterials = (row: DocumentRow<'job'>): JobWithMaterials => ({
   ...row.document.job,
   id: row.id,
   ...stamp(row),

@@ -9,7 +9,7 @@ import { lockKit, noteKitChange } from '../database/locks';
 import { transact } from '../database/transact';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { refuseClashes } from '../documents/checkAlone';
-import { KINDS, type DocumentRow, type StoredRow } from '../documents/documentKinds';
+import { isPartSort, KINDS, type DocumentRow, type StoredRow } from '../documents/documentKinds';
 import { find, findOne, put, putAll } from '../documents/repository';
 import { documentOf, shown, SHOWN } from '../documents/shown';
 import { checkedBody, idParam } from '../http/body';
@@ -48,7 +48,7 @@ const checkNewBits = validator(newBits);
 
 /** Rows of this kind, of a table that others share. */
 const only = (kind: KitKind): FindOptionsWhere<StoredRow> =>
-  KIT_PART_SORTS.some((sort) => sort === kind) ? { sort: kind } : {};
+  isPartSort(kind) ? { sort: kind } : {};
 
 /** What is owned: bits, machines and all that goes with them. */
 export function kitRoutes(context: ServerContext): Router {

@@ -7,11 +7,8 @@ import { METRIC } from '@nucleon/core/units/unitSystem';
 import { In, type EntityManager } from 'typeorm';
 import { drillCaseOf, type JobRow, type LoadedJob } from '../documents/loadJob';
 import type { LoadedKit } from '../documents/loadKit';
-import { inBatches } from '../documents/repository';
+import { inBatches, inPackets } from '../documents/repository';
 import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
-
-/** A plan is some 50 kB: so many go to the database in one statement. */
-const AT_ONCE = 40;
 
 /** What came of planning holes: a plan each, or what is wrong with it. */
 export interface Planned {
@@ -56,8 +53,7 @@ export async function planHoles(
   }
   // In one order, so that two who store the same plans do not wait for each other.
   rows.sort((a, b) => (a.holeId < b.holeId ? -1 : 1));
-  for (const some of inBatches(rows, AT_ONCE))
-    await manager.upsert(holePlanEntity, [...some], ['holeId']);
+  for (const some of inPackets(rows)) await manager.upsert(holePlanEntity, [...some], ['holeId']);
   for (const some of inBatches([...faulty.keys()]))
     await manager.delete(holePlanEntity, { holeId: In([...some]) });
   return { rows, faulty };
