@@ -1,5 +1,5 @@
 const { dirname } = require('node:path');
-const expo = require('jest-expo/ios/jest-preset');
+const expo = require('jest-expo/web/jest-preset');
 
 const preset = { ...expo };
 delete preset.watchPlugins;
@@ -14,6 +14,7 @@ const modulesCore = dirname(
 module.exports = {
   ...preset,
   displayName: 'app',
+  testEnvironment: '<rootDir>/jest.environment.cjs',
   rootDir: __dirname,
   roots: ['<rootDir>/src'],
   setupFilesAfterEnv: [...(preset.setupFilesAfterEnv ?? []), '<rootDir>/jest.setup.cjs'],

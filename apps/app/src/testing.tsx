@@ -1,6 +1,6 @@
 import { TamaguiProvider } from '@tamagui/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react-native';
+import { fireEvent, render } from '@testing-library/react';
 import type { ReactElement, ReactNode } from 'react';
 import { config } from './ui/tamagui.config';
 
@@ -17,3 +17,6 @@ export function Around({ children }: { readonly children: ReactNode }) {
 }
 
 export const show = (element: ReactElement) => render(element, { wrapper: Around });
+
+/** Writes `value` into a box, in place of what stands there. */
+export const typeIn = (box: Element, value: string) => fireEvent.change(box, { target: { value } });

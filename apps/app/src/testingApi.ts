@@ -101,8 +101,23 @@ const page = (items: readonly unknown[]) => ({
   total: items.length,
 });
 
+/** What the piece and its holes are once a layout is written. */
+function writtenLayout(body: Sent['body']) {
+  const sent = (body?.['holes'] ?? []) as readonly StoredHole[];
+  return {
+    job: DETAIL.job,
+    piece: PIECE,
+    holes: [HOLE].map((hole) => {
+      const changed = sent.find(({ id }) => id === hole.id);
+      return changed ? { ...hole, ...changed, version: hole.version + 1 } : hole;
+    }),
+  };
+}
+
 /** What a sound server says of the job above; a PUT comes back with the next version. */
 function soundAnswer({ method, path, body }: Sent): { status: number; body: unknown } {
+  if (method === 'PUT' && path.endsWith('/layout'))
+    return { status: 200, body: writtenLayout(body) };
   if (method === 'PUT')
     return {
       status: 200,
@@ -123,7 +138,7 @@ function soundAnswer({ method, path, body }: Sent): { status: number; body: unkn
     '/machines': page(MACHINES),
     '/house': { version: 0 },
     '/kit/parts': NO_PARTS,
-    '/pieces/p1/layout': { job: DETAIL.job, piece: PIECE, holes: [HOLE] },
+    '/pieces/p1/layout': writtenLayout(undefined),
     '/jobs/j1/export': { format: 'nucleon-job' },
   };
   const found = known[path.split('?')[0] ?? ''];
@@ -152,7 +167,6 @@ export function fakeApi(own: Answer = () => undefined): Sent[] {
     if (status === 0) return Promise.reject(new TypeError('network'));
     return Promise.resolve({ status, ok: status < 400, json: () => Promise.resolve(body) });
   }) as unknown as typeof fetch;
-  globalThis.document = { title: '' } as unknown as Document;
   return log;
 }
 
@@ -166,7 +180,7 @@ export const ownThreadPlanner: Planner = {
     const name = task === 'bentPlan' ? 'plan' : task;
     const run = TASKS[name] as (asked: typeof input) => ReturnType<(typeof TASKS)[typeof task]>;
     void Promise.resolve().then(() => {
-      if (wanted) answered({ id: 0, kind: 'answered', outcome: run(input) });
+      if (wanted) answered(run(input));
     });
     return () => {
       wanted = false;

@@ -1,10 +1,7 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import { workerPlanner, type Planner } from './planner';
+import { openPlanWorker, workerPlanner, type Planner } from './planner';
 
 const PlannerContext = createContext<Planner | null>(null);
-
-const openWorker = (): Planner =>
-  workerPlanner(new Worker(new URL('./plan.worker', import.meta.url)));
 
 /** One plan worker for the whole app; tests give their own planner. */
 export function PlannerProvider({
@@ -14,7 +11,7 @@ export function PlannerProvider({
   readonly planner?: Planner;
   readonly children: ReactNode;
 }) {
-  const [own] = useState(() => planner ?? openWorker());
+  const [own] = useState(() => planner ?? workerPlanner(openPlanWorker()));
   useEffect(
     () => () => {
       own.close();

@@ -1,17 +1,24 @@
-import { askFiles } from './files';
-import type { FilesReply, FilesRequest } from './filesProtocol';
+import { askFiles, type FilesWorker } from './files';
+import type { FileOutcome, OnPage } from './fileTasks';
 
-const request: FilesRequest = { kind: 'read', bytes: new Uint8Array(), name: 'plate.dxf' };
+const plate = { bytes: new Uint8Array(), name: 'plate.dxf' };
 
 /** A worker whose answers the test gives by hand. */
 function heldWorker() {
-  const worker = {
-    onmessage: null as ((event: { data: FilesReply }) => void) | null,
-    onerror: null as (() => void) | null,
-    postMessage: jest.fn(),
-    terminate: jest.fn(),
-  };
-  return { worker, open: () => worker as unknown as Worker };
+  const end = jest.fn();
+  const held: {
+    answer: (outcome: FileOutcome<'readDrawing'>) => void;
+    breakDown: () => void;
+    onPage: OnPage;
+  } = { answer: () => undefined, breakDown: () => undefined, onPage: () => undefined };
+  const run = jest.fn((_task, _input, onPage: OnPage) => {
+    held.onPage = onPage;
+    return new Promise((resolve, reject) => {
+      held.answer = resolve;
+      held.breakDown = reject;
+    });
+  });
+  return { held, run, end, open: () => ({ run, end }) as unknown as FilesWorker };
 }
 
 afterEach(() => {
@@ -19,36 +26,35 @@ afterEach(() => {
 });
 
 it('asks, passes pages on, gives the answer and ends the worker', async () => {
-  const { worker, open } = heldWorker();
+  const { held, run, end, open } = heldWorker();
   const pages: number[] = [];
-  const { done } = askFiles(request, (page) => pages.push(page), open);
-  expect(worker.postMessage).toHaveBeenCalledWith(request);
-  worker.onmessage?.({ data: { kind: 'page', done: 1, of: 2 } });
-  worker.onmessage?.({ data: { kind: 'refused', message: 'No.' } });
+  const { done } = askFiles('readDrawing', plate, (page) => pages.push(page), open);
+  expect(run).toHaveBeenCalledWith('readDrawing', plate, expect.any(Function));
+  held.onPage(1, 2);
+  held.answer({ kind: 'refused', message: 'No.' });
   await expect(done).resolves.toEqual({ kind: 'refused', message: 'No.' });
   expect(pages).toEqual([1]);
-  expect(worker.terminate).toHaveBeenCalled();
+  expect(end).toHaveBeenCalled();
 });
 
 it('leaves a drawing that takes longer than two seconds', async () => {
   jest.useFakeTimers();
-  const { worker, open } = heldWorker();
-  const { done } = askFiles(request, undefined, open);
+  const { end, open } = heldWorker();
+  const { done } = askFiles('readDrawing', plate, undefined, open);
   jest.advanceTimersByTime(2001);
   await expect(done).resolves.toMatchObject({
     kind: 'refused',
     message: expect.stringContaining('plate.dxf') as string,
   });
-  expect(worker.terminate).toHaveBeenCalled();
+  expect(end).toHaveBeenCalled();
 });
 
 it('can be cancelled, and survives a worker that breaks', async () => {
-  const first = heldWorker();
-  const asked = askFiles(request, undefined, first.open);
+  const asked = askFiles('readDrawing', plate, undefined, heldWorker().open);
   asked.cancel();
   await expect(asked.done).resolves.toEqual({ kind: 'refused', message: 'Cancelled.' });
-  const second = heldWorker();
-  const broken = askFiles(request, undefined, second.open);
-  second.worker.onerror?.();
+  const { held, open } = heldWorker();
+  const broken = askFiles('readDrawing', plate, undefined, open);
+  held.breakDown();
   await expect(broken.done).resolves.toMatchObject({ kind: 'refused' });
 });

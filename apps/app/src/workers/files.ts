@@ -1,59 +1,86 @@
-import type { FilesReply, FilesRequest } from './filesProtocol';
+import { proxy, wrap } from 'comlink';
+import type { FileInput, FileOutcome, FileTaskName, OnPage, Refused, Written } from './fileTasks';
 
 /** A drawing that takes longer than this to read is left: it is not one piece's edge and holes. */
 const READ_WITHIN_MS = 2000;
 const WRITE_WITHIN_MS = 60_000;
 
-export interface FilesJob {
-  readonly done: Promise<FilesReply>;
+export interface FilesJob<T extends FileTaskName> {
+  readonly done: Promise<FileOutcome<T>>;
   readonly cancel: () => void;
 }
 
-const openWorker = (): Worker => new Worker(new URL('./files.worker', import.meta.url));
+/** One worker that does one thing and is ended. */
+export interface FilesWorker {
+  readonly run: <T extends FileTaskName>(
+    task: T,
+    input: FileInput<T>,
+    onPage: OnPage,
+  ) => Promise<FileOutcome<T>>;
+  readonly end: () => void;
+}
+
+function openWorker(): FilesWorker {
+  const worker = new Worker(new URL('./files.worker', import.meta.url));
+  const fallen = new Promise<never>((_, reject) => {
+    worker.onerror = reject;
+  });
+  const remote = wrap<Pick<FilesWorker, 'run'>>(worker);
+  return {
+    // What comes back is what the task of that name returns.
+    run: (task, input, onPage) =>
+      Promise.race([remote.run(task, input, proxy(onPage)) as Promise<never>, fallen]),
+    end: () => {
+      worker.terminate();
+    },
+  };
+}
+
+export const blobOf = ({ bytes, mime }: Written): Blob =>
+  new Blob([bytes as BlobPart], { type: mime });
+
+const refused = (message: string): Refused => ({ kind: 'refused', message });
 
 /**
  * Asks a worker of its own, which is ended when it has answered, is cancelled or takes too long: a
  * hostile file hangs nothing but itself.
  */
-export function askFiles(
-  request: FilesRequest,
-  onPage: (done: number, of: number) => void = () => undefined,
-  open: () => Worker = openWorker,
-): FilesJob {
+export function askFiles<T extends FileTaskName>(
+  task: T,
+  input: FileInput<T>,
+  onPage: OnPage = () => undefined,
+  open: () => FilesWorker = openWorker,
+): FilesJob<T> {
   const worker = open();
+  const reads = 'name' in input;
   let cancel = (): void => undefined;
-  const done = new Promise<FilesReply>((resolve) => {
-    const end = (reply: FilesReply): void => {
-      clearTimeout(timer);
-      worker.terminate();
-      resolve(reply);
-    };
-    cancel = () => {
-      end({ kind: 'refused', message: 'Cancelled.' });
-    };
+  const given = new Promise<FileOutcome<T>>((resolve) => {
     const timer = setTimeout(
       () => {
-        end({
-          kind: 'refused',
-          message:
-            'name' in request
-              ? `“${request.name}” took longer than ${READ_WITHIN_MS / 1000} s to read and was left. Save less in one file.`
+        resolve(
+          refused(
+            reads
+              ? `“${input.name}” took longer than ${READ_WITHIN_MS / 1000} s to read and was left. Save less in one file.`
               : 'Writing it took too long and was stopped.',
-        });
+          ),
+        );
       },
-      'name' in request ? READ_WITHIN_MS : WRITE_WITHIN_MS,
+      reads ? READ_WITHIN_MS : WRITE_WITHIN_MS,
     );
-    worker.onmessage = ({ data }: MessageEvent<FilesReply>) => {
-      if (data.kind === 'page') onPage(data.done, data.of);
-      else end(data);
+    cancel = () => {
+      resolve(refused('Cancelled.'));
     };
-    worker.onerror = () => {
-      end({ kind: 'refused', message: 'It could not be read or written here.' });
-    };
-    worker.postMessage(request);
+    worker
+      .run(task, input, onPage)
+      .then(resolve, () => {
+        resolve(refused('It could not be read or written here.'));
+      })
+      .finally(() => {
+        clearTimeout(timer);
+      });
   });
   return {
-    done,
+    done: given.finally(worker.end),
     cancel: () => {
       cancel();
     },

@@ -1,70 +1,92 @@
+import { wrap } from 'comlink';
 import type { TaskInput, TaskName, TaskOutcome } from './tasks';
 
 /** These are answered in a few milliseconds and go before whatever waits. */
 const QUICK: ReadonlySet<TaskName> = new Set(['plan', 'windowPoint']);
 
-/** One thing asked of the worker; the newest id wins. */
-export interface TaskRequest<T extends TaskName = TaskName> {
-  readonly id: number;
-  readonly task: T;
-  readonly input: TaskInput<T>;
+/** What the worker offers. */
+export interface PlanWorker {
+  readonly run: <T extends TaskName>(task: T, input: TaskInput<T>) => Promise<TaskOutcome<T>>;
+  readonly end: () => void;
 }
-
-export type TaskReply<T extends TaskName = TaskName> =
-  | { readonly id: number; readonly kind: 'answered'; readonly outcome: TaskOutcome<T> }
-  | { readonly id: number; readonly kind: 'broken'; readonly message: string };
 
 /** Something that answers what is asked of it: the worker in the browser, the core itself in tests. */
 export interface Planner {
+  /**
+   * @param broken it could not be worked out from this input
+   * @returns takes the question back
+   */
   readonly ask: <T extends TaskName>(
     task: T,
     input: TaskInput<T>,
-    answered: (reply: TaskReply<T>) => void,
+    answered: (outcome: TaskOutcome<T>) => void,
+    broken?: () => void,
   ) => () => void;
   readonly close: () => void;
 }
 
+export function openPlanWorker(): PlanWorker {
+  const worker = new Worker(new URL('./plan.worker', import.meta.url));
+  const remote = wrap<Pick<PlanWorker, 'run'>>(worker);
+  return {
+    // What comes back is what the task of that name returns.
+    run: (task, input) => remote.run(task, input) as Promise<never>,
+    end: () => {
+      worker.terminate();
+    },
+  };
+}
+
+interface Waiting {
+  readonly task: TaskName;
+  /** Does it, and tells the asker if it is wanted still. */
+  readonly work: (isWanted: () => boolean) => Promise<void>;
+}
+
 /**
  * A planner on a web worker, which is given one thing at a time: what is no longer wanted before its
- * turn is never worked out, and what is quick goes before what is slow. Replies reach only the asker
+ * turn is never worked out, and what is quick goes before what is slow. Answers reach only the asker
  * that still waits for them.
  */
-export function workerPlanner(worker: Worker): Planner {
-  const waiting: (TaskRequest & { readonly answered: (reply: TaskReply) => void })[] = [];
-  let busy: (typeof waiting)[number] | null = null;
-  let wanted = true;
-  let lastId = 0;
+export function workerPlanner(worker: PlanWorker): Planner {
+  const waiting: Waiting[] = [];
+  const dropped = new WeakSet<Waiting>();
+  let busy = false;
   const next = (): void => {
     if (busy) return;
     const quick = waiting.findIndex(({ task }) => QUICK.has(task));
     const [chosen] = waiting.splice(Math.max(quick, 0), 1);
     if (!chosen) return;
-    busy = chosen;
-    wanted = true;
-    const { id, task, input } = chosen;
-    worker.postMessage({ id, task, input });
-  };
-  worker.onmessage = ({ data }: MessageEvent<TaskReply>) => {
-    const done = busy;
-    busy = null;
-    if (done?.id === data.id && wanted) done.answered(data);
-    next();
+    busy = true;
+    void chosen
+      .work(() => !dropped.has(chosen))
+      .finally(() => {
+        busy = false;
+        next();
+      });
   };
   return {
-    ask: (task, input, answered) => {
-      const id = ++lastId;
-      // The reply to an id is of the task that was asked under it.
-      const asked = { id, task, input, answered: answered as (reply: TaskReply) => void };
+    ask: (task, input, answered, broken = () => undefined) => {
+      const asked: Waiting = {
+        task,
+        work: (isWanted) =>
+          worker.run(task, input).then(
+            (outcome) => {
+              if (isWanted()) answered(outcome);
+            },
+            () => {
+              if (isWanted()) broken();
+            },
+          ),
+      };
       waiting.push(asked);
       next();
       return () => {
         const at = waiting.indexOf(asked);
         if (at >= 0) waiting.splice(at, 1);
-        else if (busy === asked) wanted = false;
+        dropped.add(asked);
       };
     },
-    close: () => {
-      worker.terminate();
-    },
+    close: worker.end,
   };
 }

@@ -24,15 +24,20 @@ export function useTask<T extends TaskName>(task: T, input: TaskInput<T> | null)
   const [asked, setAsked] = useState<Asked<T>>({ outcome: null, faults: [], of: null });
   useEffect(() => {
     if (input === null) return undefined;
-    return planner.ask(task, input, (reply) => {
-      setAsked((last) => {
-        if (reply.kind === 'broken') return { ...last, faults: NOT_FROM_THESE };
-        const { outcome } = reply;
-        return outcome.kind === 'faulty'
-          ? { ...last, faults: outcome.faults }
-          : { outcome, faults: [], of: input };
-      });
-    });
+    return planner.ask(
+      task,
+      input,
+      (outcome) => {
+        setAsked((last) =>
+          outcome.kind === 'faulty'
+            ? { ...last, faults: outcome.faults }
+            : { outcome, faults: [], of: input },
+        );
+      },
+      () => {
+        setAsked((last) => ({ ...last, faults: NOT_FROM_THESE }));
+      },
+    );
   }, [planner, task, input]);
   return asked;
 }

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { show } from '../../testing';
 import { fakeApi } from '../../testingApi';
 import { BinScreen } from './BinScreen';
@@ -7,10 +7,6 @@ let mockParams: { jobId?: string } = {};
 jest.mock('expo-router', () => ({
   useLocalSearchParams: () => mockParams,
   useRouter: () => ({ navigate: jest.fn() }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
 }));
 
 const times = { deletedAt: '2026-05-02T09:00:00Z', emptiedAt: '2026-06-01T09:00:00Z' };
@@ -26,7 +22,7 @@ it('brings back what was deleted from a job, and says until when it can', async 
   show(<BinScreen />);
   expect(await screen.findByText('Arbor')).toBeTruthy();
   expect(screen.getByText(/Hole of Dial, deleted 2 May, kept until 1 Jun/)).toBeTruthy();
-  fireEvent.press(screen.getByTestId('restore-hole'));
+  fireEvent.click(screen.getByTestId('restore-hole'));
   expect(await screen.findByText('The bin is empty')).toBeTruthy();
   expect(log.map(({ path }) => path)).toContain('/holes/h1/restore');
 });
@@ -43,6 +39,6 @@ it('says what kept a thing from coming back', async () => {
     };
   });
   show(<BinScreen />);
-  fireEvent.press(await screen.findByTestId('restore-job'));
+  fireEvent.click(await screen.findByTestId('restore-job'));
   await waitFor(() => expect(screen.getByText('There is no job “j”.')).toBeTruthy());
 });

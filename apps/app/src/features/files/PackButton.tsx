@@ -3,7 +3,7 @@ import FileText from 'lucide-react-native/icons/file-text';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { fileName, saveFile } from '../../ui/saveFile';
-import { askFiles } from '../../workers/files';
+import { askFiles, blobOf } from '../../workers/files';
 import { useUnits } from '../display/displayStore';
 
 interface PackButtonProps {
@@ -32,8 +32,8 @@ export function PackButton({
     onSaid('Drawing…');
     try {
       const reply = await askFiles(
+        'writePack',
         {
-          kind: 'write-pack',
           job: await asked(),
           cardsOnly,
           paper: units.length === 'inch' ? 'letter' : 'a4',
@@ -45,9 +45,9 @@ export function PackButton({
       ).done;
       if (reply.kind === 'written') {
         const saved = `${fileName(name, 'hole')}.pdf`;
-        saveFile(saved, new Blob([reply.bytes as BlobPart], { type: reply.mime }));
+        saveFile(saved, blobOf(reply));
         onSaid(`Saved as ${saved}.`);
-      } else onSaid(reply.kind === 'refused' ? reply.message : '');
+      } else onSaid(reply.message);
     } catch (error) {
       onSaid(error instanceof Error ? error.message : 'It could not be drawn.');
     }

@@ -44,13 +44,11 @@ export function ReadPanel({ onTake }: { readonly onTake: (piece: TakenPiece) => 
     setOpened(null);
     setSaid(`Reading “${file.name}”…`);
     const bytes = new Uint8Array(await file.arrayBuffer());
-    const reply = await askFiles({ kind: 'read', bytes, name: file.name }).done;
+    const outcome = await askFiles('readDrawing', { bytes, name: file.name }).done;
     setSaid('');
-    if (reply.kind === 'refused') setTrouble(reply.message);
-    else if (reply.kind === 'read' && reply.outcome.kind === 'refused')
-      setTrouble(reply.outcome.message);
-    else if (reply.kind === 'read' && reply.outcome.kind === 'read') {
-      const { drawn } = reply.outcome;
+    if (outcome.kind === 'refused') setTrouble(outcome.message);
+    else {
+      const { drawn } = outcome;
       setOpened({ name: file.name, drawn });
       setUnit(drawn.mmPerUnit ?? undefined);
       setLayers(drawn.layers.filter((layer) => !HELPER_LAYERS.includes(layer)));

@@ -9,8 +9,8 @@ import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { fileName, saveFile } from '../../ui/saveFile';
 import { Small } from '../../ui/text';
-import { askFiles, type FilesJob } from '../../workers/files';
-import type { DrawnFormat } from '../../workers/filesProtocol';
+import { askFiles, blobOf, type FilesJob } from '../../workers/files';
+import type { DrawnFormat } from '../../workers/fileTasks';
 import { useUnits } from '../display/displayStore';
 
 const PAPER_CHIPS = (Object.entries(PAPERS) as [PaperId, (typeof PAPERS)[PaperId]][]).map(
@@ -32,25 +32,26 @@ export function WritePanel({
   const [side, setSide] = useState<'front' | 'back'>('front');
   const [said, setSaid] = useState('');
   const [busy, setBusy] = useState(false);
-  const job = useRef<FilesJob | null>(null);
+  const job = useRef<FilesJob<'writeDrawing'> | null>(null);
   const write = async (format: DrawnFormat): Promise<void> => {
     setBusy(true);
     setSaid('Drawing…');
     const mirrored = side === 'back';
     job.current = askFiles(
-      { kind: 'write', format, sheet: sheetOf(piece, holes, face), paper, mirrored, units },
+      'writeDrawing',
+      { format, sheet: sheetOf(piece, holes, face), paper, mirrored, units },
       (done, of) => {
         setSaid(`Drawing page ${done} of ${of}…`);
       },
     );
     const reply = await job.current.done;
     setBusy(false);
-    if (reply.kind !== 'written') {
-      setSaid(reply.kind === 'refused' ? reply.message : '');
+    if (reply.kind === 'refused') {
+      setSaid(reply.message);
       return;
     }
     const name = `${fileName(piece.name, 'piece')}${format === 'pdf' && mirrored ? '-back' : ''}.${format}`;
-    saveFile(name, new Blob([reply.bytes as BlobPart], { type: reply.mime }));
+    saveFile(name, blobOf(reply));
     setSaid(
       format === 'pdf'
         ? `Saved as ${name}. Print at 100 %, then measure the bar and the square.`

@@ -1,18 +1,13 @@
 import type { Piece } from '@nucleon/core/documents/piece';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { DETAIL, fakeApi, HOLE, PIECE } from '../../testingApi';
 import type { Editing } from '../hole/editing';
 import { CheckList } from './CheckList';
 import { StopPanel } from './StopPanel';
 import { useGateAnswers } from './useGateAnswers';
-
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
 
 const AT = new Date('2026-05-02T09:00:00Z');
 
@@ -50,7 +45,7 @@ beforeEach(() => {
 
 it('records an answer with its time and what it was given for', () => {
   show(<Panel plan={scene({ glassTreatment: 'unknown' })} />);
-  fireEvent.press(screen.getByTestId('answer-polariser-clear'));
+  fireEvent.click(screen.getByTestId('answer-polariser-clear'));
   expect(changePiece).toHaveBeenCalledWith(
     {
       checks: [
@@ -74,10 +69,10 @@ it('wants a scan in writing before it counts', () => {
     outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2400 },
   });
   show(<Panel plan={wall} />);
-  fireEvent.press(screen.getByTestId('answer-scanned-clear'));
+  fireEvent.click(screen.getByTestId('answer-scanned-clear'));
   expect(changeHole).not.toHaveBeenCalled();
-  fireEvent.changeText(screen.getByTestId('note-hidden-services'), 'Scanner, own, 80 mm');
-  fireEvent.press(screen.getByTestId('record-hidden-services'));
+  typeIn(screen.getByTestId('note-hidden-services'), 'Scanner, own, 80 mm');
+  fireEvent.click(screen.getByTestId('record-hidden-services'));
   expect(changeHole.mock.calls[0]?.[0]).toMatchObject({
     checks: [{ answer: 'scanned-clear', note: 'Scanner, own, 80 mm' }],
   });
@@ -92,7 +87,7 @@ it('offers no answer to a stop that has no way round', () => {
 it('writes an answer for the whole job to the job', async () => {
   const log = fakeApi();
   show(<Panel plan={scene({})} />);
-  fireEvent.press(screen.getByTestId('answer-eyes-covered'));
+  fireEvent.click(screen.getByTestId('answer-eyes-covered'));
   await waitFor(() => {
     expect(log.find((sent) => sent.method === 'PUT')).toMatchObject({
       path: '/jobs/j1',
@@ -104,6 +99,6 @@ it('writes an answer for the whole job to the job', async () => {
 it('says when it could not be stored', async () => {
   fakeApi((sent) => (sent.method === 'PUT' ? { status: 0, body: null } : undefined));
   show(<Panel plan={scene({})} />);
-  fireEvent.press(screen.getByTestId('answer-eyes-covered'));
+  fireEvent.click(screen.getByTestId('answer-eyes-covered'));
   expect(await screen.findByText('The server cannot be reached.')).toBeTruthy();
 });

@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { screen, waitFor, within } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { fakeApi, ownThreadPlanner } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
 import { GuideScreen } from './GuideScreen';
@@ -7,15 +7,6 @@ import { GuideScreen } from './GuideScreen';
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn() }),
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
 }));
 
 it('reckons the guide and puts it into the hole’s setup', async () => {
@@ -25,8 +16,8 @@ it('reckons the guide and puts it into the hole’s setup', async () => {
       <GuideScreen />
     </PlannerProvider>,
   );
-  fireEvent.changeText(await screen.findByTestId('guide-thickness'), '25');
-  fireEvent.changeText(screen.getByTestId('guide-clearance'), '0.5');
+  typeIn(await screen.findByTestId('guide-thickness'), '25');
+  typeIn(screen.getByTestId('guide-clearance'), '0.5');
   // 6 × 0.5/25 and half the play: 0.12 + 0.25.
   expect(within(screen.getByTestId('guide-board')).getByText(/^0.37 mm after 6 mm/)).toBeTruthy();
   await waitFor(() => {
@@ -35,6 +26,6 @@ it('reckons the guide and puts it into the hole’s setup', async () => {
       setup: { hold: 'guided', guide: { kind: 'board', thicknessMm: 25, clearanceMm: 0.5 } },
     });
   });
-  fireEvent.changeText(screen.getByTestId('fall-one-in'), '100');
+  typeIn(screen.getByTestId('fall-one-in'), '100');
   expect(within(screen.getByTestId('fall')).getByText('3 mm under one end of 300 mm')).toBeTruthy();
 });

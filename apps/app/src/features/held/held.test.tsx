@@ -1,6 +1,6 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
-import { show } from '../../testing';
+import { show, typeIn } from '../../testing';
 import {
   BITS,
   DETAIL,
@@ -22,15 +22,6 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn() }),
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
 }));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
-}));
 // The chart's library and the map's gestures run for real in the journeys.
 jest.mock('../water/RimChart', () => ({ __esModule: true, default: () => null }));
 
@@ -47,10 +38,10 @@ it('says what bends, and takes pads, clamps and a board into the plan', async ()
   expect(await screen.findByTestId('held-text')).toHaveTextContent(
     /% of the working limit of 8.8 MPa.*far face/,
   );
-  fireEvent.press(screen.getByTestId('add-pad'));
-  fireEvent.press(screen.getByTestId('add-clamp'));
-  fireEvent.press(screen.getByTestId('add-board'));
-  fireEvent.changeText(screen.getByTestId('twist'), '0.3');
+  fireEvent.click(screen.getByTestId('add-pad'));
+  fireEvent.click(screen.getByTestId('add-clamp'));
+  fireEvent.click(screen.getByTestId('add-board'));
+  typeIn(screen.getByTestId('twist'), '0.3');
   await waitFor(() =>
     expect(lastSetup(log)).toMatchObject({
       support: {
@@ -64,7 +55,7 @@ it('says what bends, and takes pads, clamps and a board into the plan', async ()
   );
   // One pad in a corner does not hold a hole in the middle.
   await waitFor(() => expect(screen.getByTestId('held-text')).toHaveTextContent(/^It tips/));
-  fireEvent.press(screen.getByTestId('whole-bed'));
+  fireEvent.click(screen.getByTestId('whole-bed'));
   await waitFor(() => expect(screen.getByTestId('held-text')).toHaveTextContent(/loses touch/));
 });
 
@@ -72,17 +63,17 @@ it('ranks what it could lie on, and lays it there', async () => {
   const log = showRoom(<HeldScreen />);
   const row = await screen.findByTestId('support-sacrificial-hard');
   expect(within(row).getByText(/Wants a piece as flat as it is/)).toBeTruthy();
-  fireEvent.press(screen.getByTestId('use-support-sacrificial-hard'));
+  fireEvent.click(screen.getByTestId('use-support-sacrificial-hard'));
   await waitFor(() =>
     expect(lastSetup(log)).toMatchObject({ support: { kind: 'sacrificial-hard' } }),
   );
-  fireEvent.press(screen.getByTestId('all-supports'));
+  fireEvent.click(screen.getByTestId('all-supports'));
   expect(screen.getByTestId('support-sponge')).toBeTruthy();
 });
 
 it('sets the rules of thumb beside the stress', async () => {
   showRoom(<HeldScreen />);
-  fireEvent.press(await screen.findByTestId('reckon-edges'));
+  fireEvent.click(await screen.findByTestId('reckon-edges'));
   expect(await screen.findByText(/The rules of thumb also cover/)).toBeTruthy();
   expect(screen.getByText(/^Stricter than the stress: 12 mm/)).toBeTruthy();
 }, 60_000);
@@ -113,13 +104,13 @@ it('plans the water: how much, how clear, how hot, by what else', async () => {
   expect(await screen.findByTestId('water-bath')).toHaveTextContent(/Pour .* L/);
   expect(screen.getByTestId('clearness')).toBeTruthy();
   expect(screen.getByTestId('rim-text')).toHaveTextContent(/5 s without water/);
-  fireEvent.press(screen.getByText('20 s dry'));
+  fireEvent.click(screen.getByText('20 s dry'));
   await waitFor(() =>
     expect(screen.getByTestId('rim-text')).toHaveTextContent(/20 s without water/),
   );
   expect(await screen.findByText(/no water swivel is in the kit/)).toBeTruthy();
   expect(within(screen.getByTestId('checks')).getByText('Mains power and water')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('use-means-drip'));
+  fireEvent.click(screen.getByTestId('use-means-drip'));
   await waitFor(() => expect(lastSetup(log)).toMatchObject({ water: { kind: 'drip' } }));
 });
 

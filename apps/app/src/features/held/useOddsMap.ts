@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { AskedHole } from '../../workers/askedHole';
+import type { OddsRowOutcome } from '../../workers/oddsRows';
 import { usePlanner } from '../../workers/PlannerProvider';
 
 /** Coarse first, then finer: cells across. */
@@ -32,20 +33,23 @@ export function useOddsMap(asked: AskedHole | null): OddsMapState {
   useEffect(() => {
     if (!asked) return undefined;
     let cancel = (): void => undefined;
+    const fail = (): void => {
+      setState({ map: null, progress: 1 });
+    };
     const ask = (pass: number, row: number, odds: number[], stressMpa: number[]): void => {
       const columns = PASSES[pass];
       if (columns === undefined) {
         setState((last) => ({ ...last, progress: 1 }));
         return;
       }
-      cancel = planner.ask('oddsRow', { ...asked, columns, row }, (reply) => {
-        if (reply.kind === 'broken' || reply.outcome.kind !== 'row') {
-          setState({ map: null, progress: 1 });
+      const drawn = (outcome: OddsRowOutcome): void => {
+        if (outcome.kind !== 'row') {
+          fail();
           return;
         }
-        const { rows } = reply.outcome;
-        odds.push(...reply.outcome.odds);
-        stressMpa.push(...reply.outcome.stressMpa);
+        const { rows } = outcome;
+        odds.push(...outcome.odds);
+        stressMpa.push(...outcome.stressMpa);
         const progress = (pass + (row + 1) / rows) / PASSES.length;
         if (row + 1 < rows) {
           setState((last) => ({ ...last, progress }));
@@ -54,7 +58,8 @@ export function useOddsMap(asked: AskedHole | null): OddsMapState {
           setState({ map: { columns, rows, odds, stressMpa }, progress });
           ask(pass + 1, 0, [], []);
         }
-      });
+      };
+      cancel = planner.ask('oddsRow', { ...asked, columns, row }, drawn, fail);
     };
     ask(0, 0, [], []);
     return () => {

@@ -2,16 +2,11 @@ import { headlineFigures } from '@nucleon/core/plan/figures';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { METRIC } from '@nucleon/core/units/unitSystem';
-import { fireEvent, screen } from '@testing-library/react-native';
+import { fireEvent, screen } from '@testing-library/react';
 import { show } from '../../testing';
 import { FigureGrid } from './FigureGrid';
 import { SaveMark } from '../draft/SaveMark';
 import { StepList } from './StepList';
-
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
 
 function planOf(glassTreatment: 'annealed' | 'unknown' | 'tempered'): Plan {
   const outcome = makePlan({
@@ -36,11 +31,11 @@ function planOf(glassTreatment: 'annealed' | 'unknown' | 'tempered'): Plan {
 
 it('opens one figure’s working at a time', () => {
   show(<FigureGrid figures={headlineFigures(planOf('annealed'), METRIC)} columns={2} />);
-  fireEvent.press(screen.getByTestId('figure-feedForceN'));
+  fireEvent.click(screen.getByTestId('figure-feedForceN'));
   expect(screen.getByText(/F = p·A_c/)).toBeTruthy();
-  fireEvent.press(screen.getByTestId('figure-rpm'));
+  fireEvent.click(screen.getByTestId('figure-rpm'));
   expect(screen.queryByText(/F = p·A_c/)).toBeNull();
-  fireEvent.press(screen.getByTestId('figure-rpm'));
+  fireEvent.click(screen.getByTestId('figure-rpm'));
   expect(screen.queryByTestId('working-rpm')).toBeNull();
 });
 
@@ -48,7 +43,7 @@ it('shows the depth of a step in the drawing', () => {
   const showDepth = jest.fn();
   const plan = planOf('annealed');
   show(<StepList steps={plan.steps} onShowDepth={showDepth} />);
-  fireEvent.press(screen.getByText(/^Seat with/));
+  fireEvent.click(screen.getByText(/^Seat with/));
   expect(showDepth).toHaveBeenCalledWith(0.25);
   expect(screen.getByText('Mark the hole')).toBeTruthy();
 });

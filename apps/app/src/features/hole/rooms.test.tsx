@@ -1,6 +1,6 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
-import { show } from '../../testing';
+import { show, typeIn } from '../../testing';
 import { DETAIL, fakeApi, HOLE, ownThreadPlanner, type Sent } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
 import { ChooseScreen } from '../choose/ChooseScreen';
@@ -15,15 +15,6 @@ const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: mockNavigate }),
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
 }));
 // The chart's library draws for real in the journeys.
 jest.mock('../hire/CostChart', () => ({ __esModule: true, default: () => null }));
@@ -43,10 +34,10 @@ it('ranks what is owned, says why, and puts the choice into the plan', async () 
   const log = showRoom(<ChooseScreen />);
   const first = await screen.findByTestId('ranked-1');
   expect(within(first).getByText(/^Costs least in time, wear and loss/)).toBeTruthy();
-  fireEvent.press(within(first).getByText('What makes the cost?'));
+  fireEvent.click(within(first).getByText('What makes the cost?'));
   expect(within(first).getByText(/Presumed, until you say/)).toBeTruthy();
   const other = screen.getByTestId('use-1-2');
-  fireEvent.press(other);
+  fireEvent.click(other);
   await waitFor(() => expect(puts(log, '/holes/h1').length).toBeGreaterThan(0));
   expect(puts(log, '/holes/h1').at(-1)?.body).toMatchObject({
     setup: { bit: 'b1', machine: 'm1' },
@@ -75,13 +66,13 @@ it('answers an empty kit with what to get', async () => {
 it('lays the ways side by side, picks one, and remembers it', async () => {
   const log = showRoom(<CompareScreen />);
   expect(await screen.findByTestId('question-backing')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('pick-backing-hard'));
+  fireEvent.click(screen.getByTestId('pick-backing-hard'));
   await waitFor(() =>
     expect(puts(log, '/holes/h1').at(-1)?.body).toMatchObject({
       setup: { support: { kind: 'sacrificial-hard' } },
     }),
   );
-  fireEvent.press(await screen.findByTestId('remember-backing'));
+  fireEvent.click(await screen.findByTestId('remember-backing'));
   await waitFor(() => expect(puts(log, '/house')).toHaveLength(1));
   expect(puts(log, '/house')[0]?.body).toMatchObject({ habits: { backing: 'hard' } });
 });
@@ -90,7 +81,7 @@ it('says odds and ranges plainly, and asks first about what costs most', async (
   showRoom(<RiskScreen />);
   expect(within(await screen.findByTestId('risk-crack')).getByText(/^1 in \d+$/)).toBeTruthy();
   expect(within(screen.getByTestId('risk-time')).getByText(/–.* min$/)).toBeTruthy();
-  fireEvent.press(screen.getByTestId('ask-sharpness'));
+  fireEvent.click(screen.getByTestId('ask-sharpness'));
   expect(mockNavigate).toHaveBeenCalledWith('/kit?check=b1');
 });
 
@@ -98,15 +89,15 @@ it('shows the force as a scale does, tare and all, and judges a real scale’s r
   showRoom(<PressScreen />);
   const lines = await screen.findByTestId('force-lines');
   expect(within(lines).getByText(/^2[0-9] N$/)).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('tare'), '1,5');
+  typeIn(screen.getByTestId('tare'), '1,5');
   expect(within(lines).getByText('The scale then shows')).toBeTruthy();
-  fireEvent.press(screen.getByText('My bathroom scale'));
-  fireEvent.changeText(screen.getByTestId('reading-least'), '3.6');
-  fireEvent.changeText(screen.getByTestId('reading-most'), '4.2');
+  fireEvent.click(screen.getByText('My bathroom scale'));
+  typeIn(screen.getByTestId('reading-least'), '3.6');
+  typeIn(screen.getByTestId('reading-most'), '4.2');
   expect(
     within(screen.getByTestId('steadiness')).getByText('That is the hand for it.'),
   ).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('reading-most'), '30');
+  typeIn(screen.getByTestId('reading-most'), '30');
   expect(screen.getByText(/^(Right on the whole|Too heavy)/)).toBeTruthy();
 });
 
@@ -114,13 +105,13 @@ it('practises on the pretended scale without the pad', async () => {
   showRoom(<PressScreen />);
   await screen.findByTestId('force-lines');
   jest.useFakeTimers();
-  fireEvent.press(screen.getByTestId('press-start'));
+  fireEvent.click(screen.getByTestId('press-start'));
   for (let tenths = 0; tenths < 90; tenths++) {
     act(() => {
       jest.advanceTimersByTime(100);
     });
   }
-  fireEvent.press(screen.getByTestId('let-go'));
+  fireEvent.click(screen.getByTestId('let-go'));
   jest.useRealTimers();
   expect(
     within(screen.getByTestId('steadiness')).getByText('That is the hand for it.'),
@@ -137,8 +128,8 @@ it('goes the way down in order', async () => {
 it('weighs hiring against buying, by one’s own prices', async () => {
   showRoom(<HireScreen />);
   expect(await screen.findByTestId('hire-verdict')).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('price-orderedHoleMoney'), '0.1');
-  fireEvent.changeText(screen.getByTestId('price-orderedTripMoney'), '0');
+  typeIn(screen.getByTestId('price-orderedHoleMoney'), '0.1');
+  typeIn(screen.getByTestId('price-orderedTripMoney'), '0');
   expect(
     await screen.findByText('For one hole, have it drilled costs least, and it stays so up to 60.'),
   ).toBeTruthy();
@@ -147,13 +138,13 @@ it('weighs hiring against buying, by one’s own prices', async () => {
 it('types a force on the working window, and gives the pace its own back', async () => {
   const log = showRoom(<WindowScreen />);
   const force = await screen.findByTestId('window-force');
-  fireEvent.changeText(force, '40');
+  typeIn(force, '40');
   await waitFor(() => expect(puts(log, '/holes/h1').length).toBeGreaterThan(0));
   const { setup } = puts(log, '/holes/h1').at(-1)?.body as {
     setup: { contactPressureMpa: number };
   };
   expect(setup.contactPressureMpa).toBeCloseTo(0.5906, 3);
-  fireEvent.press(await screen.findByTestId('window-clear'));
+  fireEvent.click(await screen.findByTestId('window-clear'));
   await waitFor(() =>
     expect(puts(log, '/holes/h1').at(-1)?.body?.['setup']).not.toHaveProperty('contactPressureMpa'),
   );

@@ -1,5 +1,5 @@
 import type { HoleDetail, StoredHole, StoredPiece } from '@nucleon/contract/wire';
-import { act, renderHook } from '@testing-library/react-native';
+import { act, renderHook } from '@testing-library/react';
 import { putHole } from '../../api/holes';
 import { putPiece } from '../../api/pieces';
 import { ApiProblem, Unreachable } from '../../api/problem';
@@ -8,11 +8,6 @@ import { bringBack, useAutosave, useHoleDraft } from './useHoleDraft';
 
 jest.mock('../../api/holes', () => ({ putHole: jest.fn(), restoreHole: jest.fn() }));
 jest.mock('../../api/pieces', () => ({ putPiece: jest.fn() }));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
-}));
 
 const piece: StoredPiece = {
   id: 'p',

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { show } from '../../testing';
 import { DETAIL, fakeApi, ownThreadPlanner, PIECE, type Sent } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
@@ -8,15 +8,6 @@ const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: mockNavigate }),
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
 }));
 
 function open(glassTreatment: string): Sent[] {
@@ -42,13 +33,13 @@ it('is honest about what would burst, and offers no practice on it', async () =>
 
 it('leads from an unknown pane to finding out', async () => {
   open('unknown');
-  fireEvent.press(await screen.findByTestId('find-out'));
+  fireEvent.click(await screen.findByTestId('find-out'));
   expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1/holes/h1/know');
 });
 
 it('adds a practice piece of the same kind', async () => {
   const log = open('annealed');
-  fireEvent.press(await screen.findByTestId('add-practice'));
+  fireEvent.click(await screen.findByTestId('add-practice'));
   await waitFor(() => {
     const puts = log.filter((sent) => sent.method === 'PUT');
     expect(puts[0]?.body).toMatchObject({

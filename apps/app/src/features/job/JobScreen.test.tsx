@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { fakeApi, JOB, type Sent } from '../../testingApi';
 import { useUndo } from '../../ui/undoStore';
 import { JobScreen } from './JobScreen';
@@ -8,10 +8,6 @@ const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: mockNavigate }),
   useLocalSearchParams: () => ({ jobId: 'j1' }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
 }));
 
 const changes = (log: readonly Sent[]): Sent[] => log.filter((sent) => sent.method !== 'GET');
@@ -26,7 +22,7 @@ it('shows each piece with what its holes come to', async () => {
   expect(screen.getByText('Float glass, 6 mm')).toBeTruthy();
   expect(screen.getByText('Arbor · 22 mm')).toBeTruthy();
   expect(screen.getByText('23 N, 750 rpm, about 3.6 min')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('hole-Arbor'));
+  fireEvent.click(screen.getByTestId('hole-Arbor'));
   expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1/holes/h1');
 });
 
@@ -54,7 +50,7 @@ it('says which stops stand and which plans are still being made', async () => {
 
 it('puts another hole beside the last, drilled like it', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByText('Another hole'));
+  fireEvent.click(screen.getByText('Another hole'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]?.body).toMatchObject({
     xMm: 265,
@@ -68,11 +64,11 @@ it('puts another hole beside the last, drilled like it', async () => {
 
 it('renames the job, and not to nothing', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByTestId('edit-job'));
-  fireEvent.changeText(screen.getByTestId('job-name'), '  ');
+  fireEvent.click(screen.getByTestId('edit-job'));
+  typeIn(screen.getByTestId('job-name'), '  ');
   expect(screen.getByText('Give it a name: 1 to 120 characters.')).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('job-name'), 'Court');
-  fireEvent.press(screen.getByText('Save'));
+  typeIn(screen.getByTestId('job-name'), 'Court');
+  fireEvent.click(screen.getByText('Save'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]).toMatchObject({
     path: '/jobs/j1',
@@ -82,10 +78,10 @@ it('renames the job, and not to nothing', async () => {
 
 it('deletes a piece and the job with a way back', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByText('Delete piece'));
+  fireEvent.click(screen.getByText('Delete piece'));
   await waitFor(() => expect(useUndo.getState().offer?.message).toBe('Deleted “Glass dial”.'));
   await useUndo.getState().offer?.undo();
-  fireEvent.press(screen.getByTestId('delete-job'));
+  fireEvent.click(screen.getByTestId('delete-job'));
   await waitFor(() => expect(useUndo.getState().offer?.message).toBe('Deleted “Clock court”.'));
   expect(mockNavigate).toHaveBeenCalledWith('/');
   expect(changes(log).map((sent) => `${sent.method} ${sent.path}`)).toEqual([

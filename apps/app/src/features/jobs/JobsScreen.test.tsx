@@ -1,14 +1,10 @@
 import type { JobSummary } from '@nucleon/contract/wire';
-import { fireEvent, screen } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { JobsScreen } from './JobsScreen';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
 
 const job: JobSummary = {
   id: 'j1',
@@ -52,7 +48,7 @@ it('lists jobs in plain words and opens one', async () => {
   expect(screen.getByText(/1 piece, 2 holes/)).toBeTruthy();
   expect(screen.getByText('Float glass')).toBeTruthy();
   expect(screen.getByText('1 hole stopped')).toBeTruthy();
-  fireEvent.press(screen.getByText('Clock court'));
+  fireEvent.click(screen.getByText('Clock court'));
   expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1');
 });
 
@@ -60,7 +56,7 @@ it('invites a first hole when there is nothing, and says when a search finds not
   answer([]);
   show(<JobsScreen />);
   expect(await screen.findByText('No jobs yet')).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('search'), 'none');
+  typeIn(screen.getByTestId('search'), 'none');
   expect(await screen.findByText('Nothing by that name')).toBeTruthy();
 });
 
@@ -69,6 +65,6 @@ it('says what went wrong and offers to try again', async () => {
   show(<JobsScreen />);
   expect(await screen.findByText('Not so.')).toBeTruthy();
   const asked = fetched.mock.calls.length;
-  fireEvent.press(screen.getByText('Try again'));
+  fireEvent.click(screen.getByText('Try again'));
   expect(fetched.mock.calls.length).toBe(asked + 1);
 });

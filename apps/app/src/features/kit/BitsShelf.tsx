@@ -30,8 +30,7 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
   const [adding, setAdding] = useState(false);
   // Sent here by another screen: the bit it speaks of comes into sight.
   useEffect(() => {
-    if (check && 'getElementById' in document)
-      document.getElementById(`bit-${check}`)?.scrollIntoView();
+    if (check) document.getElementById(`bit-${check}`)?.scrollIntoView();
   }, [check]);
   const gone = useGone(() => {
     setOpen(null);

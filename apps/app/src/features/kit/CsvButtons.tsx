@@ -10,7 +10,7 @@ import { Column, Panel, Row } from '../../ui/layout';
 import { pickFile } from '../../ui/pickFile';
 import { saveFile } from '../../ui/saveFile';
 import { Small, Strong } from '../../ui/text';
-import { askFiles } from '../../workers/files';
+import { askFiles, blobOf } from '../../workers/files';
 
 type ReadBits = Extract<BitsCsvOutcome, { kind: 'read' }>;
 
@@ -27,19 +27,14 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
     setSaid(`Reading “${file.name}”…`);
     const bytes = new Uint8Array(await file.arrayBuffer());
     const owned = bits.map(({ name, family, diameterMm }) => ({ name, family, diameterMm }));
-    const reply = await askFiles({ kind: 'read-bits', bytes, name: file.name, owned }).done;
-    if (reply.kind === 'bits' && reply.outcome.kind === 'read') {
-      setSaid('');
-      setRead(reply.outcome);
-    } else if (reply.kind === 'bits' && reply.outcome.kind === 'refused')
-      setSaid(reply.outcome.message);
-    else setSaid(reply.kind === 'refused' ? reply.message : 'It could not be read.');
+    const outcome = await askFiles('readBits', { bytes, name: file.name, owned }).done;
+    setSaid(outcome.kind === 'refused' ? outcome.message : '');
+    if (outcome.kind === 'read') setRead(outcome);
   };
   const save = async (): Promise<void> => {
-    const reply = await askFiles({ kind: 'write-bits', bits }).done;
-    if (reply.kind === 'written')
-      saveFile('bits.csv', new Blob([reply.bytes as BlobPart], { type: reply.mime }));
-    else setSaid(reply.kind === 'refused' ? reply.message : 'It could not be written.');
+    const reply = await askFiles('writeBits', { bits }).done;
+    if (reply.kind === 'written') saveFile('bits.csv', blobOf(reply));
+    else setSaid(reply.message);
   };
   const good = read?.rows.flatMap(({ outcome }) => (outcome.kind === 'good' ? [outcome.bit] : []));
   const take = async (): Promise<void> => {

@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { BITS, fakeApi, type Sent } from '../../testingApi';
 import { useUndo } from '../../ui/undoStore';
 import { KitScreen } from './KitScreen';
@@ -8,10 +8,6 @@ const mockParams: { shelf?: string; check?: string } = {};
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn(), setParams: jest.fn() }),
   useLocalSearchParams: () => mockParams,
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
 }));
 
 const changes = (log: readonly Sent[]): Sent[] => log.filter((sent) => sent.method !== 'GET');
@@ -33,10 +29,10 @@ it('lists what is owned', async () => {
 
 it('takes a common bit in three taps, everything else as usual for its kind', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByTestId('add-bit'));
-  fireEvent.press(screen.getByText('Sintered core'));
-  fireEvent.press(screen.getByText('12 mm'));
-  fireEvent.press(screen.getByTestId('quick-add'));
+  fireEvent.click(screen.getByTestId('add-bit'));
+  fireEvent.click(screen.getByText('Sintered core'));
+  fireEvent.click(screen.getByText('12 mm'));
+  fireEvent.click(screen.getByTestId('quick-add'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]?.body).toMatchObject({
     name: 'Sintered core 12 mm',
@@ -51,11 +47,11 @@ it('takes a common bit in three taps, everything else as usual for its kind', as
 
 it('names a new bit for its family and size, and saves just what was said', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByTestId('add-bit'));
-  fireEvent.press(screen.getByTestId('every-detail'));
-  fireEvent.press(screen.getByText('Sintered core'));
-  fireEvent.changeText(screen.getByTestId('bit-diameter'), '35');
-  fireEvent.press(screen.getByTestId('kit-save'));
+  fireEvent.click(screen.getByTestId('add-bit'));
+  fireEvent.click(screen.getByTestId('every-detail'));
+  fireEvent.click(screen.getByText('Sintered core'));
+  typeIn(screen.getByTestId('bit-diameter'), '35');
+  fireEvent.click(screen.getByTestId('kit-save'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]?.body).toEqual({
     name: 'Sintered core 35 mm',
@@ -67,9 +63,9 @@ it('names a new bit for its family and size, and saves just what was said', asyn
 
 it('changes an owned bit against the version it was read at', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByText('Cup saw 22'));
-  fireEvent.changeText(screen.getByTestId('bit-sharpness'), '0.7');
-  fireEvent.press(screen.getByTestId('kit-save'));
+  fireEvent.click(screen.getByText('Cup saw 22'));
+  typeIn(screen.getByTestId('bit-sharpness'), '0.7');
+  fireEvent.click(screen.getByTestId('kit-save'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]).toMatchObject({
     path: '/bits/b1',
@@ -88,15 +84,15 @@ it('says what keeps a bit from being saved', async () => {
         : undefined,
     ),
   );
-  fireEvent.press(screen.getByText('Tube 6'));
-  fireEvent.press(screen.getByTestId('kit-save'));
+  fireEvent.click(screen.getByText('Tube 6'));
+  fireEvent.click(screen.getByTestId('kit-save'));
   expect(await screen.findByText('A rim 14 mm wide does not fit.')).toBeTruthy();
 });
 
 it('deletes a bit and offers it back', async () => {
   const log = await open(fakeApi());
-  fireEvent.press(screen.getByText('Tube 6'));
-  fireEvent.press(screen.getByText('Delete'));
+  fireEvent.click(screen.getByText('Tube 6'));
+  fireEvent.click(screen.getByText('Delete'));
   await waitFor(() =>
     expect(useUndo.getState().offer?.message).toBe('Deleted “Tube 6” from your kit.'),
   );
@@ -109,13 +105,13 @@ it('deletes a bit and offers it back', async () => {
 
 it('refuses speeds it cannot read, and saves those it can', async () => {
   const log = await open(fakeApi(), { shelf: 'machines' });
-  fireEvent.press(screen.getByText('Add a machine'));
-  fireEvent.changeText(screen.getByTestId('machine-speeds'), 'fast');
+  fireEvent.click(screen.getByText('Add a machine'));
+  typeIn(screen.getByTestId('machine-speeds'), 'fast');
   expect(screen.getByText(/“fast” will not do/)).toBeTruthy();
-  fireEvent.press(screen.getByTestId('kit-save'));
+  fireEvent.click(screen.getByTestId('kit-save'));
   expect(changes(log)).toEqual([]);
-  fireEvent.changeText(screen.getByTestId('machine-speeds'), '400, 900');
-  fireEvent.press(screen.getByTestId('kit-save'));
+  typeIn(screen.getByTestId('machine-speeds'), '400, 900');
+  fireEvent.click(screen.getByTestId('kit-save'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]?.body).toMatchObject({
     name: 'Cordless drill',
@@ -134,23 +130,23 @@ it('finds by name, size or supplier, and keeps what is put away out of sight', a
     ),
   );
   expect(screen.queryByText('Old cup')).toBeNull();
-  fireEvent.press(screen.getByTestId('show-away'));
+  fireEvent.click(screen.getByTestId('show-away'));
   expect(screen.getByText('Old cup')).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('kit-search'), 'market');
+  typeIn(screen.getByTestId('kit-search'), 'market');
   expect(screen.queryByText('Cup saw 22')).toBeNull();
   expect(screen.getByText('Old cup')).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('kit-search'), 'nothing');
+  typeIn(screen.getByTestId('kit-search'), 'nothing');
   expect(screen.getByText('Nothing here is called “nothing”.')).toBeTruthy();
 });
 
 it('looks at a bit in four looks, and keeps what they say', async () => {
   const log = await open(fakeApi(), { check: 'b1' });
-  fireEvent.press(screen.getByText('Wobbles a little'));
-  fireEvent.press(screen.getByText('Smooth all round, it slides'));
-  fireEvent.press(screen.getByText('Straight and clean'));
-  fireEvent.press(screen.getByText('Clear'));
+  fireEvent.click(screen.getByText('Wobbles a little'));
+  fireEvent.click(screen.getByText('Smooth all round, it slides'));
+  fireEvent.click(screen.getByText('Straight and clean'));
+  fireEvent.click(screen.getByText('Clear'));
   expect(screen.getByTestId('verdict-dress')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('bit-dressed'));
+  fireEvent.click(screen.getByTestId('bit-dressed'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]).toMatchObject({
     path: '/bits/b1',
@@ -165,10 +161,10 @@ it('looks at a bit in four looks, and keeps what they say', async () => {
 
 it('adds an adapter with both its ends', async () => {
   const log = await open(fakeApi(), { shelf: 'couplings' });
-  fireEvent.press(screen.getByTestId('add-couplings'));
-  fireEvent.changeText(screen.getByTestId('part-name'), 'Hex to M14');
-  fireEvent.changeText(screen.getByTestId('part-into-size'), '8');
-  fireEvent.press(screen.getByTestId('kit-save'));
+  fireEvent.click(screen.getByTestId('add-couplings'));
+  typeIn(screen.getByTestId('part-name'), 'Hex to M14');
+  typeIn(screen.getByTestId('part-into-size'), '8');
+  fireEvent.click(screen.getByTestId('kit-save'));
   await waitFor(() => expect(changes(log)).toHaveLength(1));
   expect(changes(log)[0]).toMatchObject({
     body: {
@@ -193,9 +189,9 @@ it('puts a bit that someone else changed together with what was typed, and asks 
     return { status: 200, body: { ...body, id: 'b1', updatedAt: 't', version: 10 } };
   });
   await open(log);
-  fireEvent.press(screen.getByText('Cup saw 22'));
-  fireEvent.changeText(await screen.findByTestId('bit-name'), 'Best cup saw');
-  fireEvent.press(screen.getByTestId('kit-save'));
+  fireEvent.click(screen.getByText('Cup saw 22'));
+  typeIn(await screen.findByTestId('bit-name'), 'Best cup saw');
+  fireEvent.click(screen.getByTestId('kit-save'));
   await waitFor(() => expect(puts).toBe(2));
   const sent = log.filter(({ method }) => method === 'PUT').at(-1)?.body;
   expect(sent).toMatchObject({ name: 'Best cup saw', supplier: 'Other shop', version: 9 });

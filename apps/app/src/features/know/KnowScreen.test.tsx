@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { DETAIL, fakeApi, ownThreadPlanner, PIECE, type Sent } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
 import { KnowScreen } from './KnowScreen';
@@ -8,15 +8,6 @@ const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: mockNavigate, setParams: jest.fn() }),
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
 }));
 
 async function open(piece: object = {}): Promise<Sent[]> {
@@ -34,7 +25,7 @@ async function open(piece: object = {}): Promise<Sent[]> {
   return log;
 }
 const pick = (testID: string, label: string | RegExp): void => {
-  fireEvent.press(within(screen.getByTestId(testID)).getByText(label));
+  fireEvent.click(within(screen.getByTestId(testID)).getByText(label));
 };
 const lastPiece = (log: readonly Sent[]) =>
   log.filter((sent) => sent.method === 'PUT' && sent.path.includes('/pieces/p1')).at(-1)?.body;
@@ -45,12 +36,12 @@ it('leads one who knows through the facts to a summary, each stored', async () =
   pick('know-material', 'Float glass');
   pick('know-treatment', 'Annealed');
   pick('know-form', 'Sheet');
-  fireEvent.changeText(screen.getByTestId('reading'), '5.8 mm');
-  fireEvent.press(screen.getByTestId('add-reading'));
-  fireEvent.changeText(screen.getByTestId('reading'), '6,2');
-  fireEvent.press(screen.getByTestId('add-reading'));
+  typeIn(screen.getByTestId('reading'), '5.8 mm');
+  fireEvent.click(screen.getByTestId('add-reading'));
+  typeIn(screen.getByTestId('reading'), '6,2');
+  fireEvent.click(screen.getByTestId('add-reading'));
   expect(screen.getByText('6 mm, from 5.8 mm to 6.2 mm in 2 places')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('know-thickness-done'));
+  fireEvent.click(screen.getByTestId('know-thickness-done'));
   pick('know-loose', /^Loose/);
   pick('know-damage', 'Chips at an edge');
   pick('know-spare', /spare or an offcut/);
@@ -69,14 +60,14 @@ it('leads one who knows through the facts to a summary, each stored', async () =
 it('helps one who does not: the stone is ranked, and not sure is an answer', async () => {
   const log = await open({ material: 'granite', glassTreatment: undefined });
   pick('know-kind', 'Stone, shell, gem');
-  fireEvent.press(screen.getByTestId('know-help'));
+  fireEvent.click(screen.getByTestId('know-help'));
   for (let i = 0; i < 8 && !screen.queryByTestId('found-not-sure'); i++) {
     if (screen.queryByText('What is the softest thing that scratches it?'))
       pick('know-answers', 'A quartz pebble');
-    else fireEvent.press(screen.getByTestId('know-skip'));
+    else fireEvent.click(screen.getByTestId('know-skip'));
   }
   expect(screen.getByText('Hardness between 6.6 and 7.1 on Mohs’ scale.')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('found-not-sure'));
+  fireEvent.click(screen.getByTestId('found-not-sure'));
   await waitFor(() => {
     const couldBe = lastPiece(log)?.couldBe as { material: string }[] | undefined;
     expect(couldBe?.length).toBeGreaterThan(1);
@@ -91,7 +82,7 @@ it('goes on where it was left, and skips what is skipped', async () => {
     },
   });
   expect(screen.getByText('What form has it?')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('know-skip'));
+  fireEvent.click(screen.getByTestId('know-skip'));
   expect(screen.getByText('How thick is it, there?')).toBeTruthy();
 });
 
@@ -103,8 +94,8 @@ it('builds a wall up leaf by leaf', async () => {
     outline: { kind: 'rectangle', widthMm: 1000, heightMm: 1000 },
     knowing: { kind: 'masonry', answers: { 'step:kind': 'masonry', 'step:form': 'wall' } },
   });
-  fireEvent.press(screen.getByTestId('add-cavity'));
-  fireEvent.changeText(screen.getByTestId('leaf-thickness-2'), '70 mm');
+  fireEvent.click(screen.getByTestId('add-cavity'));
+  typeIn(screen.getByTestId('leaf-thickness-2'), '70 mm');
   await waitFor(() => {
     expect(lastPiece(log)).toMatchObject({
       thicknessMm: 272,
@@ -115,6 +106,6 @@ it('builds a wall up leaf by leaf', async () => {
       ],
     });
   });
-  fireEvent.press(screen.getByTestId('leaf-help'));
+  fireEvent.click(screen.getByTestId('leaf-help'));
   expect(screen.getByText('A small test hole: what colour is the dust?')).toBeTruthy();
 });

@@ -11,7 +11,7 @@ import { Column, Row } from '../../ui/layout';
 import { pickFile } from '../../ui/pickFile';
 import { saveFile } from '../../ui/saveFile';
 import { Heading, Small } from '../../ui/text';
-import { askFiles } from '../../workers/files';
+import { askFiles, blobOf } from '../../workers/files';
 
 /** The log as files: a spreadsheet and an open record, out and in. */
 export function LogFiles({ filter }: { readonly filter: LogFilter }) {
@@ -26,10 +26,9 @@ export function LogFiles({ filter }: { readonly filter: LogFilter }) {
     });
   };
   const saveCsv = trying(async () => {
-    const reply = await askFiles({ kind: 'write-runs', runs: await allRuns(filter) }).done;
-    if (reply.kind !== 'written')
-      return reply.kind === 'refused' ? reply.message : 'It could not be written.';
-    saveFile('log.csv', new Blob([reply.bytes as BlobPart], { type: reply.mime }));
+    const reply = await askFiles('writeRuns', { runs: await allRuns(filter) }).done;
+    if (reply.kind === 'refused') return reply.message;
+    saveFile('log.csv', blobOf(reply));
     return 'Saved as log.csv.';
   });
   const saveJson = trying(async () => {
@@ -95,10 +94,7 @@ function readLog(text: string, name: string): LoggedRuns {
 /** @throws with a sentence when it is no list */
 async function readCsv(file: File, tell: (why: readonly string[]) => void): Promise<LoggedRuns> {
   const bytes = new Uint8Array(await file.arrayBuffer());
-  const reply = await askFiles({ kind: 'read-runs', bytes, name: file.name }).done;
-  if (reply.kind !== 'runs')
-    throw new Error(reply.kind === 'refused' ? reply.message : 'It could not be read.');
-  const { outcome } = reply;
+  const outcome = await askFiles('readRuns', { bytes, name: file.name }).done;
   if (outcome.kind === 'refused') throw new Error(outcome.message);
   tell(refusals(outcome));
   return outcome.rows.flatMap(({ outcome: row }) => (row.kind === 'good' ? [row.run] : []));

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { runRecord } from '@nucleon/core/run/runRecord';
 import { writeRun } from '@nucleon/core/run/runFixtures';
 import { show } from '../../testing';
@@ -10,10 +10,6 @@ const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: mockNavigate }),
   useLocalSearchParams: () => ({}),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
 }));
 // The chart's library draws for real in the journeys.
 jest.mock('../../drawing/LinesChart', () => ({ __esModule: true, default: () => null }));
@@ -61,10 +57,10 @@ it('lists what was drilled, planned beside actual, and asks the server to narrow
     ),
   ).toBeTruthy();
   expect(screen.getByTestId('log-verdict')).toBeTruthy();
-  fireEvent.press(within(screen.getByTestId('log-outcome')).getByText('Fine'));
+  fireEvent.click(within(screen.getByTestId('log-outcome')).getByText('Fine'));
   await waitFor(() => expect(screen.queryByTestId('run-Ring')).toBeNull());
   expect(log.some(({ path }) => path.includes('outcome=fine'))).toBe(true);
-  fireEvent.press(screen.getByTestId('run-Arbor'));
+  fireEvent.click(screen.getByTestId('run-Arbor'));
   expect(mockNavigate).toHaveBeenCalledWith('/runs/r1');
 });
 

@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { fakeApi } from '../../testingApi';
 import { MaterialsScreen } from './MaterialsScreen';
 
@@ -7,24 +7,20 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn() }),
   useLocalSearchParams: () => ({ jobId: 'j1' }),
 }));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
 
 async function copySlate(): Promise<void> {
   show(<MaterialsScreen />);
-  fireEvent.press(await screen.findByTestId('copy-material'));
-  fireEvent.press(screen.getByText('Stone'));
-  fireEvent.press(screen.getByText('Slate'));
+  fireEvent.click(await screen.findByTestId('copy-material'));
+  fireEvent.click(screen.getByText('Stone'));
+  fireEvent.click(screen.getByText('Slate'));
 }
 
 it('copies a material with every column and stores what was changed', async () => {
   const log = fakeApi();
   await copySlate();
-  fireEvent.changeText(screen.getByTestId('column-specificEnergyJPerMm3'), '3.6');
-  fireEvent.changeText(screen.getByTestId('column-youngModulusMpa'), '70');
-  fireEvent.press(screen.getByTestId('kit-save'));
+  typeIn(screen.getByTestId('column-specificEnergyJPerMm3'), '3.6');
+  typeIn(screen.getByTestId('column-youngModulusMpa'), '70');
+  fireEvent.click(screen.getByTestId('kit-save'));
   await waitFor(() => {
     const put = log.find((sent) => sent.method === 'PUT');
     expect(put?.path).toBe('/jobs/j1/materials');
@@ -47,7 +43,7 @@ it('says what the server will not take', async () => {
       : undefined,
   );
   await copySlate();
-  fireEvent.changeText(screen.getByTestId('column-pressureMpa-best'), '0.01');
-  fireEvent.press(screen.getByTestId('kit-save'));
+  typeIn(screen.getByTestId('column-pressureMpa-best'), '0.01');
+  fireEvent.click(screen.getByTestId('kit-save'));
   expect(await screen.findByText('best is under low; they must rise.')).toBeTruthy();
 });

@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { fakeApi, type Sent } from '../../testingApi';
 import { NewHoleScreen } from './NewHoleScreen';
 
@@ -9,13 +9,9 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn(), replace: mockReplace }),
   useLocalSearchParams: () => mockParams,
 }));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
 
 const tap = (...words: string[]): void => {
-  for (const word of words) fireEvent.press(screen.getByText(word));
+  for (const word of words) fireEvent.click(screen.getByText(word));
 };
 const puts = (log: readonly Sent[]): Sent[] => log.filter((sent) => sent.method === 'PUT');
 
@@ -48,7 +44,7 @@ it('asks stone nothing of treatment, joins the job it came from, and takes a siz
   show(<NewHoleScreen />);
   tap('Stone', 'Slate', '10 mm');
   expect(screen.getByText('How big a hole?')).toBeTruthy();
-  fireEvent.changeText(screen.getByTestId('other-size'), '1/2 in');
+  typeIn(screen.getByTestId('other-size'), '1/2 in');
   tap('Use this');
   await waitFor(() => expect(mockReplace).toHaveBeenCalled());
   expect(puts(log).map((sent) => sent.path.split('/')[1])).toEqual(['jobs', 'pieces']);

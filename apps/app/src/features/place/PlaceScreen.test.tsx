@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { fakeApi, HOLE, PIECE, DETAIL, type Sent } from '../../testingApi';
 import { MarksScreen } from '../marks/MarksScreen';
 import { PlaceScreen } from './PlaceScreen';
@@ -7,15 +7,6 @@ import { PlaceScreen } from './PlaceScreen';
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn() }),
   useLocalSearchParams: () => ({ jobId: 'j1', pieceId: 'p1', hole: 'h1' }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
 }));
 
 const layout = { job: DETAIL.job, piece: PIECE, holes: [HOLE] };
@@ -25,7 +16,7 @@ const sentLayouts = (log: readonly Sent[]) =>
 it('types a place, hears the rule, and sends just that hole', async () => {
   const log = fakeApi();
   show(<PlaceScreen />);
-  fireEvent.changeText(await screen.findByTestId('place-x'), '20');
+  typeIn(await screen.findByTestId('place-x'), '20');
   expect(within(screen.getByTestId('edges')).getByText(/9 mm here, 12 mm wanted/)).toBeTruthy();
   await waitFor(() => {
     expect(sentLayouts(log)[0]?.body).toMatchObject({ holes: [{ id: 'h1', xMm: 20, version: 1 }] });
@@ -35,7 +26,7 @@ it('types a place, hears the rule, and sends just that hole', async () => {
 it('sends nothing while a hole lies off the piece, and says which', async () => {
   const log = fakeApi();
   show(<PlaceScreen />);
-  fireEvent.changeText(await screen.findByTestId('place-x'), '3');
+  typeIn(await screen.findByTestId('place-x'), '3');
   expect(await screen.findByText(/runs over the edge|lies outside/)).toBeTruthy();
   await new Promise((done) => setTimeout(done, 800));
   expect(sentLayouts(log)).toHaveLength(0);
@@ -52,13 +43,13 @@ it('puts what others moved together with this, and offers both where it is the s
     return { status: 200, body: asked === 1 ? layout : theirs };
   });
   show(<PlaceScreen />);
-  fireEvent.changeText(await screen.findByTestId('place-y'), '200');
-  fireEvent(screen.getByTestId('place-y'), 'blur');
-  fireEvent.press(await screen.findByText('Take theirs'));
+  typeIn(await screen.findByTestId('place-y'), '200');
+  fireEvent.blur(screen.getByTestId('place-y'));
+  fireEvent.click(await screen.findByText('Take theirs'));
   await waitFor(() => {
-    expect(screen.getByTestId('place-x').props.value).toBe('150 mm');
+    expect(screen.getByTestId('place-x')).toHaveValue('150 mm');
   });
-  expect(screen.getByTestId('place-y').props.value).toBe('90 mm');
+  expect(screen.getByTestId('place-y')).toHaveValue('90 mm');
 });
 
 it('says where a failed fetch stands and tries again', async () => {
@@ -70,8 +61,8 @@ it('says where a failed fetch stands and tries again', async () => {
 it('checks a mark against the plan and stores what was measured', async () => {
   const log = fakeApi();
   show(<MarksScreen />);
-  fireEvent.changeText(await screen.findByTestId('measured-firstMm-1'), '210');
-  fireEvent.changeText(screen.getByTestId('measured-secondMm-1'), '210');
+  typeIn(await screen.findByTestId('measured-firstMm-1'), '210');
+  typeIn(screen.getByTestId('measured-secondMm-1'), '210');
   expect(screen.getByTestId('check-1')).toBeTruthy();
   await waitFor(() => {
     expect(sentLayouts(log).at(-1)?.body).toMatchObject({

@@ -1,5 +1,5 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { show } from '../../testing';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { show, typeIn } from '../../testing';
 import { fakeApi, ownThreadPlanner, type Sent } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
 import { PurposeScreen } from './PurposeScreen';
@@ -10,15 +10,6 @@ let mockKind: string | undefined;
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: mockNavigate, setParams: mockSetParams }),
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1', kind: mockKind }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
 }));
 
 function open(kind?: string): Sent[] {
@@ -34,23 +25,23 @@ function open(kind?: string): Sent[] {
 
 it('lists what a hole is for, finds one by a word, and turns it round from a bit', async () => {
   open();
-  fireEvent.changeText(await screen.findByLabelText('Search'), 'pipe');
+  typeIn(await screen.findByLabelText('Search'), 'pipe');
   expect(screen.queryByTestId('choose-shaft')).toBeNull();
-  fireEvent.changeText(screen.getByLabelText('Search'), '');
-  fireEvent.press(screen.getByTestId('reverse'));
-  fireEvent.press(screen.getByText('Tube 6 · 6 mm'));
+  typeIn(screen.getByLabelText('Search'), '');
+  fireEvent.click(screen.getByTestId('reverse'));
+  fireEvent.click(screen.getByText('Tube 6 · 6 mm'));
   expect(screen.getByText('A wall plug of 5.25 mm through tile.')).toBeTruthy();
   expect(screen.queryByTestId('choose-post-socket')).toBeNull();
-  fireEvent.press(screen.getByTestId('choose-wall-plug'));
+  fireEvent.click(screen.getByTestId('choose-wall-plug'));
   expect(mockSetParams).toHaveBeenCalledWith(expect.objectContaining({ kind: 'wall-plug' }));
 });
 
 it('sizes the hole from the part and feeds it to the hole with the bit', async () => {
   const log = open('shaft');
-  fireEvent.changeText(await screen.findByTestId('field-shaftDiameterMm'), '21.6');
+  typeIn(await screen.findByTestId('field-shaftDiameterMm'), '21.6');
   expect(screen.getByTestId('fit-target')).toHaveTextContent('22 mm');
   expect(screen.getByText('Use 22 mm with Cup saw 22')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('use-fit'));
+  fireEvent.click(screen.getByTestId('use-fit'));
   expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1/holes/h1');
   await waitFor(() => {
     expect(log.find((sent) => sent.method === 'PUT')?.body).toMatchObject({
@@ -64,12 +55,12 @@ it('sizes the hole from the part and feeds it to the hole with the bit', async (
 
 it('names the two values that clash, and offers nothing to use', async () => {
   open('tank-fitting');
-  fireEvent.changeText(await screen.findByTestId('field-threadDiameterMm'), '40');
-  fireEvent.changeText(screen.getByTestId('field-flangeDiameterMm'), '38');
+  typeIn(await screen.findByTestId('field-threadDiameterMm'), '40');
+  typeIn(screen.getByTestId('field-flangeDiameterMm'), '38');
   expect(
     screen.getAllByText(/flange of 38 mm is not wider than the thread of 40 mm/),
   ).not.toHaveLength(0);
   expect(screen.getByTestId('use-fit')).toHaveTextContent('Say what the part is first');
-  fireEvent.changeText(screen.getByTestId('field-flangeDiameterMm'), '');
+  typeIn(screen.getByTestId('field-flangeDiameterMm'), '');
   expect(screen.getByText(/Gasket or flange, outside is missing/)).toBeTruthy();
 });

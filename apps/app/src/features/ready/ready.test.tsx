@@ -1,5 +1,5 @@
 import { emptyDevice } from '../../testingRuns';
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { show } from '../../testing';
 import { fakeApi, HOLE, DETAIL, ownThreadPlanner } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
@@ -11,15 +11,6 @@ const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: mockNavigate }),
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
-}));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
-jest.mock('../draft/keptOnDevice', () => ({
-  keepOnDevice: jest.fn(),
-  dropFromDevice: jest.fn(),
-  keptOnDevice: () => undefined,
 }));
 
 const SETTLED = {
@@ -51,17 +42,17 @@ const showReady = (): void => {
 };
 const tickAll = async (): Promise<void> => {
   await screen.findByTestId('ready-items');
-  for (const box of screen.getAllByTestId(/^ready-(?!open|items)/)) fireEvent.press(box);
+  for (const box of screen.getAllByTestId(/^ready-(?!open|items)/)) fireEvent.click(box);
 };
 
 it('holds back until all is seen to, then opens the run with its plan', async () => {
   showReady();
   const begin = await screen.findByTestId('begin-run');
-  fireEvent.press(begin);
+  fireEvent.click(begin);
   expect(await keptRunIds()).toEqual([]);
   await tickAll();
   await waitFor(() => expect(screen.getByText('To the bench')).toBeTruthy());
-  fireEvent.press(screen.getByTestId('begin-run'));
+  fireEvent.click(screen.getByTestId('begin-run'));
   await waitFor(async () => expect(await keptRunIds()).toHaveLength(1));
   const [runId = ''] = await keptRunIds();
   const [opened] = await keptEvents(runId);
@@ -84,7 +75,7 @@ it('remembers the day’s and the job’s ticks, not the run’s', async () => {
 
 it('lists what to lay out for the whole job', async () => {
   showReady();
-  fireEvent.press(await screen.findByTestId('ready-open-packing'));
-  fireEvent.press(await screen.findByTestId('packed-rod'));
+  fireEvent.click(await screen.findByTestId('ready-open-packing'));
+  fireEvent.click(await screen.findByTestId('packed-rod'));
   expect(useReadyTicks.getState().ticked['job.j1.packed.rod']).toBe(true);
 });

@@ -1,7 +1,7 @@
 import { emptyDevice, opening, runServer } from '../../testingRuns';
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { replayRun } from '@nucleon/core/run/replay';
-import { show } from '../../testing';
+import { show, typeIn } from '../../testing';
 import { fakeApi } from '../../testingApi';
 import { ResultScreen } from '../result/ResultScreen';
 import type * as BenchDb from './benchDb';
@@ -27,10 +27,6 @@ jest.mock('expo-keep-awake', () => ({
   deactivateKeepAwake: () => Promise.resolve(),
 }));
 jest.mock('expo-speech', () => ({ speak: jest.fn(), stop: () => Promise.resolve() }));
-jest.mock('../display/displayStore', () => ({
-  useUnits: () => ({ length: 'mm', force: 'N' }),
-  useThemeName: () => 'light',
-}));
 beforeEach(async () => {
   await emptyDevice();
   mockRunId = openRun(opening());
@@ -118,7 +114,7 @@ describe('what the server will not have', () => {
     );
     // A server put right takes it when asked again.
     fakeApi(server.answer);
-    fireEvent.press(screen.getByTestId('refused-again'));
+    fireEvent.click(screen.getByTestId('refused-again'));
     await waitFor(() => expect(server.kept).toHaveLength(2));
     await waitFor(() => expect(screen.queryByTestId('refused')).toBeNull());
   });
@@ -195,15 +191,15 @@ it('is driven, noted, taken back; all of it is sent', async () => {
   fakeApi(server.answer);
   show(<RunScreen />);
   expect(await screen.findByText('Rim on the mark')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('run-main'));
+  fireEvent.click(screen.getByTestId('run-main'));
   expect(stateNow().phase).toBe('seat');
-  fireEvent.press(screen.getByTestId('open-signs'));
-  fireEvent.press(screen.getByTestId('sign-chatter'));
+  fireEvent.click(screen.getByTestId('open-signs'));
+  fireEvent.click(screen.getByTestId('sign-chatter'));
   expect(await screen.findByTestId('run-line')).toHaveTextContent('Paused');
   expect(
     within(screen.getByTestId('sign-answer')).getByText('Motor off at once. Look.'),
   ).toBeTruthy();
-  fireEvent.press(screen.getByTestId('run-undo'));
+  fireEvent.click(screen.getByTestId('run-undo'));
   expect(stateNow().phase).toBe('seat');
   await waitFor(() => expect(server.kept).toHaveLength(4));
   await waitFor(() =>
@@ -215,10 +211,10 @@ it('is driven, noted, taken back; all of it is sent', async () => {
 it('goes on without a server, and says that it keeps the record here', async () => {
   fakeApi(({ path }) => (path.startsWith('/runs/') ? { status: 0, body: null } : undefined));
   show(<RunScreen />);
-  fireEvent.press(await screen.findByTestId('run-main'));
+  fireEvent.click(await screen.findByTestId('run-main'));
   expect(await screen.findByText('Kept here')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('open-stop'));
-  fireEvent.press(screen.getByTestId('abort-Unsafe'));
+  fireEvent.click(screen.getByTestId('open-stop'));
+  fireEvent.click(screen.getByTestId('abort-Unsafe'));
   expect(stateNow()).toMatchObject({ phase: 'aborted' });
   expect(await screen.findByText('How did it come out?')).toBeTruthy();
 });
@@ -251,10 +247,10 @@ it('watches where another device drives, until it takes over', async () => {
   });
   show(<RunScreen />);
   expect(await screen.findByTestId('watching')).toBeTruthy();
-  fireEvent.press(screen.getByTestId('run-main'));
+  fireEvent.click(screen.getByTestId('run-main'));
   expect(stateNow().phase).toBe('prepare');
-  fireEvent.press(screen.getByTestId('drive-here'));
-  fireEvent.press(screen.getByTestId('run-main'));
+  fireEvent.click(screen.getByTestId('drive-here'));
+  fireEvent.click(screen.getByTestId('run-main'));
   expect(stateNow()).toMatchObject({ phase: 'seat', flags: [] });
 });
 
@@ -275,14 +271,14 @@ it('takes a result in three taps, and keeps one that does not fit the run beside
   add(mockRunId, { kind: 'start' });
   add(mockRunId, { kind: 'abort', why: 'Unsafe' });
   show(<ResultScreen />);
-  fireEvent.press(await screen.findByTestId('as-planned'));
+  fireEvent.click(await screen.findByTestId('as-planned'));
   expect(
     within(screen.getByTestId('result-flags')).getByText(/given up; the result says fine/),
   ).toBeTruthy();
-  fireEvent.press(screen.getByTestId('exit-chip-1'));
-  fireEvent.changeText(screen.getByTestId('result-entryDiameterMm'), '25.4');
-  fireEvent.press(screen.getByTestId('finish-rinse'));
-  fireEvent.press(screen.getByTestId('keep-result'));
+  fireEvent.click(screen.getByTestId('exit-chip-1'));
+  typeIn(screen.getByTestId('result-entryDiameterMm'), '25.4');
+  fireEvent.click(screen.getByTestId('finish-rinse'));
+  fireEvent.click(screen.getByTestId('keep-result'));
   expect(stateNow().result).toEqual({
     verdict: 'fine',
     crack: 'none',

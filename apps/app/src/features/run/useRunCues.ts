@@ -61,11 +61,9 @@ function useAwake(active: boolean): void {
         activateKeepAwakeAsync(AWAKE).catch(() => undefined);
     };
     hold();
-    if (typeof document.addEventListener === 'function')
-      document.addEventListener('visibilitychange', hold);
+    document.addEventListener('visibilitychange', hold);
     return () => {
-      if (typeof document.removeEventListener === 'function')
-        document.removeEventListener('visibilitychange', hold);
+      document.removeEventListener('visibilitychange', hold);
       deactivateKeepAwake(AWAKE).catch(() => undefined);
     };
   }, [active]);
