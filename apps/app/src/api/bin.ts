@@ -1,7 +1,8 @@
 import type { Bin, BinItem } from '@nucleon/contract/wire';
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
 import { keys } from './keys';
+import { useWrite } from './useWrite';
 
 /** What was deleted from a job and may come back; without one, the jobs that were deleted. */
 export const binQuery = (jobId?: string) =>
@@ -16,12 +17,7 @@ export const binQuery = (jobId?: string) =>
 const PATHS = { job: 'jobs', piece: 'pieces', hole: 'holes' } as const;
 
 /** Brings a thing back, with what it stands in. */
-export function useRestore() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: ({ kind, id }: Pick<BinItem, 'kind' | 'id'>) =>
-      fetchJson<null>(`/${PATHS[kind]}/${id}/restore`, { method: 'POST' }),
-    // Lists, layouts and the rooms of what came back may all be others now.
-    onSuccess: () => client.invalidateQueries(),
-  });
-}
+export const useRestore = () =>
+  useWrite(({ kind, id }: Pick<BinItem, 'kind' | 'id'>) =>
+    fetchJson<null>(`/${PATHS[kind]}/${id}/restore`, { method: 'POST' }),
+  );

@@ -43,9 +43,9 @@ export function BinScreen() {
                 <BinRow
                   key={item.id}
                   item={item}
-                  busy={restore.isPending}
+                  busy={restore.busy}
                   onRestore={() => {
-                    restore.mutate(item);
+                    restore.run(item);
                   }}
                 />
               ))}
@@ -53,7 +53,7 @@ export function BinScreen() {
           </>
         ) : null}
         <Small role="status" aria-live="polite" color="$stop">
-          {restore.error ? restore.error.message : ''}
+          {restore.trouble}
         </Small>
       </Column>
     </Page>

@@ -1,14 +1,12 @@
-import { keys } from '../../api/keys';
 import type { Comparison } from '@nucleon/core/choice/compareMethods';
 import type { House } from '@nucleon/core/documents/house';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { getHouse, putHouse } from '../../api/house';
 import { Column } from '../../ui/layout';
 import { Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
 import { useTask } from '../../workers/useTask';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { useWrite } from '../../api/useWrite';
 import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { Question } from './Question';
@@ -44,12 +42,12 @@ function CompareRoom(loaded: LoadedHole) {
                 room.edit.changeHole({ setup }, `compare-${comparison.id}`);
               }}
               onRemember={(way) => {
-                void remember.set(comparison, way);
+                remember.run({ comparison, way });
               }}
             />
           ))}
           <Small role="status" aria-live="polite" color="$stop">
-            {remember.fault}
+            {remember.trouble}
           </Small>
         </Column>
       ) : null}
@@ -57,21 +55,18 @@ function CompareRoom(loaded: LoadedHole) {
   );
 }
 
+interface Habit {
+  readonly comparison: Comparison;
+  /** null forgets it. */
+  readonly way: string | null;
+}
+
 /** Keeps a way as the house's own, or forgets it. */
 function useHabit() {
-  const client = useQueryClient();
-  const [fault, setFault] = useState('');
-  const set = async ({ id }: Comparison, way: string | null): Promise<void> => {
-    setFault('');
-    try {
-      const house = await getHouse();
-      const { [id]: _old, ...others } = house.habits ?? {};
-      const habits: House['habits'] = way === null ? others : { ...others, [id]: way };
-      await putHouse({ ...house, habits });
-      await client.invalidateQueries({ queryKey: keys.house() });
-    } catch (error) {
-      setFault(error instanceof Error ? error.message : 'The habit was not kept.');
-    }
-  };
-  return { set, fault };
+  return useWrite(async ({ comparison: { id }, way }: Habit) => {
+    const house = await getHouse();
+    const { [id]: _old, ...others } = house.habits ?? {};
+    const habits: House['habits'] = way === null ? others : { ...others, [id]: way };
+    return putHouse({ ...house, habits });
+  });
 }

@@ -1,4 +1,4 @@
-import { METRIC, type UnitSystem } from '@nucleon/core/units/unitSystem';
+import { isUnitSystem, METRIC, type UnitSystem } from '@nucleon/core/units/unitSystem';
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
@@ -12,6 +12,15 @@ interface Display {
   readonly units: UnitSystem;
   readonly setTheme: (theme: ThemeChoice) => void;
   readonly setUnits: (units: UnitSystem) => void;
+}
+
+/** As much of what the device kept as still means something. */
+function readable(kept: unknown): Partial<Pick<Display, 'theme' | 'units'>> {
+  const { theme, units } = (kept ?? {}) as Partial<Display>;
+  return {
+    ...(THEME_CHOICES.some((choice) => choice === theme) ? { theme } : {}),
+    ...(isUnitSystem(units) ? { units } : {}),
+  };
 }
 
 export const useDisplay = create<Display>()(
@@ -30,6 +39,8 @@ export const useDisplay = create<Display>()(
       name: 'nucleon.display',
       storage: createJSONStorage(() => globalThis.localStorage),
       partialize: ({ theme, units }) => ({ theme, units }),
+      // Whatever stands there was written by some version of this app, or by nobody knows whom.
+      merge: (kept, fresh) => ({ ...fresh, ...readable(kept) }),
     },
   ),
 );

@@ -129,6 +129,13 @@ const WORDS: Readonly<Record<string, string>> = {
   keepOff: 'Marked places',
   services: 'Bands',
   mark: 'Mark',
+  verdict: 'The hole is',
+  crack: 'A crack',
+  entryChipMm: 'Chip going in',
+  exitChipMm: 'Chip coming out',
+  partFit: 'The part',
+  bitState: 'The bit',
+  note: 'Note',
 };
 const MOST_SHOWN = 8;
 

@@ -24,6 +24,15 @@ export function useSaveWhenResting(
   latest.current = write;
   const writing = useRef(false);
   const { kind } = save;
+  const rests = useRef(false);
+  rests.current = sound && kind === 'waiting';
+  // Left before it rested: sent on the way out. What the device keeps is put together with it when it is opened.
+  useEffect(
+    () => () => {
+      if (rests.current && !writing.current) void latest.current();
+    },
+    [],
+  );
   useEffect(() => {
     if (!sound || (kind !== 'waiting' && kind !== 'unreachable')) return;
     const timer = setTimeout(

@@ -235,3 +235,10 @@ export function versionedDraft<T>({ partsOf, contentOf }: DraftShape<T>): DraftE
     },
   };
 }
+
+/** The engine of a single document. */
+export const oneDocument = <T extends Part>(): DraftEngine<T> =>
+  versionedDraft<T>({
+    partsOf: (content) => new Map([['part', content]]),
+    contentOf: (parts) => parts.get('part') as T,
+  });

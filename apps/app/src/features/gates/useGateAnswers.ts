@@ -1,9 +1,8 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { Gate, GateAnswer } from '@nucleon/core/hazards/gate';
 import type { HazardCheck } from '@nucleon/core/documents/hazardCheck';
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { putJob } from '../../api/jobs';
+import { useWrite } from '../../api/useWrite';
 import type { Editing } from '../hole/editing';
 
 export interface GateAnswers {
@@ -25,19 +24,10 @@ export function useGateAnswers(
   job: HoleDetail['job'],
   now: () => Date,
 ): GateAnswers {
-  const client = useQueryClient();
-  const [trouble, setTrouble] = useState('');
-
-  const writeJob = (checks: readonly HazardCheck[]): void => {
+  const inJob = useWrite((checks: readonly HazardCheck[]) => {
     const { id, updatedAt: _at, customMaterials: _materials, ...header } = job;
-    setTrouble('');
-    putJob(id, { ...header, checks })
-      .then(() => client.invalidateQueries())
-      .catch((error: unknown) => {
-        setTrouble(error instanceof Error ? error.message : 'The answer was not stored.');
-        void client.invalidateQueries();
-      });
-  };
+    return putJob(id, { ...header, checks });
+  });
 
   const write = (gate: Gate, added: readonly HazardCheck[]): void => {
     const group = `gate-${gate.code}`;
@@ -55,11 +45,11 @@ export function useGateAnswers(
         group,
       );
     if (gate.scope === 'job' || has(job.checks))
-      writeJob([...without(job.checks, gate.code), ...(gate.scope === 'job' ? added : [])]);
+      inJob.run([...without(job.checks, gate.code), ...(gate.scope === 'job' ? added : [])]);
   };
 
   return {
-    trouble,
+    trouble: inJob.trouble,
     answer: (gate, { code }, note) => {
       const check: HazardCheck = {
         hazard: gate.code,

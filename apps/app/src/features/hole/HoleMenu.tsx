@@ -1,10 +1,8 @@
 import { routes } from '../../routes';
-import { keys } from '../../api/keys';
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { DrillCase } from '@nucleon/core/job/drillCase';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { planText } from '@nucleon/core/plan/planText';
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';
@@ -12,10 +10,10 @@ import Printer from 'lucide-react-native/icons/printer';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { deleteHole, restoreHole } from '../../api/holes';
+import { useDelete } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
-import { useUndo } from '../../ui/undoStore';
 import { PackButton } from '../files/PackButton';
 import { useUnits } from '../display/displayStore';
 
@@ -32,10 +30,11 @@ export function HoleMenu({
 }) {
   const units = useUnits();
   const router = useRouter();
-  const client = useQueryClient();
-  const showUndo = useUndo((state) => state.show);
   const [said, setSaid] = useState('');
   const { hole, piece, job } = detail;
+  const deletion = useDelete(() => {
+    router.navigate(routes.job(job.id));
+  });
   const copy = (): void => {
     if (!plan) return;
     const title = `${hole.label ?? 'Hole'}, ${piece.name} (${job.name})`;
@@ -48,21 +47,11 @@ export function HoleMenu({
       },
     );
   };
-  const remove = async (): Promise<void> => {
-    try {
-      await deleteHole(hole.id);
-    } catch (error) {
-      setSaid(error instanceof Error ? error.message : 'Could not delete it.');
-      return;
-    }
-    await client.invalidateQueries({ queryKey: keys.job(job.id) });
-    router.navigate(routes.job(job.id));
-    showUndo({
-      message: `Deleted “${hole.label ?? 'Hole'}”.`,
-      undo: async () => {
-        await restoreHole(hole.id);
-        await client.invalidateQueries({ queryKey: keys.job(job.id) });
-      },
+  const remove = (): void => {
+    deletion.run({
+      name: hole.label ?? 'Hole',
+      remove: () => deleteHole(hole.id),
+      restore: () => restoreHole(hole.id),
     });
   };
   return (
@@ -96,12 +85,12 @@ export function HoleMenu({
           label="Delete hole"
           icon={Trash}
           look="stop"
-          onPress={() => void remove()}
+          onPress={remove}
           testID="delete-hole"
         />
       </Row>
       <Small role="status" aria-live="polite">
-        {said}
+        {deletion.trouble || said}
       </Small>
       <Small>
         An engineering estimate, with its spread beside each number: it does not replace your

@@ -1,9 +1,8 @@
 import { routes } from '../../routes';
 import { insteadOfDrilling, type Instead } from '@nucleon/core/choice/insteadOfDrilling';
 import { findMaterial } from '@nucleon/core/materials/materials';
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -68,29 +67,17 @@ function InsteadRoom(loaded: LoadedHole) {
 
 function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly instead: Instead }) {
   const router = useRouter();
-  const client = useQueryClient();
-  const [trouble, setTrouble] = useState('');
-  const [busy, setBusy] = useState(false);
   const verdict = VERDICTS[instead.verdict];
   const { job, hole } = loaded.detail;
   const onFindOut = (): void => {
     router.navigate(routes.hole(job.id, hole.id, 'know'));
   };
-  const practise = (): void => {
-    setTrouble('');
-    setBusy(true);
-    addPracticePiece(loaded.detail)
-      .then(async ({ jobId, holeId }) => {
-        await client.invalidateQueries();
-        router.navigate(routes.hole(jobId, holeId));
-      })
-      .catch((error: unknown) => {
-        setTrouble(error instanceof Error ? error.message : 'It could not be added.');
-      })
-      .finally(() => {
-        setBusy(false);
-      });
-  };
+  const practise = useWrite(() => addPracticePiece(loaded.detail), {
+    otherwise: 'It could not be added.',
+    done: ({ jobId, holeId }) => {
+      router.navigate(routes.hole(jobId, holeId));
+    },
+  });
   return (
     <Column padding="$4" gap="$4" testID={`instead-${instead.verdict}`}>
       <Notice level={verdict.level} title={verdict.title} text={verdict.text} />
@@ -123,17 +110,19 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
               <Button
                 label="Add a practice piece first in the job"
                 look="main"
-                disabled={busy}
-                onPress={practise}
+                disabled={practise.busy}
+                onPress={() => {
+                  practise.run();
+                }}
                 testID="add-practice"
               />
             </Row>
           ) : null}
         </Column>
       ))}
-      {trouble ? (
+      {practise.trouble ? (
         <Small color="$stop" role="alert">
-          {trouble}
+          {practise.trouble}
         </Small>
       ) : null}
     </Column>

@@ -1,19 +1,35 @@
-import { keys } from '../../api/keys';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { putJob } from '../../api/jobs';
+import { jobQuery, putJob } from '../../api/jobs';
 import { ApiProblem } from '../../api/problem';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 
+interface Header {
+  readonly name: string;
+  readonly notes: string;
+}
+
 /** The job's name and notes; opened for editing by a press, kept until saved. */
 export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
   const client = useQueryClient();
-  const [typed, setTyped] = useState<{ name: string; notes: string } | null>(null);
-  const [trouble, setTrouble] = useState('');
+  const [typed, setTyped] = useState<Header | null>(null);
+  const save = useWrite(
+    ({ name, notes }: Header) => {
+      const { pieces: _pieces, customMaterials: _custom, id, updatedAt: _at, ...header } = job;
+      return putJob(id, { ...header, name: name.trim(), notes });
+    },
+    {
+      done: (stored) => {
+        client.setQueryData(jobQuery(job.id).queryKey, (was) => was && { ...was, ...stored });
+        setTyped(null);
+      },
+    },
+  );
   if (!typed) {
     return (
       <Row justifyContent="space-between" alignItems="flex-start" gap="$3">
@@ -30,25 +46,10 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
       </Row>
     );
   }
-  const save = async (): Promise<void> => {
-    const { pieces: _pieces, customMaterials: _custom, id, updatedAt: _at, ...header } = job;
-    try {
-      await putJob(id, { ...header, name: typed.name.trim(), notes: typed.notes });
-      await client.invalidateQueries({ queryKey: keys.job(id) });
-      await client.invalidateQueries({ queryKey: keys.jobs() });
-      setTyped(null);
-    } catch (error) {
-      const conflict = error instanceof ApiProblem && error.body.code === 'conflict';
-      setTrouble(
-        conflict
-          ? 'Someone changed this meanwhile. Look again, then save.'
-          : error instanceof Error
-            ? error.message
-            : 'It was not saved.',
-      );
-      if (conflict) await client.invalidateQueries({ queryKey: keys.job(id) });
-    }
-  };
+  const isConflict = save.error instanceof ApiProblem && save.error.body.code === 'conflict';
+  const trouble = isConflict
+    ? 'Someone changed this meanwhile. Look again, then save.'
+    : save.trouble;
   const nameless = typed.name.trim() === '';
   return (
     <Column gap="$3">
@@ -76,12 +77,19 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
         </Small>
       ) : null}
       <Row gap="$2">
-        <Button label="Save" look="main" disabled={nameless} onPress={() => void save()} />
+        <Button
+          label="Save"
+          look="main"
+          disabled={nameless}
+          onPress={() => {
+            save.run(typed);
+          }}
+        />
         <Button
           label="Leave as it was"
           onPress={() => {
             setTyped(null);
-            setTrouble('');
+            save.forget();
           }}
         />
       </Row>

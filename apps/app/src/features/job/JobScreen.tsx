@@ -1,8 +1,7 @@
 import { routes } from '../../routes';
-import { keys } from '../../api/keys';
 import { casesOf } from '@nucleon/core/job/drillCase';
 import type { JobDetail } from '@nucleon/contract/wire';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import ArchiveRestore from 'lucide-react-native/icons/archive-restore';
 import FileArchive from 'lucide-react-native/icons/file-archive';
@@ -12,6 +11,7 @@ import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { deleteJob, exportArchive, exportJob, jobQuery, restoreJob } from '../../api/jobs';
+import { useDelete } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { PackButton } from '../files/PackButton';
 import { Column, Row } from '../../ui/layout';
@@ -19,7 +19,6 @@ import { Page } from '../../ui/Page';
 import { fileName, saveFile } from '../../ui/saveFile';
 import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
-import { useUndo } from '../../ui/undoStore';
 import { useKeys } from '../../ui/useKeys';
 import { JobHeaderFields } from './JobHeaderFields';
 import { PieceCard } from './PieceCard';
@@ -73,8 +72,6 @@ export function JobScreen() {
 
 function JobMenu({ job }: { readonly job: JobDetail }) {
   const router = useRouter();
-  const client = useQueryClient();
-  const showUndo = useUndo((state) => state.show);
   const [said, setSaid] = useState('');
   const trying = (work: () => Promise<void>) => (): void => {
     work().catch((error: unknown) => {
@@ -94,18 +91,16 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
     saveFile(`${fileName(job.name, 'job')}.nucleon.zip`, await exportArchive(job.id));
     setSaid('Saved with its pictures, its log and what was deleted from it.');
   });
-  const remove = trying(async () => {
-    await deleteJob(job.id);
-    await client.invalidateQueries({ queryKey: keys.jobs() });
+  const deletion = useDelete(() => {
     router.navigate(routes.jobs());
-    showUndo({
-      message: `Deleted “${job.name}”.`,
-      undo: async () => {
-        await restoreJob(job.id);
-        await client.invalidateQueries({ queryKey: keys.jobs() });
-      },
-    });
   });
+  const remove = (): void => {
+    deletion.run({
+      name: job.name,
+      remove: () => deleteJob(job.id),
+      restore: () => restoreJob(job.id),
+    });
+  };
   return (
     <Column gap="$2">
       <Row gap="$2" flexWrap="wrap">
@@ -142,7 +137,7 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
         <Button label="Delete job" icon={Trash} look="stop" onPress={remove} testID="delete-job" />
       </Row>
       <Small role="status" aria-live="polite">
-        {said}
+        {deletion.trouble || said}
       </Small>
     </Column>
   );

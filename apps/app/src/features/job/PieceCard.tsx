@@ -1,5 +1,4 @@
 import { routes } from '../../routes';
-import { keys } from '../../api/keys';
 import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
 import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
 import type { Material } from '@nucleon/core/documents/material';
@@ -7,22 +6,20 @@ import { findMaterial } from '@nucleon/core/materials/materials';
 import { drilledWords, outcomeOf } from '@nucleon/core/run/runOutcome';
 import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/units/length';
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import Crosshair from 'lucide-react-native/icons/crosshair';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
-import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { putHole } from '../../api/holes';
 import { deletePiece, restorePiece } from '../../api/pieces';
+import { useDelete, useWrite } from '../../api/useWrite';
 import { OutlineThumb } from '../../drawing/OutlineThumb';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';
 import { RowLink } from '../../ui/RowLink';
 import { Heading, Label, Small, Strong } from '../../ui/text';
-import { useUndo } from '../../ui/undoStore';
 import { OUTCOME_LOOKS } from '../log/outcomeLooks';
 import { useUnits } from '../display/displayStore';
 
@@ -37,43 +34,35 @@ interface PieceCardProps {
 export function PieceCard({ piece, custom }: PieceCardProps) {
   const units = useUnits();
   const router = useRouter();
-  const client = useQueryClient();
-  const showUndo = useUndo((state) => state.show);
-  const [trouble, setTrouble] = useState('');
   const material = findMaterial(piece.layers?.[0]?.material ?? piece.material, custom);
-  const refresh = () => client.invalidateQueries({ queryKey: keys.job(piece.jobId) });
-  const trying = (work: () => Promise<void>) => (): void => {
-    work().catch((error: unknown) => {
-      setTrouble(error instanceof Error ? error.message : 'It did not work.');
+  const another = useWrite(
+    () => {
+      const like = piece.holes.at(-1);
+      return putHole(piece.id, newId(), {
+        ...nextHolePlace(piece.outline, piece.holes),
+        diameterMm: like?.diameterMm ?? 10,
+        depth: like?.depth ?? { kind: 'through' },
+        ...(like?.face ? { face: like.face } : {}),
+        ...(like?.setup ? { setup: like.setup } : {}),
+        label: `Hole ${piece.holes.length + 1}`,
+        version: 0,
+      });
+    },
+    {
+      done: ({ id }) => {
+        router.navigate(routes.hole(piece.jobId, id));
+      },
+    },
+  );
+  const deletion = useDelete();
+  const remove = (): void => {
+    deletion.run({
+      name: piece.name,
+      remove: () => deletePiece(piece.id),
+      restore: () => restorePiece(piece.id),
     });
   };
-  const another = trying(async () => {
-    const id = newId();
-    const like = piece.holes.at(-1);
-    const at = nextHolePlace(piece.outline, piece.holes);
-    await putHole(piece.id, id, {
-      ...at,
-      diameterMm: like?.diameterMm ?? 10,
-      depth: like?.depth ?? { kind: 'through' },
-      ...(like?.face ? { face: like.face } : {}),
-      ...(like?.setup ? { setup: like.setup } : {}),
-      label: `Hole ${piece.holes.length + 1}`,
-      version: 0,
-    });
-    await refresh();
-    router.navigate(routes.hole(piece.jobId, id));
-  });
-  const remove = trying(async () => {
-    await deletePiece(piece.id);
-    await refresh();
-    showUndo({
-      message: `Deleted “${piece.name}”.`,
-      undo: async () => {
-        await restorePiece(piece.id);
-        await refresh();
-      },
-    });
-  });
+  const trouble = another.trouble || deletion.trouble;
   const body = piece.layers?.length
     ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ')
     : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? ' or another' : ''}`;
@@ -121,7 +110,10 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
           icon={Plus}
           look="quiet"
           hint={`Another hole in ${piece.name}`}
-          onPress={another}
+          disabled={another.busy}
+          onPress={() => {
+            another.run();
+          }}
         />
         {piece.holes.some(({ lastRun }) => lastRun) ? (
           <Button

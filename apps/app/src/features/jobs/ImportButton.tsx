@@ -1,12 +1,12 @@
 import { routes } from '../../routes';
 import type { Fault } from '@nucleon/core/job/fault';
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import FolderInput from 'lucide-react-native/icons/folder-input';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { importJob } from '../../api/jobs';
 import { ApiProblem } from '../../api/problem';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -38,47 +38,49 @@ interface Opened {
 /** Opens a job file, alone or in an archive; a faulty one is refused whole, with what is wrong where. */
 export function ImportButton() {
   const router = useRouter();
-  const client = useQueryClient();
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
   const [opened, setOpened] = useState<Opened | null>(null);
-  const [busy, setBusy] = useState(false);
   const show = (jobId: string): void => {
     router.navigate(routes.job(jobId));
   };
+  const [name, setName] = useState('');
+  const reading = useWrite(
+    (file: File) => {
+      const type = file.name.endsWith('.zip') ? 'application/zip' : 'application/json';
+      return importJob(new Blob([file], { type }), newId());
+    },
+    {
+      done: ({ jobId, skipped, left }, file) => {
+        const lines = [...skipped.map((run) => `Run of ${run.name}: ${run.why}`), ...left];
+        if (lines.length === 0) show(jobId);
+        else
+          setOpened({
+            jobId,
+            text: `“${file.name}” is open. ${lines.length} ${lines.length === 1 ? 'thing' : 'things'} in it ${lines.length === 1 ? 'was' : 'were'} left.`,
+            left: lines,
+          });
+      },
+    },
+  );
   const open = async (): Promise<void> => {
     const file = await pickFile('.json,.zip,application/json,application/zip');
     if (!file) return;
-    setTrouble(null);
     setOpened(null);
-    setBusy(true);
-    const type = file.name.endsWith('.zip') ? 'application/zip' : 'application/json';
-    try {
-      const { jobId, skipped, left } = await importJob(new Blob([file], { type }), newId());
-      await client.invalidateQueries();
-      const lines = [...skipped.map(({ name, why }) => `Run of ${name}: ${why}`), ...left];
-      if (lines.length === 0) show(jobId);
-      else
-        setOpened({
-          jobId,
-          text: `“${file.name}” is open. ${lines.length} ${lines.length === 1 ? 'thing' : 'things'} in it ${lines.length === 1 ? 'was' : 'were'} left.`,
-          left: lines,
-        });
-    } catch (error) {
-      setTrouble({
-        text: troubleWith(file.name, error),
-        faults: error instanceof ApiProblem ? (error.body.faults ?? []) : [],
-      });
-    } finally {
-      setBusy(false);
-    }
+    setName(file.name);
+    reading.run(file);
   };
+  const trouble: Trouble | null = reading.error
+    ? {
+        text: troubleWith(name, reading.error),
+        faults: reading.error instanceof ApiProblem ? (reading.error.body.faults ?? []) : [],
+      }
+    : null;
   return (
     <Column gap="$2">
       <Button
-        label={busy ? 'Opening…' : 'Open a job file'}
+        label={reading.busy ? 'Opening…' : 'Open a job file'}
         icon={FolderInput}
         onPress={() => {
-          if (!busy) void open();
+          if (!reading.busy) void open();
         }}
         testID="import"
       />

@@ -1,7 +1,6 @@
 import { routes } from '../../routes';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { lastDressed, noteWords } from '@nucleon/core/bits/bitWords';
-import { useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import Copy from 'lucide-react-native/icons/copy';
 import { useRouter } from 'expo-router';
@@ -10,6 +9,7 @@ import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { putBit } from '../../api/kit';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Label, Small } from '../../ui/text';
@@ -22,26 +22,14 @@ interface BitCardProps {
   readonly bit: StoredBit;
   readonly startsWith: 'check' | null;
   readonly onDone: () => void;
-  readonly onDelete: () => Promise<void>;
 }
 
 /** One bit: look at it, change it, have another like it, put it away. */
-export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
-  const client = useQueryClient();
+export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
   const router = useRouter();
   const [checking, setChecking] = useState(startsWith === 'check');
-  const [trouble, setTrouble] = useState('');
   const { id, version, updatedAt: _at, ...own } = bit;
-  const keep = async (work: () => Promise<unknown>): Promise<void> => {
-    setTrouble('');
-    try {
-      await work();
-      await client.invalidateQueries();
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'It was not saved.');
-    }
-  };
-  const another = (): Promise<unknown> => {
+  const another = useWrite(() => {
     const { sharpness: _s, sharpnessLog: _log, runOutMm: _run, ...like } = own;
     return putBit(newId(), {
       ...like,
@@ -52,7 +40,11 @@ export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
       retired: false,
       version: 0,
     });
-  };
+  });
+  const putAway = useWrite(() => putBit(id, { ...own, retired: !bit.retired, version }), {
+    done: onDone,
+  });
+  const trouble = another.trouble || putAway.trouble;
   if (checking)
     return (
       <BitCheck
@@ -83,15 +75,19 @@ export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
             }}
             testID="bit-runs"
           />
-          <Button label="Another like it" icon={Copy} onPress={() => void keep(another)} />
+          <Button
+            label="Another like it"
+            icon={Copy}
+            disabled={another.busy}
+            onPress={() => {
+              another.run();
+            }}
+          />
           <Button
             label={bit.retired ? 'Use it again' : 'Put away'}
-            onPress={() =>
-              void keep(async () => {
-                await putBit(id, { ...own, retired: !bit.retired, version });
-                onDone();
-              })
-            }
+            onPress={() => {
+              putAway.run();
+            }}
             testID="bit-retire"
           />
         </Row>
@@ -111,7 +107,7 @@ export function BitCard({ bit, startsWith, onDone, onDelete }: BitCardProps) {
           </Column>
         ) : null}
       </Column>
-      <BitForm bit={bit} onDone={onDone} onDelete={onDelete} />
+      <BitForm bit={bit} onDone={onDone} />
     </Column>
   );
 }

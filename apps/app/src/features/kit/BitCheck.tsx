@@ -5,11 +5,12 @@ import {
   dressedSharpness,
   judgeBit,
   type BitLooks,
+  type BitVerdict,
 } from '@nucleon/core/bits/bitCheck';
 import type { SharpnessNote } from '@nucleon/core/documents/kit';
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { putBit } from '../../api/kit';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
@@ -31,30 +32,30 @@ export function BitCheck({
   readonly onDone: () => void;
 }) {
   const units = useUnits();
-  const client = useQueryClient();
   const [looks, setLooks] = useState<Partial<BitLooks>>({});
   const [gaugeMm, setGauge] = useState<number | null>(null);
-  const [trouble, setTrouble] = useState('');
   const next = BIT_LOOK_IDS.find((look) => looks[look] === undefined);
   const verdict =
     next === undefined ? judgeBit(bit, looks as BitLooks, units, gaugeMm ?? undefined) : null;
-  const keep = async (sharpness: number, how: SharpnessNote['how']): Promise<void> => {
-    if (!verdict) return;
-    const { id, updatedAt: _at, ...own } = bit;
-    try {
-      await putBit(id, {
+  const kept = useWrite(
+    (note: SharpnessNote & Pick<BitVerdict, 'runOutMm' | 'kind' | 'state'>) => {
+      const { id, updatedAt: _at, ...own } = bit;
+      const { runOutMm, kind, state, ...noted } = note;
+      return putBit(id, {
         ...own,
-        sharpness,
-        runOutMm: verdict.runOutMm,
-        state: how === 'dressed' ? 'good' : verdict.state,
-        sharpnessLog: [...(bit.sharpnessLog ?? []), { at: clock(), sharpness, how }],
-        ...(verdict.kind === 'bin' ? { retired: true } : {}),
+        sharpness: note.sharpness,
+        runOutMm,
+        state: note.how === 'dressed' ? 'good' : state,
+        sharpnessLog: [...(bit.sharpnessLog ?? []), noted],
+        ...(kind === 'bin' ? { retired: true } : {}),
       });
-      await client.invalidateQueries();
-      onDone();
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'It was not kept.');
-    }
+    },
+    { done: onDone },
+  );
+  const keep = (sharpness: number, how: SharpnessNote['how']): void => {
+    if (!verdict) return;
+    const { runOutMm, kind, state } = verdict;
+    kept.run({ at: clock(), sharpness, how, runOutMm, kind, state });
   };
   return (
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="bit-check-panel">
@@ -101,9 +102,9 @@ export function BitCheck({
           live
         />
       ) : null}
-      {trouble ? (
+      {kept.trouble ? (
         <Small color="$stop" role="alert">
-          {trouble}
+          {kept.trouble}
         </Small>
       ) : null}
       <Row gap="$2" flexWrap="wrap">
@@ -111,7 +112,9 @@ export function BitCheck({
           <Button
             label="I have dressed it, it catches"
             look="main"
-            onPress={() => void keep(dressedSharpness(bit), 'dressed')}
+            onPress={() => {
+              keep(dressedSharpness(bit), 'dressed');
+            }}
             testID="bit-dressed"
           />
         ) : null}
@@ -119,7 +122,9 @@ export function BitCheck({
           <Button
             label={verdict.kind === 'bin' ? 'Keep this, and put it away' : 'Keep this'}
             look={verdict.kind === 'dress' ? 'plain' : 'main'}
-            onPress={() => void keep(verdict.sharpness, 'checked')}
+            onPress={() => {
+              keep(verdict.sharpness, 'checked');
+            }}
             testID="check-keep"
           />
         ) : null}

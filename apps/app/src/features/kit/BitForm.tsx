@@ -8,7 +8,7 @@ import { formatMoney } from '@nucleon/core/choice/outcomeWords';
 import { BIT_STATES } from '@nucleon/core/documents/choices';
 import type { Bit } from '@nucleon/core/documents/kit';
 import { formatLengthShort } from '@nucleon/core/units/length';
-import { putBit, restoreBit } from '../../api/kit';
+import { deleteBit, putBit, restoreBit } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
@@ -25,7 +25,6 @@ interface BitFormProps {
   /** What is known of a new one already. */
   readonly start?: Partial<Draft>;
   readonly onDone: () => void;
-  readonly onDelete?: () => Promise<void>;
 }
 
 type Draft = Omit<Bit, 'id'>;
@@ -38,7 +37,7 @@ const SLOT_CHIPS = [
 const NEW_BIT: Draft = { name: '', family: 'plated-cup-saw', diameterMm: 10 };
 
 /** Family and size are enough; the rest comes from the family until it is measured. */
-export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
+export function BitForm({ bit, start, onDone }: BitFormProps) {
   const units = useUnits();
   const kit = useKitDraft<Draft, StoredBit>({
     kind: 'bit',
@@ -55,10 +54,16 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
   return (
     <KitFormShell
       draft={kit}
-      canSave
+      canSave={kit.nameFault === undefined}
       save={() => kit.save({ name })}
       onDone={onDone}
-      onDelete={onDelete}
+      deletion={
+        bit && {
+          name: bit.name,
+          remove: () => deleteBit(bit.id),
+          restore: () => restoreBit(bit.id),
+        }
+      }
     >
       <Chips
         label="Family"
@@ -100,6 +105,7 @@ export function BitForm({ bit, start, onDone, onDelete }: BitFormProps) {
         onChangeText={(text) => {
           change({ name: text });
         }}
+        fault={kit.nameFault}
         testID="bit-name"
       />
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">

@@ -4,7 +4,6 @@ import { stateWords } from '@nucleon/core/bits/bitWords';
 import { formatLengthShort } from '@nucleon/core/units/length';
 import Plus from 'lucide-react-native/icons/plus';
 import { useEffect, useState } from 'react';
-import { deleteBit, restoreBit } from '../../api/kit';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/layout';
 import { useUnits } from '../display/displayStore';
@@ -13,7 +12,6 @@ import { CsvButtons } from './CsvButtons';
 import { matches } from './matches';
 import { QuickBit } from './QuickBit';
 import { Shelf, ShelfItem } from './Shelf';
-import { useGone } from './useGone';
 import { awayMark, usePutAway } from './usePutAway';
 
 interface BitsShelfProps {
@@ -32,9 +30,6 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
   useEffect(() => {
     if (check) document.getElementById(`bit-${check}`)?.scrollIntoView();
   }, [check]);
-  const gone = useGone(() => {
-    setOpen(null);
-  });
   const { inSight, toggle } = usePutAway(bits, open);
   const shown = inSight.filter((bit) =>
     matches(search, [
@@ -93,13 +88,6 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
               onDone={() => {
                 setOpen(null);
               }}
-              onDelete={() =>
-                gone(
-                  bit.name,
-                  () => deleteBit(bit.id),
-                  () => restoreBit(bit.id),
-                )
-              }
             />
           </ShelfItem>
         ))}

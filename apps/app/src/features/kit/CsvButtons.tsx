@@ -1,10 +1,10 @@
 import type { StoredBit } from '@nucleon/contract/wire';
 import type { BitsCsvOutcome } from '@nucleon/files/bitsCsv';
-import { useQueryClient } from '@tanstack/react-query';
 import FileDown from 'lucide-react-native/icons/file-down';
 import FileUp from 'lucide-react-native/icons/file-up';
 import { useState } from 'react';
 import { addBits } from '../../api/kit';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';
 import { pickFile } from '../../ui/pickFile';
@@ -16,10 +16,8 @@ type ReadBits = Extract<BitsCsvOutcome, { kind: 'read' }>;
 
 /** The bits as a spreadsheet has them: out, and in row by row, good ones kept beside bad ones. */
 export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
-  const client = useQueryClient();
   const [read, setRead] = useState<ReadBits | null>(null);
   const [said, setSaid] = useState('');
-  const [busy, setBusy] = useState(false);
   const open = async (): Promise<void> => {
     const file = await pickFile('.csv,text/csv');
     if (!file) return;
@@ -37,19 +35,12 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
     else setSaid(reply.message);
   };
   const good = read?.rows.flatMap(({ outcome }) => (outcome.kind === 'good' ? [outcome.bit] : []));
-  const take = async (): Promise<void> => {
-    if (!good?.length) return;
-    setBusy(true);
-    try {
-      await addBits({ bits: good });
-      await client.invalidateQueries();
-      setSaid(`${good.length} ${good.length === 1 ? 'bit' : 'bits'} added.`);
+  const take = useWrite(addBits, {
+    done: ({ items }) => {
+      setSaid(`${items.length} ${items.length === 1 ? 'bit' : 'bits'} added.`);
       setRead(null);
-    } catch (error) {
-      setSaid(`${error instanceof Error ? error.message : 'They were not added.'} None was added.`);
-    }
-    setBusy(false);
-  };
+    },
+  });
   return (
     <Column gap="$3">
       <Row gap="$2" flexWrap="wrap">
@@ -62,7 +53,7 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
         <Button label="Save as CSV" icon={FileDown} onPress={() => void save()} testID="csv-save" />
       </Row>
       <Small role="status" aria-live="polite" testID="csv-said">
-        {said}
+        {take.trouble ? `${take.trouble} None was added.` : said}
       </Small>
       {read ? (
         <Panel wet padding="$4" gap="$3" testID="csv-report">
@@ -86,8 +77,10 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
             <Button
               label={`Add the ${good?.length ?? 0} good ones`}
               look="main"
-              disabled={busy || !good?.length}
-              onPress={() => void take()}
+              disabled={take.busy || !good?.length}
+              onPress={() => {
+                if (good) take.run({ bits: good });
+              }}
               testID="csv-take"
             />
             <Button

@@ -1,11 +1,12 @@
-import { useQueryClient } from '@tanstack/react-query';
 import Trash from 'lucide-react-native/icons/trash';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { useDelete, useWrite, type Deletion } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { UndoRedo } from '../../ui/UndoRedo';
 import { DraftTrouble } from '../draft/DraftTrouble';
+import { SaveMark } from '../draft/SaveMark';
 import type { KitDraft } from './useKitDraft';
 
 interface KitFormShellProps<D> {
@@ -13,33 +14,36 @@ interface KitFormShellProps<D> {
   readonly draft?: KitDraft<D>;
   readonly children: ReactNode;
   readonly canSave: boolean;
+  /** What it is taken out of, as the undo says it. */
+  readonly from?: string;
   /** Saves it and closes. */
   readonly save: () => Promise<void>;
   readonly onDone: () => void;
-  readonly onDelete?: (() => Promise<void>) | undefined;
+  readonly deletion?: Deletion | undefined;
   /** Keeps it for its history, out of the plans; or takes it out again. */
   readonly putAway?:
     { readonly away: boolean; readonly toggle: () => Promise<unknown> } | undefined;
 }
+
+/** While these last, waiting is enough. */
+const GOES_ON: ReadonlySet<string> = new Set(['saved', 'waiting', 'saving']);
 
 /** Saves a part of the kit, says what keeps it from being saved, or puts it away. */
 export function KitFormShell<D extends object>({
   draft,
   children,
   canSave,
+  from = ' from your kit',
   save,
   onDone,
-  onDelete,
+  deletion,
   putAway,
 }: KitFormShellProps<D>) {
-  const client = useQueryClient();
-  const [trouble, setTrouble] = useState('');
-  const trying = (work: () => Promise<unknown>) => (): void => {
-    setTrouble('');
-    work().catch((error: unknown) => {
-      setTrouble(error instanceof Error ? error.message : 'It was not saved.');
-    });
-  };
+  const kept = useWrite(save);
+  const saved = draft && !draft.isNew ? draft.handle.draft.save : null;
+  const away = useWrite(() => putAway?.toggle() ?? Promise.resolve(), { done: onDone });
+  const gone = useDelete(draft?.close ?? onDone, from);
+  const trouble = kept.trouble || away.trouble || gone.trouble;
   return (
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="kit-form">
       {children}
@@ -51,27 +55,41 @@ export function KitFormShell<D extends object>({
       ) : null}
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label="Save"
+          label={saved ? 'Done' : 'Save'}
           look="main"
-          onPress={trying(save)}
-          disabled={!canSave}
+          onPress={() => {
+            kept.run();
+          }}
+          disabled={!canSave || kept.busy}
           testID="kit-save"
         />
-        <Button label="Close" onPress={draft?.close ?? onDone} />
+        {saved ? (
+          <SaveMark save={saved} />
+        ) : (
+          <Button label="Close" onPress={draft?.close ?? onDone} />
+        )}
+        {saved && !GOES_ON.has(saved.kind) ? (
+          <Button label="Leave it" look="quiet" onPress={draft?.close ?? onDone} />
+        ) : null}
         {draft ? <UndoRedo {...draft.handle} /> : null}
         {putAway ? (
           <Button
             label={putAway.away ? 'Use it again' : 'Put away'}
-            onPress={trying(async () => {
-              await putAway.toggle();
-              await client.invalidateQueries();
-              onDone();
-            })}
+            onPress={() => {
+              away.run();
+            }}
             testID="kit-retire"
           />
         ) : null}
-        {onDelete ? (
-          <Button label="Delete" icon={Trash} look="stop" onPress={trying(onDelete)} />
+        {deletion ? (
+          <Button
+            label="Delete"
+            icon={Trash}
+            look="stop"
+            onPress={() => {
+              gone.run(deletion);
+            }}
+          />
         ) : null}
       </Row>
     </Column>

@@ -71,6 +71,8 @@ it('changes an owned bit against the version it was read at', async () => {
     path: '/bits/b1',
     body: { sharpness: 0.7, version: 1, name: 'Cup saw 22' },
   });
+  await waitFor(() => expect(screen.queryByTestId('kit-form')).toBeNull());
+  expect(changes(log)).toHaveLength(1);
 });
 
 it('says what keeps a bit from being saved', async () => {
@@ -85,6 +87,9 @@ it('says what keeps a bit from being saved', async () => {
     ),
   );
   fireEvent.click(screen.getByText('Tube 6'));
+  typeIn(screen.getByTestId('bit-name'), '');
+  expect(screen.getByText('Give it a name: 1 to 120 characters.')).toBeTruthy();
+  typeIn(screen.getByTestId('bit-name'), 'Tube 6, thick');
   fireEvent.click(screen.getByTestId('kit-save'));
   expect(await screen.findByText('A rim 14 mm wide does not fit.')).toBeTruthy();
 });

@@ -7,7 +7,7 @@ import {
   type MachineKind,
 } from '@nucleon/core/machines/machineKinds';
 import { useState } from 'react';
-import { putMachine, restoreMachine } from '../../api/kit';
+import { deleteMachine, putMachine, restoreMachine } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { NumberBox } from '../../ui/NumberBox';
 import { TextBox } from '../../ui/TextBox';
@@ -19,7 +19,6 @@ import { useKitDraft } from './useKitDraft';
 interface MachineFormProps {
   readonly machine?: StoredMachine;
   readonly onDone: () => void;
-  readonly onDelete?: () => Promise<void>;
 }
 
 type Draft = Omit<Machine, 'id'>;
@@ -27,7 +26,7 @@ type Draft = Omit<Machine, 'id'>;
 const NEW_MACHINE: Draft = { name: '', kind: 'cordless-drill' };
 
 /** The kind is enough; own speeds and torque where they are known. */
-export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
+export function MachineForm({ machine, onDone }: MachineFormProps) {
   const kit = useKitDraft<Draft, StoredMachine>({
     kind: 'machine',
     stored: machine ?? null,
@@ -51,10 +50,16 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
   return (
     <KitFormShell
       draft={kit}
-      canSave={speedsFault === undefined}
+      canSave={speedsFault === undefined && kit.nameFault === undefined}
       save={() => kit.save({ name })}
       onDone={onDone}
-      onDelete={onDelete}
+      deletion={
+        machine && {
+          name: machine.name,
+          remove: () => deleteMachine(machine.id),
+          restore: () => restoreMachine(machine.id),
+        }
+      }
       putAway={
         machine && {
           away: machine.retired ?? false,
@@ -82,6 +87,7 @@ export function MachineForm({ machine, onDone, onDelete }: MachineFormProps) {
         onChangeText={(text) => {
           change({ name: text });
         }}
+        fault={kit.nameFault}
         testID="machine-name"
       />
       <TextBox

@@ -2,13 +2,11 @@ import type { StoredMachine } from '@nucleon/contract/wire';
 import { MACHINE_KINDS } from '@nucleon/core/machines/machineKinds';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
-import { deleteMachine, restoreMachine } from '../../api/kit';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/layout';
 import { MachineForm } from './MachineForm';
 import { matches } from './matches';
 import { Shelf, ShelfItem } from './Shelf';
-import { useGone } from './useGone';
 import { awayMark, usePutAway } from './usePutAway';
 
 interface MachinesShelfProps {
@@ -21,7 +19,6 @@ export function MachinesShelf({ machines, search }: MachinesShelfProps) {
   const close = (): void => {
     setOpen(null);
   };
-  const gone = useGone(close);
   const { inSight, toggle } = usePutAway(machines, open);
   const shown = inSight.filter((one) => matches(search, [one.name, MACHINE_KINDS[one.kind].name]));
   return (
@@ -57,17 +54,7 @@ export function MachinesShelf({ machines, search }: MachinesShelfProps) {
               setOpen(open === machine.id ? null : machine.id);
             }}
           >
-            <MachineForm
-              machine={machine}
-              onDone={close}
-              onDelete={() =>
-                gone(
-                  machine.name,
-                  () => deleteMachine(machine.id),
-                  () => restoreMachine(machine.id),
-                )
-              }
-            />
+            <MachineForm machine={machine} onDone={close} />
           </ShelfItem>
         ))}
       </Shelf>

@@ -9,7 +9,7 @@ import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/coolants/co
 import { APART_WAYS, APART_WORDS } from '@nucleon/core/couplings/apart';
 import { COUPLING_KINDS } from '@nucleon/core/documents/choices';
 import { SUPPORT_IDS, SUPPORTS, type SupportId } from '@nucleon/core/supports/supports';
-import { putPart, restorePart, type StoredPart } from '../../api/kit';
+import { deletePart, putPart, restorePart, type StoredPart } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
@@ -61,11 +61,10 @@ interface PartFormProps {
   readonly sort: KitPartSort;
   readonly part: StoredPart | null;
   readonly onDone: () => void;
-  readonly onDelete?: () => Promise<void>;
 }
 
 /** A coupling, backing, guide or way of wetting. */
-export function PartForm({ sort, part, onDone, onDelete }: PartFormProps) {
+export function PartForm({ sort, part, onDone }: PartFormProps) {
   const kit = useKitDraft<PartDraft, KitContent<PartDraft>>({
     kind: sort,
     stored: part as KitContent<PartDraft> | null,
@@ -81,10 +80,18 @@ export function PartForm({ sort, part, onDone, onDelete }: PartFormProps) {
   return (
     <KitFormShell
       draft={kit}
-      canSave
+      canSave={kit.nameFault === undefined}
       save={() => kit.save({ name: draft.name?.trim() || usualName })}
       onDone={onDone}
-      onDelete={onDelete}
+      deletion={
+        part
+          ? {
+              name: part.name,
+              remove: () => deletePart(sort, part.id),
+              restore: () => restorePart(sort, part.id),
+            }
+          : undefined
+      }
       putAway={
         part
           ? {
@@ -114,6 +121,7 @@ export function PartForm({ sort, part, onDone, onDelete }: PartFormProps) {
         onChangeText={(name) => {
           change({ name });
         }}
+        fault={kit.nameFault}
         testID="part-name"
       />
       <Fields sort={sort} draft={draft} change={change} />

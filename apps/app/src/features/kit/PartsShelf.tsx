@@ -1,7 +1,7 @@
 import type { KitPartSort } from '@nucleon/core/documents/kit';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
-import { deletePart, restorePart, type StoredPart } from '../../api/kit';
+import type { StoredPart } from '../../api/kit';
 import { Button } from '../../ui/Button';
 import { Row } from '../../ui/layout';
 import { useUnits } from '../display/displayStore';
@@ -9,7 +9,6 @@ import { matches } from './matches';
 import { PartForm } from './PartForm';
 import { PART_SORTS } from './partSorts';
 import { Shelf, ShelfItem } from './Shelf';
-import { useGone } from './useGone';
 import { awayMark, usePutAway } from './usePutAway';
 
 interface PartsShelfProps {
@@ -25,7 +24,6 @@ export function PartsShelf({ sort, parts, search }: PartsShelfProps) {
   const close = (): void => {
     setOpen(null);
   };
-  const gone = useGone(close);
   const words = PART_SORTS[sort];
   const { inSight, toggle } = usePutAway(parts, open);
   const shown = inSight.filter((part) => matches(search, [part.name, words.line(part, units)]));
@@ -63,18 +61,7 @@ export function PartsShelf({ sort, parts, search }: PartsShelfProps) {
               setOpen(open === part.id ? null : part.id);
             }}
           >
-            <PartForm
-              sort={sort}
-              part={part}
-              onDone={close}
-              onDelete={() =>
-                gone(
-                  part.name,
-                  () => deletePart(sort, part.id),
-                  () => restorePart(sort, part.id),
-                )
-              }
-            />
+            <PartForm sort={sort} part={part} onDone={close} />
           </ShelfItem>
         ))}
       </Shelf>

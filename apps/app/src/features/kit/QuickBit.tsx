@@ -1,10 +1,11 @@
 import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamilyId } from '@nucleon/core/bits/bitFamilies';
 import { usualBit, usualSizesMm } from '@nucleon/core/bits/usualBit';
+import type { Bit } from '@nucleon/core/documents/kit';
 import { formatLengthShort } from '@nucleon/core/units/length';
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { putBit } from '../../api/kit';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
@@ -15,12 +16,17 @@ import { BitForm } from './BitForm';
 /** Three taps for a common bit: its family, its size, and in it goes; or every detail by hand. */
 export function QuickBit({ onDone }: { readonly onDone: () => void }) {
   const units = useUnits();
-  const client = useQueryClient();
   const [family, setFamily] = useState<BitFamilyId | undefined>();
   const [diameterMm, setDiameter] = useState<number | undefined>();
   const [byHand, setByHand] = useState(false);
   const [said, setSaid] = useState('');
-  const [busy, setBusy] = useState(false);
+  const add = useWrite((bit: Omit<Bit, 'id'>) => putBit(newId(), { ...bit, version: 0 }), {
+    otherwise: 'It was not added.',
+    done: ({ name: added }) => {
+      setSaid(`“${added}” is in your kit. Another?`);
+      setDiameter(undefined);
+    },
+  });
   const size = (mm: number): string => formatLengthShort(mm, units);
   if (byHand)
     return (
@@ -30,19 +36,6 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
       />
     );
   const name = family && diameterMm ? `${BIT_FAMILIES[family].name} ${size(diameterMm)}` : null;
-  const add = async (): Promise<void> => {
-    if (!family || !diameterMm || !name) return;
-    setBusy(true);
-    try {
-      await putBit(newId(), { ...usualBit(family, diameterMm), name, version: 0 });
-      await client.invalidateQueries();
-      setSaid(`“${name}” is in your kit. Another?`);
-      setDiameter(undefined);
-    } catch (error) {
-      setSaid(error instanceof Error ? error.message : 'It was not added.');
-    }
-    setBusy(false);
-  };
   return (
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="quick-bit">
       <Chips
@@ -68,15 +61,18 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
         />
       ) : null}
       <Small role="status" aria-live="polite">
-        {said ||
+        {add.trouble ||
+          said ||
           (family ? BIT_FAMILIES[family].note : 'Everything else comes as usual for its kind.')}
       </Small>
       <Row gap="$2" flexWrap="wrap">
         <Button
           label={name ? `Add ${name}` : 'Add it'}
           look="main"
-          disabled={!name || busy}
-          onPress={() => void add()}
+          disabled={!name || add.busy}
+          onPress={() => {
+            if (family && diameterMm && name) add.run({ ...usualBit(family, diameterMm), name });
+          }}
           testID="quick-add"
         />
         <Button

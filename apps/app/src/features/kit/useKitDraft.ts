@@ -1,11 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { ApiProblem } from '../../api/problem';
 import { dropFromDevice } from '../draft/keptOnDevice';
 import type { Part } from '../draft/merge';
-import { useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
-import { versionedDraft } from '../draft/versionedDraft';
+import { useDraftSave, useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
+import { oneDocument } from '../draft/versionedDraft';
 
 /** A part of the kit as it is edited: its fields, and what the server keeps of it. */
 export type KitContent<D> = D & { readonly id: string; readonly version: number };
@@ -25,8 +24,11 @@ export interface KitDraft<D> {
   readonly handle: DraftHandle<KitContent<D>>;
   readonly value: KitContent<D>;
   readonly change: (fields: Partial<D>) => void;
-  /** Writes it, with what else it is to be given; where someone else was first, put together with theirs. */
-  readonly save: (last?: Partial<D>) => Promise<void>;
+  /** New ones are written by a press, the others by themselves when typing rests. */
+  readonly isNew: boolean;
+  readonly nameFault: string | undefined;
+  /** Done with it: a new one is written, with what is usual for what was left open; an old one closes once it is saved. */
+  readonly save: (usual: Partial<D>) => Promise<void>;
   /** Without saving: what was typed is let go. */
   readonly close: () => void;
   readonly bringBack: () => Promise<void>;
@@ -38,7 +40,7 @@ const isKitContent = (kept: unknown): boolean => {
 };
 
 /** One part of the kit in a form: kept on the device until it is saved, with undo and merging. */
-export function useKitDraft<D extends object, S extends KitContent<D>>({
+export function useKitDraft<D extends { readonly name?: string }, S extends KitContent<D>>({
   kind,
   stored,
   fresh,
@@ -48,12 +50,7 @@ export function useKitDraft<D extends object, S extends KitContent<D>>({
 }: KitRoom<D, S>): KitDraft<D> {
   type Content = KitContent<D>;
   const client = useQueryClient();
-  const [engine] = useState(() =>
-    versionedDraft<Content>({
-      partsOf: (content) => new Map<string, Part>([['part', content]]),
-      contentOf: (parts) => parts.get('part') as Content,
-    }),
-  );
+  const [engine] = useState(() => oneDocument<Content>());
   const [first] = useState<Content>(() => ({ ...fresh, id: newId(), version: 0 }));
   const shelf = stored?.id ?? 'new';
   const handle = useVersionedDraft<Content>(
@@ -66,11 +63,21 @@ export function useKitDraft<D extends object, S extends KitContent<D>>({
     stored ?? first,
   );
   const { draft, dispatch } = handle;
+  const isNew = stored === null;
+  // A new one without a name gets the usual one.
+  const nameFault =
+    isNew || draft.now.name?.trim() ? undefined : 'Give it a name: 1 to 120 characters.';
+  const { kind: saveKind } = draft.save;
   const close = (): void => {
-    dropFromDevice(kind, shelf);
+    // What waits for the server is kept; what it will not have, or nobody wants, is let go.
+    if (isNew || saveKind !== 'unreachable') dropFromDevice(kind, shelf);
     onDone();
   };
-  const write = async (content: Content, version: number): Promise<void> => {
+  const [done, setDone] = useState(false);
+  useEffect(() => {
+    if (done && saveKind === 'saved') onDone();
+  }, [done, saveKind, onDone]);
+  const write = async (content: Content, version: number): Promise<S> => {
     const {
       id,
       version: _version,
@@ -82,14 +89,24 @@ export function useKitDraft<D extends object, S extends KitContent<D>>({
     const known = Object.fromEntries(
       Object.entries(fields).filter(([, value]) => value !== undefined),
     ) as unknown as D;
-    await put(id, { ...known, version });
-    await client.invalidateQueries();
-    close();
+    const written = await put(id, { ...known, version });
+    void client.invalidateQueries();
+    return written;
   };
+  useDraftSave(handle, {
+    sound: !isNew && nameFault === undefined,
+    read: (problem) => Promise.resolve(problem.body.current as Content),
+    write: async ({ now, stored: base }, done) => {
+      done(now, await write(now, base.version));
+    },
+  });
   return {
     handle,
     value: draft.now,
+    isNew,
+    nameFault,
     change: (fields) => {
+      setDone(false);
       dispatch({
         type: 'edit',
         change: (now) => ({ ...now, ...fields }),
@@ -97,22 +114,11 @@ export function useKitDraft<D extends object, S extends KitContent<D>>({
         atMs: Date.now(),
       });
     },
-    save: async (last = {}) => {
-      const content = { ...draft.now, ...last };
-      try {
-        await write(content, draft.stored.version);
-      } catch (error) {
-        if (!(error instanceof ApiProblem)) throw error;
-        if (error.body.code === 'gone') {
-          dispatch({ type: 'failed', save: { kind: 'gone', message: error.body.detail } });
-          return;
-        }
-        if (error.body.code !== 'conflict') throw error;
-        const theirs = error.body.current as Content;
-        const merged = engine.reduce({ ...draft, now: content }, { type: 'heard', stored: theirs });
-        dispatch({ type: 'heard', stored: theirs });
-        if (merged.save.kind !== 'conflict') await write(merged.now, theirs.version);
-      }
+    save: async (usual) => {
+      if (isNew) {
+        await write({ ...draft.now, ...usual }, draft.stored.version);
+        close();
+      } else setDone(true);
     },
     close,
     bringBack: async () => {

@@ -1,11 +1,11 @@
 import { MOST_EVENTS } from '@nucleon/contract/runLimits';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunsCsvOutcome } from '@nucleon/files/runsCsv';
-import { useQueryClient } from '@tanstack/react-query';
 import FileDown from 'lucide-react-native/icons/file-down';
 import FileUp from 'lucide-react-native/icons/file-up';
 import { useState } from 'react';
 import { allRuns, exportLog, postEvents, type LogFile, type LogFilter } from '../../api/runs';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { pickFile } from '../../ui/pickFile';
@@ -15,15 +15,12 @@ import { askFiles, blobOf } from '../../workers/files';
 
 /** The log as files: a spreadsheet and an open record, out and in. */
 export function LogFiles({ filter }: { readonly filter: LogFilter }) {
-  const client = useQueryClient();
   const [said, setSaid] = useState('');
   const [why, setWhy] = useState<readonly string[]>([]);
+  const working = useWrite((work: () => Promise<string>) => work(), { done: setSaid });
   const trying = (work: () => Promise<string>) => (): void => {
-    setSaid('Working…');
     setWhy([]);
-    work().then(setSaid, (error: unknown) => {
-      setSaid(error instanceof Error ? error.message : 'It did not work.');
-    });
+    working.run(work);
   };
   const saveCsv = trying(async () => {
     const reply = await askFiles('writeRuns', { runs: await allRuns(filter) }).done;
@@ -46,7 +43,6 @@ export function LogFiles({ filter }: { readonly filter: LogFilter }) {
       ? readLog(await file.text(), file.name)
       : await readCsv(file, setWhy);
     const taken = await sendAll(runs, setWhy);
-    await client.invalidateQueries();
     return `${taken} of ${runs.length} runs are in the log now.`;
   });
   return (
@@ -62,7 +58,7 @@ export function LogFiles({ filter }: { readonly filter: LogFilter }) {
         holes out of a notebook.
       </Small>
       <Small role="status" aria-live="polite" testID="log-said">
-        {said}
+        {working.busy ? 'Working…' : working.trouble || said}
       </Small>
       {why.map((line) => (
         <Small key={line} color="$stop">

@@ -9,7 +9,7 @@ import type { Material, MaterialColumn } from '@nucleon/core/documents/material'
 import { provenance } from '@nucleon/core/materials/provenance';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { putMaterials } from '../../api/jobs';
+import { jobQuery, putMaterials } from '../../api/jobs';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { NumberBox } from '../../ui/NumberBox';
@@ -46,23 +46,27 @@ export function MaterialForm({ job, material, onDone }: MaterialFormProps) {
   };
   const others = job.customMaterials.filter((one) => one.id !== material.id);
   const isNew = others.length === job.customMaterials.length;
-  const store = (customMaterials: readonly Material[]) =>
-    putMaterials(job.id, { version: job.version, customMaterials });
+  const store = (customMaterials: readonly Material[], version = job.version) =>
+    putMaterials(job.id, { version, customMaterials });
   return (
     <KitFormShell
       canSave={draft.name.trim() !== ''}
       save={async () => {
         await store([...others, { ...draft, name: draft.name.trim() }]);
-        await client.invalidateQueries();
         onDone();
       }}
       onDone={onDone}
-      onDelete={
+      from=" from this job"
+      deletion={
         isNew
           ? undefined
-          : async () => {
-              await store(others);
-              onDone();
+          : {
+              name: material.name,
+              remove: () => store(others),
+              restore: async () => {
+                const now = await client.query({ ...jobQuery(job.id), staleTime: 0 });
+                return store([...now.customMaterials, material], now.version);
+              },
             }
       }
     >

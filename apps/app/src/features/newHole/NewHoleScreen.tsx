@@ -4,10 +4,10 @@ import { MATERIALS, isMaterialId } from '@nucleon/core/materials/materials';
 import type { GlassTreatment } from '@nucleon/core/documents/choices';
 import { usualForm, usualMaterial, usualSizes } from '@nucleon/core/job/presumePiece';
 import { formatLengthShort } from '@nucleon/core/units/length';
-import { useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { useState } from 'react';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
@@ -54,33 +54,22 @@ const TITLES: Record<Question, string> = {
 export function NewHoleScreen() {
   const { jobId } = useLocalSearchParams<{ jobId?: string }>();
   const router = useRouter();
-  const client = useQueryClient();
   const [known, setKnown] = useState<Known>({});
-  const [trouble, setTrouble] = useState('');
-  const [busy, setBusy] = useState(false);
+  const make = useWrite((hole: NewHole) => createHole({ ...hole, jobId }), {
+    done: (made, { notSure }) => {
+      router.replace(routes.hole(made.jobId, made.holeId, notSure ? 'know' : undefined));
+    },
+  });
   const question = nextQuestion(known);
 
   const answer = (more: Known): void => {
     const next = { ...known, ...more };
     setKnown(next);
-    if (nextQuestion(next) === null) void make(next as NewHole);
-  };
-  const make = async (hole: NewHole): Promise<void> => {
-    setBusy(true);
-    setTrouble('');
-    try {
-      const made = await createHole({ ...hole, jobId });
-      await client.invalidateQueries();
-      router.replace(routes.hole(made.jobId, made.holeId, hole.notSure ? 'know' : undefined));
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'It could not be saved.');
-    } finally {
-      setBusy(false);
-    }
+    if (nextQuestion(next) === null) make.run(next as NewHole);
   };
   const back = (): void => {
     const { diameterMm, treatment, thicknessMm } = known;
-    setTrouble('');
+    make.forget();
     if (diameterMm !== undefined) setKnown({ ...known, diameterMm: undefined });
     else if (treatment !== undefined) setKnown({ ...known, treatment: undefined });
     else if (thicknessMm !== undefined) setKnown({ ...known, thicknessMm: undefined });
@@ -96,7 +85,7 @@ export function NewHoleScreen() {
       }}
       footer={
         question !== 'material' ? (
-          <Button label="Back a question" onPress={back} disabled={busy} grow />
+          <Button label="Back a question" onPress={back} disabled={make.busy} grow />
         ) : undefined
       }
     >
@@ -104,17 +93,23 @@ export function NewHoleScreen() {
         {question ? (
           <Title aria-level={2}>{TITLES[question]}</Title>
         ) : (
-          <Title aria-level={2}>{busy ? 'Making the plan…' : 'Nearly there'}</Title>
+          <Title aria-level={2}>{make.busy ? 'Making the plan…' : 'Nearly there'}</Title>
         )}
         {question ? <Answers question={question} known={known} onAnswer={answer} /> : null}
-        {trouble ? (
+        {make.trouble ? (
           <Notice
             level="caution"
             title="Not saved yet"
-            text={`${trouble} Your answers are still here.`}
+            text={`${make.trouble} Your answers are still here.`}
             live
           >
-            <Button label="Try again" look="main" onPress={() => void make(known as NewHole)} />
+            <Button
+              label="Try again"
+              look="main"
+              onPress={() => {
+                make.run(known as NewHole);
+              }}
+            />
           </Notice>
         ) : null}
       </Column>

@@ -1,11 +1,11 @@
-import { keys } from '../../api/keys';
 import type { StoredHouse } from '@nucleon/contract/wire';
 import { EDGE_RULE_IDS, type EdgeRuleId } from '@nucleon/core/documents/choices';
 import type { House } from '@nucleon/core/documents/house';
 import { EDGE_RULES } from '@nucleon/core/layout/edgeRules';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { houseQuery, putHouse } from '../../api/house';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
@@ -40,23 +40,16 @@ export function HousePanel() {
 }
 
 function HouseForm({ house }: { readonly house: StoredHouse }) {
-  const client = useQueryClient();
   const [edge, setEdge] = useState(house.edge);
   const [school, setSchool] = useState<EdgeRuleId | 'strictest'>(house.school ?? 'strictest');
-  const [said, setSaid] = useState('');
-  const save = async (): Promise<void> => {
+  const save = useWrite(() => {
     const { edge: _edge, school: _school, ...rest } = house;
-    try {
-      await putHouse({
-        ...rest,
-        ...(edge ? { edge } : {}),
-        ...(school === 'strictest' ? {} : { school }),
-      });
-      await client.invalidateQueries({ queryKey: keys.house() });
-    } catch (error) {
-      setSaid(error instanceof Error ? error.message : 'It was not kept.');
-    }
-  };
+    return putHouse({
+      ...rest,
+      ...(edge ? { edge } : {}),
+      ...(school === 'strictest' ? {} : { school }),
+    });
+  });
   return (
     <Column gap="$4">
       <Chips
@@ -93,11 +86,13 @@ function HouseForm({ house }: { readonly house: StoredHouse }) {
       <Button
         label="Keep for every job"
         look="main"
-        onPress={() => void save()}
+        onPress={() => {
+          save.run();
+        }}
         testID="house-keep"
       />
       <Small role="status" aria-live="polite">
-        {said || (house.version > 0 ? 'Kept on the server.' : '')}
+        {save.trouble || (house.version > 0 ? 'Kept on the server.' : '')}
       </Small>
     </Column>
   );

@@ -1,11 +1,11 @@
-import { keys } from '../../api/keys';
 import type { PieceInJob, PieceLayout } from '@nucleon/contract/wire';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { jobQuery } from '../../api/jobs';
 import { putLayout } from '../../api/layouts';
 import { putPiece } from '../../api/pieces';
+import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { NumberBox } from '../../ui/NumberBox';
@@ -29,35 +29,22 @@ export function LikePanel({
   readonly saved: boolean;
 }) {
   const { piece, holes, job } = layout;
-  const client = useQueryClient();
   const detail = useQuery(jobQuery(job.id));
   const [copies, setCopies] = useState(3);
-  const [said, setSaid] = useState('');
   const like = detail.data?.pieces.filter((one) => isLike(one, piece)) ?? [];
   const fresh = () =>
     holes.map(({ mark: _mark, checks: _checks, ...hole }) => {
       const id = newId();
       return { ...bodyOf({ ...hole, id }, 0), id };
     });
-  const trying = (work: () => Promise<string>) => (): void => {
-    setSaid('…');
-    work()
-      .then(async (done) => {
-        await client.invalidateQueries({ queryKey: keys.job(job.id) });
-        setSaid(done);
-      })
-      .catch((error: unknown) => {
-        setSaid(error instanceof Error ? error.message : 'It did not work.');
-      });
-  };
-  const same = trying(async () => {
-    for (const one of like) {
+  const [said, setSaid] = useState('');
+  const spread = useWrite((work: () => Promise<string>) => work(), { done: setSaid });
+  const same = async (): Promise<string> => {
+    for (const one of like)
       await putLayout(one.id, { holes: fresh(), removed: one.holes.map(({ id }) => id) });
-      await client.invalidateQueries({ queryKey: keys.layout(one.id) });
-    }
     return `Set out on ${like.map(({ name }) => `“${name}”`).join(', ')}.`;
-  });
-  const more = trying(async () => {
+  };
+  const more = async (): Promise<string> => {
     for (let number = 2; number <= copies + 1; number++) {
       const id = newId();
       // What was answered or measured of this very piece is not true of another.
@@ -66,7 +53,7 @@ export function LikePanel({
       await putLayout(id, { holes: fresh() });
     }
     return `Made ${copies} more like it.`;
-  });
+  };
   return (
     <Column gap="$4">
       {like.length > 0 ? (
@@ -77,8 +64,10 @@ export function LikePanel({
           </Strong>
           <Button
             label="Set the same holes out on them"
-            disabled={!saved || holes.length === 0}
-            onPress={same}
+            disabled={!saved || spread.busy || holes.length === 0}
+            onPress={() => {
+              spread.run(same);
+            }}
             testID="like-same"
           />
           <Small>Holes they have now are taken away.</Small>
@@ -97,12 +86,14 @@ export function LikePanel({
       />
       <Button
         label={`Make ${copies} more`}
-        disabled={!saved || copies > MOST_COPIES}
-        onPress={more}
+        disabled={!saved || spread.busy || copies > MOST_COPIES}
+        onPress={() => {
+          spread.run(more);
+        }}
         testID="like-more"
       />
       <Small role="status" aria-live="polite" testID="like-said">
-        {said}
+        {spread.busy ? '…' : spread.trouble || said}
       </Small>
     </Column>
   );

@@ -3,11 +3,9 @@ import { LIMITS } from '@nucleon/core/documents/limits';
 import { stateWords } from '@nucleon/core/bits/bitWords';
 import { AS_PLANNED, judgeResult } from '@nucleon/core/run/judgeResult';
 import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '@nucleon/core/documents/choices';
-import type { RunResult } from '@nucleon/core/documents/runResult';
 import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from '@nucleon/core/run/resultWords';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
-import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
@@ -16,7 +14,9 @@ import { Notice } from '../../ui/Notice';
 import { Heading, Small } from '../../ui/text';
 import { Page } from '../../ui/Page';
 import { TextBox } from '../../ui/TextBox';
+import { UndoRedo } from '../../ui/UndoRedo';
 import { useUnits } from '../display/displayStore';
+import { DraftTrouble } from '../draft/DraftTrouble';
 import { BigButton } from '../run/BigButton';
 import { RunMark } from '../run/RunMark';
 import { RunStory } from '../run/RunStory';
@@ -25,27 +25,17 @@ import type { RunSync } from '../run/useRunSync';
 import { ChipSizes } from './ChipSizes';
 import { FinishPanel } from './FinishPanel';
 import { PhotoStrip } from './PhotoStrip';
+import { useResultDraft } from './useResultDraft';
 
 const chipsOf = <T extends string>(values: readonly T[], words: Readonly<Record<T, string>>) =>
   values.map((value) => ({ value, label: words[value] }));
 
 /** What was found: three taps where all went as planned, else as much as was measured. */
 export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync: RunSync }) {
-  const { state, act } = run;
+  const { state } = run;
   const units = useUnits();
   const router = useRouter();
-  const [result, setResult] = useState<Partial<RunResult>>(
-    () =>
-      state.result ?? (state.phase === 'cracked' ? { crack: 'hairline', verdict: 'spoiled' } : {}),
-  );
-  const change = (part: Partial<RunResult>): void => {
-    setResult((was) => ({ ...was, ...part }));
-  };
-  /** A length that was taken out again is not known any more. */
-  const forget = (key: keyof RunResult) => (): void => {
-    setResult(({ [key]: _was, ...rest }) => rest);
-  };
-  const whole = isWhole(result) ? result : null;
+  const { handle, result, change, forget, whole, keep } = useResultDraft(run);
   const flags = whole ? judgeResult(whole, state, units) : [];
   const opensFar = state.plan.exitForceN !== null;
   const length = (key: LengthKey, label: string, anySign = false) => (
@@ -58,11 +48,13 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
       onChangeMm={(mm) => {
         change({ [key]: mm });
       }}
-      onClear={forget(key)}
+      onClear={() => {
+        forget(key);
+      }}
       testID={`result-${key}`}
     />
   );
-  const keep = (
+  const footer = (
     <Button
       label={whole ? 'Keep it' : 'How is it, and did it crack?'}
       icon={Check}
@@ -71,7 +63,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
       disabled={!whole}
       onPress={() => {
         if (!whole) return;
-        act({ kind: 'result', result: tidy(whole) });
+        keep(whole);
         router.navigate(routes.run(run.runId));
       }}
       testID="keep-result"
@@ -82,10 +74,16 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
       title="How did it come out?"
       subtitle={`${state.subject.holeName} · ${state.subject.pieceName}`}
       back={{ href: routes.run(run.runId), label: 'the run' }}
-      actions={<RunMark sync={sync} />}
-      footer={keep}
+      actions={
+        <>
+          <UndoRedo {...handle} />
+          <RunMark sync={sync} />
+        </>
+      }
+      footer={footer}
     >
       <Column padding="$4" gap="$4" testID="result-form">
+        <DraftTrouble {...handle} done="said" />
         <BigButton
           label="Fine, as planned"
           icon={Check}
@@ -201,15 +199,3 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
 }
 
 type LengthKey = 'entryDiameterMm' | 'exitDiameterMm' | 'offXMm' | 'offYMm' | 'leanMm';
-
-const isWhole = (result: Partial<RunResult>): result is RunResult =>
-  result.verdict !== undefined && result.crack !== undefined;
-
-/** Without what was emptied again. */
-function tidy({ note, photoIds, ...rest }: RunResult): RunResult {
-  return {
-    ...rest,
-    ...(note?.trim() ? { note: note.trim() } : {}),
-    ...(photoIds && photoIds.length > 0 ? { photoIds } : {}),
-  };
-}

@@ -22,5 +22,5 @@ export function ResultScreen() {
         )}
       </Page>
     );
-  return <ResultForm key={run.state.result ? 'kept' : 'new'} run={run} sync={sync} />;
+  return <ResultForm run={run} sync={sync} />;
 }
