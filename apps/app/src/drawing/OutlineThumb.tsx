@@ -6,6 +6,7 @@ import type { MaterialClass } from '@nucleon/core/documents/choices';
 import { Circle, Path, Svg } from 'react-native-svg';
 import { useThemeName } from '../features/display/displayStore';
 import { BODIES } from '../ui/palette';
+import { fitFace, xOf, yOf } from './faceView';
 import { outlinePath } from './outlinePath';
 
 interface OutlineThumbProps {
@@ -26,16 +27,15 @@ export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbPr
   const onBase = holes.length > 0 && holes.every((hole) => hole.face === 'base');
   const shown = faceOutline(outline, onBase ? 'base' : 'top');
   const box = boundingBox(shown);
-  const scale = (size - 2 * PAD_PX) / Math.max(box.widthMm, box.heightMm);
+  const { scale } = fitFace(box, { width: size, height: size, room: PAD_PX });
   const [width, height] = [box.widthMm * scale + 2 * PAD_PX, box.heightMm * scale + 2 * PAD_PX];
+  const view = fitFace(box, { width, height, room: PAD_PX });
   const shift = onBase && shown.kind === 'circle' ? shown.diameterMm / 2 : 0;
-  const X = (mm: number): number => PAD_PX + (mm + shift) * scale;
-  const Y = (mm: number): number => height - PAD_PX - (mm + shift) * scale;
   const body = { fill, stroke: theme.ink.val, strokeWidth: 1, strokeOpacity: 0.5 };
   return (
     <Svg width={width} height={height} aria-hidden>
       <Path
-        d={outlinePath(shown, { X: (mm) => X(mm - shift), Y: (mm) => Y(mm - shift), scale })}
+        d={outlinePath(shown, { X: (mm) => xOf(view, mm), Y: (mm) => yOf(view, mm), scale })}
         {...body}
       />
       {holes
@@ -43,8 +43,8 @@ export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbPr
         .map((hole) => (
           <Circle
             key={hole.id}
-            cx={X(hole.xMm)}
-            cy={Y(hole.yMm)}
+            cx={xOf(view, hole.xMm + shift)}
+            cy={yOf(view, hole.yMm + shift)}
             r={Math.max((hole.diameterMm * scale) / 2, LEAST_HOLE_PX)}
             fill={theme.surface.val}
             stroke={theme.rim.val}

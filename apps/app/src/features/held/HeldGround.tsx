@@ -6,14 +6,15 @@ import { Circle, ClipPath, Defs, G, Path, Rect, Svg } from 'react-native-svg';
 import { at } from '../../drawing/at';
 import { outlinePath } from '../../drawing/outlinePath';
 import type { StressBand } from '../../workers/stressView';
-import { xOf, yOf, type FaceView } from './faceView';
+import { xOf, yOf } from '../../drawing/faceView';
+import type { HeldView } from './heldView';
 import { oddsShade } from './oddsShade';
 import type { OddsSoFar } from './useOddsMap';
 
 interface HeldGroundProps {
   readonly outline: Outline;
   readonly keepOff: readonly KeepOff[];
-  readonly view: FaceView;
+  readonly view: HeldView;
   readonly width: number;
   /** What is shaded: bending, or the odds elsewhere. */
   readonly bands: readonly StressBand[];
@@ -87,7 +88,7 @@ export const HeldGround = memo(function HeldGround(props: HeldGroundProps) {
   );
 });
 
-function OddsCells({ odds, view }: { readonly odds: OddsSoFar; readonly view: FaceView }) {
+function OddsCells({ odds, view }: { readonly odds: OddsSoFar; readonly view: HeldView }) {
   const theme = useTheme();
   const { columns, rows } = odds;
   const shade = oddsShade(odds.odds);

@@ -8,7 +8,8 @@ import { Circle, G, Line, Rect, Svg, Text } from 'react-native-svg';
 import { at } from '../../drawing/at';
 import type { StressView } from '../../workers/stressView';
 import { useUnits } from '../display/displayStore';
-import { faceView, xOf, yOf } from './faceView';
+import { xOf, yOf } from '../../drawing/faceView';
+import { heldView } from './heldView';
 import { HeldGround } from './HeldGround';
 import { useDragPads } from './useDragPads';
 import type { OddsSoFar } from './useOddsMap';
@@ -35,7 +36,7 @@ export function HeldMap(props: HeldMapProps) {
   const { piece, hole, support, stress, showsOdds, odds, asked, width, chosen } = props;
   const theme = useTheme();
   const units = useUnits();
-  const view = faceView(boundingBox(piece.outline), width, props.tallest);
+  const view = heldView(boundingBox(piece.outline), width, props.tallest);
   const pads = support.pads ?? [];
   const ref = useDragPads({
     view,

@@ -14,7 +14,8 @@ import { PlannerProvider } from '../../workers/PlannerProvider';
 import { stressView } from '../../workers/stressView';
 import { TASKS } from '../../workers/tasks';
 import { WaterScreen } from '../water/WaterScreen';
-import { faceView, pointAt, xOf, yOf } from './faceView';
+import { pointAt, xOf, yOf } from '../../drawing/faceView';
+import { heldView } from './heldView';
 import { HeldScreen } from './HeldScreen';
 import { oddsShade } from './oddsShade';
 
@@ -141,7 +142,7 @@ it('steps the map by one, two and five, up to the limit', () => {
 });
 
 it('finds its way between the screen and the face', () => {
-  const view = faceView({ widthMm: 400, heightMm: 300 }, 380, 460);
+  const view = heldView({ widthMm: 400, heightMm: 300 }, 380, 460);
   const p = pointAt(view, xOf(view, 120), yOf(view, 80));
   expect(p.xMm).toBeCloseTo(120);
   expect(p.yMm).toBeCloseTo(80);

@@ -1,9 +1,9 @@
+import type { PointMm } from '@nucleon/core/geometry/outline';
 import type { SupportPad } from '@nucleon/core/documents/setup';
-import { useGesture } from '@use-gesture/react';
-import { useCallback, useEffect, useRef, useState, type Ref } from 'react';
+import { useRef, type Ref } from 'react';
 import type { View } from 'react-native';
-import { isElement } from '../../ui/isElement';
-import { pointAt, type FaceView } from './faceView';
+import { pointAt, type FaceView } from '../../drawing/faceView';
+import { useDragAndArrows } from '../../ui/useDragAndArrows';
 
 /** One press of an arrow key, mm; with Shift a finer one. */
 const STEP_MM = 10;
@@ -16,83 +16,46 @@ export interface PadsOnMap {
   readonly pads: readonly SupportPad[];
   readonly chosen: number | null;
   readonly onChoose: (index: number | null) => void;
-  readonly onMove: (index: number, to: { readonly xMm: number; readonly yMm: number }) => void;
+  readonly onMove: (index: number, to: PointMm) => void;
   /** A tap beside every pad. */
-  readonly onTap: (at: { readonly xMm: number; readonly yMm: number }) => void;
+  readonly onTap: (at: PointMm) => void;
 }
 
 /** Pads follow a finger or a mouse; the chosen one the arrow keys. */
-export function useDragPads(map: PadsOnMap): Ref<View> {
-  const element = useRef<HTMLElement | null>(null);
-  const [found, setFound] = useState<HTMLElement | null>(null);
-  const latest = useRef(map);
-  latest.current = map;
+export function useDragPads({ view, pads, chosen, onChoose, onMove, onTap }: PadsOnMap): Ref<View> {
   const held = useRef<{ readonly index: number; readonly dx: number; readonly dy: number } | null>(
     null,
   );
-
-  useGesture(
-    {
-      onDrag: ({ xy: [x, y], first, last, tap }) => {
-        const rect = element.current?.getBoundingClientRect();
-        const { view, pads, onChoose, onMove, onTap } = latest.current;
-        const p = pointAt(view, x - (rect?.left ?? 0), y - (rect?.top ?? 0));
-        if (first) {
-          const index = padUnder(pads, p, NEAR_PX / view.scale);
-          const pad = pads[index];
-          held.current = pad ? { index, dx: p.xMm - pad.xMm, dy: p.yMm - pad.yMm } : null;
-          onChoose(pad ? index : null);
-        }
-        const moving = held.current;
-        if (moving && !tap)
-          onMove(moving.index, {
-            xMm: Math.round(p.xMm - moving.dx),
-            yMm: Math.round(p.yMm - moving.dy),
-          });
-        if (last && !moving) onTap(p);
-        if (last) held.current = null;
-      },
+  return useDragAndArrows({
+    onDrag: ({ x, y, first, last, tap }) => {
+      const p = pointAt(view, x, y);
+      if (first) {
+        const index = padUnder(pads, p, NEAR_PX / view.scale);
+        const pad = pads[index];
+        held.current = pad ? { index, dx: p.xMm - pad.xMm, dy: p.yMm - pad.yMm } : null;
+        onChoose(pad ? index : null);
+      }
+      const moving = held.current;
+      if (moving && !tap)
+        onMove(moving.index, {
+          xMm: Math.round(p.xMm - moving.dx),
+          yMm: Math.round(p.yMm - moving.dy),
+        });
+      if (last && !moving) onTap(p);
+      if (last) held.current = null;
     },
-    { target: element, drag: { filterTaps: false, pointer: { touch: true, keys: false } } },
-  );
-
-  useEffect(() => {
-    if (!found) return undefined;
-    const press = (event: KeyboardEvent): void => {
-      const { pads, chosen, onMove } = latest.current;
+    onArrow: ({ right, up, fine }) => {
       const pad = chosen === null ? undefined : pads[chosen];
-      if (chosen === null || !pad) return;
-      const step = event.shiftKey ? FINE_STEP_MM : STEP_MM;
-      const moves: Record<string, readonly [number, number]> = {
-        ArrowLeft: [-step, 0],
-        ArrowRight: [step, 0],
-        ArrowDown: [0, -step],
-        ArrowUp: [0, step],
-      };
-      const by = moves[event.key];
-      if (!by) return;
-      event.preventDefault();
-      onMove(chosen, { xMm: pad.xMm + by[0], yMm: pad.yMm + by[1] });
-    };
-    found.addEventListener('keydown', press);
-    return () => {
-      found.removeEventListener('keydown', press);
-    };
-  }, [found]);
-
-  return useCallback((node: View | null): void => {
-    const next = isElement(node) ? node : null;
-    element.current = next;
-    setFound(next);
-  }, []);
+      if (chosen === null || !pad) return false;
+      const step = fine ? FINE_STEP_MM : STEP_MM;
+      onMove(chosen, { xMm: pad.xMm + right * step, yMm: pad.yMm + up * step });
+      return true;
+    },
+  });
 }
 
 /** The last pad laid lies on top. */
-const padUnder = (
-  pads: readonly SupportPad[],
-  p: { readonly xMm: number; readonly yMm: number },
-  nearMm: number,
-): number =>
+const padUnder = (pads: readonly SupportPad[], p: PointMm, nearMm: number): number =>
   pads.findLastIndex(
     (pad) =>
       p.xMm > pad.xMm - nearMm &&

@@ -5,7 +5,7 @@ import { memo } from 'react';
 import { G, Svg, Text as SvgText } from 'react-native-svg';
 import { FaceShapes } from './FaceShapes';
 import { HoleMark, type HoleMarkLook } from './HoleMark';
-import type { PlanView } from './planView';
+import type { FaceView } from '../../drawing/faceView';
 import type { Placement } from './usePlacement';
 
 /** Names are left off when there are so many holes that they would cover each other. */
@@ -24,7 +24,7 @@ interface FaceAtRestProps {
   readonly chosen: readonly string[];
   /** The hole whose distances are shown instead of its name. */
   readonly unnamed: string | null;
-  readonly view: PlanView;
+  readonly view: FaceView;
   readonly look: HoleMarkLook;
   readonly width: number;
   readonly height: number;

@@ -15,7 +15,8 @@ import { LeadMarks } from './LeadMarks';
 import type { LayoutContent } from './layoutDraft';
 import type { Lead } from './lead';
 import type { PlaceState } from './placeState';
-import { fitView, zoomed, type PlanView } from './planView';
+import type { FaceView } from '../../drawing/faceView';
+import { fitView, zoomed } from './planView';
 import { ZoomButtons } from './ZoomButtons';
 import type { Placement } from './usePlacement';
 import { usePlanGestures, type PlanTouch } from './usePlanGestures';
@@ -50,9 +51,9 @@ export function PlanCanvas(props: PlanCanvasProps) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [box.widthMm, box.heightMm, width, height],
   );
-  const [moved, setMoved] = useState<{ view: PlanView; of: PlanView } | null>(null);
+  const [moved, setMoved] = useState<{ view: FaceView; of: FaceView } | null>(null);
   const view = moved?.of === fit ? moved.view : fit;
-  const setView = (next: PlanView): void => {
+  const setView = (next: FaceView): void => {
     setMoved({ view: next, of: fit });
   };
   const ref = usePlanGestures(view, fit, setView, touch);

@@ -4,7 +4,8 @@ import type { LayoutContent } from './layoutDraft';
 import { addHoles, alignHoles, mirrorHoles, spreadHoles, type LayoutEdit } from './layoutEdits';
 import { openPlace, placeState, type PlaceAction, type PlaceState } from './placeState';
 import { placeTouch } from './placeTouch';
-import { fitView, panned, toMm, zoomed } from './planView';
+import { pointAt } from '../../drawing/faceView';
+import { fitView, panned, zoomed } from './planView';
 import { shapeBetween } from './shapeBetween';
 
 const OUTLINE = { kind: 'rectangle', widthMm: 400, heightMm: 300 } as const;
@@ -121,9 +122,9 @@ it('adds, mirrors, spreads and aligns', () => {
 it('fits, zooms about a point and pans', () => {
   const fit = fitView({ widthMm: 400, heightMm: 300 }, 498, 368);
   expect(fit.scale).toBe(1);
-  expect(toMm(fit, 34, 334)).toEqual({ xMm: 0, yMm: 0 });
+  expect(pointAt(fit, 34, 334)).toEqual({ xMm: 0, yMm: 0 });
   const near = zoomed(fit, 2, 134, 234, fit);
-  expect(toMm(near, 134, 234)).toEqual({ xMm: 100, yMm: 100 });
+  expect(pointAt(near, 134, 234)).toEqual({ xMm: 100, yMm: 100 });
   expect(zoomed(fit, 1e6, 0, 0, fit).scale).toBe(60);
-  expect(toMm(panned(fit, 10, 0), 44, 334).xMm).toBe(0);
+  expect(pointAt(panned(fit, 10, 0), 44, 334).xMm).toBe(0);
 });

@@ -3,7 +3,8 @@ import { useGesture } from '@use-gesture/react';
 import { useRef, type Ref } from 'react';
 import type { View } from 'react-native';
 import { isElement } from '../../ui/isElement';
-import { panned, toMm, zoomed, type PlanView } from './planView';
+import { pointAt, type FaceView } from '../../drawing/faceView';
+import { panned, zoomed } from './planView';
 
 /** What a finger or mouse does on the plan, in the face's own mm. */
 export interface PlanTouch {
@@ -28,9 +29,9 @@ interface Held {
 const WHEEL_STEP = 0.0016;
 /** Drag, tap, pinch and wheel on the plan's window. */
 export function usePlanGestures(
-  view: PlanView,
-  fit: PlanView,
-  setView: (view: PlanView) => void,
+  view: FaceView,
+  fit: FaceView,
+  setView: (view: FaceView) => void,
   touch: PlanTouch,
 ): Ref<View> {
   const element = useRef<HTMLElement | null>(null);
@@ -55,7 +56,7 @@ export function usePlanGestures(
     return [x - (box?.left ?? 0), y - (box?.top ?? 0)];
   };
   const at = ([x, y]: readonly number[]): PointMm =>
-    toMm(latest.current.view, ...inWindow(x ?? 0, y ?? 0));
+    pointAt(latest.current.view, ...inWindow(x ?? 0, y ?? 0));
   useGesture(
     {
       onDrag: ({ first, last, tap, pinching, cancel, initial, xy, delta, shiftKey }) => {

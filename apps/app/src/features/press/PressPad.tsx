@@ -5,7 +5,6 @@ import {
   type ForceSample,
   type Steadiness,
 } from '@nucleon/core/effort/steadiness';
-import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';
@@ -13,7 +12,7 @@ import { Column, Row } from '../../ui/layout';
 import { Numeral, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import { ForceGauge } from './ForceGauge';
-import { isElement } from '../../ui/isElement';
+import { useDragAndArrows } from '../../ui/useDragAndArrows';
 import { pretendScale } from './scale';
 
 const PAD_PX = 240;
@@ -31,12 +30,11 @@ interface PressPadProps {
 
 /**
  * Hold a finger on the pad: higher is harder. The pretended scale follows as a hand would; letting
- * go tells how steady it was. Keys: the buttons beneath do the same.
+ * go tells how steady it was. The arrow keys and the buttons beneath do the same.
  */
 export function PressPad({ band, tare, onTried }: PressPadProps) {
   const units = useUnits();
   const topN = band.mostN * TOP_OVER_MOST;
-  const element = useRef<HTMLElement | null>(null);
   const [scale] = useState(() => pretendScale(SEED, nowMs));
   const [reading, setReading] = useState<ForceSample | null>(null);
   const [wantedN, setWantedN] = useState<number | null>(null);
@@ -60,26 +58,31 @@ export function PressPad({ band, tare, onTried }: PressPadProps) {
     });
   }, [pressing, scale]);
 
-  useGesture(
-    {
-      onDrag: ({ xy: [, y], last }) => {
-        const rect = element.current?.getBoundingClientRect();
-        if (!rect) return;
-        if (last) letGo();
-        else mean(topN * Math.min(1, Math.max(0, (rect.bottom - y) / rect.height)));
-      },
+  const ref = useDragAndArrows({
+    onDrag: ({ y, height, last }) => {
+      if (last) letGo();
+      else mean(topN * Math.min(1, Math.max(0, (height - y) / height)));
     },
-    { target: element, drag: { filterTaps: false, pointer: { touch: true } } },
-  );
+    onArrow: ({ up }) => {
+      if (up === 0) return false;
+      mean((wantedN ?? band.wantedN) * STEP ** up);
+      return true;
+    },
+  });
 
   const shown = pressing ? (reading?.forceN ?? 0) : 0;
   return (
     <Column gap="$3">
       <Row gap="$4" alignItems="stretch">
         <View
-          ref={(node) => {
-            element.current = isElement(node) ? node : null;
-          }}
+          ref={ref}
+          tabIndex={0}
+          role="slider"
+          aria-valuemin={0}
+          aria-valuemax={topN}
+          aria-valuenow={wantedN ?? 0}
+          aria-valuetext={formatReading(scaleReading(shown, units, tare), units)}
+          aria-label="How hard to press. Arrow keys: up for harder, down for lighter."
           testID="press-pad"
           style={{ flex: 1, height: PAD_PX, touchAction: 'none', cursor: 'ns-resize' } as object}
         >
