@@ -27,8 +27,10 @@ export async function aliveJob(manager: EntityManager, id: string): Promise<JobR
 }
 
 export async function loadJob(manager: EntityManager, jobId: string): Promise<LoadedJob> {
-  const job = await aliveJob(manager, jobId);
-  const pieces = await find(manager, 'piece', { parentId: jobId, ...ALIVE }, IN_ORDER);
+  const [job, pieces] = await Promise.all([
+    aliveJob(manager, jobId),
+    find(manager, 'piece', { parentId: jobId, ...ALIVE }, IN_ORDER),
+  ]);
   const ids = pieces.map(({ id }) => id);
   const holes =
     ids.length === 0 ? [] : await find(manager, 'hole', { parentId: In(ids), ...ALIVE }, IN_ORDER);

@@ -9,8 +9,7 @@ import { transact } from '../database/transact';
 import { checkedBody, idParam } from '../http/body';
 import { faultyProblem } from '../http/problem';
 import { KINDS } from '../documents/documentKinds';
-import { loadJob } from '../documents/loadJob';
-import { headlinesOf } from '../plans/readPlan';
+import { jobDetail } from '../jobs/jobDetail';
 import type { ServerContext } from '../serverContext';
 import { exportArchive } from './exportArchive';
 import { exportJob } from './exportJob';
@@ -66,7 +65,7 @@ export function exchangeRoutes(context: ServerContext): Router {
       return { jobId, skipped, left };
     });
     // In time for the list, which counts what is stopped; a long job’s other holes wait until it is opened.
-    await headlinesOf(source, await loadJob(source.manager, imported.jobId));
+    await jobDetail(source, imported.jobId);
     response.status(201).location(`/api/v1/jobs/${imported.jobId}`).json(imported);
   });
   router.get('/jobs/:jobId/export', async (request, response) => {

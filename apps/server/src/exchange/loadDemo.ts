@@ -8,8 +8,7 @@ import { isDuplicateKey } from '../database/databaseErrors';
 import { lockKit, noteKitChange } from '../database/locks';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { KINDS, type DocumentKind, type Documents } from '../documents/documentKinds';
-import { loadJob } from '../documents/loadJob';
-import { headlinesOf } from '../plans/readPlan';
+import { jobDetail } from '../jobs/jobDetail';
 import { findByIds, findOne, replace } from '../documents/repository';
 import { documentOf, headerOf } from '../documents/shown';
 import { importJob } from './importJob';
@@ -47,7 +46,7 @@ export async function loadDemo(
     // Another server of the same cluster was loading it at the same moment: its rows are there.
     if (!isDuplicateKey(error)) throw error;
   });
-  for (const { job } of files) await headlinesOf(source, await loadJob(source.manager, job.id));
+  for (const { job } of files) await jobDetail(source, job.id);
 }
 
 async function demoFiles(folder: string): Promise<JobFile[]> {

@@ -23,9 +23,12 @@ export interface Headlines {
 const NOTHING_DUE: Planned = { rows: [], faulty: new Map() };
 
 /** The plans’ headlines; those that are stale or missing are made first, as many as a request has time for. */
-export async function headlinesOf(source: DataSource, loaded: LoadedJob): Promise<Headlines> {
+export async function headlinesOf(
+  source: DataSource,
+  loaded: LoadedJob,
+  kit: LoadedKit,
+): Promise<Headlines> {
   if (loaded.holes.length === 0) return { of: new Map(), faulty: new Map() };
-  const kit = await loadKit(source.manager);
   const stored = await source.manager
     .createQueryBuilder(holePlanEntity, 'plan')
     .select(['plan.holeId', 'plan.madeFrom', 'plan.headline'])
