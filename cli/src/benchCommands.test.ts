@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { PDFDocument } from 'pdf-lib';
+import { PDFDocument } from '@cantoo/pdf-lib';
 import { runNucleon as run } from './testingRun';
 
 const DEMO = join(__dirname, '..', '..', 'demo', '1-dial-house.json');

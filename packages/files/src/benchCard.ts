@@ -5,7 +5,7 @@ import type { Plan } from '@nucleon/core/plan/plan';
 import { readyCheck } from '@nucleon/core/run/readyCheck';
 import { sectionOf, tellingDepth } from '@nucleon/core/section/sectionOf';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
-import type { PDFDocument, PDFFont, PDFPage } from 'pdf-lib';
+import type { PDFDocument, PDFFont, PDFPage } from '@cantoo/pdf-lib';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import { drawSection } from './pdfSection';
 import { PdfText } from './pdfText';

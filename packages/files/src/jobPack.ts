@@ -2,7 +2,7 @@ import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { packingListOf } from '@nucleon/core/run/packingList';
 import type { UnitSystem } from '@nucleon/core/units/unitSystem';
-import { PDFDocument, StandardFonts } from 'pdf-lib';
+import { PDFDocument, StandardFonts } from '@cantoo/pdf-lib';
 import { addBenchCard, type CardFonts } from './benchCard';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import { PdfText } from './pdfText';

@@ -16,7 +16,7 @@ import {
   type PDFFont,
   type PDFOperator,
   type PDFPage,
-} from 'pdf-lib';
+} from '@cantoo/pdf-lib';
 import { arcOf, type PointMm, type Side } from '@nucleon/core/geometry/arc';
 
 /** Points of a PDF page in a millimetre. */

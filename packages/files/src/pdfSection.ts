@@ -1,5 +1,5 @@
 import type { Primitive, Section, Tone } from '@nucleon/core/drawing/primitives';
-import { rgb, type PDFFont, type PDFPage, type RGB } from 'pdf-lib';
+import { rgb, type PDFFont, type PDFPage, type RGB } from '@cantoo/pdf-lib';
 import { PT_PER_MM } from './pdfPen';
 import { PdfText } from './pdfText';
 

@@ -1,4 +1,4 @@
-import { rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { rgb, type PDFFont, type PDFPage } from '@cantoo/pdf-lib';
 import { PT_PER_MM } from './pdfPen';
 
 /** Leading over type size. */

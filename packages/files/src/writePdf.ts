@@ -1,4 +1,4 @@
-import { PDFDocument, StandardFonts, type PDFFont } from 'pdf-lib';
+import { PDFDocument, StandardFonts, type PDFFont } from '@cantoo/pdf-lib';
 import type { PointMm } from '@nucleon/core/geometry/arc';
 import { extent, freeEdges, boundingBox } from '@nucleon/core/geometry/outline';
 import type { Outline } from '@nucleon/core/documents/outline';

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal';
+import { deepEqual as equal } from 'fast-equals';
 import { fetchJson } from './fetchJson';
 import { ApiProblem, Unreachable } from './problem';
 

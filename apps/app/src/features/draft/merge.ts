@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal';
+import { deepEqual as equal } from 'fast-equals';
 
 /** A stored document, or one that is to be: its fields, and the version the server had when it was read. */
 export interface Part {
