@@ -1,4 +1,10 @@
-import { decodePDFRawStream, PDFArray, PDFDocument, PDFRawStream, type PDFPage } from '@cantoo/pdf-lib';
+import {
+  decodePDFRawStream,
+  PDFArray,
+  PDFDocument,
+  PDFRawStream,
+  type PDFPage,
+} from '@cantoo/pdf-lib';
 import { METRIC } from '@nucleon/core/units/unitSystem';
 import type { Sheet } from './sheet';
 import { tileName, tilesFor } from './tiles';

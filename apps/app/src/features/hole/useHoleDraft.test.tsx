@@ -83,6 +83,15 @@ it('saves what was typed once typing rests, and nothing else', async () => {
   expect(opened.result.current.draft.save.kind).toBe('saved');
 });
 
+it('sends on the way out what was left before it rested', async () => {
+  const opened = open();
+  drill(opened, 24);
+  opened.unmount();
+  expect(sendHole).toHaveBeenCalledTimes(1);
+  await wait(1000);
+  expect(sendHole).toHaveBeenCalledTimes(1);
+});
+
 it('waits while the values clash', async () => {
   const opened = open(false);
   drill(opened, 24);

@@ -71,7 +71,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
   );
   return (
     <Page
-      title="How did it come out?"
+      title="How was it?"
       subtitle={`${state.subject.holeName} · ${state.subject.pieceName}`}
       back={{ href: routes.run(run.runId), label: 'the run' }}
       actions={

@@ -287,3 +287,36 @@ it('takes a result in three taps, and keeps one that does not fit the run beside
   });
   expect(mockNavigate).toHaveBeenCalledWith(`/runs/${mockRunId}`);
 });
+
+it('keeps a result on this device while it is said, and puts another device’s together with it', async () => {
+  fakeApi(runServer().answer);
+  const { add, take } = useRuns.getState();
+  add(mockRunId, { kind: 'start' });
+  add(mockRunId, { kind: 'abort', why: 'Unsafe' });
+  const first = show(<ResultScreen />);
+  typeIn(await screen.findByTestId('result-note'), 'Bevel it first');
+  first.unmount();
+  show(<ResultScreen />);
+  expect(await screen.findByTestId('result-note')).toHaveValue('Bevel it first');
+  const [kept] = known();
+  if (!kept) throw new Error('no event');
+  const theirs = { verdict: 'fine', crack: 'none', exitChipMm: 2 } as const;
+  act(() => {
+    take(
+      mockRunId,
+      [
+        {
+          ...kept.event,
+          id: 'told',
+          n: 9,
+          device: 'tablet',
+          act: { kind: 'result', result: theirs },
+        },
+      ],
+      [],
+    );
+  });
+  fireEvent.click(await screen.findByText('Keep it'));
+  expect(stateNow().result).toEqual({ ...theirs, note: 'Bevel it first' });
+  expect(globalThis.localStorage.getItem(`nucleon.result.${mockRunId}`)).toBeNull();
+});
