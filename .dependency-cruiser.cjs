@@ -4,7 +4,7 @@ const BASE = 'units|numeric|random|geometry|drawing|reason';
 const PHYSICS =
   'materials|bits|machines|couplings|supports|coolants|job|cutting|effort|heat|holding|plate|water|breakthrough|wear|risk|purposes|identify|layout|hazards|signs';
 const PLAN = 'plan|choice|run';
-const OUT = 'section|files';
+const OUT = 'section|files|evidence';
 
 const oneWay = (name, from, to) => ({
   name,

@@ -1,11 +1,16 @@
 /** Writes the tables of docs/ that are the code's own registries: `npm run schema`. */
 import { writeFileSync } from 'node:fs';
+import { EVIDENCE } from '@nucleon/core/evidence/evidence';
+import { GENERAL } from '@nucleon/core/evidence/evidenceRow';
+import { bandWords, modelWords } from '@nucleon/core/evidence/evidenceWords';
+import { LEAST_SPREAD_SHARE, weighEvidence } from '@nucleon/core/evidence/weighEvidence';
 import { IDENTIFIERS } from '@nucleon/core/identify/identify';
 import type { Field } from '@nucleon/core/purposes/field';
 import { PURPOSES } from '@nucleon/core/purposes/purposes';
 import { BY_ITSELF, CAUSE_IDS, CAUSES } from '@nucleon/core/signs/causes';
 import { SIGN_IDS, SIGNS, type SignEffect } from '@nucleon/core/signs/signs';
 import { gateTable } from './gateTable.mts';
+import { MODEL_VERSION } from '@nucleon/core/plan/plan';
 import { plateTables } from './plateTable.mts';
 
 const table = (head: readonly string[], rows: readonly (readonly string[])[]): string =>
@@ -175,6 +180,31 @@ ${table(
       .join(', ');
     return [title, todo, chances, source];
   }),
+)}
+`,
+);
+
+const weighed = weighEvidence(EVIDENCE);
+const landed = weighed.filter(({ ok }) => ok).length;
+write(
+  'evidence.md',
+  `# The model beside the bench
+
+Model ${MODEL_VERSION}: ${landed} of ${weighed.length} land. What happens in everyday jobs, as people who do them often see it, and
+what the model says of the same job (\`packages/core/src/evidence\`): \`nucleon evidence\`, \`--json\` for programs. The bands
+are wide because practice is: a new, sharp bit of fair quality, wet unless said. A row lands when the model's middle lies in
+the band and its tenth to ninetieth of a hundred, where it has them, span at least ${LEAST_SPREAD_SHARE * 100} % of it in logarithms. A row
+that misses says why, or the test fails; so does a reason that is not true any more. Written by \`npm run schema\`.
+
+${table(
+  ['job', 'figure', 'bench', 'model', ''],
+  weighed.map((row) => [
+    row.job,
+    row.figure,
+    `${bandWords(row)}${row.source === GENERAL ? '' : ` (${row.source})`}`,
+    modelWords(row),
+    row.ok ? 'lands' : `misses: ${row.misses ?? 'and nothing says why'}`,
+  ]),
 )}
 `,
 );

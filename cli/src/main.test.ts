@@ -136,7 +136,7 @@ it('explains itself when asked wrongly', async () => {
   expect((await run()).code).toBe(2);
   expect(await run('drill', 'x')).toMatchObject({
     code: 2,
-    err: '“drill” is not a command; use plan or check or choose or window or stress or fit or convert or pack or log or identify.',
+    err: '“drill” is not a command; use plan or check or choose or window or stress or fit or convert or pack or log or identify or evidence.',
   });
   expect((await run('plan')).err).toContain('Use: nucleon plan FILE; got 0 words.');
 });
@@ -332,4 +332,23 @@ it('gives the same risk each time it is asked', async () => {
   const risk = await riskOf();
   expect(risk.seed).toBe(20260);
   expect(await riskOf()).toEqual(risk);
+});
+
+it('sets the model against the bench, as text and as JSON', async () => {
+  const text = await run('evidence');
+  expect(text).toMatchObject({ code: 0, err: '' });
+  expect(text.out).toMatch(/misses {2}float-6-cup-40-time.*\n.*bench 0\.7–3\.5 min/);
+  const { code, out } = await run('evidence', '--json');
+  expect(code).toBe(0);
+  const { rows } = JSON.parse(out) as { rows: Record<string, unknown>[] };
+  expect(rows.length).toBeGreaterThan(30);
+  for (const row of rows)
+    expect(row).toMatchObject({
+      id: expect.any(String) as string,
+      figure: expect.any(String) as string,
+      unit: expect.any(String) as string,
+      band: [expect.any(Number), expect.any(Number)],
+      ok: expect.any(Boolean) as boolean,
+    });
+  expect((await run('evidence', '--json', 'all')).code).toBe(2);
 });

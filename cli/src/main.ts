@@ -13,6 +13,7 @@ import { oneHole } from './oneHole';
 import { packFile } from './packFile';
 import { planFile } from './planFile';
 import { stressHole, stressMap } from './stressHole';
+import { weighModel } from './weighModel';
 import { windowHole } from './windowHole';
 
 /** Every option there is; each command says which are its own. */
@@ -47,6 +48,8 @@ interface Command {
   readonly takes: number;
   readonly needs: readonly Option[];
   readonly may: readonly Option[];
+  /** Of these, which stand alone here though elsewhere a value follows. */
+  readonly flags?: readonly Option[];
   readonly run: (given: Given, console: Console) => number | Promise<number>;
 }
 
@@ -153,6 +156,15 @@ const COMMANDS = {
     may: ['inch'],
     run: ({ values }, console) => identifyPiece(values.json ?? '', console),
   },
+  evidence: {
+    usage: 'evidence [--json]',
+    does: 'print what the model says of everyday jobs beside what happens at the bench',
+    takes: 0,
+    needs: [],
+    may: ['json'],
+    flags: ['json'],
+    run: ({ values }, console) => weighModel(values.json !== undefined, console),
+  },
 } as const satisfies Record<string, Command>;
 
 const USAGE = [
@@ -185,7 +197,7 @@ export async function main(words: readonly string[], console: Console): Promise<
     return 2;
   }
   const command: Command = COMMANDS[name];
-  const given = optionsOf(words.slice(1));
+  const given = optionsOf(words.slice(1), command.flags);
   if (typeof given === 'string') {
     console.err(`${given} Use: nucleon ${command.usage}`);
     return 2;
@@ -205,12 +217,13 @@ export async function main(words: readonly string[], console: Console): Promise<
   return command.run(given, console);
 }
 
-function optionsOf(words: readonly string[]): Given | string {
+function optionsOf(words: readonly string[], flags: readonly Option[] = []): Given | string {
   try {
+    const alone = Object.fromEntries(flags.map((flag) => [flag, { type: 'boolean' as const }]));
     const { positionals, values } = parseArgs({
       args: [...words],
       allowPositionals: true,
-      options: OPTIONS,
+      options: { ...OPTIONS, ...alone },
     });
     return { words: positionals, values: { ...values } };
   } catch (error) {

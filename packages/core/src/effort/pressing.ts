@@ -1,5 +1,6 @@
 import type { Hold } from '../documents/choices';
 import type { Machine } from '../documents/kit';
+import { bisectRising } from '../numeric/bisect';
 
 /** Lever and pinion of a press nobody has measured, mm. */
 const USUAL_LEVER_MM = 200;
@@ -12,6 +13,8 @@ const RIG_SHARE = 0.06;
 export const MOST_PUSH_N = 500;
 /** Nobody tires at less than this share of their most (Rohmert). */
 const UNTIRING_SHARE = 0.15;
+
+const TENTH_N = 0.1;
 
 /** Something between the hand and the drill that multiplies its force. */
 export const FEED_AIDS = {
@@ -73,6 +76,19 @@ export function enduranceS(handForceN: number, mostN = MOST_PUSH_N): number {
   if (f >= 1) return 0;
   return 60 * Math.max(0, -1.5 + 2.1 / f - 0.6 / f ** 2 + 0.1 / f ** 3);
 }
+
+/**
+ * The hand force that can be held for so long, N: Rohmert's curve turned round.
+ * @returns the force nobody tires of where `seconds` is more than the curve has
+ */
+export const lastingForceN = (seconds: number, mostN = MOST_PUSH_N): number =>
+  bisectRising(
+    (forceN) => -enduranceS(forceN, mostN),
+    -seconds,
+    UNTIRING_SHARE * mostN,
+    mostN,
+    TENTH_N,
+  );
 
 export interface Effort {
   readonly handForceN: number;

@@ -1,0 +1,52 @@
+import { lastingForceN } from '../effort/pressing';
+import type { Plan } from '../plan/plan';
+import type { Risk } from '../risk/assessRisk';
+
+/** A middle with the tenth and ninetieth of a hundred like tries. */
+export interface Spread {
+  readonly p10: number;
+  readonly p50: number;
+  readonly p90: number;
+}
+
+/** A hole as the model has it. */
+export interface Worked {
+  readonly plan: Plan;
+  readonly risk: Risk;
+}
+
+interface FigureKind {
+  readonly unit: string;
+  /** In the unit; null where the model says nothing. */
+  readonly of: (worked: Worked) => Spread | number | null;
+}
+
+/** People press about so long in one go, s. */
+const ONE_GO_S = 300;
+
+const times = (spread: Spread | null, by: number): Spread | null =>
+  spread && { p10: spread.p10 * by, p50: spread.p50 * by, p90: spread.p90 * by };
+const lifeDepthMm = ({ plan }: Worked): number => plan.bitLife.lifeDepthMm;
+
+/** Everything that is set against the bench, each as one function of what the model works out. */
+export const FIGURES = {
+  'drilling time': { unit: 'min', of: ({ risk }) => times(risk.timeS, 1 / 60) },
+  'time altogether': { unit: 'min', of: ({ risk }) => times(risk.timeS, 1 / 60) },
+  'feed force': { unit: 'N', of: ({ plan }) => plan.feedForceN },
+  'odds of a crack': { unit: '%', of: ({ risk }) => risk.crackProbability * 100 },
+  'life of the bit, depth': { unit: 'mm', of: lifeDepthMm },
+  'life of the bit, holes': {
+    unit: 'holes',
+    of: (worked) => lifeDepthMm(worked) / worked.plan.depthMm,
+  },
+  'width of the exit chip': { unit: 'mm', of: ({ risk }) => risk.chipMm },
+  'water changes': { unit: 'times', of: ({ plan }) => plan.water.changeAtDepthMm.length },
+} as const satisfies Record<string, FigureKind>;
+
+/** The same of people, whatever the hole. */
+export const PEOPLES_FIGURES = {
+  'push that lasts five minutes': { unit: 'N', of: () => lastingForceN(ONE_GO_S) },
+} as const satisfies Record<string, { readonly unit: string; readonly of: () => number }>;
+
+export type Figure = keyof typeof FIGURES;
+export type PeoplesFigure = keyof typeof PEOPLES_FIGURES;

@@ -1,0 +1,199 @@
+import type { Bit } from '../documents/kit';
+import { GENERAL, NARROW, ONE_ENERGY, setUp, type EvidenceRow } from './evidenceRow';
+
+const pot = (material: string, thicknessMm: number, diameterMm: number) =>
+  setUp({
+    piece: {
+      form: 'vessel',
+      material,
+      thicknessMm,
+      outline: { kind: 'cylinder', outerDiameterMm: 220, heightMm: 200 },
+    },
+    bit: { family: 'plated-tube', diameterMm },
+    machine: 'cordless-drill',
+    setup: {
+      hold: 'guided',
+      start: 'tilt',
+      support: { kind: 'wet-sand' },
+      water: { kind: 'puddle' },
+    },
+  });
+
+const GRANITE_TOP = {
+  form: 'slab',
+  material: 'granite',
+  thicknessMm: 25,
+  outline: { kind: 'rectangle', widthMm: 1200, heightMm: 600 },
+} as const;
+const granite = (bit: Omit<Bit, 'id' | 'name'>) =>
+  setUp({
+    piece: GRANITE_TOP,
+    bit,
+    machine: 'cordless-drill',
+    setup: {
+      hold: 'guided',
+      start: 'guide',
+      support: { kind: 'plywood' },
+      water: { kind: 'pool' },
+    },
+  });
+const graniteByGrinder = setUp({
+  piece: GRANITE_TOP,
+  bit: { family: 'brazed-tile-core', diameterMm: 35 },
+  machine: 'angle-grinder',
+  setup: {
+    hold: 'freehand',
+    start: 'tilt',
+    support: { kind: 'plywood', clamps: [], edgesHeld: 'two' },
+    water: { kind: 'bottle' },
+  },
+});
+const stone = (
+  material: string,
+  thicknessMm: number,
+  sizeMm: number,
+  bit: Omit<Bit, 'id' | 'name'>,
+) =>
+  setUp({
+    piece: {
+      form: 'block',
+      material,
+      thicknessMm,
+      outline: { kind: 'circle', diameterMm: sizeMm },
+    },
+    bit,
+    machine: 'rotary-tool',
+    setup: {
+      hold: 'freehand',
+      start: 'tilt',
+      support: { kind: 'rubber-mat' },
+      water: { kind: 'still-bath' },
+    },
+  });
+
+export const STONE_AND_POTS: readonly EvidenceRow[] = [
+  {
+    id: 'stoneware-7-tube-12-time',
+    job: 'Stoneware pot 7 mm, tube 12',
+    figure: 'drilling time',
+    band: [0.6, 3],
+    source: GENERAL,
+    drillCase: pot('stoneware', 7, 12),
+    misses: NARROW,
+  },
+  {
+    id: 'terracotta-10-tube-12-time',
+    job: 'Terracotta 10 mm, tube 12',
+    figure: 'drilling time',
+    band: [0.3, 2.5],
+    source: GENERAL,
+    drillCase: pot('terracotta', 10, 12),
+    misses: NARROW,
+  },
+  {
+    id: 'tile-9-brazed-8-time',
+    job: 'Porcelain tile 9 mm, brazed core 8, fast drill',
+    figure: 'drilling time',
+    band: [0.3, 3],
+    source: GENERAL,
+    drillCase: setUp({
+      piece: {
+        form: 'sheet',
+        material: 'porcelain-tile',
+        thicknessMm: 9,
+        outline: { kind: 'rectangle', widthMm: 600, heightMm: 600 },
+      },
+      bit: { family: 'brazed-tile-core', diameterMm: 8 },
+      machine: 'corded-drill',
+      setup: {
+        hold: 'freehand',
+        start: 'tilt',
+        support: { kind: 'plywood' },
+        water: { kind: 'bottle' },
+      },
+    }),
+    misses: ONE_ENERGY,
+  },
+  {
+    id: 'granite-25-brazed-35-time',
+    job: 'Granite 25 mm, brazed core 35, grinder with water',
+    figure: 'drilling time',
+    band: [0.5, 3],
+    source: GENERAL,
+    drillCase: graniteByGrinder,
+    misses:
+      'A grinder is taken to give the whole pressure at full speed, whatever its motor and the hand can do; and the spread is too narrow.',
+  },
+  {
+    id: 'granite-25-grinder-odds',
+    job: 'The same, clamped and off the edge',
+    figure: 'odds of a crack',
+    band: [0, 1.5],
+    source: GENERAL,
+    drillCase: graniteByGrinder,
+    misses:
+      'The share of heat stress that granite’s own stiffness holds is counted twice, and boiling does not hold the rim’s temperature.',
+  },
+  {
+    id: 'granite-25-sintered-35-time',
+    job: 'Granite 25 mm, sintered core 35, hand drill, dam of putty',
+    figure: 'time altogether',
+    band: [2, 10],
+    source: GENERAL,
+    drillCase: granite({ family: 'sintered-core', diameterMm: 35 }),
+    misses: 'Most of it is water changed whenever the mark cannot be seen: 51 times.',
+  },
+  {
+    id: 'granite-dam-changes',
+    job: 'One hole in a 25 mm slab within a dam of putty',
+    figure: 'water changes',
+    band: [0, 4],
+    source: GENERAL,
+    drillCase: granite({ family: 'sintered-core', diameterMm: 35 }),
+    misses:
+      'The model changes the water as soon as the mark cannot be seen, though a guide steers the bit by then.',
+  },
+  {
+    id: 'basalt-9-point-1.5-time',
+    job: 'Basalt pebble 9 mm, plated point 1.5, rotary tool',
+    figure: 'drilling time',
+    band: [0.6, 3],
+    source: GENERAL,
+    drillCase: stone('basalt', 9, 40, { family: 'plated-point', diameterMm: 1.5 }),
+    misses: NARROW,
+  },
+  {
+    id: 'agate-15-core-4-time',
+    job: 'Agate 15 mm, sintered core 4',
+    figure: 'drilling time',
+    band: [6, 45],
+    source: GENERAL,
+    drillCase: stone('quartzite-agate', 15, 50, { family: 'sintered-core', diameterMm: 4 }),
+    misses: NARROW,
+  },
+  {
+    id: 'shell-3-tube-4-time',
+    job: 'Clam shell 3 mm, tube 4',
+    figure: 'drilling time',
+    band: [0.1, 1.5],
+    source: GENERAL,
+    drillCase: stone('shell', 3, 60, { family: 'plated-tube', diameterMm: 4 }),
+    misses: NARROW,
+  },
+  {
+    id: 'tube-life-stoneware',
+    job: 'Plated tube 12 in a stoneware pot of 7 mm',
+    figure: 'life of the bit, holes',
+    band: [8, 60],
+    source: GENERAL,
+    drillCase: pot('stoneware', 7, 12),
+  },
+  {
+    id: 'sintered-life-granite',
+    job: 'Sintered core 35 in granite',
+    figure: 'life of the bit, depth',
+    band: [3000, 40_000],
+    source: GENERAL,
+    drillCase: granite({ family: 'sintered-core', diameterMm: 35 }),
+  },
+];
