@@ -72,7 +72,7 @@ it('tells how much to pour, and how the bath clouds hole by hole', () => {
   expect(cloudingText([cell(1, true), cell(2, false)])).toContain(
     'lost in hole 2: change the water after 1',
   );
-  expect(cloudingText([cell(1, false)])).toContain('on the way');
+  expect(cloudingText([cell(1, false)])).toContain('fresh water before the next');
   expect(cloudingText([cell(1, true)])).toContain('1 such holes and more');
   expect(clouding.filter(({ isClear }) => isClear).length).toBe(
     Math.min(12, context.water.holesPerFill ?? 0),

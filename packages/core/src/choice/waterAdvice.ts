@@ -51,7 +51,7 @@ export function cloudingText(clouding: readonly Clouding[]): string {
   const clear = clouding.filter(({ isClear }) => isClear).length;
   if (!last || last.isClear) return `Clear enough for ${clear} such holes and more.`;
   return clear === 0
-    ? 'The mark is lost before the first hole is done: change the water on the way.'
+    ? 'The mark is lost before the first hole is done, when the groove steers the bit already: fresh water before the next.'
     : `The mark is lost in hole ${last.holes}: change the water after ${clear}.`;
 }
 

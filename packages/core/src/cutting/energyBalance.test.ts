@@ -29,6 +29,11 @@ it('never cuts below half the glaze pressure, and less when dull or dry', () => 
   expect(at({ p: 0.2 })).toBe(0);
   expect(at({ s: 0.5 })).toBeCloseTo(at({}) / 2);
   expect(at({ dry: true })).toBeCloseTo(at({}) * 0.6);
+  const segments = { p: 1, v_m: 2, s: 1 };
+  // Segments are made to run dry: air carries the dust out.
+  expect(penetrationRate(granite, segmented, { ...segments, dry: true })).toBe(
+    penetrationRate(granite, segmented, { ...segments, dry: false }),
+  );
 });
 
 it('turns rim speed into rpm and back', () => {

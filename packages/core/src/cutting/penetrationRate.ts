@@ -1,7 +1,8 @@
+import { BIT_FAMILIES } from '../bits/bitFamilies';
 import type { BitGeometry } from '../bits/bitGeometry';
 import type { Material } from '../documents/material';
 
-/** Fines pack in a dry groove: the rim cuts this share of its wet rate. */
+/** Fines pack in a dry groove: a rim that is not made for it cuts this share of its wet rate. */
 const DRY_RATE_SHARE = 0.6;
 
 /**
@@ -15,7 +16,7 @@ const DRY_RATE_SHARE = 0.6;
  */
 export function penetrationRate(
   material: Pick<Material, 'friction' | 'specificEnergyJPerMm3' | 'pressureMpa'>,
-  bit: Pick<BitGeometry, 'coverage' | 'pressureFactor'>,
+  bit: Pick<BitGeometry, 'family' | 'coverage' | 'pressureFactor'>,
   cut: { readonly p: number; readonly v_m: number; readonly s: number; readonly dry: boolean },
 ): number {
   const μ = material.friction;
@@ -24,5 +25,5 @@ export function penetrationRate(
   const idle = (bit.pressureFactor * material.pressureMpa.glaze) / 2;
   // MPa·m/s = N/mm² · 1000 mm/s = 1000 mJ/(mm²·s) = 1 J/(mm²·s); over J/mm³ this is mm/s.
   const wet = (μ / e) * φ * Math.max(cut.p - idle, 0) * cut.v_m * cut.s;
-  return cut.dry ? DRY_RATE_SHARE * wet : wet;
+  return cut.dry && !BIT_FAMILIES[bit.family].mayRunDry ? DRY_RATE_SHARE * wet : wet;
 }

@@ -17,6 +17,10 @@ export const SEAT_SHARE_OF_SPEED = 0.6;
 const LEAST_EXIT_MM = 0.5;
 const EXIT_CHIP_DEPTHS = 3;
 
+/** How deep the bit is before its own groove steers it, mm. */
+export const seatDepth = (depthMm: number): number =>
+  Math.min(SEAT_DEPTH_MM, SEAT_SHARE_OF_THICKNESS * depthMm);
+
 /** Whether the last of the way asks for less force than the cut before it; else it is gentle enough. */
 export const easesOff = (exitForceN: number, mainForceN: number): boolean =>
   exitForceN < mainForceN * 0.999;
@@ -44,7 +48,7 @@ export interface StageInputs {
  */
 export function stagesOf(inputs: StageInputs): Stage[] {
   const { depthMm, feedForceN, rpm } = inputs;
-  const seatEndMm = Math.min(SEAT_DEPTH_MM, SEAT_SHARE_OF_THICKNESS * depthMm);
+  const seatEndMm = seatDepth(depthMm);
   const exitMm = inputs.opensFarFace
     ? Math.min(
         Math.max(EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm, LEAST_EXIT_MM) +

@@ -8,9 +8,6 @@ import type { Figure, PeoplesFigure } from './figures';
 /** Where a band comes from when no standard or textbook has it. */
 export const GENERAL = 'general practice';
 
-/** Said of rows whose middle lies in the band while their spread is narrower than practice. */
-export const NARROW =
-  'The middle lies in the band; the spread of the specific energy before anything is learned is too narrow.';
 /** Said of cuts that are planned too slow. */
 export const ONE_ENERGY =
   'Specific energy goes by the material alone; a coarse, sharp rim needs far less of it than a fine one.';

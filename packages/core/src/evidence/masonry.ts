@@ -1,4 +1,4 @@
-import { GENERAL, NARROW, setUp, type EvidenceRow } from './evidenceRow';
+import { GENERAL, setUp, type EvidenceRow } from './evidenceRow';
 
 const wall = (material: string, thicknessMm: number) =>
   ({
@@ -57,7 +57,6 @@ export const MASONRY: readonly EvidenceRow[] = [
     band: [8, 30],
     source: GENERAL,
     drillCase: thinCup,
-    misses: NARROW,
   },
   {
     id: 'concrete-150-cup-62-force',

@@ -3,7 +3,7 @@ import type { Bit } from '../documents/kit';
 import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
 import type { SupportId } from '../supports/supports';
-import { GENERAL, NARROW, ONE_ENERGY, setUp, type EvidenceRow } from './evidenceRow';
+import { GENERAL, ONE_ENERGY, setUp, type EvidenceRow } from './evidenceRow';
 
 const pane = (thicknessMm: number, more: Partial<Piece> = {}) =>
   ({
@@ -62,7 +62,6 @@ export const PANES: readonly EvidenceRow[] = [
     band: [0.7, 3.5],
     source: GENERAL,
     drillCase: built(6),
-    misses: ONE_ENERGY,
   },
   {
     id: 'float-12-cup-40-time',
@@ -120,7 +119,6 @@ export const PANES: readonly EvidenceRow[] = [
         water: { kind: 'still-bath' },
       },
     }),
-    misses: NARROW,
   },
   {
     id: 'float-8-loose-odds',

@@ -1,5 +1,5 @@
 import type { Bit } from '../documents/kit';
-import { GENERAL, NARROW, ONE_ENERGY, setUp, type EvidenceRow } from './evidenceRow';
+import { GENERAL, ONE_ENERGY, setUp, type EvidenceRow } from './evidenceRow';
 
 const pot = (material: string, thicknessMm: number, diameterMm: number) =>
   setUp({
@@ -79,7 +79,6 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [0.6, 3],
     source: GENERAL,
     drillCase: pot('stoneware', 7, 12),
-    misses: NARROW,
   },
   {
     id: 'terracotta-10-tube-12-time',
@@ -88,7 +87,6 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [0.3, 2.5],
     source: GENERAL,
     drillCase: pot('terracotta', 10, 12),
-    misses: NARROW,
   },
   {
     id: 'tile-9-brazed-8-time',
@@ -122,7 +120,7 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     source: GENERAL,
     drillCase: graniteByGrinder,
     misses:
-      'A grinder is taken to give the whole pressure at full speed, whatever its motor and the hand can do; and the spread is too narrow.',
+      'A grinder is taken to give the whole pressure at full speed, whatever its motor and the hand can do.',
   },
   {
     id: 'granite-25-grinder-odds',
@@ -141,7 +139,6 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [2, 10],
     source: GENERAL,
     drillCase: granite({ family: 'sintered-core', diameterMm: 35 }),
-    misses: 'Most of it is water changed whenever the mark cannot be seen: 51 times.',
   },
   {
     id: 'granite-dam-changes',
@@ -150,8 +147,6 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [0, 4],
     source: GENERAL,
     drillCase: granite({ family: 'sintered-core', diameterMm: 35 }),
-    misses:
-      'The model changes the water as soon as the mark cannot be seen, though a guide steers the bit by then.',
   },
   {
     id: 'basalt-9-point-1.5-time',
@@ -160,7 +155,6 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [0.6, 3],
     source: GENERAL,
     drillCase: stone('basalt', 9, 40, { family: 'plated-point', diameterMm: 1.5 }),
-    misses: NARROW,
   },
   {
     id: 'agate-15-core-4-time',
@@ -169,7 +163,6 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [6, 45],
     source: GENERAL,
     drillCase: stone('quartzite-agate', 15, 50, { family: 'sintered-core', diameterMm: 4 }),
-    misses: NARROW,
   },
   {
     id: 'shell-3-tube-4-time',
@@ -178,7 +171,6 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [0.1, 1.5],
     source: GENERAL,
     drillCase: stone('shell', 3, 60, { family: 'plated-tube', diameterMm: 4 }),
-    misses: NARROW,
   },
   {
     id: 'tube-life-stoneware',

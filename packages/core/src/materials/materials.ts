@@ -2,7 +2,7 @@ import type { Material } from '../documents/material';
 import type { MaterialClass } from '../documents/choices';
 
 /** Bumped whenever a value below changes; stored with every plan. */
-export const MATERIAL_DATA_VERSION = '2026.11';
+export const MATERIAL_DATA_VERSION = '2026.12';
 
 type Row = readonly [
   name: string,

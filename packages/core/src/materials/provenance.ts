@@ -27,7 +27,7 @@ const PRACTICE = 'Starting value from general grinding practice, to be corrected
 const COLUMNS = {
   pressureMpa: { source: `${PRACTICE}; contact pressure under a plated ring`, relativeSd: spread(0.2, 0.25, 0.25, 0.3) },
   rimSpeedMPerS: { source: `${PRACTICE}; rim speed at the outside of the bit`, relativeSd: spread(0.2, 0.2, 0.2, 0.25) },
-  specificEnergyJPerMm3: { source: `${PRACTICE}; energy to grind a volume with sharp diamond, wet`, relativeSd: spread(0.2, 0.25, 0.3, 0.35) },
+  specificEnergyJPerMm3: { source: `${PRACTICE}; energy to grind a volume with sharp diamond, wet: grit size and chip thickness move it by a factor of two either way`, relativeSd: spread(0.6, 0.6, 0.6, 0.65) },
   friction: { source: `${PRACTICE}; tangential over normal force of wet diamond`, relativeSd: spread(0.15, 0.15, 0.15, 0.2) },
   heatShare: { source: 'Heat partition in wet grinding: more enters poor conductors', relativeSd: spread(0.25, 0.25, 0.3, 0.3) },
   youngModulusMpa: { source: HANDBOOK, relativeSd: spread(0.03, 0.15, 0.2, 0.3) },

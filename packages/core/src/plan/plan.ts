@@ -6,7 +6,7 @@ import type { Fit } from '../purposes/fit';
 import type { Reason } from '../reason/reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '1.6.0';
+export const MODEL_VERSION = '1.7.0';
 
 /** Run states a step belongs to. */
 export const STEP_KINDS = [

@@ -18,6 +18,7 @@ import { fullRingDepth, radiusAt } from '../layout/curve';
 import type { FollowUp } from '../purposes/fit';
 import type { PlannedStage, Step } from './plan';
 import type { PlanContext } from './planContext';
+import { renewal } from './waterWords';
 
 const START_DETAIL: Record<Start, string> = {
   tilt: 'Tilt the bit, cut a crescent, then stand it upright as the groove deepens.',
@@ -205,11 +206,8 @@ const waterChanges = (depths: readonly number[], { setup, units }: PlanContext):
     : [
         {
           kind: 'water-change',
-          title:
-            depths.length === 1
-              ? 'Change the water once'
-              : `Change the water ${depths.length} times`,
-          detail: `${setup.coolant.name} clouds ${depthsText(depths, units)}. Stop the motor first.`,
+          title: `${renewal(setup.coolant.id)} ${depths.length === 1 ? 'once' : `${depths.length} times`}`,
+          detail: `It is too thick with fines ${depthsText(depths, units)}. Stop the motor first.`,
           depthsMm: depths,
         },
       ];

@@ -1,3 +1,4 @@
+import { seatDepth } from '../cutting/stages';
 import { boundingBox, faceOutline, outlineArea } from '../geometry/outline';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
@@ -47,6 +48,10 @@ function waterOffAt(piece: Piece, hole: Hole, { wanted }: ResolvedSetup): number
   return before > 0 && before < piece.thicknessMm ? piece.thicknessMm - before : null;
 }
 
+/** Whether something other than the eye keeps the bit on its mark from the first turn. */
+const isSteered = ({ hold, start }: ResolvedSetup): boolean =>
+  hold !== 'freehand' || start === 'guide' || start === 'pilot';
+
 export interface WaterInputs {
   readonly piece: Piece;
   readonly hole: Hole;
@@ -92,7 +97,12 @@ export function planWater(inputs: WaterInputs): WaterPlan {
       ...base,
       fillL,
       coverMm: coolant.atCoverMm,
-      changeAtDepthMm: waterChangeDepths(limit, fillL, finesG / depthMm, depthMm),
+      changeAtDepthMm: waterChangeDepths(
+        { toSeeGPerL: limit, seenToMm: isSteered(setup) ? 0 : seatDepth(depthMm) },
+        fillL,
+        finesG / depthMm,
+        depthMm,
+      ),
       holesPerFill: Math.floor((limit * fillL) / finesG),
     };
   }

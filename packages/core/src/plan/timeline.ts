@@ -5,6 +5,7 @@ import type { Moment, PlannedStage } from './plan';
 import { coreMass } from './coreMass';
 import type { PlanContext } from './planContext';
 import { coreBreakS } from './planTime';
+import { renewal } from './waterWords';
 
 type Draft = Omit<Moment, 'atS'>;
 
@@ -90,7 +91,7 @@ function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
         at(depth, {
           kind: 'water-change',
           haltS: setup.coolant.changeS,
-          title: 'Change the water',
+          title: renewal(setup.coolant.id),
           detail: 'Motor off first.',
         }),
       );

@@ -1,11 +1,9 @@
-import { finesMass } from './murk';
+import { finesMass, SLURRY_LOAD_G_PER_L } from './murk';
 
 const WATER_DENSITY_KG_PER_M3 = 1000;
 const WATER_HEAT_J_PER_KG_K = 4186;
 /** Warming the slurry may show, K. */
 const WATER_WARMING_K = 15;
-/** Fines that water still carries out of the groove, g/L. */
-const SLURRY_LOAD_G_PER_L = 60;
 const LEAST_FLOW_L_PER_MIN = 0.5;
 const FLOW_PER_DIAMETER_L_PER_MIN_MM = 0.01;
 /** A kitchen cup to time the flow with, L. */

@@ -13,8 +13,17 @@ it('clouds sooner under deeper water and with finer grain', () => {
 });
 
 it('changes water each time the limit is reached, never at the end', () => {
-  expect(waterChangeDepths(2, 1, 0.5, 10)).toEqual([4, 8]);
-  expect(waterChangeDepths(2, 1, 0.5, 4)).toEqual([]);
+  // 60 g/L in 0.1 L at 2 g a millimetre: every 3 mm.
+  const steered = { toSeeGPerL: 1.58, seenToMm: 0 };
+  expect(waterChangeDepths(steered, 0.1, 2, 10)).toEqual([3, 6, 9]);
+  expect(waterChangeDepths(steered, 0.1, 2, 3)).toEqual([]);
+});
+
+it('keeps the mark in sight until the bit is seated, then only the groove clear', () => {
+  // Clouded every 0.1 L · 1 g/L / 0.5 g/mm = 0.2 mm; after 0.5 mm the 12 mm that 60 g/L allow.
+  const byEye = { toSeeGPerL: 1, seenToMm: 0.5 };
+  expect(waterChangeDepths(byEye, 0.1, 0.5, 10)).toEqual([0.2, 0.4]);
+  expect(waterChangeDepths(byEye, 0.1, 0.5, 14)).toEqual([0.2, 0.4, 12.4]);
 });
 
 it('pours tray volume less the solids', () => {

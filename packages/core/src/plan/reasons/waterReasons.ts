@@ -2,7 +2,10 @@ import { formatSignificant } from '../../units/roundNumber';
 import { formatDuration, formatFlow, formatVolume } from '../../units/formatQuantity';
 import { formatLength } from '../../units/length';
 import { type Explain } from './explain';
+import { renewal } from '../waterWords';
 import { input } from '../../reason/reason';
+
+const counted = (times: number): string => (times === 1 ? 'once' : `${times} times`);
 
 export const water: Explain = ({ water: w, setup, units, headline }) => {
   const { coolant } = setup;
@@ -10,15 +13,18 @@ export const water: Explain = ({ water: w, setup, units, headline }) => {
     const holes = w.holesPerFill ?? 0;
     return {
       text:
-        holes >= 1
-          ? `Clear enough for ${holes === 1 ? 'one hole' : `${holes} holes`} like this.`
-          : `Clouds before it is through: change ${w.changeAtDepthMm.length} times.`,
+        w.changeAtDepthMm.length > 0
+          ? `Too thick with fines before it is through: ${renewal(setup.coolant.id).toLowerCase()} ${counted(w.changeAtDepthMm.length)}.`
+          : holes >= 1
+            ? `Clear enough for ${holes === 1 ? 'one hole' : `${holes} holes`} like this.`
+            : 'It clouds on the way, when the groove steers the bit already: fresh water before the next mark.',
       inputs: [
         input('Pour', formatVolume(w.fillL, units)),
         input('Over the face', formatLength(coolant.atCoverMm, units)),
         input('Fines of this hole', `${formatSignificant(w.finesG, 2)} g`),
       ],
-      source: 'Beer–Lambert: the mark shows while fines stay under ln(1/0.15)/(120 m²/kg × cover).',
+      source:
+        'Beer–Lambert: the mark shows while fines stay under ln(1/0.15)/(120 m²/kg × cover); once the bit is seated or guided it may load to 60 g/L.',
     };
   }
   if (w.flowLPerMin !== null) {
