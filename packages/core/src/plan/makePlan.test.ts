@@ -275,8 +275,8 @@ describe('stages, lifts and steps', () => {
     }
   });
 
-  it('changes murky water mid-hole, deeper water or not', () => {
-    const plan = planOf({ setup: { water: { kind: 'pool' } } });
+  it('flushes a shallow pool mid-hole, not a bath', () => {
+    const plan = planOf({ setup: { water: { kind: 'pool', coverMm: 1 } } });
     expect(plan.water.changeAtDepthMm.length).toBeGreaterThan(0);
     expect(plan.steps.some((step) => step.kind === 'water-change')).toBe(true);
     expect(planOf().water.changeAtDepthMm).toEqual([]);

@@ -61,7 +61,7 @@ it('marks a solid bit with a dot, a core with its circle', () => {
 it('turns the piece over, breaks cores, changes water and sets the fall where they are due', () => {
   expect(kinds({ setup: { sides: 'two' } })).toContain('flip');
   expect(kinds({ piece: { thicknessMm: 60, form: 'block' } })).toContain('core-break');
-  expect(kinds({ setup: { water: { kind: 'pool' } } })).toContain('water-change');
+  expect(kinds({ setup: { water: { kind: 'pool', coverMm: 1 } } })).toContain('water-change');
   expect(text({ hole: { fall: { oneIn: 60, lowSide: 'far' } } })).toMatch(
     /One in 60, the far face lower/,
   );

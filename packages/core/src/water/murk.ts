@@ -48,11 +48,11 @@ export function waterChangeDepths(
 ): number[] {
   const leastMm = depthMm / MOST_CHANGES;
   const stretch = (gPerL: number): number => Math.max((gPerL * volumeL) / finesGPerMm, leastMm);
-  const depths: number[] = [];
-  for (let z = 0; ;) {
+  const next = (z: number): number => {
     const clouded = z + stretch(toSeeGPerL);
-    z = clouded < seenToMm ? clouded : z + stretch(SLURRY_LOAD_G_PER_L);
-    if (z >= depthMm - 1e-9) return depths;
-    depths.push(z);
-  }
+    return clouded < seenToMm ? clouded : z + stretch(SLURRY_LOAD_G_PER_L);
+  };
+  const depths: number[] = [];
+  for (let z = next(0); z < depthMm - 1e-9; z = next(z)) depths.push(z);
+  return depths;
 }
