@@ -36,9 +36,3 @@ it('misses when the middle lies outside, or the spread is much narrower than the
   expect(weighRow(stand).ok).toBe(true);
   expect(weighRow({ ...stand, band: [0.5, 80] }).ok).toBe(false);
 });
-
-it('tells how far it has come', () => {
-  const told: number[] = [];
-  weighEvidence(EVIDENCE.slice(0, 2), (done, of) => told.push(done, of));
-  expect(told).toEqual([1, 2, 2, 2]);
-});

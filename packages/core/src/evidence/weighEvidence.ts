@@ -57,17 +57,10 @@ function lands(model: WeighedRow['model'], [low, high]: WeighedRow['band']): boo
   return Math.log(model.p90 / model.p10) >= LEAST_SPREAD_SHARE * Math.log(high / low);
 }
 
-/** The whole bench of facts; `told` after each row, for a run that takes some seconds. */
-export function weighEvidence(
-  rows: readonly EvidenceRow[],
-  told: (done: number, of: number) => void = () => undefined,
-): readonly WeighedRow[] {
+/** The whole bench of facts; takes some seconds. */
+export function weighEvidence(rows: readonly EvidenceRow[]): readonly WeighedRow[] {
   const bend = rememberingBend();
-  return rows.map((row, index) => {
-    const weighed = weighRow(row, bend);
-    told(index + 1, rows.length);
-    return weighed;
-  });
+  return rows.map((row) => weighRow(row, bend));
 }
 
 /** Rows that miss though nothing says why: the model is wrong, or has changed. */

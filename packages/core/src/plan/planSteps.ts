@@ -1,5 +1,5 @@
 import { easesOff } from '../cutting/stages';
-import { capitalised } from '../reason/sentence';
+import { capitalised, timesWords } from '../reason/sentence';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { COOLANTS } from '../coolants/coolants';
 import type { Hold, Start } from '../documents/choices';
@@ -206,7 +206,7 @@ const waterChanges = (depths: readonly number[], { setup, units }: PlanContext):
     : [
         {
           kind: 'water-change',
-          title: `${renewal(setup.coolant.id)} ${depths.length === 1 ? 'once' : `${depths.length} times`}`,
+          title: `${renewal(setup.coolant.id)} ${timesWords(depths.length)}`,
           detail: `It is too thick with fines ${depthsText(depths, units)}. Stop the motor first.`,
           depthsMm: depths,
         },

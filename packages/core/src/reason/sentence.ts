@@ -1,2 +1,5 @@
 /** A phrase as it begins a sentence. */
 export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** `once`, `4 times`. */
+export const timesWords = (count: number): string => (count === 1 ? 'once' : `${count} times`);

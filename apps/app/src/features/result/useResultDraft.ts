@@ -26,7 +26,7 @@ const isContent = (kept: unknown): kept is ResultContent =>
   typeof (kept as Partial<ResultContent> | null)?.version === 'number';
 
 /** What a run that cracked starts from; else nothing is presumed. */
-const startOf = ({ result, phase }: RunState): Partial<RunResult> =>
+const startOf = ({ result, phase }: Pick<RunState, 'result' | 'phase'>): Partial<RunResult> =>
   result ?? (phase === 'cracked' ? { crack: 'hairline', verdict: 'spoiled' } : {});
 
 /**
@@ -34,8 +34,12 @@ const startOf = ({ result, phase }: RunState): Partial<RunResult> =>
  * together with what another device recorded meanwhile. A record only grows, so nothing is written before a press.
  */
 export function useResultDraft({ runId, state, events, act }: LiveRun): ResultDraft {
+  const { result: kept, phase } = state;
   const version = events.filter((event) => event.act.kind === 'result').length;
-  const start = useMemo(() => ({ ...startOf(state), version }), [state.result, version]); // eslint-disable-line react-hooks/exhaustive-deps
+  const start = useMemo(
+    () => ({ ...startOf({ result: kept, phase }), version }),
+    [kept, phase, version],
+  );
   const handle = useVersionedDraft<ResultContent>(
     { engine, kind: KIND, id: runId, isContent },
     start,

@@ -4,8 +4,7 @@ import { formatLength } from '../../units/length';
 import { type Explain } from './explain';
 import { renewal } from '../waterWords';
 import { input } from '../../reason/reason';
-
-const counted = (times: number): string => (times === 1 ? 'once' : `${times} times`);
+import { timesWords } from '../../reason/sentence';
 
 export const water: Explain = ({ water: w, setup, units, headline }) => {
   const { coolant } = setup;
@@ -14,7 +13,7 @@ export const water: Explain = ({ water: w, setup, units, headline }) => {
     return {
       text:
         w.changeAtDepthMm.length > 0
-          ? `Too thick with fines before it is through: ${renewal(setup.coolant.id).toLowerCase()} ${counted(w.changeAtDepthMm.length)}.`
+          ? `Too thick with fines before it is through: ${renewal(setup.coolant.id).toLowerCase()} ${timesWords(w.changeAtDepthMm.length)}.`
           : holes >= 1
             ? `Clear enough for ${holes === 1 ? 'one hole' : `${holes} holes`} like this.`
             : 'It clouds on the way, when the groove steers the bit already: fresh water before the next mark.',
