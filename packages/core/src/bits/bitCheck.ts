@@ -1,6 +1,7 @@
 import { formatLength } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import { wornSharpness } from '../wear/sharpness';
+import { ABRASIVES } from './abrasives';
 import { BIT_FAMILIES } from './bitFamilies';
 import type { Bit } from '../documents/kit';
 import type { BitState } from '../documents/choices';
@@ -62,6 +63,8 @@ const LEAST_RUN_OUT_LIMIT_MM = 0.3;
 const GLAZED = 0.45;
 const BALD = 0.2;
 const GOOD = 0.9;
+/** Grains that still stand proud bite at least this well. */
+const STANDING = 0.6;
 /** Dressing brings back what wear has left. */
 const DRESSED_AT_MOST = 0.95;
 
@@ -71,12 +74,12 @@ const DRESSED_AT_MOST = 0.95;
  * @param measuredRunOutMm with a dial gauge, where there is one
  */
 export function judgeBit(
-  bit: Pick<Bit, 'family' | 'diameterMm' | 'holesCut' | 'sharpness'>,
+  bit: Pick<Bit, 'family' | 'diameterMm' | 'holesCut' | 'sharpness' | 'depthCutMm'>,
   looks: BitLooks,
   units: UnitSystem,
   measuredRunOutMm?: number,
 ): BitVerdict {
-  const family = BIT_FAMILIES[bit.family];
+  const abrasive = ABRASIVES[BIT_FAMILIES[bit.family].abrasive];
   const runOutMm = measuredRunOutMm ?? RUN_OUT_MM[looks.spin];
   const limitMm = Math.max(LEAST_RUN_OUT_LIMIT_MM, MOST_RUN_OUT_SHARE * bit.diameterMm);
   const isNew = (bit.holesCut ?? 0) === 0;
@@ -107,7 +110,7 @@ export function judgeBit(
   if (looks.rim === 'chipped')
     return bin('A rim with a gap hammers on every turn.', 'out-of-true', GLAZED);
   if (looks.rim === 'bare')
-    return family.plated
+    return abrasive.singleLayer
       ? bin('A plated rim is one layer of diamond, and it is gone.', 'bald', BALD)
       : {
           kind: 'dress',
@@ -119,20 +122,20 @@ export function judgeBit(
   if (looks.rim === 'smooth')
     return {
       kind: 'dress',
-      text: family.plated
+      text: abrasive.singleLayer
         ? 'Glazed: dress it lightly in a soft abrasive stone, wet, for ten seconds. If it still slides it is bald.'
         : 'Glazed: dress it in an abrasive block until it catches.',
       state: 'tired',
       sharpness: GLAZED,
       ...found,
     };
-  if (isNew && family.plated)
+  if (isNew && abrasive.singleLayer)
     doFirst.push('New and plated: bed it in for the first millimetre with the least force.');
   return {
     kind: 'use',
     text: looks.spin === 'little' ? 'Use it: it cuts a hair wide.' : 'Use it.',
     state: isNew ? 'new' : 'good',
-    sharpness: isNew ? 1 : Math.max(bit.sharpness ?? GOOD, GOOD),
+    sharpness: isNew ? 1 : Math.max(bit.sharpness ?? wearLeft(bit), STANDING),
     ...found,
   };
 }
@@ -141,9 +144,13 @@ export function judgeBit(
 export const sharpnessFound = (state: BitState): number | null =>
   state === 'tired' ? GLAZED : state === 'bald' ? BALD : null;
 
-/** How sharp a rim is once dressed: what wear has left of it in its best material, never quite new. */
-export function dressedSharpness(bit: Pick<Bit, 'family' | 'depthCutMm'>): number {
-  const { lifeDepthM } = BIT_FAMILIES[bit.family];
-  const lifeMm = Math.sqrt(lifeDepthM[0] * lifeDepthM[1]) * 1000;
-  return Math.min(DRESSED_AT_MOST, wornSharpness(bit.depthCutMm ?? 0, lifeMm));
+/** What wear has left of a rim in the kindest of the materials it is made for, 0 to 1. */
+function wearLeft({ family, depthCutMm }: Pick<Bit, 'family' | 'depthCutMm'>): number {
+  const ranges = Object.values(ABRASIVES[BIT_FAMILIES[family].abrasive].lifeDepthM);
+  const lifeMm = Math.max(...ranges.map(([least, most]) => Math.sqrt(least * most) * 1000));
+  return wornSharpness(depthCutMm ?? 0, lifeMm);
 }
+
+/** How sharp a rim is once dressed: what wear has left of it, never quite new. */
+export const dressedSharpness = (bit: Pick<Bit, 'family' | 'depthCutMm'>): number =>
+  Math.min(DRESSED_AT_MOST, wearLeft(bit));

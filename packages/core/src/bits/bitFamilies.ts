@@ -1,3 +1,5 @@
+import type { AbrasiveId } from './abrasives';
+
 /** What bits of one make have in common. Ranges run from the smallest size to the largest. */
 export interface BitFamily {
   readonly name: string;
@@ -13,14 +15,14 @@ export interface BitFamily {
   /** Multiplies the material's speed window. */
   readonly speedFactor: number;
   readonly usableDepthMm: readonly [number, number];
-  /** Depth cut in its best material until the rim is spent, m. */
-  readonly lifeDepthM: readonly [number, number];
   /** c: gap beside the rim that fines rise through, mm a side. */
   readonly clearancePerSideMm: number;
-  /** Plated diamond is one layer: it goes bald, and hard bodies shorten its life. */
-  readonly plated: boolean;
-  /** The maker's dry use is allowed in masonry. */
+  /** How its grains are held: sets specific energy and life. */
+  readonly abrasive: AbrasiveId;
+  /** Made for dry: never in glass all the same, unless it is no diamond. */
   readonly mayRunDry: boolean;
+  /** h at the rim when it runs dry with a coolant of its own inside, W/(m²·K). */
+  readonly ownCoolingWPerM2K?: number;
   readonly note: string;
   /** Rough price of a small and of a large one, in one's own money, until it is entered. */
   readonly priceMoney: readonly [number, number];
@@ -33,14 +35,18 @@ const SEGMENTED_GAP = 0.25;
 
 // prettier-ignore
 export const BIT_FAMILIES = {
-  'plated-point': { name: 'Plated point', solid: true, diameterMm: [0.8, 3], rimWidthMm: [0.4, 1.5], coverage: 1, pressureFactor: 3.5, speedFactor: 1, usableDepthMm: [10, 25], lifeDepthM: [0.15, 0.4], clearancePerSideMm: PLATED_GAP, plated: true, mayRunDry: false, note: 'It bends, and its centre has no speed: let it find its way.', priceMoney: [2, 3], sizesMm: [1, 1.5, 2, 2.5, 3] },
-  'sintered-rod': { name: 'Sintered or plated rod', solid: true, diameterMm: [3, 8], rimWidthMm: [1.5, 4], coverage: 1, pressureFactor: 2, speedFactor: 1, usableDepthMm: [30, 30], lifeDepthM: [0.4, 0.4], clearancePerSideMm: PLATED_GAP, plated: false, mayRunDry: false, note: 'For opening a hole in steps.', priceMoney: [5, 9], sizesMm: [3, 4, 5, 6, 8] },
-  'plated-tube': { name: 'Thin plated tube', solid: false, diameterMm: [2, 12], rimWidthMm: [0.4, 0.8], coverage: 1, pressureFactor: 1.6, speedFactor: 1, usableDepthMm: [10, 40], lifeDepthM: [0.2, 0.6], clearancePerSideMm: PLATED_GAP, plated: true, mayRunDry: false, note: 'The core stays inside: clear it after each hole.', priceMoney: [3, 8], sizesMm: [2, 3, 4, 5, 6, 8, 10] },
-  'plated-cup-saw': { name: 'Plated cup saw', solid: false, diameterMm: [6, 120], rimWidthMm: [1.0, 1.2], coverage: 1, pressureFactor: 1, speedFactor: 1, usableDepthMm: [20, 60], lifeDepthM: [0.15, 0.5], clearancePerSideMm: PLATED_GAP, plated: true, mayRunDry: false, note: 'Check that the shank is central: spin it and watch the rim.', priceMoney: [4, 30], sizesMm: [6, 8, 10, 12, 16, 20, 25, 28, 32, 35, 40, 50, 60, 68] },
-  'sintered-core': { name: 'Sintered core', solid: false, diameterMm: [3, 80], rimWidthMm: [1.0, 1.5], coverage: 1, pressureFactor: 1.3, speedFactor: 1, usableDepthMm: [40, 100], lifeDepthM: [6, 20], clearancePerSideMm: PLATED_GAP, plated: false, mayRunDry: false, note: 'Takes water through the spindle; dress it when it slows.', priceMoney: [15, 120], sizesMm: [4, 6, 8, 10, 12, 16, 20, 25, 35, 50] },
-  'brazed-tile-core': { name: 'Brazed tile core', solid: false, diameterMm: [6, 120], rimWidthMm: [2.0, 2.5], coverage: 0.85, pressureFactor: 1, speedFactor: 1.8, usableDepthMm: [30, 45], lifeDepthM: [0.3, 1], clearancePerSideMm: PLATED_GAP, plated: false, mayRunDry: false, note: 'Start it tilted and stand it up.', priceMoney: [12, 60], sizesMm: [6, 8, 10, 20, 25, 28, 35, 51, 68] },
-  'segmented-core': { name: 'Segmented masonry core', solid: false, diameterMm: [28, 300], rimWidthMm: [3, 4], coverage: 0.5, pressureFactor: 1.4, speedFactor: 1, usableDepthMm: [150, 450], lifeDepthM: [8, 25], clearancePerSideMm: SEGMENTED_GAP, plated: false, mayRunDry: true, note: 'Look at the thread and the adapter before you climb.', priceMoney: [50, 220], sizesMm: [38, 52, 65, 78, 102, 117, 127, 152] },
-  'carbide-spear': { name: 'Carbide spear', solid: true, diameterMm: [3, 12], rimWidthMm: [1.5, 6], coverage: 1, pressureFactor: 3, speedFactor: 1, usableDepthMm: [50, 50], lifeDepthM: [0.03, 0.1], clearancePerSideMm: PLATED_GAP, plated: false, mayRunDry: false, note: 'Not diamond: for soft-bodied wall tile only, a few holes each.', priceMoney: [2, 5], sizesMm: [4, 5, 6, 8, 10] },
+  'plated-point': { name: 'Plated point', solid: true, diameterMm: [0.8, 3], rimWidthMm: [0.4, 1.5], coverage: 1, pressureFactor: 3.5, speedFactor: 1, usableDepthMm: [10, 25], clearancePerSideMm: PLATED_GAP, abrasive: 'plated', mayRunDry: false, note: 'It bends, and its centre has no speed: let it find its way.', priceMoney: [2, 3], sizesMm: [1, 1.5, 2, 2.5, 3] },
+  'sintered-rod': { name: 'Sintered or plated rod', solid: true, diameterMm: [3, 8], rimWidthMm: [1.5, 4], coverage: 1, pressureFactor: 2, speedFactor: 1, usableDepthMm: [30, 30], clearancePerSideMm: PLATED_GAP, abrasive: 'impregnated', mayRunDry: false, note: 'For opening a hole in steps.', priceMoney: [5, 9], sizesMm: [3, 4, 5, 6, 8] },
+  'plated-tube': { name: 'Thin plated tube', solid: false, diameterMm: [2, 12], rimWidthMm: [0.4, 0.8], coverage: 1, pressureFactor: 1.6, speedFactor: 1, usableDepthMm: [10, 40], clearancePerSideMm: PLATED_GAP, abrasive: 'plated', mayRunDry: false, note: 'The core stays inside: clear it after each hole.', priceMoney: [3, 8], sizesMm: [2, 3, 4, 5, 6, 8, 10] },
+  'plated-cup-saw': { name: 'Plated cup saw', solid: false, diameterMm: [6, 120], rimWidthMm: [1.0, 1.2], coverage: 1, pressureFactor: 1, speedFactor: 1, usableDepthMm: [20, 60], clearancePerSideMm: PLATED_GAP, abrasive: 'plated', mayRunDry: false, note: 'Check that the shank is central: spin it and watch the rim.', priceMoney: [4, 30], sizesMm: [6, 8, 10, 12, 16, 20, 25, 28, 32, 35, 40, 50, 60, 68] },
+  'sintered-core': { name: 'Sintered core', solid: false, diameterMm: [3, 80], rimWidthMm: [1.0, 1.5], coverage: 1, pressureFactor: 1.3, speedFactor: 1, usableDepthMm: [40, 100], clearancePerSideMm: PLATED_GAP, abrasive: 'sintered', mayRunDry: false, note: 'Takes water through the spindle; dress it when it slows.', priceMoney: [15, 120], sizesMm: [4, 6, 8, 10, 12, 16, 20, 25, 35, 50] },
+  'brazed-tile-core': { name: 'Brazed tile core', solid: false, diameterMm: [6, 120], rimWidthMm: [2.0, 2.5], coverage: 0.85, pressureFactor: 1.3, speedFactor: 1.8, usableDepthMm: [30, 45], clearancePerSideMm: PLATED_GAP, abrasive: 'brazed', mayRunDry: false, note: 'Start it tilted and stand it up.', priceMoney: [12, 60], sizesMm: [6, 8, 10, 20, 25, 28, 35, 51, 68] },
+  'segmented-core': { name: 'Segmented masonry core', solid: false, diameterMm: [28, 300], rimWidthMm: [3, 4], coverage: 0.5, pressureFactor: 1.4, speedFactor: 1, usableDepthMm: [150, 450], clearancePerSideMm: SEGMENTED_GAP, abrasive: 'segmented', mayRunDry: true, note: 'Look at the thread and the adapter before you climb.', priceMoney: [50, 220], sizesMm: [38, 52, 65, 78, 102, 117, 127, 152] },
+  'grinder-core': { name: 'Grinder core', solid: false, diameterMm: [6, 120], rimWidthMm: [2.0, 2.5], coverage: 0.85, pressureFactor: 1, speedFactor: 5, usableDepthMm: [30, 60], clearancePerSideMm: PLATED_GAP, abrasive: 'brazed', mayRunDry: true, note: 'Brazed, on the grinder’s own thread: start it tilted, rock it, keep both hands on.', priceMoney: [10, 50], sizesMm: [6, 8, 10, 20, 28, 35, 51, 68] },
+  'dry-tile-core': { name: 'Wax-filled tile core', solid: false, diameterMm: [5, 14], rimWidthMm: [1.5, 2.0], coverage: 0.85, pressureFactor: 1.3, speedFactor: 3, usableDepthMm: [25, 35], clearancePerSideMm: PLATED_GAP, abrasive: 'brazed', mayRunDry: true, ownCoolingWPerM2K: 1200, note: 'The wax inside melts and cools it: half a minute at a time, then let it set.', priceMoney: [8, 18], sizesMm: [6, 8, 10, 12] },
+  'dry-segmented-core': { name: 'Dry segmented core', solid: false, diameterMm: [28, 200], rimWidthMm: [3, 4], coverage: 0.5, pressureFactor: 1.2, speedFactor: 1.3, usableDepthMm: [150, 300], clearancePerSideMm: SEGMENTED_GAP, abrasive: 'segmented', mayRunDry: true, note: 'For brick and block with extraction; let it out of the hole to cool.', priceMoney: [40, 160], sizesMm: [38, 52, 65, 78, 107, 117, 127, 152] },
+  'masonry-bit': { name: 'Masonry bit', solid: true, diameterMm: [4, 25], rimWidthMm: [2, 12.5], coverage: 1, pressureFactor: 2, speedFactor: 0.7, usableDepthMm: [80, 400], clearancePerSideMm: SEGMENTED_GAP, abrasive: 'carbide', mayRunDry: true, note: 'Not diamond: brick, block and mortar, turning only where a face must not spall.', priceMoney: [3, 20], sizesMm: [5, 6, 8, 10, 12, 16, 20] },
+  'carbide-spear': { name: 'Carbide spear', solid: true, diameterMm: [3, 12], rimWidthMm: [1.5, 6], coverage: 1, pressureFactor: 3, speedFactor: 1, usableDepthMm: [50, 50], clearancePerSideMm: PLATED_GAP, abrasive: 'carbide', mayRunDry: true, note: 'Not diamond: for soft-bodied wall tile only, a few holes each.', priceMoney: [2, 5], sizesMm: [4, 5, 6, 8, 10] },
 } as const satisfies Record<string, BitFamily>;
 
 export type BitFamilyId = keyof typeof BIT_FAMILIES;

@@ -11,6 +11,9 @@ const LARGEST_SHANKED_CORE_MM = 30;
 /** Above this a masonry core needs the heavy thread, mm. */
 const LARGEST_LIGHT_THREAD_MM = 132;
 
+/** A masonry bit's shank is as thick as the bit, up to what chucks take, mm. */
+const LARGEST_ROUND_SHANK_MM = 13;
+
 /** The shank a bit of this family and size usually comes with. */
 export function usualShank(family: BitFamilyId, diameterMm: number): Shank {
   switch (family) {
@@ -25,11 +28,16 @@ export function usualShank(family: BitFamilyId, diameterMm: number): Shank {
     case 'sintered-core':
       return diameterMm <= LARGEST_SHANKED_CORE_MM ? round(10) : { kind: 'thread-g-half' };
     case 'brazed-tile-core':
+    case 'grinder-core':
       return { kind: 'thread-m14' };
     case 'segmented-core':
+    case 'dry-segmented-core':
       return { kind: diameterMm <= LARGEST_LIGHT_THREAD_MM ? 'thread-g-half' : 'thread-1-1-4' };
+    case 'dry-tile-core':
     case 'carbide-spear':
       return { kind: 'hex', sizeMm: 6.35 };
+    case 'masonry-bit':
+      return round(Math.min(diameterMm, LARGEST_ROUND_SHANK_MM));
   }
 }
 

@@ -1,5 +1,5 @@
 import { MATERIALS } from '../materials/materials';
-import { exitChipWidth, forceForChipWidth, type ExitConditions } from './exitChip';
+import { exitChipWidth, forceForChipWidth, ringForceSd, type ExitConditions } from './exitChip';
 import { exitForceFor } from './exitForce';
 
 const glass = MATERIALS['float-glass'];
@@ -8,6 +8,8 @@ const at = (parts: Partial<ExitConditions> = {}): ExitConditions => ({
   exitFactor: 0.9,
   sharpness: 1,
   sheetThicknessMm: null,
+  diameterMm: 25,
+  wobbleMm: 0,
   ...parts,
 });
 
@@ -30,6 +32,16 @@ it('finds the force for a wanted chip, and back', () => {
   const force = forceForChipWidth(glass, 0.6, conditions);
   expect(force / 14.58).toBeCloseTo(1, 2);
   expect(exitChipWidth(glass, force, conditions)).toBeCloseTo(0.6);
+});
+
+it('feels a ring’s force between a point’s and a ring’s, and a wobble as more of it', () => {
+  const width = (parts: Partial<ExitConditions>) => exitChipWidth(glass, 26.389, at(parts));
+  // (25/100)^½ of the force, to the two thirds.
+  expect(width({ diameterMm: 100 }) / width({})).toBeCloseTo(0.5 ** (2 / 3), 6);
+  expect(width({ wobbleMm: 0.5 }) / width({})).toBeCloseTo(1.5 ** (2 / 3), 6);
+  expect(ringForceSd(25)).toBe(0);
+  expect(ringForceSd(100)).toBeCloseTo(0.4002, 4);
+  expect(ringForceSd(6.25)).toBeCloseTo(0.4002, 4);
 });
 
 it('never eases off below what cuts, nor above the main force', () => {

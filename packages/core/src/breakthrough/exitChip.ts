@@ -24,11 +24,31 @@ export interface ExitConditions {
   readonly sharpness: number;
   /** t, mm, where thin-sheet shelling applies; null for bulky pieces. */
   readonly sheetThicknessMm: number | null;
+  /** D, mm. */
+  readonly diameterMm: number;
+  /** Run-out and play of the rim, mm. */
+  readonly wobbleMm: number;
 }
 
-/** κ·κ_b·(2 − s): what share of the force the edge feels. */
+/** The ring's diameter at which the law is taken as it stands, mm. */
+const D0_MM = 25;
+/** x of a force between a point's, F (x = 0), and a ring's, F/πD (x = 1): its middle and sd, evenly spread. */
+const RING_EXPONENT = 0.5;
+const RING_EXPONENT_SD = 1 / Math.sqrt(12);
+/** A millimetre of wobble doubles what the edge feels. */
+const WOBBLE_PER_MM = 1;
+
+/** sd of ln(force felt) from how far a ring's force acts as a point's: x·ln(D₀/D). */
+export const ringForceSd = (diameterMm: number): number =>
+  RING_EXPONENT_SD * Math.abs(Math.log(D0_MM / diameterMm));
+
+/** κ·κ_b·(2 − s)·(D₀/D)^x·(1 + wobble): what share of the force the edge feels. */
 const exitSeverity = (at: ExitConditions): number =>
-  HOLD_CHIP_FACTOR[at.hold] * at.exitFactor * (2 - at.sharpness);
+  HOLD_CHIP_FACTOR[at.hold] *
+  at.exitFactor *
+  (2 - at.sharpness) *
+  (D0_MM / at.diameterMm) ** RING_EXPONENT *
+  (1 + WOBBLE_PER_MM * at.wobbleMm);
 
 /** 1 + (3/t)² for sheets, × the factor of laminar or coarse bodies. */
 export function widening(
@@ -41,7 +61,7 @@ export function widening(
 
 /**
  * Depth of the chip at the exit face, mm.
- * Edge-chipping law P = β·K·h^1.5: h = (κ·κ_b·(2 − s)·F_exit/(9.3·K·10⁶))^⅔ × 1000 mm.
+ * Edge-chipping law P = β·K·h^1.5: h = (κ·κ_b·(2 − s)·(25/D)^½·F_exit/(9.3·K·10⁶))^⅔ × 1000 mm.
  */
 export function exitChipDepth(
   material: Pick<Material, 'toughnessMpaSqrtM'>,
@@ -67,7 +87,7 @@ export function exitChipWidth(
 
 /**
  * The force that would chip just this width, N, not yet held to what the bit needs to cut:
- * F = 9.3·K·10⁶·(W/5000)^1.5/(κ·κ_b·(2 − s)), W divided by the widening first.
+ * F = 9.3·K·10⁶·(W/5000)^1.5/(κ·κ_b·(2 − s)·(25/D)^½), W divided by the widening first.
  */
 export function forceForChipWidth(
   material: Pick<Material, 'toughnessMpaSqrtM' | 'exitChipFactor'>,

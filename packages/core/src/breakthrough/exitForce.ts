@@ -9,7 +9,10 @@ export interface ExitForce {
   readonly belowGlaze: boolean;
 }
 
-/** F_exit for an allowed chip width, held between f·p_low·A_c and the main force F. */
+/**
+ * F_exit for an allowed chip width, held between f·p_low·A_c and the main force F.
+ * @param allowedWidthMm the middle to aim at: for nine chips in ten under W, W·exp(−1.2816·sd)
+ */
 export function exitForceFor(
   material: Pick<Material, 'toughnessMpaSqrtM' | 'exitChipFactor'>,
   allowedWidthMm: number,

@@ -9,6 +9,7 @@ import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { formatDuration } from '../units/formatQuantity';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
+import { lifeDepth } from '../wear/sharpness';
 import { HOUR_MONEY, outcomeOf, PIECE_MONEY } from './outcome';
 
 export const WAYS_TO_HAVE_IT = ['cheap-bit', 'good-bit', 'hired-rig', 'ordered-in'] as const;
@@ -78,7 +79,8 @@ export function hireOrBuy(
   const price = (family: BitFamilyId): number => bitPrice({ family, diameterMm: hole.diameterMm });
   const byPrice = [...families].sort((a, b) => price(a) - price(b) || a.localeCompare(b));
   const cheap = byPrice[0] ?? asIs.context.setup.finishing.bit.family;
-  const life = (family: BitFamilyId): number => BIT_FAMILIES[family].lifeDepthM[0];
+  const life = (family: BitFamilyId): number =>
+    lifeDepth(family, headline.material, { dry: false, tooFast: false, tooHard: false }).p50;
   const good = byPrice.reduce((best, one) => (life(one) > life(best) ? one : best), cheap);
   const prices: HirePrices = {
     hourMoney: habits.hourMoney ?? HOUR_MONEY,

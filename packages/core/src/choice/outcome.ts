@@ -52,7 +52,13 @@ export function outcomeOf(context: PlanContext, house: House = {}): Outcome {
     allowedChipMm: exit && exit.allowedChipMm,
     feedForceN: headline.force.feedForceN,
     rpm: headline.speed.rpm,
-    effort: effortOf(headline.force.feedForceN, time.cuttingS, setup.hold, setup.machine),
+    effort: effortOf(
+      headline.force.feedForceN,
+      time.cuttingS,
+      setup.hold,
+      setup.machine,
+      setup.feedAid,
+    ),
     cost: costOf(context, chipOverOdds, house),
     warnings: planWarnings(context),
   };
@@ -61,7 +67,7 @@ export function outcomeOf(context: PlanContext, house: House = {}): Outcome {
 /** P(W > allowed) of the chip's log-normal. */
 function chipOver({ chip, exit, setup, headline }: PlanContext): number {
   if (!chip || !exit || chip.p50 <= 0) return 0;
-  const sd = exitChipSd(setup.hold, headline.sharpness);
+  const sd = exitChipSd(setup.hold, headline.sharpness, headline.bit.diameterMm);
   return 1 - normalCdf(Math.log(exit.allowedChipMm / chip.p50) / sd);
 }
 

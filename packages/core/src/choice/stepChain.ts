@@ -1,4 +1,5 @@
 import type { DrillCase } from '../job/drillCase';
+import { wobbleOf } from '../bits/wobble';
 import { bitGeometry } from '../bits/bitGeometry';
 import { solidCentreSeatTime } from '../cutting/stages';
 import type { Hold } from '../documents/choices';
@@ -7,11 +8,13 @@ import type { Bit } from '../documents/kit';
 import type { Material } from '../documents/material';
 import { cutLayer, layersTo, type DepthLayer } from '../plan/cutLayers';
 import { contextOf } from '../plan/makePlan';
-import { BIT_SWAP_S } from '../plan/planTime';
+import { BIT_SWAP_S } from '../cutting/pauses';
 import type { PlanContext } from '../plan/planContext';
 import { isUsable, suits } from '../plan/assumeSetup';
 import { SIZE_TOLERANCE_MM, type ResolvedBit } from '../plan/resolvedSetup';
-import { handlingOdds } from '../risk/handlingOdds';
+import { handlingCase } from '../plan/planCrack';
+import { SHARPNESS_SD } from '../plan/spread';
+import { handlingHazard, oddsOf } from '../risk/handlingHazard';
 import { formatDuration } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { METRIC, type UnitSystem } from '../units/unitSystem';
@@ -143,23 +146,22 @@ export function pilotRule(
 /** One step's time and odds. */
 export function stepAfter(scene: ChainScene, bit: ResolvedBit, pilotMm: number): ChainStep {
   const { context, layers } = scene;
-  const { setup, piece, headline } = context;
+  const { setup, headline } = context;
   const cuts = layers.map((layer) => cutLayer(layer, bit, setup, pilotMm));
   const cuttingS = cuts.reduce(
     (sum, { layer, rateMmPerS }) => sum + (layer.toMm - layer.fromMm) / rateMmPerS,
     0,
   );
-  const isSheet = piece.form === 'sheet' || piece.form === 'vessel';
+  const own = cuts.find(({ slowest }) => slowest)?.slowest ?? headline;
+  const handling = {
+    ...handlingCase({ ...context.crackCase, cut: own }),
+    wobbleMm: wobbleOf(bit.bit, setup.hold),
+  };
   return {
     bit: bit.bit,
     pilotMm,
     timeS: cuttingS + solidCentreSeatTime(bit.geometry, pilotMm),
-    odds: handlingOdds({
-      hold: setup.hold,
-      sheetThicknessMm: isSheet ? piece.thicknessMm : null,
-      sharpness: cuts.find(({ slowest }) => slowest)?.slowest?.sharpness ?? headline.sharpness,
-      masonry: headline.material.class === 'masonry',
-    }),
+    odds: oddsOf(handlingHazard(handling, own.sharpness, SHARPNESS_SD)),
   };
 }
 

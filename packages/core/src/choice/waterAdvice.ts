@@ -1,14 +1,13 @@
-import { dam, usualDamInner } from '../layout/guideBoard';
+import { dam, usualDam } from '../layout/guideBoard';
 import { depthsText } from '../plan/depthsText';
 import type { PlanContext } from '../plan/planContext';
-import { WATER_OFF_BEFORE_MM } from '../plan/planWater';
+import { flowFor, WATER_OFF_BEFORE_MM } from '../plan/planWater';
 import { input, type ReasonInput } from '../reason/reason';
 import { formatDuration, formatFlow, formatVolume } from '../units/formatQuantity';
 import { formatLengthAbout, formatLengthShort } from '../units/length';
 import { formatDecimals, formatSignificant } from '../units/roundNumber';
 import { clearness, settlingTime } from '../water/clearness';
 import { DROPS_PER_ML, dripRate } from '../water/drip';
-import { waterFlow } from '../water/flow';
 
 /** One thing to do about water, with its numbers. */
 export interface WaterPart {
@@ -67,14 +66,7 @@ export function waterAdvice(context: PlanContext): readonly WaterPart[] {
   return [...parts, ...waterOff(context), slurry(context)];
 }
 
-const needed = ({ headline }: PlanContext) =>
-  waterFlow(
-    headline.force.powerW,
-    headline.material.densityKgPerM3,
-    headline.contact.kerfAreaMm2,
-    headline.rateMmPerS,
-    headline.bit.diameterMm,
-  );
+const needed = ({ headline }: PlanContext) => flowFor(headline);
 
 const changes = ({ water, units }: PlanContext): ReasonInput =>
   input(
@@ -102,12 +94,7 @@ function bath(context: PlanContext): WaterPart {
 
 function pool(context: PlanContext): WaterPart {
   const { water, headline, units } = context;
-  const ring = dam({
-    innerDiameterMm: usualDamInner(headline.bit.diameterMm),
-    wallMm: 10,
-    heightMm: (water.coverMm ?? 10) + 5,
-    bitDiameterMm: headline.bit.diameterMm,
-  });
+  const ring = dam({ ...usualDam(headline.bit.diameterMm), heightMm: (water.coverMm ?? 10) + 5 });
   return {
     id: 'pool',
     title: 'The pool',
@@ -154,10 +141,11 @@ function flow(context: PlanContext): WaterPart {
     lines: [
       input('For the heat', formatFlow(at.forHeatLPerMin, units)),
       input('For the fines', formatFlow(at.forFinesLPerMin, units)),
+      input('To lift the cuttings', formatFlow(at.forRisingLPerMin, units)),
       input('At least, for a bit of this size', formatFlow(at.leastLPerMin, units)),
       input('Slurry in all', water.slurryL === null ? '–' : formatVolume(water.slurryL, units)),
     ],
-    source: 'Q = max(P/(ρ·c·15 K), ρ·A_k·u/60 g·L⁻¹), at least max(0.5, D/100) L/min.',
+    source: 'Q = max(P/(ρ·c·15 K), ρ·A_k·u/60 g·L⁻¹, π·D·c·0.4 m/s), at least max(0.5, D/100) L/min.',
   };
 }
 

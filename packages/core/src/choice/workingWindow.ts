@@ -1,6 +1,7 @@
 import { meanSpeedAt, rimSpeedAt, rpmForRimSpeed } from '../cutting/contact';
 import { penetrationRate } from '../cutting/penetrationRate';
 import { ARMS_N } from '../hazards/handLimits';
+import { burnOutFlux } from '../heat/boiling';
 import { rimTemperature } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
 import type { SpeedSetting } from '../machines/speedSettings';
@@ -28,7 +29,7 @@ export const AREA_WORDS: Readonly<Record<WindowArea | 'clean', { name: string; t
   chips: { name: 'Chips', text: 'Too heavy: diamonds tear out and edges chip.' },
   overheats: {
     name: 'Overheats',
-    text: 'Heat alone strains the rim past half its strength, or boils the water.',
+    text: 'Heat alone strains the rim past half its strength, or boils it dry.',
   },
   'throws-water': { name: 'Throws water', text: 'The rim flings its water off.' },
   stalls: { name: 'Stalls', text: 'More torque than half of what stops the motor.' },
@@ -37,8 +38,6 @@ export const AREA_WORDS: Readonly<Record<WindowArea | 'clean', { name: string; t
   'too-fast': { name: 'Too fast', text: 'Over the rim speed this material and bit stand.' },
 };
 
-/** Water at the rim boils this far above a cool bath, K. */
-const BOILING_RISE_K = 80;
 /** Grid reaches beyond the window by these factors. */
 const SPEED_REACH = 2;
 const FORCE_REACH = 2;
@@ -98,17 +97,30 @@ function heatMargin({ context, bearableMpa }: WindowCase, rpm: number, p: number
   const { headline, setup, depthMm } = context;
   const { bit, contact, material, sharpness, dry } = headline;
   const v_m = meanSpeedAt(rpm, contact.meanRadiusMm);
-  const rate = penetrationRate(material, bit, { p, v_m, s: sharpness, dry });
-  const { tempRiseK } = rimTemperature(material, bit, {
+  const rate = penetrationRate(material, bit, {
+    p,
+    v_m,
+    v: rimSpeedAt(rpm, bit.diameterMm),
+    s: sharpness,
+    dry,
+  });
+  const { tempRiseK, heatFluxWPerMm2, conductionWPerM2K } = rimTemperature(material, bit, {
     pressureMpa: p,
     meanSpeedMPerS: v_m,
     cutTimeS: rate > 0 ? depthMm / rate : Infinity,
     waterWPerM2K: setup.coolant.rimWPerM2K,
+    burnOutWPerM2: setup.coolant.burnOutWPerM2,
     dry,
   });
   const stressMpa = thermalStress(material, tempRiseK);
   const byStress = stressMpa > 0 ? Math.log(workingLimit(bearableMpa) / stressMpa) : Infinity;
-  const byBoiling = dry ? Infinity : Math.log(BOILING_RISE_K / tempRiseK);
+  const { burnOutWPerM2, rimWPerM2K } = setup.coolant;
+  const byBoiling =
+    dry || burnOutWPerM2 === null
+      ? Infinity
+      : Math.log(
+          burnOutFlux(rimWPerM2K, conductionWPerM2K, burnOutWPerM2) / (heatFluxWPerMm2 * 1e6),
+        );
   return Math.min(byStress, byBoiling) / HEAT_SD;
 }
 

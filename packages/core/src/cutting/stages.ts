@@ -16,6 +16,8 @@ const SEAT_OVER_GLAZE = 1.1;
 export const SEAT_SHARE_OF_SPEED = 0.6;
 const LEAST_EXIT_MM = 0.5;
 const EXIT_CHIP_DEPTHS = 3;
+/** Eased off this many times before the last web would let go. */
+const EXIT_LIGAMENTS = 2;
 
 /** How deep the bit is before its own groove steers it, mm. */
 export const seatDepth = (depthMm: number): number =>
@@ -36,6 +38,8 @@ export interface StageInputs {
   readonly glazeForceN: number;
   /** h, mm, at the exit force. */
   readonly exitChipDepthMm: number;
+  /** δ at which the last web would let go under the main force, mm. */
+  readonly ligamentMm?: number;
   readonly opensFarFace: boolean;
   /** How much sooner the far face may come, mm: the piece is not of one thickness. */
   readonly exitEarlyMm?: number;
@@ -43,7 +47,7 @@ export interface StageInputs {
 
 /**
  * Seat the first 0.5 mm (0.3·t if thinner) at F_seat = max(0.3·F, 1.1·f·p_glaze·A_c) and 0.6·n,
- * then the main cut, then the last max(3·h, 0.5 mm) at the exit force. Contiguous, from 0 to the
+ * then the main cut, then the last max(3·h, 2·δ, 0.5 mm) at the exit force. Contiguous, from 0 to the
  * depth; a blind hole has no exit, a very thin one no main.
  */
 export function stagesOf(inputs: StageInputs): Stage[] {
@@ -51,7 +55,11 @@ export function stagesOf(inputs: StageInputs): Stage[] {
   const seatEndMm = seatDepth(depthMm);
   const exitMm = inputs.opensFarFace
     ? Math.min(
-        Math.max(EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm, LEAST_EXIT_MM) +
+        Math.max(
+          EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm,
+          EXIT_LIGAMENTS * (inputs.ligamentMm ?? 0),
+          LEAST_EXIT_MM,
+        ) +
           (inputs.exitEarlyMm ?? 0),
         depthMm - seatEndMm,
       )

@@ -89,7 +89,10 @@ const followed = object({
     }),
     20,
   ),
-  clock: object({ sd: figure, liftS: seconds, seatCentreS: seconds, bitSwapS: seconds }),
+  clock: object(
+    { sd: figure, liftS: seconds, seatCentreS: seconds, bitSwapS: seconds },
+    { restShare: figure },
+  ),
   layers: list(
     object({ name: text(200), class: orNull(oneOf(MATERIAL_CLASSES)), fromMm: depth, toMm: depth }),
     100,
@@ -101,7 +104,10 @@ const followed = object({
     fillL: orNull(figure),
     changeAtDepthMm: list(depth, MOST_DEPTHS),
   }),
-  bitLife: object({ lifeDepthMm: figure, sharpnessAfter: figure }),
+  bitLife: object(
+    { lifeDepthMm: figure, sharpnessAfter: figure },
+    { lifeP10Mm: figure, lifeP90Mm: figure },
+  ),
   steps: list(
     object(
       { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },

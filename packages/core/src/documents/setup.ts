@@ -1,4 +1,5 @@
 import { COOLANT_IDS } from '../coolants/coolants';
+import { FEED_AID_IDS } from '../effort/feedAids';
 import { SUPPORT_IDS } from '../supports/supports';
 import { HOLDS, PACES, STARTS } from './choices';
 import { LIMITS } from './limits';
@@ -76,6 +77,10 @@ export const setupSchema = object(
     water,
     rimSpeedMPerS: number(LIMITS.rimSpeedMPerS),
     contactPressureMpa: number(LIMITS.contactPressureMpa),
+    /** What multiplies the hand's force. */
+    feedAid: oneOf(FEED_AID_IDS),
+    /** Whether the force is taken back before the far face, or held to the end. */
+    exit: oneOf(['ease', 'hold']),
     /** What holds a drill stand. */
     standFixing: oneOf(['anchor', 'vacuum', 'prop']),
   },

@@ -1,43 +1,21 @@
 import type { Hold } from '../documents/choices';
 import type { Machine } from '../documents/kit';
 import { bisectRising } from '../numeric/bisect';
+import { FEED_AIDS, type FeedAidId } from './feedAids';
 
 /** Lever and pinion of a press nobody has measured, mm. */
 const USUAL_LEVER_MM = 200;
 const USUAL_PINION_MM = 14;
 /** What the return spring of a quill takes, N at the handle. */
-const SPRING_N = 8;
+export const SPRING_N = 8;
 /** A stand's wheel and gear, hand force over feed force. */
 const RIG_SHARE = 0.06;
 /** What two arms and a lean give at their utmost, N; people differ by a third. */
 export const MOST_PUSH_N = 500;
 /** Nobody tires at less than this share of their most (Rohmert). */
-const UNTIRING_SHARE = 0.15;
+export const UNTIRING_SHARE = 0.15;
 
 const TENTH_N = 0.1;
-
-/** Something between the hand and the drill that multiplies its force. */
-export const FEED_AIDS = {
-  none: { name: 'Nothing', ratio: 1, how: 'Both hands, arms nearly straight, lean from the hips.' },
-  strap: {
-    name: 'Strap round the waist',
-    ratio: 1.6,
-    how: 'The strap pulls the drill to you as you lean back: body weight does the half.',
-  },
-  lever: {
-    name: 'Lever on a hook',
-    ratio: 4,
-    how: 'A bar hooked beside the drill: four parts of length to one.',
-  },
-  weight: {
-    name: 'Hung weight',
-    ratio: Infinity,
-    how: 'A weight over a pulley or on the press handle holds the force; the hand only guides.',
-  },
-} as const satisfies Record<string, { name: string; ratio: number; how: string }>;
-
-export type FeedAidId = keyof typeof FEED_AIDS;
-export const FEED_AID_IDS = Object.keys(FEED_AIDS) as readonly FeedAidId[];
 
 /** F_handle over F: pinion radius over lever arm; 1 where the arms press directly. */
 export function leverShare(

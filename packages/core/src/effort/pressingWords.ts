@@ -6,14 +6,8 @@ import { formatDuration, formatForce } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
-import {
-  effortOf,
-  EFFORT_WORDS,
-  FEED_AIDS,
-  leverIsMeasured,
-  leverShare,
-  type FeedAidId,
-} from './pressing';
+import { FEED_AIDS, type FeedAidId } from './feedAids';
+import { effortOf, EFFORT_WORDS, leverIsMeasured, leverShare } from './pressing';
 import { formatReading, scaleReading } from './scaleReading';
 import type { Steadiness } from './steadiness';
 

@@ -8,10 +8,6 @@ import type { Figure, PeoplesFigure } from './figures';
 /** Where a band comes from when no standard or textbook has it. */
 export const GENERAL = 'general practice';
 
-/** Said of cuts that are planned too slow. */
-export const ONE_ENERGY =
-  'Specific energy goes by the material alone; a coarse, sharp rim needs far less of it than a fine one.';
-
 interface Fact {
   readonly id: string;
   /** The job, in the words of the trade. */

@@ -26,18 +26,29 @@ const ONE_GO_S = 300;
 
 const times = (spread: Spread | null, by: number): Spread | null =>
   spread && { p10: spread.p10 * by, p50: spread.p50 * by, p90: spread.p90 * by };
-const lifeDepthMm = ({ plan }: Worked): number => plan.bitLife.lifeDepthMm;
+const lifeDepthMm = ({ plan: { bitLife } }: Worked): Spread => ({
+  p10: bitLife.lifeP10Mm,
+  p50: bitLife.lifeDepthMm,
+  p90: bitLife.lifeP90Mm,
+});
+
+/** Per cent; the middle is the mean, which is what a plan tells. */
+const oddsSpread = ({ crackOdds, crackProbability }: Risk): Spread => ({
+  p10: crackOdds.p10 * 100,
+  p50: crackProbability * 100,
+  p90: crackOdds.p90 * 100,
+});
 
 /** Everything that is set against the bench, each as one function of what the model works out. */
 export const FIGURES = {
   'drilling time': { unit: 'min', of: ({ risk }) => times(risk.timeS, 1 / 60) },
-  'time altogether': { unit: 'min', of: ({ risk }) => times(risk.timeS, 1 / 60) },
+  'time altogether': { unit: 'min', of: ({ plan }) => times(plan.altogetherS, 1 / 60) },
   'feed force': { unit: 'N', of: ({ plan }) => plan.feedForceN },
-  'odds of a crack': { unit: '%', of: ({ risk }) => risk.crackProbability * 100 },
+  'odds of a crack': { unit: '%', of: ({ risk }) => oddsSpread(risk) },
   'life of the bit, depth': { unit: 'mm', of: lifeDepthMm },
   'life of the bit, holes': {
     unit: 'holes',
-    of: (worked) => lifeDepthMm(worked) / worked.plan.depthMm,
+    of: (worked) => times(lifeDepthMm(worked), 1 / worked.plan.depthMm),
   },
   'width of the exit chip': { unit: 'mm', of: ({ risk }) => risk.chipMm },
   'water changes': { unit: 'times', of: ({ plan }) => plan.water.changeAtDepthMm.length },

@@ -46,6 +46,7 @@ const rubble = setUp({
     start: 'guide',
     support: { kind: 'nothing' },
     water: { kind: 'spindle' },
+    feedAid: 'strap',
   },
 });
 
@@ -105,8 +106,6 @@ export const MASONRY: readonly EvidenceRow[] = [
     band: [600, 3000],
     source: GENERAL,
     drillCase: thinCup,
-    misses:
-      'A plated rim has one life for glass and concrete alike; a thin wet cup made for walls is no family of its own.',
   },
   {
     id: 'segmented-life-concrete',

@@ -1,9 +1,8 @@
-import type { Pace } from '../documents/choices';
 import type { Bit } from '../documents/kit';
 import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
 import type { SupportId } from '../supports/supports';
-import { GENERAL, ONE_ENERGY, setUp, type EvidenceRow } from './evidenceRow';
+import { GENERAL, setUp, type EvidenceRow } from './evidenceRow';
 
 const pane = (thicknessMm: number, more: Partial<Piece> = {}) =>
   ({
@@ -43,16 +42,13 @@ const loose = (thicknessMm: number) =>
       water: { kind: 'pool' },
     },
   });
-const exit = (kind: SupportId, pace: Pace) =>
+const exit = (kind: SupportId, how: Pick<Setup, 'pace' | 'exit'>) =>
   setUp({
     piece: pane(6),
     bit: CUP_40,
     machine: 'bench-drill-press',
-    setup: { hold: 'press', start: 'seat', support: { kind }, water: { kind: 'still-bath' }, pace },
+    setup: { hold: 'press', start: 'seat', support: { kind }, water: { kind: 'still-bath' }, ...how },
   });
-
-const RARE =
-  'Odds come from the stress of the plan and a share for handling that does not know how thin the pane is, how old the saw, or that it is built in.';
 
 export const PANES: readonly EvidenceRow[] = [
   {
@@ -70,7 +66,6 @@ export const PANES: readonly EvidenceRow[] = [
     band: [1.5, 5],
     source: GENERAL,
     drillCase: built(12),
-    misses: ONE_ENERGY,
   },
   {
     id: 'bottle-tube-10-time',
@@ -135,7 +130,6 @@ export const PANES: readonly EvidenceRow[] = [
     band: [10, 30],
     source: GENERAL,
     drillCase: built(3),
-    misses: RARE,
   },
   {
     id: 'float-4-built-odds',
@@ -144,7 +138,6 @@ export const PANES: readonly EvidenceRow[] = [
     band: [3, 15],
     source: GENERAL,
     drillCase: built(4),
-    misses: RARE,
   },
   {
     id: 'float-6-built-odds',
@@ -161,7 +154,6 @@ export const PANES: readonly EvidenceRow[] = [
     band: [5, 18],
     source: GENERAL,
     drillCase: built(6, { holesCut: 20, depthCutMm: 120 }),
-    misses: RARE,
   },
   {
     id: 'float-12-built-odds',
@@ -178,8 +170,6 @@ export const PANES: readonly EvidenceRow[] = [
     band: [40, 140],
     source: GENERAL,
     drillCase: built(6),
-    misses:
-      'The table’s life is of a saw of good quality in soft ceramic; glass strips a plated rim sooner.',
   },
   {
     id: 'exit-soft-held',
@@ -187,9 +177,7 @@ export const PANES: readonly EvidenceRow[] = [
     figure: 'width of the exit chip',
     band: [0.8, 4],
     source: GENERAL,
-    drillCase: exit('foam', 'brisk'),
-    misses:
-      'The plan always eases off before it is through; a push held to the end is not a pace it knows, and the spread is too narrow.',
+    drillCase: exit('foam', { pace: 'brisk', exit: 'hold' }),
   },
   {
     id: 'exit-hard-eased',
@@ -197,7 +185,7 @@ export const PANES: readonly EvidenceRow[] = [
     figure: 'width of the exit chip',
     band: [0, 0.8],
     source: GENERAL,
-    drillCase: exit('sacrificial-hard', 'gentle'),
+    drillCase: exit('sacrificial-hard', { pace: 'gentle' }),
   },
   {
     id: 'tray-glass-changes',
@@ -205,6 +193,6 @@ export const PANES: readonly EvidenceRow[] = [
     figure: 'water changes',
     band: [0, 1],
     source: GENERAL,
-    drillCase: exit('plywood', 'steady'),
+    drillCase: exit('plywood', { pace: 'steady' }),
   },
 ];

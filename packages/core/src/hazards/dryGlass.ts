@@ -1,17 +1,27 @@
-import type { Hazard, Judged } from './gate';
+import { BIT_FAMILIES } from '../bits/bitFamilies';
+import type { Hazard, HazardWork, Judged } from './gate';
 
-/** Dry is for masonry bits made for it; glass and glazed ware crack from the heat. */
+/** A tool made for dry tile: carbide, which is no diamond, or wax in the barrel. */
+const MADE_FOR_DRY_TILE = ({ bitFamily }: HazardWork): boolean =>
+  BIT_FAMILIES[bitFamily].abrasive === 'carbide' ||
+  bitFamily === 'dry-tile-core' ||
+  bitFamily === 'grinder-core';
+
+/** Dry is for bits made for it; glass and glazed ware crack from the heat of a diamond rim. */
 export const dryGlass: Hazard<'dry-glass'> = {
   code: 'dry-glass',
   title: 'Glass or glaze run dry',
   scope: 'hole',
-  facts: ({ work }) => [work.coolantId],
-  judge: ({ work, material }): Judged | null =>
-    work.coolantKind === 'dry' && (material.class === 'glass' || material.class === 'ceramic')
-      ? {
-          level: 'stop',
-          message: `${material.name} is not drilled dry: the ring heats and cracks it, and the bit burns. Choose any means of water.`,
-          answers: [],
-        }
-      : null,
+  facts: ({ work }) => [work.coolantId, work.bitFamily],
+  judge: ({ work, material, piece }): Judged | null => {
+    if (work.coolantKind !== 'dry') return null;
+    const isTile = material.id === 'porcelain-tile' || material.id === 'glazed-wall-tile';
+    if (material.class !== 'glass' && material.class !== 'ceramic') return null;
+    if (isTile && piece.form !== 'vessel' && MADE_FOR_DRY_TILE(work)) return null;
+    return {
+      level: 'stop',
+      message: `${material.name} is not drilled dry with this bit: the ring heats and cracks it, and the bit burns. Choose any means of water${isTile ? ', or a bit made for dry tile' : ''}.`,
+      answers: [],
+    };
+  },
 };

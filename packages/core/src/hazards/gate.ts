@@ -1,3 +1,4 @@
+import type { BitFamilyId } from '../bits/bitFamilies';
 import type { Coolant, CoolantId } from '../coolants/coolants';
 import type { Hold } from '../documents/choices';
 import type { HazardCheck } from '../documents/hazardCheck';
@@ -21,7 +22,11 @@ export interface HazardWork {
   readonly standFixing: Setup['standFixing'];
   readonly coolantId: CoolantId;
   readonly coolantKind: Coolant['kind'];
+  readonly bitFamily: BitFamilyId;
   readonly bitDiameterMm: number;
+  readonly rpm: number;
+  /** The bit's own limit, where it is known. */
+  readonly bitMaxRpm: number | undefined;
   readonly solidBit: boolean;
   /** What the drill twists with when the bit jams, N·m: the least of stall and slip clutch. */
   readonly jamTorqueNm: number;

@@ -372,7 +372,7 @@ it('writes a force in the person’s own unit', () => {
     ...cored,
     bits: [{ ...core, diameterMm: 162 }],
     hole: { ...cored.hole, diameterMm: 162 },
-    setup: { hold: 'guided' },
+    setup: { hold: 'guided', feedAid: 'lever' },
   };
   const outcome = makePlan(caseWith(parts), INCH_POUND);
   if (outcome.kind !== 'planned') throw new Error('faulty');

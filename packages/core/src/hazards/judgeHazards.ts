@@ -1,6 +1,7 @@
 import type { HazardCheck } from '../documents/hazardCheck';
 import { asbestosEra } from './asbestosEra';
 import { builtInStress } from './builtInStress';
+import { overspeed } from './overspeed';
 import { dryGlass } from './dryGlass';
 import { dust } from './dust';
 import { eyes } from './eyes';
@@ -44,6 +45,7 @@ export const HAZARDS = {
   'asbestos-era': asbestosEra,
   'lead-glaze': leadGlaze,
   'dry-glass': dryGlass,
+  overspeed,
   dust,
   'fibrous-stone': fibrousStone,
   hammer,

@@ -1,5 +1,6 @@
 import { bitGeometry } from '../bits/bitGeometry';
 import { MATERIAL_IDS, MATERIALS } from '../materials/materials';
+import { BURN_OUT_W_PER_M2, boilingExcess, burnOutFlux } from './boiling';
 import { rimTemperature } from './rimTemperature';
 import { thermalStress } from './thermalStress';
 
@@ -10,6 +11,7 @@ const cut = {
   meanSpeedMPerS: 1.152,
   cutTimeS: 107.5,
   waterWPerM2K: 6000,
+  burnOutWPerM2: BURN_OUT_W_PER_M2,
   dry: false,
 };
 const rise = (parts: object = {}): number =>
@@ -40,8 +42,33 @@ it.each(MATERIAL_IDS)('%s is never cooler dry', (id) => {
   expect(at(true)).toBeGreaterThan(at(false));
 });
 
+it('spreads the flux over the groove where segments leave gaps', () => {
+  const half = rimTemperature(glass, { ...cup, coverage: 0.5 }, cut);
+  expect(half.heatFluxWPerMm2).toBeCloseTo(rimTemperature(glass, cup, cut).heatFluxWPerMm2 / 2);
+});
+
+it('is held near boiling until the rim burns out', () => {
+  // (4000 + 3000)·(80 + ΔT_e) + 70.4·ΔT_e³ = 0.8e6: ΔT_e = 12.38 K by hand.
+  const nucleate = boilingExcess(0.8e6, 4000, 3000, BURN_OUT_W_PER_M2);
+  expect(nucleate.boiling).toBe('nucleate');
+  expect(7000 * nucleate.tempRiseK + 70.4 * (nucleate.tempRiseK - 80) ** 3).toBeCloseTo(0.8e6, -4);
+  expect(boilingExcess(0.5e6, 4000, 3000, BURN_OUT_W_PER_M2)).toEqual({
+    tempRiseK: 0.5e6 / 7000,
+    boiling: 'none',
+  });
+  const most = burnOutFlux(4000, 3000, BURN_OUT_W_PER_M2);
+  expect(most).toBeCloseTo(7000 * 105 + 1.1e6, -3);
+  expect(boilingExcess(most * 1.01, 4000, 3000, BURN_OUT_W_PER_M2)).toMatchObject({
+    boiling: 'film',
+    tempRiseK: (most * 1.01) / 3300,
+  });
+  expect(boilingExcess(0.8e6, 4000, 3000, null).tempRiseK).toBeCloseTo(114.3, 1);
+});
+
 it('puts a wall under no heat stress, and glass under more than its steady neighbours', () => {
   expect(thermalStress(MATERIALS.concrete, 100)).toBe(0);
-  expect(thermalStress(glass, 10)).toBeCloseTo((0.5 * 70_000 * 9e-6 * 10) / 0.78);
+  expect(thermalStress(glass, 10)).toBeCloseTo((70_000 * 9e-6 * 10) / 2);
+  // Granite feels a twentieth of full constraint, well under a hot spot's half.
+  expect(thermalStress(MATERIALS.granite, 10)).toBeCloseTo((0.05 * 55_000 * 8e-6 * 10) / 0.75);
   expect(thermalStress(MATERIALS['borosilicate-glass'], 10)).toBeLessThan(thermalStress(glass, 10));
 });

@@ -19,6 +19,7 @@ it('ends where the plan’s own ring does', () => {
     meanSpeedMPerS: 1.152,
     cutTimeS: 107.5,
     waterWPerM2K: 6000,
+    burnOutWPerM2: null,
     dry: false,
   });
   const rim: HeatedRim = {

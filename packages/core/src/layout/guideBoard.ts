@@ -65,10 +65,20 @@ const ROUND_BIT_MM = 12;
 const ML = 1e-3;
 /** A ring is made to the next whole of this, mm. */
 const RING_STEP_MM = 5;
+/** Room for hand and bit between the bit and the ring, mm a side. */
+const DAM_MARGIN_MM = 40;
+const PUTTY_WALL_MM = 10;
 
-/** Inside of a ring that leaves a finger's room round the bit and a little more, mm. */
+/** Inside of a ring with room for a hand round the bit, mm. */
 export const usualDamInner = (D: number): number =>
-  Math.ceil((D + 2 * ROUND_BIT_MM) / RING_STEP_MM + 1) * RING_STEP_MM;
+  Math.ceil((D + 2 * DAM_MARGIN_MM) / RING_STEP_MM) * RING_STEP_MM;
+
+/** The ring people lay round a bit of this size, but for how high. */
+export const usualDam = (D: number): Omit<DamInput, 'heightMm'> => ({
+  bitDiameterMm: D,
+  innerDiameterMm: usualDamInner(D),
+  wallMm: PUTTY_WALL_MM,
+});
 
 /** Ring volumes: π/4·(outer² − inner²)·h for the putty, π/4·(inner² − D²)·h for the water. */
 export const dam = ({

@@ -2,7 +2,7 @@ import type { Material } from '../documents/material';
 import type { MaterialClass } from '../documents/choices';
 
 /** Bumped whenever a value below changes; stored with every plan. */
-export const MATERIAL_DATA_VERSION = '2026.12';
+export const MATERIAL_DATA_VERSION = '2026.12.1';
 
 type Row = readonly [
   name: string,
@@ -50,17 +50,17 @@ const ROWS = {
   sandstone: ['Sandstone', 'stone', [0.1, 0.2, 0.5, 1.2], [1.2, 2.2, 3.5], 0.7, 0.35, 0.25, 18, 0.2, 4, 9, 0.6, 2.3, 920, 2250, 11, 6, 0.05, '#D6BE93', 'soft-abrasive'],
   granite: ['Granite', 'stone', [0.4, 0.6, 1.0, 2.0], [1.2, 2.0, 3.5], 2.5, 0.3, 0.25, 55, 0.25, 10, 12, 1.6, 2.9, 790, 2650, 8.0, 7, 0.05, '#B9B4B0', 'hard'],
   basalt: ['Basalt', 'stone', [0.35, 0.5, 0.9, 1.8], [1.0, 1.8, 3.0], 2.5, 0.3, 0.25, 75, 0.25, 16, 12, 1.9, 1.7, 840, 2900, 6.0, 6, 0.05, '#6F7476', 'hard'],
-  'quartzite-agate': ['Quartzite, flint, agate, jasper', 'stone', [0.5, 0.7, 1.1, 2.0], [0.8, 1.5, 3.0], 6.0, 0.25, 0.25, 75, 0.1, 30, 8, 1.6, 4.0, 740, 2620, 12, 7, 0.15, '#DDD3CC', 'hard'],
+  'quartzite-agate': ['Quartzite, flint, agate, jasper', 'stone', [0.5, 0.7, 1.1, 2.0], [0.8, 1.5, 3.0], 8.0, 0.25, 0.25, 75, 0.1, 30, 8, 1.6, 4.0, 740, 2620, 12, 7, 0.15, '#DDD3CC', 'hard'],
   jade: ['Nephrite, jadeite', 'stone', [0.5, 0.7, 1.2, 2.5], [0.8, 1.5, 3.0], 7.0, 0.25, 0.25, 130, 0.25, 90, 12, 5.0, 2.5, 850, 3000, 8.0, 6.5, 0.15, '#B9C7B2', 'hard'],
-  shell: ['Shell, mother-of-pearl', 'stone', [0.05, 0.1, 0.25, 0.5], [0.5, 1.0, 2.0], 1.5, 0.28, 0.4, 60, 0.3, 40, 8, 1.5, 1.0, 900, 2700, 10, 3.5, 0.2, '#EFE9E2', 'medium'],
+  shell: ['Shell, mother-of-pearl', 'stone', [0.05, 0.1, 0.25, 0.5], [0.5, 1.0, 2.0], 1.1, 0.28, 0.4, 60, 0.3, 40, 8, 1.5, 1.0, 900, 2700, 10, 3.5, 0.2, '#EFE9E2', 'medium'],
   'engineered-quartz': ['Engineered quartz top', 'stone', [0.3, 0.45, 0.8, 1.5], [1.0, 1.8, 3.0], 3.0, 0.28, 0.35, 40, 0.25, 30, 12, 1.5, 2.3, 850, 2400, 18, 7, 0.15, '#D4D1CC', 'hard'],
   terrazzo: ['Terrazzo, cast stone', 'stone', [0.3, 0.5, 1.0, 2.0], [1.2, 2.2, 3.5], 1.4, 0.3, 0.25, 30, 0.2, 5, 10, 0.9, 1.8, 880, 2300, 10, 5, 0.05, '#C9C2B6', 'medium'],
   concrete: ['Concrete', 'masonry', [0.36, 0.57, 1.07, 2.1], [1.5, 2.8, 4.0], 1.35, 0.3, 0.2, 31, 0.2, 3, 10, 0.9, 1.8, 880, 2350, 10, 5, 0, '#ABA89F', 'medium', LAMINAR_OR_COARSE],
   'reinforced-concrete': ['Reinforced concrete, at steel', 'masonry', [0.43, 0.71, 1.3, 2.1], [1.2, 2.0, 3.0], 4.0, 0.3, 0.2, 31, 0.2, 3, 10, 0.9, 1.8, 880, 2400, 10, 5, 0, '#A19E97', 'hard', LAMINAR_OR_COARSE],
-  'clay-brick': ['Clay brick', 'masonry', [0.14, 0.29, 0.64, 1.4], [1.5, 2.8, 4.0], 0.7, 0.32, 0.25, 10, 0.15, 2, 8, 0.5, 0.8, 840, 1800, 6.0, 4, 0, '#B77B5E', 'soft-abrasive'],
-  'engineering-brick': ['Dense engineering brick', 'masonry', [0.29, 0.43, 0.86, 1.7], [1.3, 2.4, 3.5], 1.3, 0.3, 0.25, 25, 0.15, 5, 8, 0.8, 1.2, 840, 2200, 6.0, 6, 0, '#8C6A62', 'hard'],
-  'lightweight-block': ['Lightweight or aerated block', 'masonry', [0.04, 0.07, 0.21, 0.57], [1.5, 2.8, 4.0], 0.2, 0.35, 0.3, 2, 0.2, 0.6, 8, 0.15, 0.2, 1000, 700, 8.0, 3, 0, '#CFCBC2', 'soft-abrasive'],
-  mortar: ['Mortar, plaster', 'masonry', [0.04, 0.11, 0.29, 0.86], [1.5, 2.8, 4.0], 0.35, 0.35, 0.3, 8, 0.2, 1, 8, 0.3, 0.8, 900, 1700, 9.0, 3, 0, '#C9C1B0', 'soft-abrasive'],
+  'clay-brick': ['Clay brick', 'masonry', [0.07, 0.2, 0.64, 1.4], [1.5, 2.8, 4.0], 0.3, 0.32, 0.25, 10, 0.15, 2, 8, 0.5, 0.8, 840, 1800, 6.0, 4, 0, '#B77B5E', 'soft-abrasive'],
+  'engineering-brick': ['Dense engineering brick', 'masonry', [0.2, 0.4, 0.86, 1.7], [1.3, 2.4, 3.5], 0.8, 0.3, 0.25, 25, 0.15, 5, 8, 0.8, 1.2, 840, 2200, 6.0, 6, 0, '#8C6A62', 'hard'],
+  'lightweight-block': ['Lightweight or aerated block', 'masonry', [0.02, 0.05, 0.21, 0.57], [1.5, 2.8, 4.0], 0.1, 0.35, 0.3, 2, 0.2, 0.6, 8, 0.15, 0.2, 1000, 700, 8.0, 3, 0, '#CFCBC2', 'soft-abrasive'],
+  mortar: ['Mortar, plaster', 'masonry', [0.03, 0.08, 0.29, 0.86], [1.5, 2.8, 4.0], 0.2, 0.35, 0.3, 8, 0.2, 1, 8, 0.3, 0.8, 900, 1700, 9.0, 3, 0, '#C9C1B0', 'soft-abrasive'],
 } as const satisfies Record<string, Row>;
 
 export type MaterialId = keyof typeof ROWS;

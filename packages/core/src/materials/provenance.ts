@@ -40,7 +40,7 @@ const COLUMNS = {
   densityKgPerM3: { source: HANDBOOK, relativeSd: spread(0.02, 0.05, 0.04, 0.08) },
   expansionPerK: { source: HANDBOOK, relativeSd: spread(0.05, 0.15, 0.2, 0.2) },
   mohs: { source: 'Mohs scratch scale', relativeSd: spread(0.05, 0.1, 0.1, 0.15) },
-  heatConstraint: { source: 'Share of full constraint a cold piece puts on a hot ring, by how well it spreads heat', relativeSd: spread(0.3, 0.35, 0.4, 0.4) },
+  heatConstraint: { source: 'Share of full constraint a cold piece puts on a hot ring, by how well it spreads heat', relativeSd: spread(0.3, 0.3, 0.3, 0.3) },
   exitChipFactor: { source: 'Laminar stone and coarse concrete shell two to four times wider at the exit', relativeSd: spread(0.01, 0.01, 0.3, 0.3) },
   finesColour: { source: 'Look of the slurry in still water', relativeSd: spread(0, 0, 0, 0) },
   grainSizeUm: { source: 'Usual size of ground fines that stay afloat', relativeSd: spread(0.5, 0.5, 0.5, 0.5) },

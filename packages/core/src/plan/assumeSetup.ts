@@ -48,13 +48,29 @@ export function assumeBit(kit: Kit, piece: Piece, hole: Hole, material: Material
 export const isUsable = (bit: Pick<Bit, 'retired' | 'state'>): boolean =>
   !bit.retired && bit.state !== 'bald' && bit.state !== 'out-of-true';
 
+const ANY = (): boolean => true;
+const TILES: ReadonlySet<string> = new Set(['porcelain-tile', 'glazed-wall-tile']);
+
+/** What each family of bit is any use on. */
+const SUITS: Readonly<Record<BitFamilyId, (material: Material) => boolean>> = {
+  'plated-point': ({ class: kind }) => kind !== 'masonry',
+  'plated-tube': ({ class: kind }) => kind !== 'masonry',
+  // Thin wet cups are used up in walls, hole by hole.
+  'plated-cup-saw': ANY,
+  'sintered-rod': ANY,
+  'sintered-core': ANY,
+  'brazed-tile-core': ANY,
+  'segmented-core': ({ class: kind }) => kind === 'masonry' || kind === 'stone',
+  'grinder-core': ({ class: kind }) => kind !== 'glass',
+  'dry-tile-core': ({ id }) => TILES.has(id),
+  'dry-segmented-core': ({ class: kind }) => kind === 'masonry',
+  'masonry-bit': ({ class: kind, id }) => kind === 'masonry' && id !== 'reinforced-concrete',
+  'carbide-spear': ({ id }) => id === 'glazed-wall-tile',
+};
+
 /** Whether this family of bit is any use on this material. */
-export function suits(family: BitFamilyId, material: Material): boolean {
-  if (family === 'carbide-spear') return material.id === 'glazed-wall-tile';
-  if (family === 'segmented-core')
-    return material.class === 'masonry' || material.class === 'stone';
-  return material.class !== 'masonry' || !BIT_FAMILIES[family].plated;
-}
+export const suits = (family: BitFamilyId, material: Material): boolean =>
+  SUITS[family](material);
 
 export function usualFamily(piece: Piece, diameterMm: number, material: Material): BitFamilyId {
   if (diameterMm <= SMALLEST_CORE_MM) return 'plated-point';

@@ -1,11 +1,14 @@
 import type { BitGeometry } from '../bits/bitGeometry';
+import { runOutOf, runOutRateShare } from '../bits/wobble';
 import { chooseSpeed, type ChosenSpeed } from '../cutting/chooseSpeed';
-import { contactOf, meanSpeedAt, type Contact } from '../cutting/contact';
+import { contactOf, meanSpeedAt, rimSpeedAt, type Contact } from '../cutting/contact';
 import { feedForceFor, type FeedForce } from '../cutting/feedForce';
 import { cuttingWindow, paceTarget, type CuttingWindow } from '../cutting/pace';
 import { penetrationRate } from '../cutting/penetrationRate';
+import { armForce } from '../effort/armForce';
 import type { Piece } from '../documents/piece';
 import type { Material } from '../documents/material';
+import { MACHINE_KINDS } from '../machines/machineKinds';
 import { CAVITY, findMaterial } from '../materials/materials';
 import { bitSharpness, lifeDepth } from '../wear/sharpness';
 import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
@@ -75,7 +78,11 @@ export interface MaterialCut {
   readonly speed: ChosenSpeed;
   readonly force: FeedForce;
   readonly sharpness: number;
+  /** Depth cut in this material until half the bite is gone, mm. */
+  readonly lifeDepthMm: number;
   readonly dry: boolean;
+  /** Share of the rate that run-out leaves, 0 to 1. */
+  readonly runOutShare: number;
   readonly rateMmPerS: number;
 }
 
@@ -114,29 +121,58 @@ export function cutMaterial(
     setup.wanted.contactPressureMpa ?? target.pressureMpa,
     material.friction,
     contact,
-    speed.rpm,
-    speed.setting.stallTorqueNm,
+    {
+      ...driveOf(setup, speed),
+      armsN: armForce(
+        setup.hold,
+        setup.machine,
+        setup.feedAid,
+        (window.pressureMpa.glaze / 2) * contact.contactAreaMm2,
+      ).feedForceN,
+    },
   );
   const dry = setup.coolant.kind === 'dry';
   const life = lifeDepth(bit.family, material, { dry: false, tooFast: false, tooHard: false });
-  const sharpness = bitSharpness(resolved.bit, life);
-  const rateMmPerS = penetrationRate(material, bit, {
-    p: force.contactPressureMpa,
-    v_m: force.meanSpeedMPerS,
-    s: sharpness,
+  const sharpness = bitSharpness(resolved.bit, life.p50);
+  const cut = {
+    material,
+    bit,
+    contact,
+    window,
+    speed,
+    force,
+    sharpness,
     dry,
-  });
-  return { material, bit, contact, window, speed, force, sharpness, dry, rateMmPerS };
+    runOutShare: runOutRateShare(bit, runOutOf(resolved.bit)),
+  };
+  const rateMmPerS = rateAt(cut, force.feedForceN, speed.rpm);
+  return { ...cut, lifeDepthMm: life.p50, rateMmPerS };
 }
 
+/** What the machine gives at a chosen speed. */
+const driveOf = ({ machine }: ResolvedSetup, { rpm, setting }: ChosenSpeed) => ({
+  rpm,
+  freeRpm: setting.maxRpm,
+  stallTorqueNm: setting.stallTorqueNm,
+  ratedPowerW: machine.ratedPowerW ?? MACHINE_KINDS[machine.kind].ratedPowerW,
+  sags: MACHINE_KINDS[machine.kind].sags,
+});
+
 /** Rate of the same cut at another force and speed, mm/s: seating, easing off. */
-export function rateAt(cut: MaterialCut, forceN: number, rpm: number): number {
-  return penetrationRate(cut.material, cut.bit, {
+export function rateAt(
+  cut: Omit<MaterialCut, 'rateMmPerS' | 'lifeDepthMm'>,
+  forceN: number,
+  rpm: number,
+): number {
+  const loadedRpm = rpm * cut.force.speedShare;
+  const rate = penetrationRate(cut.material, cut.bit, {
     p: forceN / cut.contact.contactAreaMm2,
-    v_m: meanSpeedAt(rpm, cut.contact.meanRadiusMm),
+    v_m: meanSpeedAt(loadedRpm, cut.contact.meanRadiusMm),
+    v: rimSpeedAt(loadedRpm, cut.bit.diameterMm),
     s: cut.sharpness,
     dry: cut.dry,
   });
+  return rate * cut.runOutShare;
 }
 
 export function cutLayer(

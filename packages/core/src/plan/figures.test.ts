@@ -19,9 +19,9 @@ it('says what to do in six plain numbers', () => {
   expect(shown(planOf())).toEqual([
     'Press with 26 N',
     'Speed 917 rpm',
-    'About 3.1 min',
-    'Ease off to 26 N',
-    'Lifts 10',
+    'About 2.5 min',
+    'Ease off to 14 N',
+    'Lifts 9',
     'Pour 1.8 L',
   ]);
 });

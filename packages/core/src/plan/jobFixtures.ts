@@ -5,13 +5,14 @@ import type { JobFile } from '../documents/jobFile';
 import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
 
-/** A bench press that reaches any speed, so that a test sees the formulas and not the belt. */
+/** A bench press that reaches any speed, so that a test sees the formulas and not the machine. */
 const FREE_MACHINE: Machine = {
   id: 'free',
   name: 'Free machine',
   kind: 'small-drill-press',
   speeds: { kind: 'range', minRpm: 1, maxRpm: 40_000 },
   stallTorqueNm: 500,
+  ratedPowerW: 5000,
 };
 
 const CUP_25: Bit = {

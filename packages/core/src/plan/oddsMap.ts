@@ -6,7 +6,7 @@ import type { Settled } from '../plate/bendPlate';
 import type { Bend } from '../plate/bender';
 import type { Bending, BendingScene } from '../plate/bendingScene';
 import { bendingSceneOf } from './bendingSceneOf';
-import { planCrack } from './planCrack';
+import { clearOf, planCrack } from './planCrack';
 import type { PlanContext } from './planContext';
 
 /** The whole piece ready to be pressed anywhere, with what the hole's own place came to. */
@@ -119,11 +119,11 @@ export function oddsAt(
   if (meetsGap) return null;
   const { bending, field } = pressPiece(piece, { ...scene.rim, ...at }, scene.forceN, from);
   if (bending.kind !== 'bent' || !field) return null;
-  const { headline, setup, thermalStressMpa } = context;
   const stressMpa = bending.stressMpa * correction;
-  const crack = planCrack(headline, context.piece, setup, thermalStressMpa, {
-    ...bending,
-    stressMpa,
+  const crack = planCrack({
+    ...context.crackCase,
+    bending: { ...bending, stressMpa },
+    clearMm: clearOf(context.piece, at, radiusMm * 2),
   });
   return { odds: crack.total, stressMpa, settled: field.solution.settled };
 }

@@ -6,7 +6,7 @@ import type { Fit } from '../purposes/fit';
 import type { Reason } from '../reason/reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '1.7.0';
+export const MODEL_VERSION = '1.8.0';
 
 /** Run states a step belongs to. */
 export const STEP_KINDS = [
@@ -42,8 +42,10 @@ export const WARNING_CODES = [
   'bends-too-far',
   'bit-off-size',
   'bit-outside-fit',
+  'bit-overspeed',
   'bit-too-short',
   'bit-worn',
+  'boils-dry',
   'chip-wider-than-allowed',
   'does-not-cut',
   'exit-force-below-glaze',
@@ -53,6 +55,7 @@ export const WARNING_CODES = [
   'not-held',
   'overheats',
   'polishes',
+  'power-limited',
   'presses-too-hard',
   'purpose-clash',
   'speed-above-window',
@@ -190,6 +193,8 @@ export interface PlannedClock {
   /** Dwell of a solid bit whose centre has no speed, s. */
   readonly seatCentreS: number;
   readonly bitSwapS: number;
+  /** Rest the arms need over cutting. */
+  readonly restShare?: number;
 }
 
 /** Everything known about drilling one hole; all units in the names. */
@@ -210,6 +215,10 @@ export interface Plan {
   readonly rateMmPerS: number;
   /** null when the bit would not cut at all. */
   readonly drillTimeS: TimeSpread | null;
+  /** With setting up and taking down. */
+  readonly altogetherS: TimeSpread | null;
+  /** Of the drilling time, what the arms rest. */
+  readonly restsS: number;
   readonly torqueNm: number;
   readonly powerW: number;
   readonly tempRiseK: number;
@@ -250,7 +259,12 @@ export interface Plan {
     readonly name: string;
     readonly share: number;
   }[];
-  readonly bitLife: { readonly lifeDepthMm: number; readonly sharpnessAfter: number };
+  readonly bitLife: {
+    readonly lifeDepthMm: number;
+    readonly lifeP10Mm: number;
+    readonly lifeP90Mm: number;
+    readonly sharpnessAfter: number;
+  };
   readonly gates: readonly Gate[];
   readonly settledGates: readonly Gate[];
   readonly warnings: readonly Warning[];

@@ -14,7 +14,7 @@ export function planChip(
   cut: MaterialCut,
   possible: readonly PossibleMaterial[],
 ): ChipSpread {
-  const sd = exitChipSd(setup.hold, cut.sharpness);
+  const sd = exitChipSd(setup.hold, cut.sharpness, cut.bit.diameterMm);
   if (possible.length === 0 || exit.chipWidthMm === 0)
     return { p50: exit.chipWidthMm, p90: logNormalP90(exit.chipWidthMm, sd) };
   const parts = possible.map(({ material, share }) => ({

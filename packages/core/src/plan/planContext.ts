@@ -1,10 +1,13 @@
+import type { Around, Pause } from '../cutting/pauses';
 import type { Passes } from '../cutting/passes';
+import type { Boiling } from '../heat/boiling';
 import type { JudgedGates } from '../hazards/judgeHazards';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import type { ThicknessSpread } from '../job/thickness';
 import type { Bending } from '../plate/bendingScene';
 import type { CrackOdds } from '../risk/crackOdds';
+import type { CrackCase } from './planCrack';
 import type { PlannedPurpose } from './planPurpose';
 import type { PossibleMaterial } from './possibilities';
 import type { UnitSystem } from '../units/unitSystem';
@@ -34,25 +37,37 @@ export interface PlanContext extends PlannedPurpose {
   readonly chip: ChipSpread | null;
   readonly tempRiseK: number;
   readonly conductionWPerM2K: number;
+  readonly boiling: Boiling;
   readonly thermalStressMpa: number;
-  readonly bitLife: { readonly lifeDepthMm: number; readonly sharpnessAfter: number };
+  readonly bitLife: {
+    readonly lifeDepthMm: number;
+    readonly lifeP10Mm: number;
+    readonly lifeP90Mm: number;
+    readonly sharpnessAfter: number;
+  };
   readonly gates: JudgedGates;
   readonly thickness: ThicknessSpread;
   /** What the piece may be, where nobody is sure. */
   readonly possible: readonly PossibleMaterial[];
   readonly bending: Bending;
+  readonly crackCase: CrackCase;
   readonly crack: CrackOdds;
 }
 
 export interface TimeBreakdown {
   /** null when some stage does not cut at all. */
   readonly spread: TimeSpread | null;
+  /** Setting up and taking down with it; null when some stage does not cut at all. */
+  readonly altogether: TimeSpread | null;
   readonly cuttingS: number;
-  readonly liftsS: number;
-  readonly waterChangesS: number;
-  readonly coreBreaksS: number;
-  readonly seatCentreS: number;
-  readonly bitSwapsS: number;
+  /** Rests the arms need while they press, s; and over the cutting. */
+  readonly restsS: number;
+  readonly restShare: number;
+  /** Between first touch and through, s. */
+  readonly pauses: Readonly<Record<Pause, number>>;
+  readonly pausesS: number;
+  /** Before and after, s. */
+  readonly around: Readonly<Record<Around, number>>;
   /** sd of ln(cutting time). */
   readonly sd: number;
   readonly pilots: readonly PlannedPilot[];

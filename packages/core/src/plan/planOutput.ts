@@ -1,10 +1,10 @@
+import { BIT_SWAP_S, liftS } from '../cutting/pauses';
 import { MATERIAL_DATA_VERSION } from '../materials/materials';
 import type { LayerCut, MaterialCut } from './cutLayers';
 import { MODEL_VERSION, type Plan, type PlannedLayer, type PlannedSetup } from './plan';
 import type { PlanContext } from './planContext';
 import { planReasons } from './planReasons';
 import { planSteps } from './planSteps';
-import { BIT_SWAP_S, liftS } from './planTime';
 import { planWarnings } from './planWarnings';
 import type { ResolvedSetup } from './resolvedSetup';
 import { timelineOf } from './timeline';
@@ -29,6 +29,8 @@ export function planOutput(context: PlanContext): Plan {
     meanSpeedMPerS: headline.force.meanSpeedMPerS,
     rateMmPerS: headline.rateMmPerS,
     drillTimeS: time.spread,
+    altogetherS: time.altogether,
+    restsS: time.restsS,
     torqueNm: headline.force.torqueNm,
     powerW: headline.force.powerW,
     tempRiseK: context.tempRiseK,
@@ -51,8 +53,9 @@ export function planOutput(context: PlanContext): Plan {
     clock: {
       sd: time.sd,
       liftS: liftS(setup.hold),
-      seatCentreS: time.seatCentreS,
+      seatCentreS: time.pauses.seatCentre,
       bitSwapS: BIT_SWAP_S,
+      restShare: time.restShare,
     },
     layers: context.layers.map(plannedLayer),
     water,

@@ -1,10 +1,14 @@
 import { exitChipDepth, exitChipWidth, type ExitConditions } from '../breakthrough/exitChip';
 import { exitForceFor, type ExitForce } from '../breakthrough/exitForce';
+import { wobbleOf } from '../bits/wobble';
 import { stagesOf, type Stage } from '../cutting/stages';
 import type { Piece } from '../documents/piece';
+import { lastLigament } from '../risk/stressSites';
+import { glazingTime, meanSlowness } from '../wear/sharpness';
 import { rateAt, type LayerCut, type MaterialCut } from './cutLayers';
 import type { PlannedStage } from './plan';
 import type { ResolvedSetup } from './resolvedSetup';
+import { exitChipSd, logNormalP10 } from './spread';
 
 /** Chips wider than this show where no cover hides them, mm. */
 export const ALLOWED_CHIP_MM = 1;
@@ -18,6 +22,8 @@ export const allowedChip = (coverMm: number | null | undefined): number =>
 export interface ExitPlan extends ExitForce {
   /** W, mm. */
   readonly allowedChipMm: number;
+  /** δ at which the last web would let go under the main force, mm. */
+  readonly ligamentMm: number;
   readonly chipDepthMm: number;
   readonly chipWidthMm: number;
   readonly conditions: ExitConditions;
@@ -36,16 +42,24 @@ export function planExit(
     exitFactor: setup.sides === 'two' ? 0 : setup.support.exitFactor,
     sharpness: cut.sharpness,
     sheetThicknessMm: isSheet ? piece.thicknessMm : null,
+    diameterMm: cut.bit.diameterMm,
+    wobbleMm: wobbleOf(setup.finishing.bit, setup.hold),
   };
+  const sd = exitChipSd(setup.hold, cut.sharpness, cut.bit.diameterMm);
   const area = cut.contact.contactAreaMm2;
-  const force = exitForceFor(cut.material, allowedChipMm, conditions, {
-    mainN: cut.force.feedForceN,
+  const mainN = cut.force.feedForceN;
+  // Aimed so that nine chips in ten stay under what is allowed.
+  const eased = exitForceFor(cut.material, logNormalP10(allowedChipMm, sd), conditions, {
+    mainN,
     lowN: cut.window.pressureMpa.low * area,
     glazeN: cut.window.pressureMpa.glaze * area,
   });
+  const force =
+    setup.wanted.exit === 'hold' ? { ...eased, exitForceN: mainN, belowGlaze: false } : eased;
   return {
     ...force,
     allowedChipMm,
+    ligamentMm: lastLigament(mainN, { ...cut.bit, ...cut.contact }, cut.material.edgeStrengthMpa),
     chipDepthMm: exitChipDepth(cut.material, force.exitForceN, conditions),
     chipWidthMm: exitChipWidth(cut.material, force.exitForceN, conditions),
     conditions,
@@ -73,18 +87,24 @@ export function planSide(
     leastRpm: first.speed.setting.minRpm,
     glazeForceN: first.window.pressureMpa.glaze * first.contact.contactAreaMm2,
     exitChipDepthMm: exit.chipDepthMm,
+    ligamentMm: exit.ligamentMm,
     opensFarFace,
     exitEarlyMm,
   });
   return outline.flatMap((stage) =>
     solid
-      .map((layer) => within(stage, layer, side))
+      .map((layer) => within(stage, layer, side, depthMm))
       .filter((part): part is PlannedStage => part !== null),
   );
 }
 
 /** The part of a stage that lies in one leaf, at that leaf's own force and speed. */
-function within(stage: Stage, layer: LayerCut, side: 1 | 2): PlannedStage | null {
+function within(
+  stage: Stage,
+  layer: LayerCut,
+  side: 1 | 2,
+  depthMm: number,
+): PlannedStage | null {
   const fromMm = Math.max(stage.fromMm, layer.layer.fromMm);
   const toMm = Math.min(stage.toMm, layer.layer.toMm);
   const cut = layer.slowest;
@@ -99,7 +119,14 @@ function within(stage: Stage, layer: LayerCut, side: 1 | 2): PlannedStage | null
         rateAt(part.cut, (forceN * part.cut.force.feedForceN) / cut.force.feedForceN, rpm),
     0,
   );
-  const timeS = (toMm - fromMm) * slowness;
+  // Side two begins with what side one has worn off.
+  const before = side === 2 ? depthMm : 0;
+  const sharpS =
+    (toMm - fromMm) *
+    slowness *
+    meanSlowness(cut.sharpness, before + fromMm, before + toMm, cut.lifeDepthMm);
+  const glazes = forceN / cut.contact.contactAreaMm2 < cut.window.pressureMpa.glaze;
+  const timeS = glazes ? glazingTime(sharpS, cut.sharpness, cut.material.abrasiveness) : sharpS;
   return {
     ...stage,
     side,

@@ -89,7 +89,10 @@ it('beds a new bit in', () => {
 });
 
 it('says ease off only where the force falls', () => {
-  expect(text()).toMatch(/Keep to 26 N, no more From 5.5 mm: nearly through/);
+  expect(text()).toMatch(/Ease off to 14 N From 5.5 mm: less force, same speed/);
+  expect(text({ setup: { exit: 'hold' } })).toMatch(
+    /Keep to 26 N, no more From 5.5 mm: nearly through/,
+  );
   expect(text({ setup: { hold: 'freehand', support: { kind: 'nothing' } } })).toMatch(
     /Ease off to \d+ N From/,
   );

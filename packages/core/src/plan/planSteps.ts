@@ -147,7 +147,7 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
 
 /** A new plated rim is sharp beyond what it keeps: the first millimetre wears it in. */
 const bedIn = ({ setup, units, depthPerSideMm }: PlanContext, seat: PlannedStage): Step[] =>
-  setup.finishing.bit.holesCut === 0 && BIT_FAMILIES[setup.finishing.bit.family].plated
+  setup.finishing.bit.holesCut === 0 && BIT_FAMILIES[setup.finishing.bit.family].abrasive === 'plated'
     ? [
         {
           kind: 'seat',

@@ -1,32 +1,34 @@
-import type { Hold } from '../documents/choices';
 import type { CoreBreak } from '../cutting/passes';
+import {
+  aroundS,
+  BIT_SWAP_S,
+  coreBreakS,
+  lastCoreS,
+  liftS,
+  START_S,
+  turnOverS,
+} from '../cutting/pauses';
 import { solidCentreSeatTime } from '../cutting/stages';
-import { cuttingTimeSd, logNormalP10, logNormalP90 } from './spread';
-import { cutLayer, type DepthLayer, type LayerCut } from './cutLayers';
+import type { Piece } from '../documents/piece';
+import { restAllowance } from '../effort/armForce';
+import { handForce } from '../effort/pressing';
+import { AROUND_SD, cuttingTimeSd, logNormalSpan, PAUSES_SD, sumSpread } from './spread';
+import { cutLayer, type DepthLayer, type LayerCut, type MaterialCut } from './cutLayers';
 import type { PlannedPilot, PlannedStage, TimeSpread } from './plan';
 import { cutIfOther, type PossibleMaterial } from './possibilities';
 import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture';
 import type { TimeBreakdown } from './planContext';
 import type { ResolvedSetup } from './resolvedSetup';
 
-/** Out of the groove and back, s. */
-export const liftS = (hold: Hold): number => (hold === 'press' || hold === 'rig' ? 1 : 1.5);
-
-const CORE_BREAK_S = 120;
-/** A core that dropped free is pushed out of the barrel, and the bit led into the next leaf. */
-const CORE_DROP_S = 40;
-export const BIT_SWAP_S = 40;
-
-/** What taking a core out costs, s. */
-export const coreBreakS = (why: CoreBreak['why']): number =>
-  why === 'cavity' ? CORE_DROP_S : CORE_BREAK_S;
-
 export interface TimeInputs {
+  readonly piece: Pick<Piece, 'form'>;
+  readonly blind: boolean;
   /** sd of ln(thickness). */
   readonly thicknessSd: number;
   /** What the piece may be, where nobody is sure. */
   readonly possible: readonly PossibleMaterial[];
   readonly setup: ResolvedSetup;
+  readonly headline: MaterialCut;
   readonly layers: readonly LayerCut[];
   readonly stages: readonly PlannedStage[];
   readonly depthLayers: readonly DepthLayer[];
@@ -35,51 +37,70 @@ export interface TimeInputs {
   readonly coreBreaks: readonly CoreBreak[];
 }
 
-/** All stages, lifts, water changes, core breaks and bit swaps; only cutting time is uncertain. */
+/** All stages, the rests arms need, and the pauses between; then what comes before and after. */
 export function planTime(inputs: TimeInputs): TimeBreakdown {
-  const { setup, stages } = inputs;
+  const { setup, stages, headline, blind, piece } = inputs;
+  const { diameterMm, solid } = setup.finishing.geometry;
   const chain = pilotCuts(inputs);
   const cuttingS =
     stages.reduce((sum, stage) => sum + (stage.timeS ?? Infinity), 0) + chain.cuttingS;
-  const parts = {
-    cuttingS,
-    liftsS: inputs.liftCount * liftS(setup.hold),
-    waterChangesS: inputs.waterChangeCount * setup.coolant.changeS,
-    coreBreaksS: inputs.coreBreaks.reduce((sum, { why }) => sum + coreBreakS(why), 0),
-    seatCentreS: chain.seatCentreS,
-    bitSwapsS: (setup.bits.length - 1) * BIT_SWAP_S,
+  const pauses: TimeBreakdown['pauses'] = {
+    start: START_S[setup.start],
+    seatCentre: chain.seatCentreS,
+    lifts: inputs.liftCount * liftS(setup.hold),
+    waterChanges: inputs.waterChangeCount * setup.coolant.changeS,
+    coreBreaks: inputs.coreBreaks.reduce((sum, one) => sum + coreBreakS(one, diameterMm), 0),
+    bitSwaps: (setup.bits.length - 1) * BIT_SWAP_S,
+    turnOver: setup.sides === 'two' && !blind ? turnOverS(piece.form) : 0,
   };
+  const around: TimeBreakdown['around'] = {
+    ...aroundS(setup.hold, setup.wanted.standFixing, setup.coolant.id),
+    lastCore: lastCoreS(solid, blind, diameterMm),
+  };
+  const handN = handForce(headline.force.feedForceN, setup.hold, setup.machine, setup.feedAid);
+  const restShare = restAllowance(handN);
   const sd = timeSd(inputs);
-  const fixedS =
-    parts.liftsS + parts.waterChangesS + parts.coreBreaksS + parts.seatCentreS + parts.bitSwapsS;
-  const spread = Number.isFinite(cuttingS) ? timeSpread(inputs, cuttingS, fixedS, sd) : null;
-  return { ...parts, sd, spread, pilots: chain.pilots };
+  const pausesS = sumOf(pauses);
+  const spread = Number.isFinite(cuttingS)
+    ? sumSpread([
+        cuttingSpread(inputs, cuttingS * (1 + restShare), sd),
+        logNormalSpan(pausesS, PAUSES_SD),
+      ])
+    : null;
+  return {
+    cuttingS,
+    pauses,
+    pausesS,
+    around,
+    restsS: restShare === 0 ? 0 : cuttingS * restShare,
+    restShare,
+    sd,
+    spread,
+    altogether: spread && sumSpread([spread, logNormalSpan(sumOf(around), AROUND_SD)]),
+    pilots: chain.pilots,
+  };
 }
 
+const sumOf = (parts: Readonly<Record<string, number>>): number =>
+  Object.values(parts).reduce((sum, one) => sum + one, 0);
+
 /** One log-normal where the material is known, else a mixture of what it may be. */
-function timeSpread(
+function cuttingSpread(
   { possible, layers, setup, thicknessSd }: TimeInputs,
-  cuttingS: number,
-  fixedS: number,
+  workS: number,
   sd: number,
 ): TimeSpread {
   const cut = layers[0]?.slowest;
-  if (possible.length === 0 || !cut) {
-    return {
-      p10: fixedS + logNormalP10(cuttingS, sd),
-      p50: fixedS + cuttingS,
-      p90: fixedS + logNormalP90(cuttingS, sd),
-    };
-  }
+  if (possible.length === 0 || !cut) return logNormalSpan(workS, sd);
   const parts = possible.map(({ material, share }): LogNormalPart => {
     const other = cutIfOther(cut, material);
     return {
-      median: (cuttingS * cut.rateMmPerS) / other.rateMmPerS,
+      median: (workS * cut.rateMmPerS) / other.rateMmPerS,
       sd: Math.hypot(cuttingTimeSd(other, setup.hold), thicknessSd),
       share,
     };
   });
-  const at = (q: number): number => fixedS + mixtureQuantile(parts, q);
+  const at = (q: number): number => mixtureQuantile(parts, q);
   return { p10: at(0.1), p50: at(0.5), p90: at(0.9) };
 }
 

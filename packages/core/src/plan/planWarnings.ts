@@ -1,10 +1,10 @@
-import { ARMS_N } from '../hazards/handLimits';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../units/formatQuantity';
 import { formatLength, formatLengthAbout } from '../units/length';
 import { formatDecimals, formatSignificant } from '../units/roundNumber';
 import { bendingText } from './bendingWords';
-import type { Warning } from './plan';
+import type { ForceLimit } from '../cutting/feedForce';
+import type { Warning, WarningCode } from './plan';
 import type { PlanContext } from './planContext';
 import { cutIfOther } from './possibilities';
 import { suits } from './assumeSetup';
@@ -154,20 +154,39 @@ const pressure: Check = ({ headline, units, time }) => {
   return null;
 };
 
-const torque: Check = ({ headline, setup, units }) =>
-  headline.force.torqueLimited
-    ? {
-        code: 'torque-limited',
-        message: `Force held to ${formatForce(headline.force.feedForceN, units)}: more would take ${setup.machine.name.toLowerCase()} past half its stalling torque.`,
-      }
-    : null;
+/** Slower is the answer, and what would make it faster. */
+const FORCE_HELD = {
+  torque: ({ setup }) => `more would take ${setup.machine.name.toLowerCase()} past half its stalling torque`,
+  power: ({ setup }) => `${setup.machine.name.toLowerCase()} has no power for more at this speed`,
+  arms: ({ setup }) =>
+    setup.hold === 'press' || setup.hold === 'rig'
+      ? 'more than an arm gives at its lever'
+      : 'arms give no more for as long as it takes. A strap, a lever or a stand makes it faster',
+} as const satisfies Record<ForceLimit, (context: PlanContext) => string>;
 
-const arms: Check = ({ headline, setup, units }) => {
-  const byHand = setup.hold === 'freehand' || setup.hold === 'guided';
-  return byHand && headline.force.feedForceN > ARMS_N
+const FORCE_CODE = {
+  torque: 'torque-limited',
+  power: 'power-limited',
+  arms: 'force-beyond-arms',
+} as const satisfies Record<ForceLimit, WarningCode>;
+
+const heldForce: Check = (context) => {
+  const { force } = context.headline;
+  return force.limitedBy === null
+    ? null
+    : {
+        code: FORCE_CODE[force.limitedBy],
+        message: `Force held to ${formatForce(force.feedForceN, context.units)}: ${FORCE_HELD[force.limitedBy](context)}. It goes slower instead.`,
+      };
+};
+
+/** The bit's own limit is a gate too; here it is said with the speed. */
+const overspeed: Check = ({ headline, setup }) => {
+  const { maxRpm } = setup.finishing.bit;
+  return maxRpm !== undefined && headline.speed.rpm > maxRpm * (1 + 1e-9)
     ? {
-        code: 'force-beyond-arms',
-        message: `${formatForce(headline.force.feedForceN, units)} is more than arms hold for long (about ${formatForce(ARMS_N, units)}). Use a stand or rig, or go gently.`,
+        code: 'bit-overspeed',
+        message: `${setup.machine.name} turns no slower than ${formatRpm(headline.speed.rpm)}; this bit is made for ${formatRpm(maxRpm)} at most. It may fly apart.`,
       }
     : null;
 };
@@ -182,6 +201,14 @@ const overheats: Check = ({ headline, thermalStressMpa, units }) => {
       }
     : null;
 };
+
+const boilsDry: Check = ({ boiling, setup }) =>
+  boiling === 'film'
+    ? {
+        code: 'boils-dry',
+        message: `More heat than boiling carries off: steam keeps ${setup.coolant.name.toLowerCase()} from the rim, and it runs as if dry. More water, slower, or lighter.`,
+      }
+    : null;
 
 /** What the part hides, where a purpose says so. */
 const hides = ({ fit, units }: PlanContext): string =>
@@ -225,11 +252,12 @@ const CHECKS = [
   bitOffSize,
   notSure,
   reach,
+  overspeed,
   speed,
   pressure,
-  torque,
-  arms,
+  heldForce,
   overheats,
+  boilsDry,
   exitForce,
   exitChip,
   worn,

@@ -2,8 +2,9 @@ import { seatDepth } from '../cutting/stages';
 import { boundingBox, faceOutline, outlineArea } from '../geometry/outline';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
-import { bathFill, poolFill } from '../water/fill';
-import { waterFlow } from '../water/flow';
+import { dam, usualDam } from '../layout/guideBoard';
+import { bathFill } from '../water/fill';
+import { waterFlow, type WaterFlow } from '../water/flow';
 import { finesMass, murkLimit, waterChangeDepths } from '../water/murk';
 import type { LayerCut, MaterialCut } from './cutLayers';
 import type { WaterPlan } from './plan';
@@ -11,8 +12,6 @@ import type { ResolvedSetup } from './resolvedSetup';
 
 /** Room round the piece in a tray nobody has measured, mm a side. */
 const TRAY_MARGIN_MM = 20;
-/** Room for hand and bit between the bit and a dam, mm a side. */
-const DAM_MARGIN_MM = 40;
 
 /** Litres that stand round the piece, or inside the dam. */
 function standingVolume(
@@ -22,7 +21,8 @@ function standingVolume(
   bitDiameterMm: number,
 ): number {
   const { coolant, support, wanted } = setup;
-  if (coolant.id === 'pool') return poolFill(bitDiameterMm + 2 * DAM_MARGIN_MM, coolant.atCoverMm);
+  if (coolant.id === 'pool')
+    return dam({ ...usualDam(bitDiameterMm), heightMm: coolant.atCoverMm }).waterMl / 1000;
   const face = faceOutline(piece.outline, hole.face ?? 'top');
   const box = boundingBox(face);
   const length = wanted.water?.trayLengthMm ?? box.widthMm + 2 * TRAY_MARGIN_MM;
@@ -47,6 +47,10 @@ function waterOffAt(piece: Piece, hole: Hole, { wanted }: ResolvedSetup): number
   const before = wanted.water?.offBeforeFarFaceMm ?? WATER_OFF_BEFORE_MM;
   return before > 0 && before < piece.thicknessMm ? piece.thicknessMm - before : null;
 }
+
+/** What running water has to carry in this cut. */
+export const flowFor = ({ force, material, contact, rateMmPerS, bit }: MaterialCut): WaterFlow =>
+  waterFlow({ ...bit, ...contact, ...material, powerW: force.powerW, rateMmPerS });
 
 /** Whether something other than the eye keeps the bit on its mark from the first turn. */
 const isSteered = ({ hold, start }: ResolvedSetup): boolean =>
@@ -107,13 +111,7 @@ export function planWater(inputs: WaterInputs): WaterPlan {
     };
   }
   if (coolant.kind === 'flowing') {
-    const flow = waterFlow(
-      headline.force.powerW,
-      material.densityKgPerM3,
-      contact.kerfAreaMm2,
-      headline.rateMmPerS,
-      bit.diameterMm,
-    );
+    const flow = flowFor(headline);
     const cuttingS = layers.reduce(
       (sum, { layer, rateMmPerS }) => sum + (layer.toMm - layer.fromMm) / rateMmPerS,
       0,

@@ -1,4 +1,4 @@
-import { bitSharpness, lifeDepth, wornFurther } from '../wear/sharpness';
+import { lifeDepth, wornFurther } from '../wear/sharpness';
 import type { MaterialCut } from './cutLayers';
 import type { PlanContext } from './planContext';
 import type { ResolvedSetup } from './resolvedSetup';
@@ -9,15 +9,19 @@ export function planWear(
   setup: ResolvedSetup,
   depthMm: number,
 ): PlanContext['bitLife'] {
-  const { bit } = setup.finishing;
-  const calm = lifeDepth(bit.family, cut.material, { dry: false, tooFast: false, tooHard: false });
-  const lifeDepthMm = lifeDepth(bit.family, cut.material, {
+  const life = lifeDepth(setup.finishing.bit.family, cut.material, {
     dry: cut.dry,
     tooFast: cut.speed.rimSpeedMPerS > cut.window.rimSpeedMPerS.high,
     tooHard: cut.force.contactPressureMpa > cut.window.pressureMpa.high,
   });
   return {
-    lifeDepthMm,
-    sharpnessAfter: wornFurther(bitSharpness(bit, calm), (depthMm * calm) / lifeDepthMm, calm),
+    lifeDepthMm: life.p50,
+    lifeP10Mm: life.p10,
+    lifeP90Mm: life.p90,
+    sharpnessAfter: wornFurther(
+      cut.sharpness,
+      (depthMm * cut.lifeDepthMm) / life.p50,
+      cut.lifeDepthMm,
+    ),
   };
 }

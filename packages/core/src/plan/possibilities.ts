@@ -3,8 +3,7 @@ import type { Material } from '../documents/material';
 import { findMaterial } from '../materials/materials';
 import type { BitGeometry } from '../bits/bitGeometry';
 import { cuttingWindow } from '../cutting/pace';
-import { penetrationRate } from '../cutting/penetrationRate';
-import type { MaterialCut } from './cutLayers';
+import { rateAt, type MaterialCut } from './cutLayers';
 import type { SetupCaps } from './resolvedSetup';
 
 /** Less likely than this a thing is not planned for. */
@@ -47,22 +46,21 @@ export function capsOf(
 
 /**
  * The same cut if the piece turns out to be something else: at the planned force and speed, or at
- * that material's own least pressure where the planned one would only polish it.
+ * that material's own least pressure where the planned one would only polish it, and never past what
+ * machine and arms give.
  */
 export function cutIfOther(cut: MaterialCut, other: Material): MaterialCut {
   const window = cuttingWindow(other, cut.bit);
-  const p = Math.max(cut.force.contactPressureMpa, window.pressureMpa.low);
-  const rateMmPerS = penetrationRate(other, cut.bit, {
-    p,
-    v_m: cut.force.meanSpeedMPerS,
-    s: cut.sharpness,
-    dry: cut.dry,
-  });
-  return {
+  const { contactPressureMpa: planned, mostN } = cut.force;
+  const A_c = cut.contact.contactAreaMm2;
+  // More friction takes more torque for the same force.
+  const mostMpa = (mostN / A_c) * Math.min(1, cut.material.friction / other.friction);
+  const p = Math.min(Math.max(planned, window.pressureMpa.low), mostMpa);
+  const same = {
     ...cut,
     material: other,
     window,
-    force: { ...cut.force, contactPressureMpa: p, feedForceN: p * cut.contact.contactAreaMm2 },
-    rateMmPerS,
+    force: { ...cut.force, contactPressureMpa: p, feedForceN: p * A_c },
   };
+  return { ...same, rateMmPerS: rateAt(same, same.force.feedForceN, cut.speed.rpm) };
 }

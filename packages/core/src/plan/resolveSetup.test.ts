@@ -77,7 +77,10 @@ describe('the bit it would reach for', () => {
     expect(suits('carbide-spear', MATERIALS['glazed-wall-tile'])).toBe(true);
     expect(suits('carbide-spear', MATERIALS['porcelain-tile'])).toBe(false);
     expect(suits('segmented-core', MATERIALS['float-glass'])).toBe(false);
-    expect(suits('plated-cup-saw', MATERIALS.concrete)).toBe(false);
+    expect(suits('plated-tube', MATERIALS.concrete)).toBe(false);
+    expect(suits('dry-tile-core', MATERIALS['porcelain-tile'])).toBe(true);
+    expect(suits('dry-segmented-core', MATERIALS['float-glass'])).toBe(false);
+    expect(suits('masonry-bit', MATERIALS['reinforced-concrete'])).toBe(false);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { Material } from '../documents/material';
 import type { Kit } from '../documents/kit';
 import type { DrillCase } from '../job/drillCase';
+import { BIT_FAMILIES, type BitFamily } from '../bits/bitFamilies';
 import { bitGeometry } from '../bits/bitGeometry';
 import { COOLANTS, DRY_WITH_EXTRACTION_W_PER_M2_K } from '../coolants/coolants';
 import type { Setup } from '../documents/setup';
@@ -52,6 +53,7 @@ export function resolveSetup(
   const waterId = choose('water', setup.water?.kind, () => assumeWater(piece, hole, machine));
   const support = SUPPORTS[supportId];
   const coolant = COOLANTS[waterId];
+  const family: BitFamily = BIT_FAMILIES[finishing.geometry.family];
 
   return {
     bits,
@@ -73,13 +75,15 @@ export function resolveSetup(
     coolant: {
       ...coolant,
       id: waterId,
-      rimWPerM2K:
-        waterId === 'none' && setup.water?.extraction
-          ? DRY_WITH_EXTRACTION_W_PER_M2_K
-          : coolant.heatTransferWPerM2K,
+      rimWPerM2K: Math.max(
+        coolant.heatTransferWPerM2K,
+        waterId === 'none' && setup.water?.extraction ? DRY_WITH_EXTRACTION_W_PER_M2_K : 0,
+        waterId === 'none' ? (family.ownCoolingWPerM2K ?? 0) : 0,
+      ),
       atCoverMm: setup.water?.coverMm ?? coolant.coverMm,
     },
     hold,
+    feedAid: setup.feedAid ?? 'none',
     start,
     pace: choose('pace', setup.pace, () => 'steady'),
     sides: choose('sides', setup.sides, () => 'one'),

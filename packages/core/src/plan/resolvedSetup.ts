@@ -3,6 +3,7 @@ import type { Coolant, CoolantId } from '../coolants/coolants';
 import type { Hold, Pace, Start } from '../documents/choices';
 import type { Bit, Machine } from '../documents/kit';
 import type { Setup, SupportSetup } from '../documents/setup';
+import type { FeedAidId } from '../effort/feedAids';
 import type { SpeedSetting } from '../machines/speedSettings';
 import type { Support, SupportId } from '../supports/supports';
 
@@ -41,10 +42,11 @@ export interface ResolvedSetup {
     readonly atCoverMm: number;
   };
   readonly hold: Hold;
+  readonly feedAid: FeedAidId;
   readonly start: Start;
   readonly pace: Pace;
   readonly sides: 'one' | 'two';
-  readonly wanted: Pick<Setup, 'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing'>;
+  readonly wanted: Pick<Setup, 'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing' | 'exit'>;
   readonly assumed: readonly string[];
   /** Which of those are the house's habit rather than the planner's. */
   readonly byHabit: readonly string[];

@@ -2,7 +2,7 @@ import { rimHistory, type HeatPhase, type HeatedRim } from '../heat/rimHistory';
 import { rimTemperature } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
 import { COOLANTS } from '../coolants/coolants';
-import { liftS } from './planTime';
+import { liftS } from '../cutting/pauses';
 import type { PlanContext } from './planContext';
 
 /** Of cutting that is followed; longer holes run on as they are. */
@@ -40,6 +40,7 @@ export function rimStory(context: PlanContext, dryForS = DRY_SPELL_S): RimStory 
       meanSpeedMPerS: headline.force.meanSpeedMPerS,
       cutTimeS: depthMm / headline.rateMmPerS,
       waterWPerM2K: setup.coolant.rimWPerM2K,
+      burnOutWPerM2: setup.coolant.burnOutWPerM2,
       dry,
     });
   const own = heat(headline.dry);

@@ -1,48 +1,50 @@
 import { exitChipWidth } from '../breakthrough/exitChip';
-import { provenance } from '../materials/provenance';
 import { bearableStress, builtInStress } from '../risk/crackOdds';
+import { handlingSd } from '../risk/handlingHazard';
 import type { RiskCut, RiskIdentity, RiskModel } from '../risk/riskModel';
 import type { PlannedStage } from './plan';
-import { bendingParts } from './planCrack';
+import { handlingCase, sheetThickness, stressSites, weakness } from './planCrack';
 import type { PlanContext } from './planContext';
 import { mixSd } from './planTime';
 import { cutIfOther } from './possibilities';
-import { FORCE_SD, RPM_SD, SHARPNESS_SD, TOUGHNESS_SD } from './spread';
+import { PAUSES_SD, rateSd, SHARPNESS_SD, shellingSd, stressSpread, TOUGHNESS_SD } from './spread';
 
 /** The hole as the Monte Carlo sees it: the plan's own middles and spreads. */
 export function riskModelOf(context: PlanContext): RiskModel {
-  const { headline, setup, piece, time, exit, thickness } = context;
+  const { headline, setup, piece, time, exit, thickness, crackCase } = context;
   const { material } = headline;
-  const isSheet = piece.form === 'sheet' || piece.form === 'vessel';
-  const sheetThicknessMm = isSheet ? piece.thicknessMm : null;
+  const sheetThicknessMm = sheetThickness(piece);
+  const stress = stressSpread(material, setup.hold);
   return {
     sd: {
-      force: FORCE_SD[setup.hold],
-      speed: RPM_SD,
+      force: stress.force,
+      speed: stress.speed,
       sharpness: SHARPNESS_SD,
-      rate: Math.hypot(
-        provenance(material, 'specificEnergyJPerMm3').relativeSd,
-        provenance(material, 'friction').relativeSd,
-      ),
+      rate: rateSd(material),
+      pauses: PAUSES_SD,
       toughness: TOUGHNESS_SD,
+      shelling: shellingSd(headline.bit.diameterMm),
       thickness: thickness.relativeSd,
       mix: mixSpread(context),
+      heat: stress.heatShare,
+      constraint: stress.constraint,
+      strength: stress.strength,
+      weibull: stress.weibull,
+      handling: handlingSd(sheetThicknessMm),
     },
-    fixedS: time.liftsS + time.waterChangesS + time.coreBreaksS + time.seatCentreS + time.bitSwapsS,
+    fixedS: time.pausesS,
     cuts: cutsOf(context),
     sharpness: headline.sharpness,
     identities: identitiesOf(context),
-    heat: {
-      thermalStressMpa: context.thermalStressMpa,
-      builtInMpa: builtInStress(material),
-    },
-    bending: bendingParts(context.bending),
+    sites: stressSites(crackCase),
+    heatGain: crackCase.heatGain,
+    builtInMpa: builtInStress(material),
     strength: {
       fractileMpa: bearableStress(material, !headline.dry, piece.damage),
       weibullModulus: material.weibullModulus,
     },
-    handling: { hold: setup.hold, sheetThicknessMm, masonry: material.class === 'masonry' },
-    handlingAlone: piece.form === 'wall' || piece.form === 'floor',
+    handling: handlingCase(crackCase),
+    treatmentOdds: crackCase.treatmentOdds,
     chip: exit && { widthMm: exit.chipWidthMm, sheetThicknessMm },
   };
 }
@@ -52,13 +54,14 @@ function cutsOf(context: PlanContext): RiskCut[] {
   const own = stages.map((stage): RiskCut => {
     const cut = cutAt(context, stage);
     return {
-      seconds: stage.timeS ?? Infinity,
+      seconds: (stage.timeS ?? Infinity) * (1 + time.restShare),
       pressureMpa: stage.forceN / cut.contact.contactAreaMm2,
       idleMpa: cut.window.pressureMpa.glaze / 2,
     };
   });
   // Smaller bits before the finishing one, at its own pressure over the glaze.
-  const pilotS = time.cuttingS - own.reduce((sum, cut) => sum + cut.seconds, 0);
+  const pilotS =
+    time.cuttingS * (1 + time.restShare) - own.reduce((sum, cut) => sum + cut.seconds, 0);
   return pilotS > 1e-6
     ? [
         ...own,
@@ -93,9 +96,10 @@ function mixSpread({ layers }: PlanContext): number {
 }
 
 function identitiesOf({ possible, headline, exit }: PlanContext): RiskIdentity[] {
-  if (possible.length === 0) return [{ share: 1, rateFactor: 1, chipFactor: 1 }];
+  if (possible.length === 0) return [{ share: 1, rateFactor: 1, chipFactor: 1, strengthFactor: 1, heatFactor: 1 }];
   return possible.map(({ material, share }) => ({
     share,
+    ...weakness(headline, material),
     rateFactor: cutIfOther(headline, material).rateMmPerS / headline.rateMmPerS,
     chipFactor:
       exit && exit.chipWidthMm > 0

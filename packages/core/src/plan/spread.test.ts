@@ -18,7 +18,10 @@ it('is wider by free hand than in a press, and near the glaze than well above it
 });
 
 it('is wider for masonry than for glass', () => {
-  expect(spanOf({ piece: { material: 'clay-brick', form: 'wall' } })).toBeGreaterThan(spanOf({}));
+  const thick = { thicknessMm: 60, form: 'wall' } as const;
+  expect(spanOf({ piece: { ...thick, material: 'concrete' } })).toBeGreaterThan(
+    spanOf({ piece: { ...thick, material: 'float-glass' } }),
+  );
 });
 
 it('has its percentiles where a log-normal has them', () => {
@@ -26,7 +29,10 @@ it('has its percentiles where a log-normal has them', () => {
   expect(Math.log(logNormalP90(1, 1))).toBeCloseTo(1.2816);
 });
 
-it('takes two thirds of the spread of force, toughness and sharpness for a chip', () => {
-  expect(exitChipSd('press', 1)).toBeCloseTo((2 / 3) * Math.hypot(0.08, 0.1, 0.1));
-  expect(exitChipSd('freehand', 1)).toBeGreaterThan(exitChipSd('press', 1));
+it('takes two thirds of the spread of force, toughness and sharpness for a chip, and its own scatter', () => {
+  // Sharpness acts through 2 − s and through a duller rim being pressed harder: (1 + 0.3) · 0.12.
+  const own = (2 / 3) * Math.hypot(0.08, 0.1, 1.3 * 0.12);
+  expect(exitChipSd('press', 1, 25)).toBeCloseTo(Math.hypot(own, 0.4));
+  expect(exitChipSd('press', 1, 100)).toBeCloseTo(Math.hypot(own, 0.4, (2 / 3) * 0.4002), 4);
+  expect(exitChipSd('freehand', 1, 25)).toBeGreaterThan(exitChipSd('press', 1, 25));
 });

@@ -4,7 +4,7 @@ import { formatForce, formatMass } from '../units/formatQuantity';
 import type { Moment, PlannedStage } from './plan';
 import { coreMass } from './coreMass';
 import type { PlanContext } from './planContext';
-import { coreBreakS } from './planTime';
+import { coreBreakS, turnOverS } from '../cutting/pauses';
 import { renewal } from './waterWords';
 
 type Draft = Omit<Moment, 'atS'>;
@@ -39,7 +39,7 @@ export function timelineOf(context: PlanContext): Moment[] {
           kind: 'flip',
           side: 1,
           depthMm: depthPerSideMm,
-          haltS: 0,
+          haltS: turnOverS(context.piece.form),
           title: 'Turn it over',
           detail: 'Finish from the other face.',
         },
@@ -48,7 +48,8 @@ export function timelineOf(context: PlanContext): Moment[] {
   const byDepth = (a: Draft, b: Draft): number =>
     a.depthMm - b.depthMm || ORDER[a.kind] - ORDER[b.kind];
   const first = timed(context, [...near, ...flip].sort(byDepth), 1, 0);
-  const halfS = first.at(-1)?.atS ?? null;
+  const turned = first.at(-1);
+  const halfS = turned && turned.atS !== null ? turned.atS + turned.haltS : null;
   return [...first, ...(twoSided ? timed(context, far.sort(byDepth), 2, halfS) : [])];
 }
 
@@ -113,13 +114,13 @@ function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
         one.why === 'cavity'
           ? {
               kind: 'core-drop',
-              haltS: coreBreakS(one.why),
+              haltS: coreBreakS(one, setup.finishing.geometry.diameterMm),
               title: 'Core drops free',
               detail: `About ${mass}, ${L(one.lengthMm)} long.`,
             }
           : {
               kind: 'core-break',
-              haltS: coreBreakS(one.why),
+              haltS: coreBreakS(one, setup.finishing.geometry.diameterMm),
               title: 'Break out the core',
               detail: `About ${mass}, ${L(one.lengthMm)} long.`,
             },
@@ -178,10 +179,15 @@ function timed(
 ): Moment[] {
   const { stages, lifts, time } = context;
   const mine = stages.filter((stage) => stage.side === side);
-  const liftS = lifts.length > 0 ? time.liftsS / (lifts.length * sidesOf(context)) : 0;
+  const liftS = lifts.length > 0 ? time.pauses.lifts / (lifts.length * sidesOf(context)) : 0;
   const stagesS = stages.reduce((sum, { timeS }) => sum + (timeS ?? 0), 0);
   // Smaller bits go down the whole way first.
-  const before = time.seatCentreS + time.bitSwapsS + Math.max(0, time.cuttingS - stagesS);
+  const rested = 1 + time.restShare;
+  const before =
+    time.pauses.start +
+    time.pauses.seatCentre +
+    time.pauses.bitSwaps +
+    Math.max(0, time.cuttingS - stagesS) * rested;
   let haltedS = 0;
   return moments.map((moment) => {
     const cutS = cuttingTo(mine, moment.depthMm);
@@ -189,7 +195,7 @@ function timed(
     const atS =
       startS === null || cutS === null
         ? null
-        : startS + (side === 1 && moment.depthMm > 0 ? before : 0) + cutS + liftsS + haltedS;
+        : startS + (side === 1 && moment.depthMm > 0 ? before : 0) + cutS * rested + liftsS + haltedS;
     haltedS += moment.haltS;
     return { ...moment, atS };
   });

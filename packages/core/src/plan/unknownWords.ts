@@ -33,12 +33,22 @@ export const UNKNOWN_WORDS = {
   },
   rate: {
     title: 'How hard this very piece grinds',
-    what: 'Two pieces of one kind differ by a quarter or more.',
+    what: 'Grain, bond and piece move the specific energy by a factor of two either way.',
     ask: { place: 'trial', text: 'Drill a trial hole in a spare and time it.' },
+  },
+  pauses: {
+    title: 'How long the pauses are',
+    what: 'Lifts, water, cores and bits take one person half as long again as another.',
+    ask: null,
   },
   toughness: {
     title: 'How easily its edge shells',
     what: 'Toughness of one kind of material differs by a tenth.',
+    ask: { place: 'trial', text: 'Drill through a spare and look at its far face.' },
+  },
+  shelling: {
+    title: 'How it shells this time',
+    what: 'Backing, hold and the ring’s own force act differently from hole to hole.',
     ask: { place: 'trial', text: 'Drill through a spare and look at its far face.' },
   },
   thickness: {
@@ -49,6 +59,31 @@ export const UNKNOWN_WORDS = {
   mix: {
     title: 'What the bit meets inside',
     what: 'Aggregate, mortar and bars come by turns.',
+    ask: null,
+  },
+  heat: {
+    title: 'How much heat goes into it',
+    what: 'The share that enters the piece is known to a quarter.',
+    ask: null,
+  },
+  constraint: {
+    title: 'How far the cold piece holds the hot ring',
+    what: 'What its heat strains it by is known to a third.',
+    ask: null,
+  },
+  strength: {
+    title: 'How strong its drilled edge is',
+    what: 'Pieces of one kind differ by a fifth and more.',
+    ask: null,
+  },
+  weibull: {
+    title: 'How its strength scatters',
+    what: 'The Weibull modulus is known to a fifth.',
+    ask: null,
+  },
+  handling: {
+    title: 'How it goes in the hand',
+    what: 'People and days differ, and how steeply thin pieces break more is known roughly.',
     ask: null,
   },
   identity: {

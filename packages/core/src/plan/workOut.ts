@@ -2,8 +2,10 @@ import type { DrillCase } from '../job/drillCase';
 import { corePasses, type Passes } from '../cutting/passes';
 import { liftDepths } from '../cutting/lifts';
 import { judgeHazards } from '../hazards/judgeHazards';
+import { HEAT_GAIN } from '../heat/boiling';
 import { rimTemperature } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
+import { treatmentOdds } from '../risk/treatmentOdds';
 import { faceMaterial } from '../job/faceMaterial';
 import { thicknessSpread } from '../job/thickness';
 import type { Bend } from '../plate/bender';
@@ -23,7 +25,7 @@ import type { PlanContext } from './planContext';
 import { capsOf, possibleMaterials } from './possibilities';
 import { allowedChip, planExit, planSide, type ExitPlan } from './planStages';
 import { planChip } from './planChip';
-import { planCrack } from './planCrack';
+import { clearOf, planCrack, type CrackCase } from './planCrack';
 import { planPurpose } from './planPurpose';
 import { planWear } from './planWear';
 import { planTime } from './planTime';
@@ -81,6 +83,9 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
   const water = planWater({ piece, hole, setup, layers, headline, depthMm });
   const sides = twoSided ? 2 : 1;
   const time = planTime({
+    piece,
+    blind: !opensFarFace,
+    headline,
     thicknessSd: thickness.relativeSd,
     possible,
     setup,
@@ -96,6 +101,7 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     meanSpeedMPerS: headline.force.meanSpeedMPerS,
     cutTimeS: depthMm / headline.rateMmPerS,
     waterWPerM2K: setup.coolant.rimWPerM2K,
+    burnOutWPerM2: setup.coolant.burnOutWPerM2,
     dry: headline.dry,
   });
   const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
@@ -109,6 +115,25 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     possible,
     headline,
   );
+  const gates = judgeHazards(scene);
+  const exitStage = stages.find(({ kind }) => kind === 'exit');
+  const crackCase: CrackCase = {
+    cut: headline,
+    piece,
+    setup,
+    thermalStressMpa,
+    heatGain: HEAT_GAIN[heat.boiling],
+    bending,
+    exitForceN: exit && !twoSided ? exit.exitForceN : 0,
+    easedAtMm: exitStage ? exitStage.toMm - exitStage.fromMm : null,
+    clearMm: clearOf(piece, hole, setup.finishing.geometry.diameterMm),
+    possible,
+    treatmentOdds: treatmentOdds(
+      piece,
+      face,
+      gates.settled.some(({ code }) => code === 'unknown-treatment'),
+    ),
+  };
   return {
     piece,
     hole,
@@ -128,14 +153,16 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     chip: exit && planChip(exit, setup, headline, possible),
     tempRiseK: heat.tempRiseK,
     conductionWPerM2K: heat.conductionWPerM2K,
+    boiling: heat.boiling,
     thermalStressMpa,
     bitLife: planWear(headline, setup, depthMm),
-    gates: judgeHazards(scene),
+    gates,
     thickness,
     possible,
     ...purpose,
     bending,
-    crack: planCrack(headline, piece, setup, thermalStressMpa, bending),
+    crackCase,
+    crack: planCrack(crackCase),
   };
 }
 
@@ -157,9 +184,17 @@ const blindExit = (cut: MaterialCut): ExitPlan => ({
   idealN: cut.force.feedForceN,
   belowGlaze: false,
   allowedChipMm: Infinity,
+  ligamentMm: 0,
   chipDepthMm: 0,
   chipWidthMm: 0,
-  conditions: { hold: 'rig', exitFactor: 0, sharpness: cut.sharpness, sheetThicknessMm: null },
+  conditions: {
+    hold: 'rig',
+    exitFactor: 0,
+    sharpness: cut.sharpness,
+    sheetThicknessMm: null,
+    diameterMm: cut.bit.diameterMm,
+    wobbleMm: 0,
+  },
 });
 
 function rateAtDepth(layers: readonly LayerCut[], depthMm: number): number {

@@ -32,6 +32,8 @@ export interface Risk {
   readonly seed: number;
   /** Mean of the conditional odds over all draws. */
   readonly crackProbability: number;
+  /** Its spread over what is not known. */
+  readonly crackOdds: Percentiles;
   /** null when more than a tenth of the tries would not cut at all. */
   readonly timeS: Percentiles | null;
   readonly chipMm: Percentiles | null;
@@ -52,6 +54,7 @@ export function assessRisk(model: RiskModel, draws = DRAWS, seed = SEED): Risk {
     draws,
     seed,
     crackProbability: meanOf(tries.odds),
+    crackOdds: percentiles(tries.odds.toSorted()) ?? NO_ODDS,
     timeS: percentiles(times),
     chipMm: tries.chipMm.length > 0 ? percentiles(tries.chipMm.toSorted()) : null,
     likeTriesS: Array.from({ length: TRIES_SHOWN }, (_, index) =>
@@ -124,6 +127,9 @@ function quantile(sorted: Float64Array, q: number): number {
   const above = sorted[Math.ceil(at)] ?? NaN;
   return below === above ? below : below + (at - Math.floor(at)) * (above - below);
 }
+
+/** Odds are never without bound; this is for a model of no draws. */
+const NO_ODDS: Percentiles = { p10: 0, p50: 0, p90: 0 };
 
 function percentiles(sorted: Float64Array): Percentiles | null {
   const [p10, p50, p90] = [quantile(sorted, 0.1), quantile(sorted, 0.5), quantile(sorted, 0.9)];

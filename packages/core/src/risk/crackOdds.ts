@@ -1,7 +1,9 @@
 import type { Damage } from '../documents/choices';
 import type { Material } from '../documents/material';
 import { normalMean } from '../numeric/normalMean';
-import { failureProbability } from './weibull';
+import { oddsOf } from './handlingHazard';
+import type { StressSite } from './stressSites';
+import { weibullHazard, weibullScale } from './weibull';
 
 /** Water at a crack's tip: wet glass bears this much of its strength. */
 const WET_GLASS = 0.7;
@@ -20,15 +22,25 @@ const BUILT_IN_BY_CLASS = { glass: 1, ceramic: 0, stone: 0, masonry: 0 } as cons
 export const builtInStress = (material: Pick<Material, 'id' | 'class'>): number =>
   BUILT_IN_MPA[material.id] ?? BUILT_IN_BY_CLASS[material.class];
 
-/** What a drilled edge of this piece bears, MPa: the 5 % fractile, wet and as damaged as it is. */
-export const bearableStress = (
-  material: Pick<Material, 'class' | 'edgeStrengthMpa'>,
+/** Length of a crack that somebody saw, m. */
+const SEEN_CRACK_M = 0.005;
+
+/**
+ * What a drilled edge of this piece bears, MPa: the 5 % fractile, wet and as damaged as it is. A crack
+ * of length a runs on at K/(1.12·√(π·a)) (Griffith, Irwin).
+ */
+export function bearableStress(
+  material: Pick<Material, 'class' | 'edgeStrengthMpa' | 'toughnessMpaSqrtM'>,
   wet: boolean,
   damage: Damage = 'none',
-): number =>
-  material.edgeStrengthMpa *
-  (material.class === 'glass' && wet ? WET_GLASS : 1) *
-  (damage === 'edge-chip' || damage === 'mended' ? DAMAGED : 1);
+): number {
+  const sound = material.edgeStrengthMpa * (damage === 'none' ? 1 : DAMAGED);
+  const cracked = material.toughnessMpaSqrtM / (1.12 * Math.sqrt(Math.PI * SEEN_CRACK_M));
+  return (
+    (damage === 'crack' ? Math.min(sound, cracked) : sound) *
+    (material.class === 'glass' && wet ? WET_GLASS : 1)
+  );
+}
 
 /** Half of the 5 % fractile: the working limit, MPa. */
 export const workingLimit = (bearableMpa: number): number => bearableMpa / 2;
@@ -37,53 +49,103 @@ export interface CrackOdds {
   /** P of the stresses alone. */
   readonly byStress: number;
   readonly byHand: number;
-  /** 1 − (1 − P)(1 − P_hand). */
+  /** That it is not what it is taken for, and bursts: strengthened glass nobody has tested. */
+  readonly byTreatment: number;
+  /** 1 − exp(−Λ), Λ = Λ_stress + Λ_hand, with what the treatment adds. */
   readonly total: number;
   readonly stressMpa: number;
   readonly bearableMpa: number;
   /** What all stress together should stay under, MPa: half of what the edge bears. */
   readonly limitMpa: number;
+  /** Where the stress is greatest. */
+  readonly site: StressSite['kind'];
 }
 
-/** Stresses in MPa, with the spreads of what makes them. */
+/** sd of the logarithm of what makes the stresses and of what bears them; of m relative. */
+export interface StressSpread {
+  readonly force: number;
+  readonly speed: number;
+  /** β, which makes the flux. */
+  readonly heatShare: number;
+  /** C_T. */
+  readonly constraint: number;
+  readonly strength: number;
+  readonly weibull: number;
+}
+
+/** What may break a piece. */
 export interface Stresses {
-  readonly thermalStressMpa: number;
-  /** sd of ln σ_T: that of force and speed together. */
-  readonly heatSd: number;
-  /** Bending by weight and clamps, and what the drill's force adds to it. */
-  readonly atRestMpa: number;
-  readonly pressedMpa: number;
-  /** sd of ln F. */
-  readonly forceSd: number;
-  readonly byHand: number;
+  readonly sites: readonly StressSite[];
+  readonly sd: StressSpread;
+  /** d ln ΔT/d ln q: 1, or nearly nothing where boiling holds the rim. */
+  readonly heatGain: number;
+  /** Λ_hand. */
+  readonly handHazard: number;
+  readonly treatmentOdds: number;
   readonly bearableMpa: number;
 }
 
+/** All stress at a site, MPa, with what is built in. */
+const stressAt = (site: StressSite, builtInMpa: number): number =>
+  site.thermalMpa + site.pressedMpa + site.atRestMpa + builtInMpa;
+
 /**
- * P_total = 1 − (1 − P)(1 − P_hand), P from Weibull on σ = σ_bend + σ_T + σ_built-in. Nobody presses
- * evenly, so P is the mean over the spread of force and heat, which go together, not its value at
- * the middle. Where the bending is not worked out it is a lower bound.
+ * P = 1 − exp(−(Λ_stress + Λ_hand)); Λ_stress the Weibull hazards of all sites, each by the length under
+ * tension, on σ = σ_bend + σ_T + σ_built-in. Nobody presses evenly and no strength is certain, so P is
+ * the mean over their spreads, not its value at the middle; force, heat and weakness go together here,
+ * which is on the safe side. m is taken at its middle and √3 sd to either side (Gauss–Hermite). Where
+ * the bending is not worked out it is a lower bound.
  */
 export function crackOdds(
   material: Pick<Material, 'id' | 'class' | 'weibullModulus'>,
-  stresses: Stresses,
+  { sites, sd, heatGain, handHazard, treatmentOdds, bearableMpa }: Stresses,
 ): CrackOdds {
-  const { thermalStressMpa, heatSd, atRestMpa, pressedMpa, forceSd, byHand, bearableMpa } =
-    stresses;
-  const steadyMpa = builtInStress(material) + atRestMpa;
-  const byStress = normalMean((z) =>
-    failureProbability(
-      thermalStressMpa * Math.exp(heatSd * z) + pressedMpa * Math.exp(forceSd * z) + steadyMpa,
-      bearableMpa,
-      material.weibullModulus,
-    ),
+  const builtIn = builtInStress(material);
+  const fluxSd = heatGain * Math.hypot(sd.force, sd.speed, sd.heatShare);
+  const heatSd = Math.hypot(fluxSd, sd.constraint, sd.strength);
+  const forceSd = Math.hypot(sd.force, sd.strength);
+  const byStress = overModulus(material.weibullModulus, sd.weibull, (m) => {
+    const scaleMpa = weibullScale(bearableMpa, m);
+    return normalMean((z) => {
+      const [heat, force, weak] = [heatSd, forceSd, sd.strength].map((one) => Math.exp(one * z));
+      return oddsOf(
+        sites.reduce(
+          (sum, site) =>
+            sum +
+            site.lengthShare *
+              weibullHazard(
+                site.thermalMpa * (heat ?? 1) +
+                  site.pressedMpa * (force ?? 1) +
+                  (site.atRestMpa + builtIn) * (weak ?? 1),
+                scaleMpa,
+                m,
+              ),
+          0,
+        ),
+      );
+    });
+  });
+  const byHand = oddsOf(handHazard);
+  const [first] = sites;
+  const worst = sites.reduce(
+    (most, site) => (most && stressAt(site, 0) > stressAt(most, 0) ? site : (most ?? site)),
+    first,
   );
   return {
     byStress,
     byHand,
-    total: 1 - (1 - byStress) * (1 - byHand),
-    stressMpa: thermalStressMpa + pressedMpa + steadyMpa,
+    byTreatment: treatmentOdds,
+    total: 1 - (1 - byStress) * (1 - byHand) * (1 - treatmentOdds),
+    stressMpa: worst ? stressAt(worst, builtIn) : builtIn,
     bearableMpa,
     limitMpa: workingLimit(bearableMpa),
+    site: worst?.kind ?? 'rim',
   };
+}
+
+/** Mean over m, by three-point Gauss–Hermite: 1/6, 2/3, 1/6 at m·(1 ± √3·sd). */
+function overModulus(m: number, sd: number, of: (m: number) => number): number {
+  if (sd === 0) return of(m);
+  const off = Math.sqrt(3) * sd;
+  return (of(m * (1 - off)) + 4 * of(m) + of(m * (1 + off))) / 6;
 }

@@ -1,11 +1,13 @@
 import { widening } from '../breakthrough/exitChip';
 import { normalDraws, seededRandom } from '../random/seededRandom';
-import { dullFactor, handlingBase, thinFactor } from './handlingOdds';
-import { UNKNOWNS, type RiskModel, type Unknown } from './riskModel';
-import { weibullOdds, weibullScale } from './weibull';
+import { ageHazard, handlingBase, thinHazard } from './handlingHazard';
+import { UNKNOWNS, type RiskModel, type SpreadUnknown, type Unknown } from './riskModel';
+import { weibullHazard, weibullScale } from './weibull';
 
-/** No rim is balder than this, whatever is drawn. */
-const LEAST_SHARPNESS = 0.05;
+/** F ∝ s^−0.3: a hand presses a rim harder that turns out duller. */
+export const PRESSED_FOR_DULL = 0.3;
+/** No draw of m falls below this. */
+const LEAST_MODULUS = 2;
 /** A hand that falls near the glaze still cuts with a tenth of its force, as in the closed form. */
 const LEAST_CUTTING_SHARE = 0.1;
 
@@ -46,41 +48,49 @@ export function drawDeviates(draws: number, seed: number): Deviates {
   return { draws, z, pick };
 }
 
+const COLUMN = Object.fromEntries(UNKNOWNS.map((name, column) => [name, column])) as Readonly<
+  Record<Unknown, number>
+>;
+
 /**
- * Every draw carried through the model: force log-normal, speed, sharpness, rate, toughness and
- * thickness by their spreads. The heat stress goes with force times speed, the bending with force
- * over thickness squared (by its own weight, over thickness), the rate by Preston's
+ * Every draw carried through the model: force log-normal, speed, sharpness, rate, pauses, toughness,
+ * thickness, heat, strength and m by their spreads. The heat stress goes with force times speed, the
+ * bending with force over thickness squared (by its own weight, over thickness), the rate by Preston's
  * relation, the chip by the edge-chipping law; the strength stays a Weibull distribution, so each
  * draw gives odds and not a crack.
  * @param frozen one unknown held at its middle, to see what it costs
  */
 export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown): Tries {
   const { draws, z, pick } = deviates;
-  const { sd, cuts, sharpness: s0, heat, bending, strength, chip } = model;
+  const { sd, cuts, sharpness: s0, sites, strength, chip, handling } = model;
   const timeS = new Float64Array(draws);
   const chipMm = new Float64Array(chip ? draws : 0);
   const odds = new Float64Array(draws);
   const width = UNKNOWNS.length;
-  const handBase = handlingBase(model.handling);
-  const scaleMpa = weibullScale(strength.fractileMpa, strength.weibullModulus);
+  const handBase = handlingBase(handling);
+  // Λ is the mean over what is not known of people, so its draws are shifted down by half their variance.
+  const handShift = frozen === 'handling' ? 0 : sd.handling ** 2 / 2;
+  const sheet = handling.sheetThicknessMm;
   const sheetMm = chip?.sheetThicknessMm ?? null;
   const thinAtMiddle = sheetMm === null ? 1 : widening(PLAIN, sheetMm);
-  const at = (draw: number, unknown: Exclude<Unknown, 'identity'>, column: number): number =>
-    unknown === frozen ? 0 : (z[draw * width + column] ?? 0) * sd[unknown];
   const [likeliest] = model.identities;
   if (!likeliest) throw new Error('A risk model needs at least one identity; got none.');
 
   for (let draw = 0; draw < draws; draw++) {
-    const f = Math.exp(at(draw, 'force', 0));
-    const n = Math.exp(at(draw, 'speed', 1));
-    const s = Math.max(LEAST_SHARPNESS, s0 + at(draw, 'sharpness', 2));
-    const K = Math.exp(at(draw, 'toughness', 4));
-    const t = Math.exp(at(draw, 'thickness', 5));
+    const row = draw * width;
+    const at = (unknown: SpreadUnknown): number =>
+      unknown === frozen || sd[unknown] === 0
+        ? 0
+        : (z[row + COLUMN[unknown]] ?? 0) * sd[unknown];
+    const dull = at('sharpness');
+    const s = s0 * Math.exp(dull);
+    const f = Math.exp(at('force') - PRESSED_FOR_DULL * dull);
+    const n = Math.exp(at('speed'));
+    const t = Math.exp(at('thickness'));
     const identity =
       frozen === 'identity' ? likeliest : identityAt(model, pick[draw] ?? 0, likeliest);
     const slowness =
-      (t * Math.exp(-at(draw, 'rate', 3) + at(draw, 'mix', 6))) /
-      (n * (s / s0) * identity.rateFactor);
+      (t * Math.exp(-at('rate') + at('mix'))) / (n * (s / s0) * identity.rateFactor);
 
     let seconds = 0;
     for (const cut of cuts) {
@@ -89,7 +99,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
       seconds +=
         (cut.seconds * Math.max(over, floor)) / Math.max(cut.pressureMpa * f - cut.idleMpa, floor);
     }
-    timeS[draw] = model.fixedS + seconds * slowness;
+    timeS[draw] = model.fixedS * Math.exp(at('pauses')) + seconds * slowness;
 
     if (chip) {
       const thin = sheetMm === null ? 1 : widening(PLAIN, sheetMm * t) / thinAtMiddle;
@@ -97,25 +107,36 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
         chip.widthMm *
         identity.chipFactor *
         thin *
-        Math.max(0, (f * (2 - s)) / (K * (2 - s0))) ** (2 / 3);
+        Math.exp(at('shelling')) *
+        Math.max(0, (f * (2 - s)) / (Math.exp(at('toughness')) * (2 - s0))) ** (2 / 3);
     }
 
-    const sheet = model.handling.sheetThicknessMm;
-    const byHand = Math.min(
-      1,
-      handBase * (sheet === null ? 1 : thinFactor(sheet * t)) * dullFactor(s),
-    );
-    const byStress = model.handlingAlone
-      ? 0
-      : weibullOdds(
-          heat.thermalStressMpa * f * n +
-            (bending.pressedMpa * f) / (t * t) +
-            bending.atRestMpa / t +
-            heat.builtInMpa,
-          scaleMpa,
-          strength.weibullModulus,
-        );
-    odds[draw] = 1 - (1 - byStress) * (1 - byHand);
+    const handHazard =
+      handBase *
+      thinHazard(sheet === null ? null : sheet * t) *
+      ageHazard(Math.min(s, 1), handling.abrasive) *
+      Math.exp(at('handling') - handShift);
+    let stressHazard = 0;
+    if (sites.length > 0) {
+      const m = Math.max(LEAST_MODULUS, strength.weibullModulus * (1 + at('weibull')));
+      const scaleMpa =
+        weibullScale(strength.fractileMpa, m) * identity.strengthFactor * Math.exp(at('strength'));
+      const flux = f * n * Math.exp(at('heat'));
+      const heat =
+        flux ** model.heatGain * identity.heatFactor * Math.exp(at('constraint'));
+      for (const site of sites)
+        stressHazard +=
+          site.lengthShare *
+          weibullHazard(
+            site.thermalMpa * heat +
+              (site.pressedMpa * f) / (t * t) +
+              site.atRestMpa / t +
+              model.builtInMpa,
+            scaleMpa,
+            m,
+          );
+    }
+    odds[draw] = 1 - Math.exp(-handHazard - stressHazard) * (1 - model.treatmentOdds);
   }
   return { timeS, chipMm, odds };
 }

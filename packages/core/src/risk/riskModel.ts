@@ -1,4 +1,5 @@
-import type { HandlingCase } from './handlingOdds';
+import type { HandlingCase } from './handlingHazard';
+import type { StressSite } from './stressSites';
 
 /** What is not known for certain about drilling one hole. */
 export const UNKNOWNS = [
@@ -6,12 +7,21 @@ export const UNKNOWNS = [
   'speed',
   'sharpness',
   'rate',
+  'pauses',
   'toughness',
+  'shelling',
   'thickness',
   'mix',
+  'heat',
+  'constraint',
+  'strength',
+  'weibull',
+  'handling',
   'identity',
 ] as const;
 export type Unknown = (typeof UNKNOWNS)[number];
+/** All but what the piece is, which is picked and not spread. */
+export type SpreadUnknown = Exclude<Unknown, 'identity'>;
 
 /** One stretch of cutting, as it goes when everything is at its middle. */
 export interface RiskCut {
@@ -21,29 +31,36 @@ export interface RiskCut {
   readonly idleMpa: number;
 }
 
-/** One thing the piece may be: how much faster it grinds and wider it chips than the one planned for. */
+/**
+ * One thing the piece may be, beside the one planned for: how much faster it grinds, wider it chips,
+ * weaker it is and hotter it strains.
+ */
 export interface RiskIdentity {
   readonly share: number;
   readonly rateFactor: number;
   readonly chipFactor: number;
+  readonly strengthFactor: number;
+  readonly heatFactor: number;
 }
 
 /** One hole as the Monte Carlo sees it: middles and spreads, nothing else. */
 export interface RiskModel {
-  /** Spread of each unknown; sd of the logarithm, of sharpness the sd itself. 0 where it is known. */
-  readonly sd: Readonly<Record<Exclude<Unknown, 'identity'>, number>>;
+  /** sd of the logarithm of each unknown; 0 where it is known. */
+  readonly sd: Readonly<Record<SpreadUnknown, number>>;
   /** Lifts, water changes, core breaks, swaps, s. */
   readonly fixedS: number;
   readonly cuts: readonly RiskCut[];
   readonly sharpness: number;
   readonly identities: readonly RiskIdentity[];
-  readonly heat: { readonly thermalStressMpa: number; readonly builtInMpa: number };
-  /** Bending by weight and clamps, and what the drill's force adds to it, MPa. */
-  readonly bending: { readonly atRestMpa: number; readonly pressedMpa: number };
+  /** Empty for walls and floors: no stress is reckoned, handling stands alone. */
+  readonly sites: readonly StressSite[];
+  readonly builtInMpa: number;
+  /** d ln ΔT/d ln q: 1, or nearly nothing where boiling holds the rim. */
+  readonly heatGain: number;
   readonly strength: { readonly fractileMpa: number; readonly weibullModulus: number };
-  readonly handling: Omit<HandlingCase, 'sharpness' | 'sharpnessSd'>;
-  /** Walls and floors: no stress is reckoned, handling stands alone. */
-  readonly handlingAlone: boolean;
+  readonly handling: HandlingCase;
+  /** That it is not what it is taken for, and bursts. */
+  readonly treatmentOdds: number;
   /** null where no far face is opened. */
   readonly chip: { readonly widthMm: number; readonly sheetThicknessMm: number | null } | null;
 }

@@ -5,10 +5,10 @@ const FRACTILE = 0.05;
 export const weibullScale = (fractileMpa: number, m: number): number =>
   fractileMpa * (-Math.log(1 - FRACTILE)) ** (-1 / m);
 
-/** P = 1 − exp(−(σ/σ₀)^m) (Weibull), from its scale σ₀. */
-export const weibullOdds = (stressMpa: number, scaleMpa: number, m: number): number =>
-  -Math.expm1(-((Math.max(0, stressMpa) / scaleMpa) ** m));
+/** (σ/σ₀)^m: the hazard Λ in P = 1 − exp(−Λ) (Weibull). */
+export const weibullHazard = (stressMpa: number, scaleMpa: number, m: number): number =>
+  (Math.max(0, stressMpa) / scaleMpa) ** m;
 
-/** The same from the 5 % fractile. */
+/** P = 1 − exp(−(σ/σ₀)^m), from the 5 % fractile. */
 export const failureProbability = (stressMpa: number, fractileMpa: number, m: number): number =>
-  weibullOdds(stressMpa, weibullScale(fractileMpa, m), m);
+  -Math.expm1(-weibullHazard(stressMpa, weibullScale(fractileMpa, m), m));

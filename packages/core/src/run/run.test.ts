@@ -349,9 +349,9 @@ it('says the one thing to do, what comes next, and what is left', () => {
   const before = runView(run.state(), METRIC);
   expect(before).toMatchObject({ line: 'Rim on the mark', main: { act: 'start' }, end: null });
   run.at(0, { kind: 'start' });
-  const cut = runView(later(run, 90), METRIC);
+  const cut = runView(later(run, 60), METRIC);
   expect(cut.line).toMatch(/^Press \d+ N$/);
-  expect(comingUp(later(run, 90))).toMatchObject({ kind: 'lift' });
+  expect(comingUp(later(run, 60))).toMatchObject({ kind: 'lift' });
   expect(cut.left).toMatch(/^[\d.]+ mm and .+ left$/);
   expect(cut.end).toEqual({ act: 'through', label: 'It is through' });
 });

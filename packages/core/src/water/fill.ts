@@ -16,7 +16,3 @@ export function bathFill(bath: BathGeometry): number {
     Math.min(bath.pieceAreaMm2, bath.trayAreaMm2) * bath.thicknessMm;
   return (bath.trayAreaMm2 * depthMm - solidsMm3) / 1e6;
 }
-
-/** Litres inside a dam of this inside diameter, filled to the cover. */
-export const poolFill = (damDiameterMm: number, coverMm: number): number =>
-  ((Math.PI * damDiameterMm ** 2) / 4) * coverMm * 1e-6;

@@ -1,10 +1,8 @@
-import { BIT_FAMILIES, type BitFamily } from '../bits/bitFamilies';
+import { ABRASIVES } from '../bits/abrasives';
+import { BIT_FAMILIES } from '../bits/bitFamilies';
 import type { Bit } from '../documents/kit';
 import type { Material } from '../documents/material';
 
-/** Hard bodies strip a single layer of diamond in half the depth. */
-const HARD_BODY_LIFE = 0.5;
-const HARD_BODIES = new Set(['porcelain-tile', 'porcelain-vessel', 'quartzite-agate']);
 const DRY_LIFE = 0.1;
 const TOO_FAST_LIFE = 0.5;
 const TOO_HARD_LIFE = 0.4;
@@ -12,7 +10,6 @@ const GLAZED_SHARPNESS = 0.3;
 /** Below this there is no telling by how much a rim is worn. */
 const LEAST_SHARPNESS = 0.01;
 const GLAZE_GRACE_S = 20;
-const GLAZE_LOSS_PER_S = 0.02;
 
 export interface Handling {
   readonly dry: boolean;
@@ -20,23 +17,32 @@ export interface Handling {
   readonly tooHard: boolean;
 }
 
-/** L_life, mm: the geometric mean of the family's range, scaled by material and handling. */
+/** Depth cut until half the bite is gone, mm: the middle, and the tenth and ninetieth of a hundred bits. */
+export interface LifeDepth {
+  readonly p10: number;
+  readonly p50: number;
+  readonly p90: number;
+}
+
+/**
+ * L_life, mm, by how the rim holds its grains and what it cuts, scaled by handling; the middle is the
+ * geometric mean of the range. A rim made for dry is not shortened by running so.
+ */
 export function lifeDepth(
   family: Bit['family'],
-  material: Pick<Material, 'id'>,
+  material: Pick<Material, 'class' | 'abrasiveness'>,
   handling: Handling,
-): number {
-  const bitFamily: BitFamily = BIT_FAMILIES[family];
-  const [least, most] = bitFamily.lifeDepthM;
-  const hard = bitFamily.plated && HARD_BODIES.has(material.id) ? HARD_BODY_LIFE : 1;
-  return (
-    Math.sqrt(least * most) *
+): LifeDepth {
+  const { abrasive, mayRunDry } = BIT_FAMILIES[family];
+  const { lifeDepthM, lifeFactor } = ABRASIVES[abrasive];
+  const [p10, p90] = lifeDepthM[material.class];
+  const mmPerM =
     1000 *
-    hard *
-    (handling.dry ? DRY_LIFE : 1) *
+    lifeFactor[material.abrasiveness] *
+    (handling.dry && !mayRunDry ? DRY_LIFE : 1) *
     (handling.tooFast ? TOO_FAST_LIFE : 1) *
-    (handling.tooHard ? TOO_HARD_LIFE : 1)
-  );
+    (handling.tooHard ? TOO_HARD_LIFE : 1);
+  return { p10: p10 * mmPerM, p50: Math.sqrt(p10 * p90) * mmPerM, p90: p90 * mmPerM };
 }
 
 /** s = 1/(1 + (L/L_life)²): 1 new, one half when its life is cut. */
@@ -55,8 +61,59 @@ export const bitSharpness = (
   lifeDepthMm: number,
 ): number => bit.sharpness ?? wornSharpness(bit.depthCutMm ?? 0, lifeDepthMm);
 
-/** Below the glaze pressure for longer than 20 s, s falls 2 % a second down to 0.3. */
-export function glazedSharpness(sharpness: number, contactS: number): number {
-  const lost = Math.max(0, contactS - GLAZE_GRACE_S) * GLAZE_LOSS_PER_S;
+/**
+ * Mean of s₀/s over a stretch of the hole: how much longer it takes than at the sharpness s₀ the hole
+ * was begun with. With x = L/L_life, 1/s = 1 + x², so its mean over x₁…x₂ is
+ * 1 + (x₁² + x₁x₂ + x₂²)/3.
+ */
+export function meanSlowness(
+  sharpness: number,
+  fromMm: number,
+  toMm: number,
+  lifeDepthMm: number,
+): number {
+  const x0 = Math.sqrt(1 / Math.max(sharpness, LEAST_SHARPNESS) - 1);
+  const x1 = x0 + fromMm / lifeDepthMm;
+  const x2 = x0 + toMm / lifeDepthMm;
+  return sharpness * (1 + (x1 * x1 + x1 * x2 + x2 * x2) / 3);
+}
+
+/** How fast a rim that only rubs loses its bite: hard dense bodies polish it, loose grain keeps it open. */
+const GLAZE_LOSS_PER_S = { hard: 0.02, medium: 0.01, 'soft-abrasive': 0 } as const satisfies Record<
+  Material['abrasiveness'],
+  number
+>;
+
+/** Below the glaze pressure for longer than 20 s, s falls up to 2 % a second down to 0.3. */
+export function glazedSharpness(
+  sharpness: number,
+  contactS: number,
+  abrasiveness: Material['abrasiveness'] = 'hard',
+): number {
+  const lost = Math.max(0, contactS - GLAZE_GRACE_S) * GLAZE_LOSS_PER_S[abrasiveness];
   return Math.min(sharpness, Math.max(GLAZED_SHARPNESS, sharpness * (1 - lost)));
+}
+
+/**
+ * How long a cut takes that would take `sharpS` if the rim kept its bite, pressed below the glaze
+ * pressure all the while, s. The bite lost to t is (t − 20)²/2 times the loss a second, until 0.3 is left.
+ */
+export function glazingTime(
+  sharpS: number,
+  sharpness: number,
+  abrasiveness: Material['abrasiveness'],
+): number {
+  const lossPerS = GLAZE_LOSS_PER_S[abrasiveness];
+  const left = GLAZED_SHARPNESS / sharpness;
+  if (lossPerS === 0 || left >= 1 || sharpS <= GLAZE_GRACE_S || !Number.isFinite(sharpS))
+    return sharpS;
+  // Since the grace ended: done = t − loss·t²/2 until t_e = (1 − left)/loss, then left·t.
+  const beyond = sharpS - GLAZE_GRACE_S;
+  const tEnd = (1 - left) / lossPerS;
+  const doneAtEnd = tEnd - (lossPerS * tEnd ** 2) / 2;
+  const t =
+    beyond <= doneAtEnd
+      ? (1 - Math.sqrt(1 - 2 * lossPerS * beyond)) / lossPerS
+      : tEnd + (beyond - doneAtEnd) / left;
+  return GLAZE_GRACE_S + t;
 }

@@ -1,3 +1,6 @@
+import { ABRASIVES, specificEnergy } from '../../bits/abrasives';
+import { BIT_FAMILIES } from '../../bits/bitFamilies';
+import type { ForceLimit } from '../../cutting/feedForce';
 import { provenance } from '../../materials/provenance';
 import { formatDecimals, formatSignificant } from '../../units/roundNumber';
 import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../../units/formatQuantity';
@@ -30,10 +33,16 @@ export const rpm: Explain = ({ headline, setup, units }) => {
   };
 };
 
+const LIMITED_BY = {
+  torque: 'the machine’s torque',
+  power: 'the machine’s power',
+  arms: 'what arms give for as long',
+} as const satisfies Record<ForceLimit, string>;
+
 export const feedForce: Explain = ({ headline, setup, units }) => {
   const { force, contact, material, window } = headline;
   return {
-    text: `${formatPressure(force.contactPressureMpa, units)} on ${formatDecimals(contact.contactAreaMm2, 0)} mm² of rim${force.torqueLimited ? ', held back by the machine’s torque' : ''}.`,
+    text: `${formatPressure(force.contactPressureMpa, units)} on ${formatDecimals(contact.contactAreaMm2, 0)} mm² of rim${force.limitedBy === null ? '' : `, held back by ${LIMITED_BY[force.limitedBy]}`}.`,
     inputs: [
       input('Rim area A_c', `${formatSignificant(contact.contactAreaMm2, 3)} mm²`),
       input(
@@ -43,7 +52,8 @@ export const feedForce: Explain = ({ headline, setup, units }) => {
       input('Glazes below', formatPressure(window.pressureMpa.glaze, units)),
       input('Pace', setup.pace),
     ],
-    source: 'F = p·A_c, and torque μ·F·r_m at most half of what stalls the machine.',
+    source:
+      'F = the least of p·A_c, torque μ·F·r_m at half of what stalls the machine, power μ·F·v_m as rated, and what arms give with their rests (Rohmert).',
     spread: `${percent(FORCE_SD[setup.hold])} as people press (${setup.hold}). ${provenance(material, 'pressureMpa').source}.`,
   };
 };
@@ -53,15 +63,15 @@ export const rate: Explain = ({ headline, units }) => ({
   inputs: [
     input('Cutting friction μ', formatSignificant(headline.material.friction, 2)),
     input(
-      'Cutting energy e',
-      `${formatSignificant(headline.material.specificEnergyJPerMm3, 2)} J/mm³`,
+      'Specific energy e',
+      `${formatSignificant(specificEnergy(headline.material, BIT_FAMILIES[headline.bit.family].abrasive), 2)} J/mm³, ${ABRASIVES[BIT_FAMILIES[headline.bit.family].abrasive].name.toLowerCase()} rim`,
     ),
     input('Coverage φ', formatSignificant(headline.bit.coverage, 2)),
     input('Mean speed v_m', formatRimSpeed(headline.force.meanSpeedMPerS, units)),
     input('Sharpness s', formatSignificant(headline.sharpness, 2)),
   ],
   source:
-    'Preston’s relation with the energy balance over the kerf: u = (μ/e)·φ·(p − p_glaze/2)·v_m·s.',
+    'Preston’s relation with the energy balance over the kerf: u = (μ/e)·φ·(p − p_glaze/2)·v_m·s, e by material and abrasive.',
   spread: `e ± ${percent(provenance(headline.material, 'specificEnergyJPerMm3').relativeSd)}. ${provenance(headline.material, 'specificEnergyJPerMm3').source}.`,
 });
 

@@ -1,6 +1,7 @@
 import { formatSignificant } from '../../units/roundNumber';
 import { formatDuration, formatDurationSpan } from '../../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../../units/length';
+import { AROUND, AROUND_IDS, PAUSE_IDS, PAUSES } from '../../cutting/pauses';
 import { percent, type Explain } from './explain';
 import { input } from '../../reason/reason';
 
@@ -24,15 +25,15 @@ export const time: Explain = ({ time: t, lifts, water, passes, units, depthMm })
     inputs: [
       input('Depth', formatLength(depthMm, units)),
       input('Cutting', formatDuration(t.cuttingS)),
-      input('Lifts', formatDuration(t.liftsS)),
-      ...(t.waterChangesS > 0 ? [input('Water changes', formatDuration(t.waterChangesS))] : []),
-      ...(t.coreBreaksS > 0 ? [input('Core breaks', formatDuration(t.coreBreaksS))] : []),
-      ...(t.seatCentreS > 0
-        ? [input('Seating the solid centre', formatDuration(t.seatCentreS))]
-        : []),
-      ...(t.bitSwapsS > 0 ? [input('Changing bits', formatDuration(t.bitSwapsS))] : []),
+      ...(t.restsS > 0 ? [input('Rests for the arms', formatDuration(t.restsS))] : []),
+      ...PAUSE_IDS.filter((id) => t.pauses[id] > 0).map((id) =>
+        input(PAUSES[id].name, formatDuration(t.pauses[id])),
+      ),
+      ...AROUND_IDS.filter((id) => t.around[id] > 0).map((id) =>
+        input(`${AROUND[id].name}, not in it`, formatDuration(t.around[id])),
+      ),
     ],
-    source: 'Sum over seat, main and exit of depth over rate, and the halts between.',
+    source: 'Sum over seat, main and exit of depth over rate, the rests of the arms (Rohmert) and the halts between.',
     spread: `Eight tries in ten fall in the span: cutting time ± ${percent(t.sd)}, from force, speed, sharpness and the material’s own spread (first-order propagation).`,
   };
 };
