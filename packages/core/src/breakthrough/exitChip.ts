@@ -36,7 +36,7 @@ const D0_MM = 25;
 const RING_EXPONENT = 0.5;
 const RING_EXPONENT_SD = 1 / Math.sqrt(12);
 /** A millimetre of wobble doubles what the edge feels. */
-const WOBBLE_PER_MM = 1;
+export const WOBBLE_PER_MM = 1;
 
 /** sd of ln(force felt) from how far a ring's force acts as a point's: x·ln(D₀/D). */
 export const ringForceSd = (diameterMm: number): number =>

@@ -19,6 +19,10 @@ const EXIT_CHIP_DEPTHS = 3;
 /** Eased off this many times before the last web would let go. */
 const EXIT_LIGAMENTS = 2;
 
+/** What is left under the groove at the latest when the force is taken back, mm. */
+export const easedBefore = (ligamentMm: number): number =>
+  Math.max(EXIT_LIGAMENTS * ligamentMm, LEAST_EXIT_MM);
+
 /** How deep the bit is before its own groove steers it, mm. */
 export const seatDepth = (depthMm: number): number =>
   Math.min(SEAT_DEPTH_MM, SEAT_SHARE_OF_THICKNESS * depthMm);
@@ -57,8 +61,7 @@ export function stagesOf(inputs: StageInputs): Stage[] {
     ? Math.min(
         Math.max(
           EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm,
-          EXIT_LIGAMENTS * (inputs.ligamentMm ?? 0),
-          LEAST_EXIT_MM,
+          easedBefore(inputs.ligamentMm ?? 0),
         ) +
           (inputs.exitEarlyMm ?? 0),
         depthMm - seatEndMm,

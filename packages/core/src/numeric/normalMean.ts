@@ -1,6 +1,6 @@
 /** Farther out a standard normal weighs nothing that shows. */
 const FARTHEST_SD = 7;
-const STEP_SD = 0.25;
+const STEP_SD = 0.5;
 
 /**
  * E[f(Z)] of a standard normal Z, by the trapezoidal rule: on a smooth function that dies away at

@@ -1,4 +1,5 @@
 import type { Around, Pause } from '../cutting/pauses';
+import type { PressedCut } from '../cutting/pressedTime';
 import type { Passes } from '../cutting/passes';
 import type { Boiling } from '../heat/boiling';
 import type { JudgedGates } from '../hazards/judgeHazards';
@@ -68,6 +69,8 @@ export interface TimeBreakdown {
   readonly pausesS: number;
   /** Before and after, s. */
   readonly around: Readonly<Record<Around, number>>;
+  /** Everything that is cut, with its rests, by how hard it is pressed. */
+  readonly cuts: readonly PressedCut[];
   /** sd of ln(cutting time). */
   readonly sd: number;
   readonly pilots: readonly PlannedPilot[];

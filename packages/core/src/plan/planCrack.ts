@@ -1,5 +1,6 @@
 import { wobbleOf } from '../bits/wobble';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
+import { WOBBLE_PER_MM } from '../breakthrough/exitChip';
 import type { PointMm } from '../geometry/arc';
 import { distanceToEdge } from '../geometry/outline';
 import type { Material } from '../documents/material';
@@ -8,7 +9,7 @@ import { thermalStress } from '../heat/thermalStress';
 import { spanToShape } from '../layout/clearDistances';
 import type { Bending } from '../plate/bendingScene';
 import { bearableStress, crackOdds, type CrackOdds } from '../risk/crackOdds';
-import { dropShare, handlingHazard, type HandlingCase } from '../risk/handlingHazard';
+import { dropShare, handlingHazard, handlingSd, type HandlingCase } from '../risk/handlingHazard';
 import {
   grooveStress,
   rimLengthShare,
@@ -62,23 +63,28 @@ export function planCrack(one: CrackCase): CrackOdds {
     sd: stressSpread(material, setup.hold),
     heatGain: one.heatGain,
     handHazard: handlingHazard(handlingCase(one), sharpness, SHARPNESS_SD),
+    handSd: handlingSd(sheetThickness(piece)),
     treatmentOdds: one.treatmentOdds,
     bearableMpa: bearableStress(material, !cut.dry, piece.damage) * weak.strengthFactor,
   });
 }
 
 /** How the piece is handled, for the hazard. */
-export function handlingCase({ cut, piece, setup, exitForceN }: CrackCase): HandlingCase {
+export function handlingCase(one: CrackCase): HandlingCase {
+  const { cut, piece, setup } = one;
+  const wobbleMm = wobbleOf(setup.finishing.bit, setup.hold);
+  const feltN = one.exitForceN * (1 + WOBBLE_PER_MM * wobbleMm);
   return {
     hold: setup.hold,
     start: setup.start,
     assembled: piece.assembled === true,
     sheetThicknessMm: sheetThickness(piece),
     abrasive: BIT_FAMILIES[cut.bit.family].abrasive,
-    wobbleMm: wobbleOf(setup.finishing.bit, setup.hold),
-    dropShare: dropShare(setup.hold, exitForceN, piece.thicknessMm),
+    wobbleMm,
+    dropShare: dropShare(setup.hold, feltN, piece.thicknessMm),
     damage: piece.damage ?? 'none',
     masonry: cut.material.class === 'masonry',
+    unsure: one.possible.length > 0,
     person: 0,
   };
 }

@@ -12,7 +12,16 @@ import { solidCentreSeatTime } from '../cutting/stages';
 import type { Piece } from '../documents/piece';
 import { restAllowance } from '../effort/armForce';
 import { handForce } from '../effort/pressing';
-import { AROUND_SD, cuttingTimeSd, logNormalSpan, PAUSES_SD, sumSpread } from './spread';
+import type { PressedCut } from '../cutting/pressedTime';
+import {
+  AROUND_SD,
+  cuttingTimeParts,
+  logNormalSpan,
+  partsSd,
+  spanSd,
+  PAUSES_SD,
+  sumSpread,
+} from './spread';
 import { cutLayer, type DepthLayer, type LayerCut, type MaterialCut } from './cutLayers';
 import type { PlannedPilot, PlannedStage, TimeSpread } from './plan';
 import { cutIfOther, type PossibleMaterial } from './possibilities';
@@ -39,7 +48,7 @@ export interface TimeInputs {
 
 /** All stages, the rests arms need, and the pauses between; then what comes before and after. */
 export function planTime(inputs: TimeInputs): TimeBreakdown {
-  const { setup, stages, headline, blind, piece } = inputs;
+  const { setup, stages, headline, blind, piece, possible } = inputs;
   const { diameterMm, solid } = setup.finishing.geometry;
   const chain = pilotCuts(inputs);
   const cuttingS =
@@ -59,48 +68,78 @@ export function planTime(inputs: TimeInputs): TimeBreakdown {
   };
   const handN = handForce(headline.force.feedForceN, setup.hold, setup.machine, setup.feedAid);
   const restShare = restAllowance(handN);
-  const sd = timeSd(inputs);
+  const cuts = pressedCuts(inputs, chain.cuttingS, 1 + restShare);
+  const parts = cuttingTimeParts(cuts, headline.material, setup.hold, {
+    thickness: inputs.thicknessSd,
+    mix: mixSpread(inputs.layers),
+  });
   const pausesS = sumOf(pauses);
-  const spread = Number.isFinite(cuttingS)
-    ? sumSpread([
-        cuttingSpread(inputs, cuttingS * (1 + restShare), sd),
-        logNormalSpan(pausesS, PAUSES_SD),
-      ])
+  const work = Number.isFinite(cuttingS)
+    ? cuttingSpread(inputs, cuttingS * (1 + restShare), parts)
     : null;
+  const spread = work && sumSpread([work, logNormalSpan(pausesS, PAUSES_SD)]);
   return {
     cuttingS,
     pauses,
     pausesS,
     around,
-    restsS: restShare === 0 ? 0 : cuttingS * restShare,
+    restsS: Number.isFinite(cuttingS) ? cuttingS * restShare : 0,
     restShare,
-    sd,
+    cuts,
+    sd: work && possible.length === 0 ? spanSd(work) : partsSd(parts),
     spread,
     altogether: spread && sumSpread([spread, logNormalSpan(sumOf(around), AROUND_SD)]),
     pilots: chain.pilots,
   };
 }
 
+/** Every stage with its leaf's own pressures; the smaller bits at the finishing one's. */
+function pressedCuts(
+  { stages, layers, headline, depthLayers }: TimeInputs,
+  pilotS: number,
+  rested: number,
+): PressedCut[] {
+  const depthMm = depthLayers.at(-1)?.toMm ?? 0;
+  const pressed = (cut: MaterialCut, forceN: number, seconds: number): PressedCut => ({
+    seconds: seconds * rested,
+    pressureMpa: forceN / cut.contact.contactAreaMm2,
+    idleMpa: cut.window.pressureMpa.glaze / 2,
+  });
+  // From the far face the leaves come the other way round.
+  const cutAt = ({ fromMm, toMm, side }: PlannedStage): MaterialCut => {
+    const middle = (fromMm + toMm) / 2;
+    const depth = side === 1 ? middle : depthMm - middle;
+    const here = layers.find(({ layer }) => depth >= layer.fromMm && depth <= layer.toMm);
+    return here?.slowest ?? headline;
+  };
+  const own = stages.map((stage) => pressed(cutAt(stage), stage.forceN, stage.timeS ?? Infinity));
+  return pilotS > 0 ? [...own, pressed(headline, headline.force.feedForceN, pilotS)] : own;
+}
+
 const sumOf = (parts: Readonly<Record<string, number>>): number =>
   Object.values(parts).reduce((sum, one) => sum + one, 0);
 
-/** One log-normal where the material is known, else a mixture of what it may be. */
+/** Tenth, middle and ninetieth of the cutting, over everything the piece may be. */
 function cuttingSpread(
-  { possible, layers, setup, thicknessSd }: TimeInputs,
+  { possible, headline }: TimeInputs,
   workS: number,
-  sd: number,
+  parts: readonly LogNormalPart[],
 ): TimeSpread {
-  const cut = layers[0]?.slowest;
-  if (possible.length === 0 || !cut) return logNormalSpan(workS, sd);
-  const parts = possible.map(({ material, share }): LogNormalPart => {
-    const other = cutIfOther(cut, material);
-    return {
-      median: (workS * cut.rateMmPerS) / other.rateMmPerS,
-      sd: Math.hypot(cuttingTimeSd(other, setup.hold), thicknessSd),
-      share,
-    };
-  });
-  const at = (q: number): number => mixtureQuantile(parts, q);
+  const slower =
+    possible.length === 0
+      ? [{ times: 1, share: 1 }]
+      : possible.map(({ material, share }) => ({
+          times: headline.rateMmPerS / cutIfOther(headline, material).rateMmPerS,
+          share,
+        }));
+  const all = slower.flatMap(({ times, share }) =>
+    parts.map((part) => ({
+      median: part.median * times * workS,
+      sd: part.sd,
+      share: part.share * share,
+    })),
+  );
+  const at = (q: number): number => mixtureQuantile(all, q);
   return { p10: at(0.1), p50: at(0.5), p90: at(0.9) };
 }
 
@@ -143,21 +182,21 @@ function pilotCuts({ setup, depthLayers }: TimeInputs): {
  * sd of ln(rate) within a mix: its fastest to slowest body taken as the span from the 10th to the
  * 90th of a hundred.
  */
-export function mixSd(parts: LayerCut['parts']): number {
+function mixSd(parts: LayerCut['parts']): number {
   if (parts.length < 2) return 0;
   const rates = parts.map((part) => part.cut.rateMmPerS);
   return Math.log(Math.max(...rates) / Math.min(...rates)) / 2.5632;
 }
 
-/** Spread of the whole cut: the layers' own, weighted by time, and the spread within a mix. */
-function timeSd({ layers, setup, thicknessSd }: TimeInputs): number {
+/** Spread of the mixes, weighted by the time their leaves take. */
+export function mixSpread(layers: readonly LayerCut[]): number {
   let totalS = 0;
   let weighted = 0;
-  for (const { layer, slowest, parts, rateMmPerS } of layers) {
-    if (!slowest) continue;
+  for (const { layer, parts, rateMmPerS } of layers) {
     const seconds = (layer.toMm - layer.fromMm) / rateMmPerS;
+    if (!Number.isFinite(seconds)) continue;
     totalS += seconds;
-    weighted += seconds * Math.hypot(cuttingTimeSd(slowest, setup.hold), mixSd(parts), thicknessSd);
+    weighted += seconds * mixSd(parts);
   }
-  return totalS > 0 && Number.isFinite(totalS) ? weighted / totalS : 0;
+  return totalS > 0 ? weighted / totalS : 0;
 }

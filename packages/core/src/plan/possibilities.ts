@@ -3,6 +3,7 @@ import type { Material } from '../documents/material';
 import { findMaterial } from '../materials/materials';
 import type { BitGeometry } from '../bits/bitGeometry';
 import { cuttingWindow } from '../cutting/pace';
+import { LEAST_CUTTING_SHARE } from '../cutting/pressedTime';
 import { rateAt, type MaterialCut } from './cutLayers';
 import type { SetupCaps } from './resolvedSetup';
 
@@ -62,5 +63,8 @@ export function cutIfOther(cut: MaterialCut, other: Material): MaterialCut {
     window,
     force: { ...cut.force, contactPressureMpa: p, feedForceN: p * A_c },
   };
-  return { ...same, rateMmPerS: rateAt(same, same.force.feedForceN, cut.speed.rpm) };
+  // What it would hardly bite at all it is pressed and lifted until it does, at a tenth of the force.
+  const bitingN = (window.pressureMpa.glaze / 2 / (1 - LEAST_CUTTING_SHARE)) * A_c;
+  const rateMmPerS = rateAt(same, Math.max(same.force.feedForceN, bitingN), cut.speed.rpm);
+  return { ...same, rateMmPerS };
 }

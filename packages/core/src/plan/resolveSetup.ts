@@ -1,5 +1,6 @@
 import type { Material } from '../documents/material';
-import type { Kit } from '../documents/kit';
+import type { Bit, Kit } from '../documents/kit';
+import type { Piece } from '../documents/piece';
 import type { DrillCase } from '../job/drillCase';
 import { BIT_FAMILIES, type BitFamily } from '../bits/bitFamilies';
 import { bitGeometry } from '../bits/bitGeometry';
@@ -37,7 +38,9 @@ export function resolveSetup(
     return chosen;
   };
 
-  const bits = chosenBits(kit, setup) ?? [assumeBit(kit, piece, hole, material)];
+  const bits = (chosenBits(kit, setup) ?? [assumeBit(kit, piece, hole, material)]).map(
+    (one) => ({ ...one, bit: withDepth(one.bit, piece) }),
+  );
   if (setup.bit === undefined && !setup.bits?.length) assumed.push('bit');
   const finishing = bits.at(-1);
   if (!finishing) throw new Error(`Hole ${hole.id} resolved to no bit.`);
@@ -92,6 +95,12 @@ export function resolveSetup(
     byHabit,
   };
 }
+
+/** Where only holes were counted, each was about as deep as this piece is thick. */
+const withDepth = (bit: Bit, { thicknessMm }: Pick<Piece, 'thicknessMm'>): Bit =>
+  bit.depthCutMm === undefined && bit.holesCut
+    ? { ...bit, depthCutMm: bit.holesCut * thicknessMm }
+    : bit;
 
 function chosenBits(kit: Kit, setup: Setup): readonly ResolvedBit[] | undefined {
   const ids = setup.bits?.length ? setup.bits : setup.bit !== undefined ? [setup.bit] : [];

@@ -1,11 +1,10 @@
 import { exitChipWidth } from '../breakthrough/exitChip';
 import { bearableStress, builtInStress } from '../risk/crackOdds';
 import { handlingSd } from '../risk/handlingHazard';
-import type { RiskCut, RiskIdentity, RiskModel } from '../risk/riskModel';
-import type { PlannedStage } from './plan';
+import type { RiskIdentity, RiskModel } from '../risk/riskModel';
 import { handlingCase, sheetThickness, stressSites, weakness } from './planCrack';
 import type { PlanContext } from './planContext';
-import { mixSd } from './planTime';
+import { mixSpread } from './planTime';
 import { cutIfOther } from './possibilities';
 import { PAUSES_SD, rateSd, SHARPNESS_SD, shellingSd, stressSpread, TOUGHNESS_SD } from './spread';
 
@@ -25,7 +24,7 @@ export function riskModelOf(context: PlanContext): RiskModel {
       toughness: TOUGHNESS_SD,
       shelling: shellingSd(headline.bit.diameterMm),
       thickness: thickness.relativeSd,
-      mix: mixSpread(context),
+      mix: mixSpread(context.layers),
       heat: stress.heatShare,
       constraint: stress.constraint,
       strength: stress.strength,
@@ -33,7 +32,7 @@ export function riskModelOf(context: PlanContext): RiskModel {
       handling: handlingSd(sheetThicknessMm),
     },
     fixedS: time.pausesS,
-    cuts: cutsOf(context),
+    cuts: time.cuts,
     sharpness: headline.sharpness,
     identities: identitiesOf(context),
     sites: stressSites(crackCase),
@@ -47,52 +46,6 @@ export function riskModelOf(context: PlanContext): RiskModel {
     treatmentOdds: crackCase.treatmentOdds,
     chip: exit && { widthMm: exit.chipWidthMm, sheetThicknessMm },
   };
-}
-
-function cutsOf(context: PlanContext): RiskCut[] {
-  const { stages, headline, time } = context;
-  const own = stages.map((stage): RiskCut => {
-    const cut = cutAt(context, stage);
-    return {
-      seconds: (stage.timeS ?? Infinity) * (1 + time.restShare),
-      pressureMpa: stage.forceN / cut.contact.contactAreaMm2,
-      idleMpa: cut.window.pressureMpa.glaze / 2,
-    };
-  });
-  // Smaller bits before the finishing one, at its own pressure over the glaze.
-  const pilotS =
-    time.cuttingS * (1 + time.restShare) - own.reduce((sum, cut) => sum + cut.seconds, 0);
-  return pilotS > 1e-6
-    ? [
-        ...own,
-        {
-          seconds: pilotS,
-          pressureMpa: headline.force.contactPressureMpa,
-          idleMpa: headline.window.pressureMpa.glaze / 2,
-        },
-      ]
-    : own;
-}
-
-/** The cut of the leaf a stage lies in; from the far face the leaves come the other way round. */
-function cutAt({ layers, headline, depthMm }: PlanContext, stage: PlannedStage) {
-  const middle = (stage.fromMm + stage.toMm) / 2;
-  const depth = stage.side === 1 ? middle : depthMm - middle;
-  const here = layers.find(({ layer }) => depth >= layer.fromMm && depth <= layer.toMm);
-  return here?.slowest ?? headline;
-}
-
-/** Spread of the mixes, weighted by the time their leaves take. */
-function mixSpread({ layers }: PlanContext): number {
-  let totalS = 0;
-  let weighted = 0;
-  for (const { layer, parts, rateMmPerS } of layers) {
-    const seconds = (layer.toMm - layer.fromMm) / rateMmPerS;
-    if (!Number.isFinite(seconds)) continue;
-    totalS += seconds;
-    weighted += seconds * mixSd(parts);
-  }
-  return totalS > 0 ? weighted / totalS : 0;
 }
 
 function identitiesOf({ possible, headline, exit }: PlanContext): RiskIdentity[] {

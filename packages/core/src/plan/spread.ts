@@ -1,11 +1,12 @@
+import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture';
 import { Z_90 } from '../numeric/normal';
 import type { Hold } from '../documents/choices';
 import { ringForceSd } from '../breakthrough/exitChip';
+import { pressedTime, type PressedCut } from '../cutting/pressedTime';
 import type { Material } from '../documents/material';
 import { provenance } from '../materials/provenance';
 import type { StressSpread } from '../risk/crackOdds';
 import { PRESSED_FOR_DULL } from '../risk/monteCarlo';
-import type { MaterialCut } from './cutLayers';
 
 /** sd of ln F: how evenly a person presses. */
 export const FORCE_SD = {
@@ -25,23 +26,53 @@ export const PAUSES_SD = 0.3;
 /** sd of ln of setting up and taking down: benches differ more than hands. */
 export const AROUND_SD = 0.5;
 
+/** Nodes and weights of seven-point Gauss–Hermite for a standard normal. */
+const GAUSS_HERMITE = [
+  [0, 0.457143],
+  [1.154405, 0.240123],
+  [-1.154405, 0.240123],
+  [2.36676, 0.030757],
+  [-2.36676, 0.030757],
+  [3.75044, 0.000548],
+  [-3.75044, 0.000548],
+] as const;
+
 /**
- * sd of ln(cutting time), by first-order propagation of independent spreads through Preston's
- * relation t ∝ e/(μ·(p − p_idle)·n·s): force (amplified by a = p/(p − p_idle) near the glaze), speed,
- * sharpness (a duller rim is pressed harder, F ∝ s^−0.3), and the material's own specific energy and
- * friction.
+ * Spread of the cutting time, of independent spreads through Preston's relation
+ * t ∝ e/(μ·(p − p_idle)·n·s): speed, sharpness (a duller rim is pressed harder, F ∝ s^−0.3) and the
+ * material's own specific energy and friction are log-normal; the force is taken through the stages
+ * at seven nodes, for near the glaze it acts far from evenly.
+ * @returns log-normal parts by their factor on the time at the middle
  */
-export function cuttingTimeSd(cut: MaterialCut, hold: Hold): number {
-  const p = cut.force.contactPressureMpa;
-  const idle = cut.window.pressureMpa.glaze / 2;
-  const amplified = p / Math.max(p - idle, 0.1 * p);
-  return Math.hypot(
-    FORCE_SD[hold] * amplified,
+export function cuttingTimeParts(
+  cuts: readonly PressedCut[],
+  material: Pick<Material, 'class'>,
+  hold: Hold,
+  piece: { readonly thickness: number; readonly mix: number },
+): readonly LogNormalPart[] {
+  const middle = pressedTime(cuts, 1);
+  if (!Number.isFinite(middle)) return [];
+  const at = (z: number): number => pressedTime(cuts, Math.exp(z * FORCE_SD[hold])) / middle;
+  const amplified = Math.log(at(-Z_90) / at(Z_90)) / (2 * Z_90 * FORCE_SD[hold]);
+  const sd = Math.hypot(
     RPM_SD,
     SHARPNESS_SD * (1 - PRESSED_FOR_DULL * amplified),
-    rateSd(cut.material),
+    rateSd(material),
+    piece.thickness,
+    piece.mix,
   );
+  return GAUSS_HERMITE.map(([z, share]) => ({ median: at(z), sd, share }));
 }
+
+/** sd of the logarithm from tenth and ninetieth. */
+export const spanSd = ({ p10, p90 }: { readonly p10: number; readonly p90: number }): number =>
+  Math.log(p90 / p10) / (2 * Z_90);
+
+/** The same of such a mixture. */
+export const partsSd = (parts: readonly LogNormalPart[]): number =>
+  parts.length === 0
+    ? 0
+    : spanSd({ p10: mixtureQuantile(parts, 0.1), p90: mixtureQuantile(parts, 0.9) });
 
 /** sd of ln(rate) from the material itself. */
 export const rateSd = (material: Pick<Material, 'class'>): number =>

@@ -1,10 +1,12 @@
 import type { DrillCase } from '../job/drillCase';
 import { corePasses, type Passes } from '../cutting/passes';
 import { liftDepths } from '../cutting/lifts';
+import { easedBefore } from '../cutting/stages';
 import { judgeHazards } from '../hazards/judgeHazards';
 import { HEAT_GAIN } from '../heat/boiling';
-import { rimTemperature } from '../heat/rimTemperature';
+import { rimTemperature, type RimHeat } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
+import type { CrackOdds } from '../risk/crackOdds';
 import { treatmentOdds } from '../risk/treatmentOdds';
 import { faceMaterial } from '../job/faceMaterial';
 import { thicknessSpread } from '../job/thickness';
@@ -15,6 +17,7 @@ import {
   cutLayer,
   layersFromFarFace,
   layersTo,
+  type DepthLayer,
   type LayerCut,
   type MaterialCut,
 } from './cutLayers';
@@ -96,14 +99,7 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     waterChangeCount: water.changeAtDepthMm.length,
     coreBreaks: twoSided ? [...passes.breaks, ...passes.breaks] : passes.breaks,
   });
-  const heat = rimTemperature(headline.material, setup.finishing.geometry, {
-    pressureMpa: headline.force.contactPressureMpa,
-    meanSpeedMPerS: headline.force.meanSpeedMPerS,
-    cutTimeS: depthMm / headline.rateMmPerS,
-    waterWPerM2K: setup.coolant.rimWPerM2K,
-    burnOutWPerM2: setup.coolant.burnOutWPerM2,
-    dry: headline.dry,
-  });
+  const heat = heatOf(headline, setup, depthMm);
   const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
   const posed = bendingSceneOf(piece, hole, setup, headline);
   const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
@@ -116,7 +112,6 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     headline,
   );
   const gates = judgeHazards(scene);
-  const exitStage = stages.find(({ kind }) => kind === 'exit');
   const crackCase: CrackCase = {
     cut: headline,
     piece,
@@ -125,7 +120,7 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     heatGain: HEAT_GAIN[heat.boiling],
     bending,
     exitForceN: exit && !twoSided ? exit.exitForceN : 0,
-    easedAtMm: exitStage ? exitStage.toMm - exitStage.fromMm : null,
+    easedAtMm: exit && Math.min(easedBefore(exit.ligamentMm), depthPerSideMm),
     clearMm: clearOf(piece, hole, setup.finishing.geometry.diameterMm),
     possible,
     treatmentOdds: treatmentOdds(
@@ -134,6 +129,11 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
       gates.settled.some(({ code }) => code === 'unknown-treatment'),
     ),
   };
+  const own = planCrack(crackCase);
+  const crack =
+    possible.length === 0
+      ? own
+      : neverSafer(own, ifSure(crackCase, depthLayers, resolved, { pilotMm, depthMm, exit }));
   return {
     piece,
     hole,
@@ -162,8 +162,56 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     ...purpose,
     bending,
     crackCase,
-    crack: planCrack(crackCase),
+    crack,
   };
+}
+
+const heatOf = (cut: MaterialCut, { coolant }: ResolvedSetup, depthMm: number): RimHeat =>
+  rimTemperature(cut.material, cut.bit, {
+    pressureMpa: cut.force.contactPressureMpa,
+    meanSpeedMPerS: cut.force.meanSpeedMPerS,
+    cutTimeS: depthMm / cut.rateMmPerS,
+    waterWPerM2K: coolant.rimWPerM2K,
+    burnOutWPerM2: coolant.burnOutWPerM2,
+    dry: cut.dry,
+  });
+
+/** Not being sure of the material takes force back; that never makes a crack less likely. */
+const neverSafer = (own: CrackOdds, sure: CrackOdds): CrackOdds =>
+  sure.total > own.total ? { ...own, byStress: sure.byStress, total: sure.total } : own;
+
+/** The crack of the same hole if it were known to be what it is planned as. */
+function ifSure(
+  crackCase: CrackCase,
+  depthLayers: readonly DepthLayer[],
+  setup: ResolvedSetup,
+  at: { readonly pilotMm: number; readonly depthMm: number; readonly exit: ExitPlan | null },
+): CrackOdds {
+  const { bending, piece, exitForceN, cut } = crackCase;
+  const sure = slowestOf(
+    depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, at.pilotMm)),
+  );
+  const heat = heatOf(sure, setup, at.depthMm);
+  const harder = sure.force.feedForceN / cut.force.feedForceN;
+  const eased =
+    at.exit && exitForceN > 0
+      ? planExit(sure, piece, setup, at.exit.allowedChipMm).exitForceN
+      : exitForceN;
+  return planCrack({
+    ...crackCase,
+    cut: sure,
+    thermalStressMpa: thermalStress(sure.material, heat.tempRiseK),
+    heatGain: HEAT_GAIN[heat.boiling],
+    bending:
+      bending.kind === 'bent'
+        ? {
+            ...bending,
+            stressMpa: bending.atRestMpa + (bending.stressMpa - bending.atRestMpa) * harder,
+          }
+        : bending,
+    exitForceN: eased,
+    possible: [],
+  });
 }
 
 function slowestOf(layers: readonly LayerCut[]): MaterialCut {

@@ -6,7 +6,7 @@ export const DRAWS = 10_000;
 /** The same on the phone, the server and the command line, so that the numbers are too. */
 export const SEED = 20_260;
 /** Draws for weighing the unknowns against each other: all share the same deviates. */
-const WEIGHING_DRAWS = 1_000;
+const WEIGHING_DRAWS = 600;
 const TRIES_SHOWN = 20;
 
 export interface Percentiles {
@@ -69,7 +69,10 @@ function weighUnknowns(model: RiskModel, seed: number): UnknownCost[] {
   const deviates = drawDeviates(WEIGHING_DRAWS, seed);
   const all = tryMany(model, deviates);
   const spread = spreads(all);
-  return UNKNOWNS.map((unknown): UnknownCost => {
+  const uncertain = UNKNOWNS.filter((unknown) =>
+    unknown === 'identity' ? model.identities.length > 1 : model.sd[unknown] > 0,
+  );
+  return uncertain.map((unknown): UnknownCost => {
     const without = tryMany(model, deviates, unknown);
     const left = spreads(without);
     const share = (of: keyof Spreads): number =>

@@ -3,7 +3,7 @@ import type { Material } from '../documents/material';
 import { normalMean } from '../numeric/normalMean';
 import { oddsOf } from './handlingHazard';
 import type { StressSite } from './stressSites';
-import { weibullHazard, weibullScale } from './weibull';
+import { weibullHazard } from './weibull';
 
 /** Water at a crack's tip: wet glass bears this much of its strength. */
 const WET_GLASS = 0.7;
@@ -79,8 +79,9 @@ export interface Stresses {
   readonly sd: StressSpread;
   /** d ln ΔT/d ln q: 1, or nearly nothing where boiling holds the rim. */
   readonly heatGain: number;
-  /** Λ_hand. */
+  /** Λ_hand, its mean, and sd of ln Λ_hand. */
   readonly handHazard: number;
+  readonly handSd: number;
   readonly treatmentOdds: number;
   readonly bearableMpa: number;
 }
@@ -98,14 +99,13 @@ const stressAt = (site: StressSite, builtInMpa: number): number =>
  */
 export function crackOdds(
   material: Pick<Material, 'id' | 'class' | 'weibullModulus'>,
-  { sites, sd, heatGain, handHazard, treatmentOdds, bearableMpa }: Stresses,
+  { sites, sd, heatGain, handHazard, handSd, treatmentOdds, bearableMpa }: Stresses,
 ): CrackOdds {
   const builtIn = builtInStress(material);
   const fluxSd = heatGain * Math.hypot(sd.force, sd.speed, sd.heatShare);
   const heatSd = Math.hypot(fluxSd, sd.constraint, sd.strength);
   const forceSd = Math.hypot(sd.force, sd.strength);
   const byStress = overModulus(material.weibullModulus, sd.weibull, (m) => {
-    const scaleMpa = weibullScale(bearableMpa, m);
     return normalMean((z) => {
       const [heat, force, weak] = [heatSd, forceSd, sd.strength].map((one) => Math.exp(one * z));
       return oddsOf(
@@ -117,7 +117,7 @@ export function crackOdds(
                 site.thermalMpa * (heat ?? 1) +
                   site.pressedMpa * (force ?? 1) +
                   (site.atRestMpa + builtIn) * (weak ?? 1),
-                scaleMpa,
+                bearableMpa,
                 m,
               ),
           0,
@@ -125,7 +125,8 @@ export function crackOdds(
       );
     });
   });
-  const byHand = oddsOf(handHazard);
+  // Λ is a mean, so its log-normal lies half a variance lower.
+  const byHand = normalMean((z) => oddsOf(handHazard * Math.exp(handSd * z - handSd ** 2 / 2)));
   const [first] = sites;
   const worst = sites.reduce(
     (most, site) => (most && stressAt(site, 0) > stressAt(most, 0) ? site : (most ?? site)),

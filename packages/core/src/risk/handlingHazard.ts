@@ -5,7 +5,8 @@ import type { Damage, Hold, Start } from '../documents/choices';
 /**
  * The hazard of handling: what slips, jerks, wobble and breaking through add to the stresses of the
  * plan. P_hand = 1 − exp(−Λ_hand), with
- * ln Λ_hand = ln Λ₀ + θ_hold + θ_assembled + θ_start + q·ln(t₀/t) + f(age) + θ_wobble + θ_drop + θ_person.
+ * ln Λ_hand = ln Λ₀ + θ_hold + θ_assembled + θ_start + q·ln(t₀/t) + f(age) + θ_wobble + θ_drop + θ_damage
+ *   + θ_unsure + θ_person.
  * Values: general practice, weighed in docs/evidence.md; a log narrows them.
  */
 
@@ -37,6 +38,8 @@ const θ_DAMAGE = {
 } as const satisfies Record<Damage, number>;
 /** A millimetre of wobble. */
 const θ_WOBBLE_PER_MM = 1.3;
+/** Nobody is sure what it is: more goes otherwise than meant. */
+const θ_UNSURE = Math.log(1.5);
 
 /** q: how steeply odds fall with thickness; log-linear between the built panes of practice. */
 const THICKNESS_EXPONENT = 5;
@@ -64,6 +67,8 @@ export interface HandlingCase {
   readonly dropShare: number;
   readonly damage: Damage;
   readonly masonry: boolean;
+  /** What it is made of is a guess. */
+  readonly unsure: boolean;
   /** θ_person: 0 for a person nobody knows. */
   readonly person: number;
 }
@@ -101,6 +106,7 @@ export const handlingBase = (at: HandlingCase): number =>
       θ_WOBBLE_PER_MM * at.wobbleMm +
       Math.log(1 + at.dropShare) +
       (at.masonry ? θ_MASONRY : 0) +
+      (at.unsure ? θ_UNSURE : 0) +
       at.person,
   );
 
@@ -131,6 +137,7 @@ const DROP_J = 0.6;
 /**
  * E/E₀, E = F²/(2k): what is stored in arms that push with F as the last web lets go, over what doubles
  * the hazard, 0.6 J and with the square of the thickness above t₀. A press or stand has a rack and a stop.
+ * @param exitForceN as the edge feels it, wobble in it
  */
 export const dropShare = (hold: Hold, exitForceN: number, thicknessMm: number): number =>
   hold === 'press' || hold === 'rig'

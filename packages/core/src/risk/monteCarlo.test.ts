@@ -20,6 +20,7 @@ const HANDLING: HandlingCase = {
   dropShare: 0,
   damage: 'none',
   masonry: false,
+  unsure: false,
   person: 0,
 };
 const KEPT = Math.exp(-handlingHazard(HANDLING, 1));

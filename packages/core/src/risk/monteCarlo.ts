@@ -1,15 +1,14 @@
 import { widening } from '../breakthrough/exitChip';
+import { pressedTime } from '../cutting/pressedTime';
 import { normalDraws, seededRandom } from '../random/seededRandom';
 import { ageHazard, handlingBase, thinHazard } from './handlingHazard';
 import { UNKNOWNS, type RiskModel, type SpreadUnknown, type Unknown } from './riskModel';
-import { weibullHazard, weibullScale } from './weibull';
+import { weibullHazard } from './weibull';
 
 /** F ∝ s^−0.3: a hand presses a rim harder that turns out duller. */
 export const PRESSED_FOR_DULL = 0.3;
 /** No draw of m falls below this. */
 const LEAST_MODULUS = 2;
-/** A hand that falls near the glaze still cuts with a tenth of its force, as in the closed form. */
-const LEAST_CUTTING_SHARE = 0.1;
 
 /** A body that shells as usual: only the sheet's thickness widens its chip. */
 const PLAIN = { exitChipFactor: 1 };
@@ -92,14 +91,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     const slowness =
       (t * Math.exp(-at('rate') + at('mix'))) / (n * (s / s0) * identity.rateFactor);
 
-    let seconds = 0;
-    for (const cut of cuts) {
-      const over = cut.pressureMpa - cut.idleMpa;
-      const floor = LEAST_CUTTING_SHARE * cut.pressureMpa;
-      seconds +=
-        (cut.seconds * Math.max(over, floor)) / Math.max(cut.pressureMpa * f - cut.idleMpa, floor);
-    }
-    timeS[draw] = model.fixedS * Math.exp(at('pauses')) + seconds * slowness;
+    timeS[draw] = model.fixedS * Math.exp(at('pauses')) + pressedTime(cuts, f) * slowness;
 
     if (chip) {
       const thin = sheetMm === null ? 1 : widening(PLAIN, sheetMm * t) / thinAtMiddle;
@@ -119,8 +111,8 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     let stressHazard = 0;
     if (sites.length > 0) {
       const m = Math.max(LEAST_MODULUS, strength.weibullModulus * (1 + at('weibull')));
-      const scaleMpa =
-        weibullScale(strength.fractileMpa, m) * identity.strengthFactor * Math.exp(at('strength'));
+      const fractileMpa =
+        strength.fractileMpa * identity.strengthFactor * Math.exp(at('strength'));
       const flux = f * n * Math.exp(at('heat'));
       const heat =
         flux ** model.heatGain * identity.heatFactor * Math.exp(at('constraint'));
@@ -132,7 +124,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
               (site.pressedMpa * f) / (t * t) +
               site.atRestMpa / t +
               model.builtInMpa,
-            scaleMpa,
+            fractileMpa,
             m,
           );
     }

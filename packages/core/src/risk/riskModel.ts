@@ -1,3 +1,4 @@
+import type { PressedCut } from '../cutting/pressedTime';
 import type { HandlingCase } from './handlingHazard';
 import type { StressSite } from './stressSites';
 
@@ -23,14 +24,6 @@ export type Unknown = (typeof UNKNOWNS)[number];
 /** All but what the piece is, which is picked and not spread. */
 export type SpreadUnknown = Exclude<Unknown, 'identity'>;
 
-/** One stretch of cutting, as it goes when everything is at its middle. */
-export interface RiskCut {
-  readonly seconds: number;
-  /** p and the idle part of it, f·p_glaze/2, MPa. */
-  readonly pressureMpa: number;
-  readonly idleMpa: number;
-}
-
 /**
  * One thing the piece may be, beside the one planned for: how much faster it grinds, wider it chips,
  * weaker it is and hotter it strains.
@@ -49,7 +42,7 @@ export interface RiskModel {
   readonly sd: Readonly<Record<SpreadUnknown, number>>;
   /** Lifts, water changes, core breaks, swaps, s. */
   readonly fixedS: number;
-  readonly cuts: readonly RiskCut[];
+  readonly cuts: readonly PressedCut[];
   readonly sharpness: number;
   readonly identities: readonly RiskIdentity[];
   /** Empty for walls and floors: no stress is reckoned, handling stands alone. */

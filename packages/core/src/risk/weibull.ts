@@ -1,14 +1,12 @@
 /** The characteristic strength as given is the 5 % fractile: one in twenty breaks below it. */
 const FRACTILE = 0.05;
 
-/** σ₀ = σ·(−ln 0.95)^(−1/m): the Weibull scale whose 5 % fractile is σ, MPa. */
-export const weibullScale = (fractileMpa: number, m: number): number =>
-  fractileMpa * (-Math.log(1 - FRACTILE)) ** (-1 / m);
+const HAZARD_AT_FRACTILE = -Math.log(1 - FRACTILE);
 
-/** (σ/σ₀)^m: the hazard Λ in P = 1 − exp(−Λ) (Weibull). */
-export const weibullHazard = (stressMpa: number, scaleMpa: number, m: number): number =>
-  (Math.max(0, stressMpa) / scaleMpa) ** m;
+/** Λ = (σ/σ₀)^m = −ln 0.95·(σ/σ₅)^m: the hazard in P = 1 − exp(−Λ) (Weibull), from the 5 % fractile σ₅. */
+export const weibullHazard = (stressMpa: number, fractileMpa: number, m: number): number =>
+  HAZARD_AT_FRACTILE * (Math.max(0, stressMpa) / fractileMpa) ** m;
 
 /** P = 1 − exp(−(σ/σ₀)^m), from the 5 % fractile. */
 export const failureProbability = (stressMpa: number, fractileMpa: number, m: number): number =>
-  -Math.expm1(-weibullHazard(stressMpa, weibullScale(fractileMpa, m), m));
+  -Math.expm1(-weibullHazard(stressMpa, fractileMpa, m));

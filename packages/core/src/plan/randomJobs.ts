@@ -1,0 +1,91 @@
+import { BIT_FAMILIES, BIT_FAMILY_IDS } from '../bits/bitFamilies';
+import { COOLANT_IDS } from '../coolants/coolants';
+import { FEED_AID_IDS } from '../effort/feedAids';
+import { HOLDS, PACES, PIECE_FORMS, STARTS } from '../documents/choices';
+import type { Bit, Machine } from '../documents/kit';
+import type { Piece } from '../documents/piece';
+import type { Setup } from '../documents/setup';
+import type { DrillCase } from '../job/drillCase';
+import { MACHINE_KIND_IDS } from '../machines/machineKinds';
+import { MATERIAL_IDS } from '../materials/materials';
+import type { Random } from '../random/seededRandom';
+import { SUPPORT_IDS } from '../supports/supports';
+
+/** A valid hole of any kind, for what has to hold of all of them; tests draw thousands. */
+export function randomCase(random: Random): DrillCase {
+  const one = <T>(list: readonly T[]): T => {
+    const found = list[Math.floor(random() * list.length)];
+    if (found === undefined) throw new Error('Nothing to pick from.');
+    return found;
+  };
+  const maybe = <T>(odds: number, make: () => T): T | undefined =>
+    random() < odds ? make() : undefined;
+  const between = (low: number, high: number): number => low * (high / low) ** random();
+
+  const family = one(BIT_FAMILY_IDS);
+  const [least, most] = BIT_FAMILIES[family].diameterMm;
+  const diameterMm = between(least, Math.min(most, 200));
+  const form = one(PIECE_FORMS);
+  const isBuilding = form === 'wall' || form === 'floor';
+  const thicknessMm = between(2, isBuilding ? 400 : form === 'sheet' || form === 'vessel' ? 20 : 60);
+  const sideMm = diameterMm * 3 + between(20, 1500);
+  const round = form === 'vessel';
+  const outline = round
+    ? { kind: 'cylinder' as const, outerDiameterMm: sideMm, heightMm: sideMm }
+    : { kind: 'rectangle' as const, widthMm: sideMm, heightMm: sideMm };
+  const clearMm = between(1, sideMm / 2 - diameterMm / 2);
+  const piece: Piece = {
+    id: 'piece',
+    name: 'Piece',
+    form,
+    material: one(MATERIAL_IDS),
+    thicknessMm,
+    outline,
+    glassTreatment: 'annealed',
+    assembled: form === 'sheet' && random() < 0.3,
+  };
+  const bit: Bit = {
+    id: 'bit',
+    name: 'Bit',
+    family,
+    diameterMm,
+    ...given('sharpness', maybe(0.3, () => between(0.2, 1))),
+    ...given('runOutMm', maybe(0.3, () => between(0.05, 0.6))),
+    ...given('depthCutMm', maybe(0.3, () => between(1, 500))),
+    ...given('maxRpm', maybe(0.2, () => between(500, 20_000))),
+  };
+  const machine: Machine = { id: 'machine', name: 'Machine', kind: one(MACHINE_KIND_IDS) };
+  const setup: Setup = {
+    bit: 'bit',
+    machine: 'machine',
+    hold: one(HOLDS),
+    start: one(STARTS),
+    pace: one(PACES),
+    sides: random() < 0.2 ? 'two' : 'one',
+    support: { kind: isBuilding ? 'nothing' : one(SUPPORT_IDS) },
+    water: { kind: one(COOLANT_IDS) },
+    ...given('feedAid', maybe(0.2, () => one(FEED_AID_IDS))),
+    ...given('exit', maybe(0.2, () => 'hold' as const)),
+  };
+  const at = diameterMm / 2 + clearMm;
+  return {
+    job: {},
+    piece,
+    hole: {
+      id: 'hole',
+      xMm: at,
+      yMm: sideMm / 2,
+      diameterMm,
+      depth:
+        random() < 0.85 ? { kind: 'through' } : { kind: 'blind', depthMm: thicknessMm * 0.6 },
+      ...(round ? { face: 'side' as const } : {}),
+      setup,
+    },
+    kit: { bits: [bit], machines: [machine] },
+    materials: [],
+    habits: {},
+  };
+}
+
+const given = <K extends string, V>(name: K, value: V | undefined): { readonly [N in K]?: V } =>
+  value === undefined ? {} : ({ [name]: value } as { readonly [N in K]?: V });
