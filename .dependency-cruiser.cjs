@@ -34,7 +34,7 @@ module.exports = {
       to: {
         path: '^packages/core/src/',
         pathNot:
-          '^packages/core/src/(documents/|bits/bitFamilies|coolants/coolants|supports/supports|machines/machineKinds|couplings/(connections|apart)|signs/signs|plan/plan\\.ts)',
+          '^packages/core/src/(documents/|bits/bitFamilies|coolants/coolants|supports/supports|machines/(machineKinds|feedAids)|couplings/(connections|apart)|signs/signs|plan/plan\\.ts)',
       },
     },
     oneWay('base-below-physics', room(BASE), room(`${PHYSICS}|${PLAN}|${OUT}`)),

@@ -1,7 +1,7 @@
 import { formatLength } from '../units/length';
 import type { UnitSystem } from '../units/unitSystem';
 import { wornSharpness } from '../wear/sharpness';
-import { ABRASIVES } from './abrasives';
+import { ABRASIVES, type Abrasive } from './abrasives';
 import { BIT_FAMILIES } from './bitFamilies';
 import type { Bit } from '../documents/kit';
 import type { BitState } from '../documents/choices';
@@ -42,6 +42,25 @@ export const BIT_LOOKS = {
   { title: string; ask: string; answers: Readonly<Record<string, string>> }
 >;
 
+/** The same of carbide, which has edges and no grains. */
+const CARBIDE_RIM = {
+  title: 'The edge',
+  ask: 'Look along it at a light, or draw it over a fingernail.',
+  answers: {
+    stands: 'Sharp, it shaves the nail',
+    smooth: 'Rounded, it shines',
+    bare: 'Worn back to the brazing',
+    chipped: 'A corner gone',
+  },
+} as const;
+
+/** What a look asks of this family of bit. */
+export const lookAt = (
+  look: BitLook,
+  family: Bit['family'],
+): (typeof BIT_LOOKS)[BitLook] | typeof CARBIDE_RIM =>
+  look === 'rim' && BIT_FAMILIES[family].abrasive === 'carbide' ? CARBIDE_RIM : BIT_LOOKS[look];
+
 export type BitLook = keyof typeof BIT_LOOKS;
 export const BIT_LOOK_IDS = Object.keys(BIT_LOOKS) as readonly BitLook[];
 export type BitLooks = { readonly [L in BitLook]: keyof (typeof BIT_LOOKS)[L]['answers'] };
@@ -79,7 +98,8 @@ export function judgeBit(
   units: UnitSystem,
   measuredRunOutMm?: number,
 ): BitVerdict {
-  const abrasive = ABRASIVES[BIT_FAMILIES[bit.family].abrasive];
+  const abrasive: Abrasive = ABRASIVES[BIT_FAMILIES[bit.family].abrasive];
+  const isCarbide = BIT_FAMILIES[bit.family].abrasive === 'carbide';
   const runOutMm = measuredRunOutMm ?? RUN_OUT_MM[looks.spin];
   const limitMm = Math.max(LEAST_RUN_OUT_LIMIT_MM, MOST_RUN_OUT_SHARE * bit.diameterMm);
   const isNew = (bit.holesCut ?? 0) === 0;
@@ -109,9 +129,11 @@ export function judgeBit(
     );
   if (looks.rim === 'chipped')
     return bin('A rim with a gap hammers on every turn.', 'out-of-true', GLAZED);
+  if (isCarbide && (looks.rim === 'bare' || looks.rim === 'smooth'))
+    return bin('A carbide edge that has gone round only rubs: it is spent.', 'bald', BALD);
   if (looks.rim === 'bare')
     return abrasive.singleLayer
-      ? bin('A plated rim is one layer of diamond, and it is gone.', 'bald', BALD)
+      ? bin('This rim is one layer of diamond, and it is gone.', 'bald', BALD)
       : {
           kind: 'dress',
           text: 'Bare metal hides the next layer of diamond: dress it in an abrasive block until it catches.',
@@ -129,7 +151,7 @@ export function judgeBit(
       sharpness: GLAZED,
       ...found,
     };
-  if (isNew && abrasive.singleLayer)
+  if (isNew && BIT_FAMILIES[bit.family].abrasive === 'plated')
     doFirst.push('New and plated: bed it in for the first millimetre with the least force.');
   return {
     kind: 'use',

@@ -145,7 +145,8 @@ function flow(context: PlanContext): WaterPart {
       input('At least, for a bit of this size', formatFlow(at.leastLPerMin, units)),
       input('Slurry in all', water.slurryL === null ? '–' : formatVolume(water.slurryL, units)),
     ],
-    source: 'Q = max(P/(ρ·c·15 K), ρ·A_k·u/60 g·L⁻¹, π·D·c·0.4 m/s), at least max(0.5, D/100) L/min.',
+    source:
+      'Q = max(P/(ρ·c·15 K), ρ·A_k·u/60 g·L⁻¹, π·D·c·0.4 m/s), at least max(0.5, D/100) L/min.',
   };
 }
 

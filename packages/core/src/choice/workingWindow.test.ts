@@ -5,7 +5,8 @@ import { METRIC } from '../units/unitSystem';
 import { cuttingTorque } from '../cutting/feedForce';
 import { rimSpeedAt } from '../cutting/contact';
 import { logTicks, pointInNumbers, pointInWords } from './windowWords';
-import { areaAt, marginsAt, WINDOW_AREAS, windowCase, workingWindow } from './workingWindow';
+import { areaAt, marginsAt, WINDOW_AREAS, windowCase } from '../plan/windowMargins';
+import { workingWindow } from './workingWindow';
 
 const contextWith = (parts: JobParts = {}): PlanContext => {
   const worked = contextOf(caseWith(parts), METRIC);

@@ -51,8 +51,7 @@ it('needs less energy with coarse rims than with fine ones, and more past the sp
   expect(specificEnergy(glass, 'brazed')).toBeCloseTo(0.8);
   expect(sizeEffect(2, 3.5)).toBe(1);
   expect(sizeEffect(14, 3.5)).toBe(2);
-  const at = (v: number) =>
-    penetrationRate(granite, core, { p: 1, v_m: v, v, s: 1, dry: false });
+  const at = (v: number) => penetrationRate(granite, core, { p: 1, v_m: v, v, s: 1, dry: false });
   // Twice as fast within the window is twice the rate; past it, √2.
   expect(at(3) / at(1.5)).toBeCloseTo(2);
   expect(at(14) / at(7)).toBeCloseTo(Math.SQRT2);

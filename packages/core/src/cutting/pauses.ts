@@ -32,10 +32,13 @@ export const liftS = (hold: Hold): number => (hold === 'press' || hold === 'rig'
 export const BIT_SWAP_S = 40;
 
 /** Until the ring is full and the bit stays in it, s: a crescent cut and stood up, a pilot turned in. */
-export const START_S = { guide: 2, seat: 3, tape: 6, tilt: 12, pilot: 20 } as const satisfies Record<
-  Start,
-  number
->;
+export const START_S = {
+  guide: 2,
+  seat: 3,
+  tape: 6,
+  tilt: 12,
+  pilot: 20,
+} as const satisfies Record<Start, number>;
 
 /**
  * Breaking a core and fetching it out, s: with chisel and hook it goes by its diameter, and a long one
@@ -44,8 +47,7 @@ export const START_S = { guide: 2, seat: 3, tape: 6, tilt: 12, pilot: 20 } as co
 export const coreBreakS = (
   { why, lengthMm }: Pick<CoreBreak, 'why' | 'lengthMm'>,
   diameterMm: number,
-): number =>
-  why === 'cavity' ? 20 + 0.2 * diameterMm : 25 + 0.5 * diameterMm + 0.1 * lengthMm;
+): number => (why === 'cavity' ? 20 + 0.2 * diameterMm : 25 + 0.5 * diameterMm + 0.1 * lengthMm);
 
 /** A blind core is wedged off and lifted out whole; a through one is pushed out of the barrel, s. */
 export const lastCoreS = (solid: boolean, blind: boolean, diameterMm: number): number =>

@@ -59,10 +59,7 @@ export function stagesOf(inputs: StageInputs): Stage[] {
   const seatEndMm = seatDepth(depthMm);
   const exitMm = inputs.opensFarFace
     ? Math.min(
-        Math.max(
-          EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm,
-          easedBefore(inputs.ligamentMm ?? 0),
-        ) +
+        Math.max(EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm, easedBefore(inputs.ligamentMm ?? 0)) +
           (inputs.exitEarlyMm ?? 0),
         depthMm - seatEndMm,
       )

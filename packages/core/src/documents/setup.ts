@@ -1,5 +1,5 @@
 import { COOLANT_IDS } from '../coolants/coolants';
-import { FEED_AID_IDS } from '../effort/feedAids';
+import { FEED_AID_IDS } from '../machines/feedAids';
 import { SUPPORT_IDS } from '../supports/supports';
 import { HOLDS, PACES, STARTS } from './choices';
 import { LIMITS } from './limits';

@@ -1,6 +1,6 @@
 import type { Hold } from '../documents/choices';
 import type { Machine } from '../documents/kit';
-import { FEED_AIDS, type FeedAidId } from './feedAids';
+import { FEED_AIDS, type FeedAidId } from '../machines/feedAids';
 import { enduranceS, leverShare, MOST_PUSH_N, SPRING_N, UNTIRING_SHARE } from './pressing';
 
 /** What nobody is asked to press with unaided, N: about a third of body weight. */
@@ -15,8 +15,7 @@ const PUSH_SHARE_OF_ENDURANCE = 0.25;
 /** Forces tried between the untiring and the most. */
 const TRIED = 48;
 
-const mostHandN = (hold: Hold): number =>
-  hold === 'freehand' ? MOST_FREE_HAND_N : MOST_UNAIDED_N;
+const mostHandN = (hold: Hold): number => (hold === 'freehand' ? MOST_FREE_HAND_N : MOST_UNAIDED_N);
 
 /**
  * Rest over work at a hand force: Rohmert's rest allowance (1973) for static holding,
@@ -54,8 +53,7 @@ export function armForce(
   const gain = FEED_AIDS[aid].ratio / leverShare(hold, machine);
   const atBit = (handN: number): number => (handN - spring) * gain;
   const [least, most] = [UNTIRING_SHARE * MOST_PUSH_N, mostHandN(hold)];
-  const pace = (handN: number): number =>
-    (atBit(handN) - idleForceN) / (1 + restAllowance(handN));
+  const pace = (handN: number): number => (atBit(handN) - idleForceN) / (1 + restAllowance(handN));
   let best = most;
   if (pace(most) > 0)
     for (let i = 0; i < TRIED; i++) {

@@ -1,7 +1,7 @@
 import type { Hold } from '../documents/choices';
 import type { Machine } from '../documents/kit';
 import { bisectRising } from '../numeric/bisect';
-import { FEED_AIDS, type FeedAidId } from './feedAids';
+import { FEED_AIDS, type FeedAidId } from '../machines/feedAids';
 
 /** Lever and pinion of a press nobody has measured, mm. */
 const USUAL_LEVER_MM = 200;

@@ -6,7 +6,7 @@ import { formatDuration, formatForce } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
-import { FEED_AIDS, type FeedAidId } from './feedAids';
+import { FEED_AIDS, type FeedAidId } from '../machines/feedAids';
 import { effortOf, EFFORT_WORDS, leverIsMeasured, leverShare } from './pressing';
 import { formatReading, scaleReading } from './scaleReading';
 import type { Steadiness } from './steadiness';

@@ -47,7 +47,13 @@ const exit = (kind: SupportId, how: Pick<Setup, 'pace' | 'exit'>) =>
     piece: pane(6),
     bit: CUP_40,
     machine: 'bench-drill-press',
-    setup: { hold: 'press', start: 'seat', support: { kind }, water: { kind: 'still-bath' }, ...how },
+    setup: {
+      hold: 'press',
+      start: 'seat',
+      support: { kind },
+      water: { kind: 'still-bath' },
+      ...how,
+    },
   });
 
 export const PANES: readonly EvidenceRow[] = [

@@ -69,8 +69,7 @@ const SUITS: Readonly<Record<BitFamilyId, (material: Material) => boolean>> = {
 };
 
 /** Whether this family of bit is any use on this material. */
-export const suits = (family: BitFamilyId, material: Material): boolean =>
-  SUITS[family](material);
+export const suits = (family: BitFamilyId, material: Material): boolean => SUITS[family](material);
 
 export function usualFamily(piece: Piece, diameterMm: number, material: Material): BitFamilyId {
   if (diameterMm <= SMALLEST_CORE_MM) return 'plated-point';

@@ -152,7 +152,7 @@ it('does not jump', () => {
 });
 
 it('has its tenth and ninetieth where the Monte Carlo has them, to a tenth', () => {
-  const off = draw(60, 41).flatMap((one) => {
+  const off = draw(30, 41).flatMap((one) => {
     const plan = planOf(one);
     const assessed = assessHole(one, { draws: 2500 });
     if (assessed.kind === 'faulty' || !plan.drillTimeS || !assessed.risk.timeS) return [];
@@ -160,7 +160,7 @@ it('has its tenth and ninetieth where the Monte Carlo has them, to a tenth', () 
     const { drillTimeS } = plan;
     return (['p10', 'p50', 'p90'] as const).map((q) => Math.abs(timeS[q] / drillTimeS[q] - 1));
   });
-  expect(off.length).toBeGreaterThan(120);
+  expect(off.length).toBeGreaterThan(60);
   // Pressed at the very edge of the glaze a few stray farther.
   expect(off.filter((one) => one > 0.1).length).toBeLessThanOrEqual(4);
 });

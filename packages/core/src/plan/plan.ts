@@ -1,6 +1,7 @@
 import type { Stage } from '../cutting/stages';
 import type { Gate } from '../hazards/gate';
 import type { Hold, Pace, Start, MaterialClass } from '../documents/choices';
+import type { FeedAidId } from '../machines/feedAids';
 import type { Bending } from '../plate/bendingScene';
 import type { Fit } from '../purposes/fit';
 import type { Reason } from '../reason/reason';
@@ -137,6 +138,7 @@ export interface PlannedSetup {
   readonly start: Start;
   readonly pace: Pace;
   readonly sides: 'one' | 'two';
+  readonly feedAid: FeedAidId;
   /** Which of these the planner filled in. */
   readonly assumed: readonly string[];
 }

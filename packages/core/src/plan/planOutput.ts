@@ -123,6 +123,7 @@ function plannedSetup(setup: ResolvedSetup, headline: MaterialCut): PlannedSetup
     start: setup.start,
     pace: setup.pace,
     sides: setup.sides,
+    feedAid: setup.feedAid,
     assumed: setup.assumed,
   };
 }

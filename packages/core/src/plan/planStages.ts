@@ -99,12 +99,7 @@ export function planSide(
 }
 
 /** The part of a stage that lies in one leaf, at that leaf's own force and speed. */
-function within(
-  stage: Stage,
-  layer: LayerCut,
-  side: 1 | 2,
-  depthMm: number,
-): PlannedStage | null {
+function within(stage: Stage, layer: LayerCut, side: 1 | 2, depthMm: number): PlannedStage | null {
   const fromMm = Math.max(stage.fromMm, layer.layer.fromMm);
   const toMm = Math.min(stage.toMm, layer.layer.toMm);
   const cut = layer.slowest;

@@ -1,3 +1,4 @@
+import { FEED_AIDS } from '../machines/feedAids';
 import { easesOff } from '../cutting/stages';
 import { capitalised, timesWords } from '../reason/sentence';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
@@ -55,7 +56,7 @@ function prepare(context: PlanContext): Step[] {
     {
       kind: 'prepare',
       title: 'Look at the bit',
-      detail: `${bit.name}, ${formatLength(geometry.diameterMm, units)}: spin it, the rim must run true; diamonds must stand proud. Set ${formatRpm(context.headline.speed.rpm)} on ${setup.machine.name.toLowerCase()}.`,
+      detail: `${bit.name}, ${formatLength(geometry.diameterMm, units)}: spin it, the rim must run true; ${BIT_FAMILIES[bit.family].abrasive === 'carbide' ? 'its edges must be sharp' : 'diamonds must stand proud'}. Set ${formatRpm(context.headline.speed.rpm)} on ${setup.machine.name.toLowerCase()}.`,
     },
     {
       kind: 'prepare',
@@ -65,6 +66,15 @@ function prepare(context: PlanContext): Step[] {
           ? `${HOLD_DETAIL[setup.hold]}. ${setup.support.note}`
           : `${setup.support.name}, ${formatLength(setup.support.atThicknessMm, units)}. ${setup.support.note} ${HOLD_DETAIL[setup.hold]}.`,
     },
+    ...(setup.feedAid === 'none'
+      ? []
+      : [
+          {
+            kind: 'prepare' as const,
+            title: FEED_AIDS[setup.feedAid].name,
+            detail: FEED_AIDS[setup.feedAid].how,
+          },
+        ]),
     { kind: 'prepare', title: 'Water', detail: waterDetail(context) },
     ...(hole.fall && !context.fit?.fall
       ? [
@@ -129,7 +139,7 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
     steps.push({
       kind: 'cut',
       title: `Press with ${formatForce(stage.forceN, units)}${name}`,
-      detail: `${formatRpm(stage.rpm)}, about ${formatDuration(stage.timeS ?? 0)} to ${formatLengthShort(stage.toMm, units)}.${pour}`,
+      detail: `${formatRpm(stage.rpm)}, about ${formatDuration(stage.timeS ?? 0)} to ${formatLengthShort(stage.toMm, units)}.${pour}${index === 0 ? restDetail(context) : ''}`,
       fromDepthMm: stage.fromMm,
       toDepthMm: stage.toMm,
     });
@@ -145,9 +155,19 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
   return steps;
 }
 
+/** Shorter rests are a breath, s. */
+const LEAST_REST_S = 20;
+
+/** Arms that press near their most have to let go between times. */
+const restDetail = ({ time }: PlanContext): string =>
+  time.restsS >= LEAST_REST_S
+    ? ` Rest the arms ${formatDuration(time.restsS)} in all: let go at every lift.`
+    : '';
+
 /** A new plated rim is sharp beyond what it keeps: the first millimetre wears it in. */
 const bedIn = ({ setup, units, depthPerSideMm }: PlanContext, seat: PlannedStage): Step[] =>
-  setup.finishing.bit.holesCut === 0 && BIT_FAMILIES[setup.finishing.bit.family].abrasive === 'plated'
+  setup.finishing.bit.holesCut === 0 &&
+  BIT_FAMILIES[setup.finishing.bit.family].abrasive === 'plated'
     ? [
         {
           kind: 'seat',
@@ -287,6 +307,6 @@ function finish(context: PlanContext): Step[] {
       detail: `Rinse the fines before they dry. Check ${formatLength(hole.diameterMm, units)}, chips on both faces, hidden cracks; ease the sharp edge, wet.`,
     },
     ...partSteps(context, 'after'),
-    { kind: 'done', title: 'Done', detail: 'Note how it went: the next plan leans on it.' },
+    { kind: 'done', title: 'Done', detail: 'Note how it went: the wear of the bit is counted on.' },
   ];
 }

@@ -156,7 +156,8 @@ const pressure: Check = ({ headline, units, time }) => {
 
 /** Slower is the answer, and what would make it faster. */
 const FORCE_HELD = {
-  torque: ({ setup }) => `more would take ${setup.machine.name.toLowerCase()} past half its stalling torque`,
+  torque: ({ setup }) =>
+    `more would take ${setup.machine.name.toLowerCase()} past half its stalling torque`,
   power: ({ setup }) => `${setup.machine.name.toLowerCase()} has no power for more at this speed`,
   arms: ({ setup }) =>
     setup.hold === 'press' || setup.hold === 'rig'

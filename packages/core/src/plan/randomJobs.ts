@@ -1,6 +1,6 @@
 import { BIT_FAMILIES, BIT_FAMILY_IDS } from '../bits/bitFamilies';
 import { COOLANT_IDS } from '../coolants/coolants';
-import { FEED_AID_IDS } from '../effort/feedAids';
+import { FEED_AID_IDS } from '../machines/feedAids';
 import { HOLDS, PACES, PIECE_FORMS, STARTS } from '../documents/choices';
 import type { Bit, Machine } from '../documents/kit';
 import type { Piece } from '../documents/piece';
@@ -27,7 +27,10 @@ export function randomCase(random: Random): DrillCase {
   const diameterMm = between(least, Math.min(most, 200));
   const form = one(PIECE_FORMS);
   const isBuilding = form === 'wall' || form === 'floor';
-  const thicknessMm = between(2, isBuilding ? 400 : form === 'sheet' || form === 'vessel' ? 20 : 60);
+  const thicknessMm = between(
+    2,
+    isBuilding ? 400 : form === 'sheet' || form === 'vessel' ? 20 : 60,
+  );
   const sideMm = diameterMm * 3 + between(20, 1500);
   const round = form === 'vessel';
   const outline = round
@@ -49,10 +52,22 @@ export function randomCase(random: Random): DrillCase {
     name: 'Bit',
     family,
     diameterMm,
-    ...given('sharpness', maybe(0.3, () => between(0.2, 1))),
-    ...given('runOutMm', maybe(0.3, () => between(0.05, 0.6))),
-    ...given('depthCutMm', maybe(0.3, () => between(1, 500))),
-    ...given('maxRpm', maybe(0.2, () => between(500, 20_000))),
+    ...given(
+      'sharpness',
+      maybe(0.3, () => between(0.2, 1)),
+    ),
+    ...given(
+      'runOutMm',
+      maybe(0.3, () => between(0.05, 0.6)),
+    ),
+    ...given(
+      'depthCutMm',
+      maybe(0.3, () => between(1, 500)),
+    ),
+    ...given(
+      'maxRpm',
+      maybe(0.2, () => between(500, 20_000)),
+    ),
   };
   const machine: Machine = { id: 'machine', name: 'Machine', kind: one(MACHINE_KIND_IDS) };
   const setup: Setup = {
@@ -64,8 +79,14 @@ export function randomCase(random: Random): DrillCase {
     sides: random() < 0.2 ? 'two' : 'one',
     support: { kind: isBuilding ? 'nothing' : one(SUPPORT_IDS) },
     water: { kind: one(COOLANT_IDS) },
-    ...given('feedAid', maybe(0.2, () => one(FEED_AID_IDS))),
-    ...given('exit', maybe(0.2, () => 'hold' as const)),
+    ...given(
+      'feedAid',
+      maybe(0.2, () => one(FEED_AID_IDS)),
+    ),
+    ...given(
+      'exit',
+      maybe(0.2, () => 'hold' as const),
+    ),
   };
   const at = diameterMm / 2 + clearMm;
   return {
@@ -76,8 +97,7 @@ export function randomCase(random: Random): DrillCase {
       xMm: at,
       yMm: sideMm / 2,
       diameterMm,
-      depth:
-        random() < 0.85 ? { kind: 'through' } : { kind: 'blind', depthMm: thicknessMm * 0.6 },
+      depth: random() < 0.85 ? { kind: 'through' } : { kind: 'blind', depthMm: thicknessMm * 0.6 },
       ...(round ? { face: 'side' as const } : {}),
       setup,
     },

@@ -38,9 +38,10 @@ export function resolveSetup(
     return chosen;
   };
 
-  const bits = (chosenBits(kit, setup) ?? [assumeBit(kit, piece, hole, material)]).map(
-    (one) => ({ ...one, bit: withDepth(one.bit, piece) }),
-  );
+  const bits = (chosenBits(kit, setup) ?? [assumeBit(kit, piece, hole, material)]).map((one) => ({
+    ...one,
+    bit: withDepth(one.bit, piece),
+  }));
   if (setup.bit === undefined && !setup.bits?.length) assumed.push('bit');
   const finishing = bits.at(-1);
   if (!finishing) throw new Error(`Hole ${hole.id} resolved to no bit.`);

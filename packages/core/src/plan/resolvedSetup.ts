@@ -3,7 +3,7 @@ import type { Coolant, CoolantId } from '../coolants/coolants';
 import type { Hold, Pace, Start } from '../documents/choices';
 import type { Bit, Machine } from '../documents/kit';
 import type { Setup, SupportSetup } from '../documents/setup';
-import type { FeedAidId } from '../effort/feedAids';
+import type { FeedAidId } from '../machines/feedAids';
 import type { SpeedSetting } from '../machines/speedSettings';
 import type { Support, SupportId } from '../supports/supports';
 
@@ -46,7 +46,10 @@ export interface ResolvedSetup {
   readonly start: Start;
   readonly pace: Pace;
   readonly sides: 'one' | 'two';
-  readonly wanted: Pick<Setup, 'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing' | 'exit'>;
+  readonly wanted: Pick<
+    Setup,
+    'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing' | 'exit'
+  >;
   readonly assumed: readonly string[];
   /** Which of those are the house's habit rather than the planner's. */
   readonly byHabit: readonly string[];

@@ -49,7 +49,8 @@ export function riskModelOf(context: PlanContext): RiskModel {
 }
 
 function identitiesOf({ possible, headline, exit }: PlanContext): RiskIdentity[] {
-  if (possible.length === 0) return [{ share: 1, rateFactor: 1, chipFactor: 1, strengthFactor: 1, heatFactor: 1 }];
+  if (possible.length === 0)
+    return [{ share: 1, rateFactor: 1, chipFactor: 1, strengthFactor: 1, heatFactor: 1 }];
   return possible.map(({ material, share }) => ({
     share,
     ...weakness(headline, material),

@@ -119,7 +119,8 @@ export function sumSpread(
   parts: readonly { readonly p10: number; readonly p50: number; readonly p90: number }[],
 ): { readonly p10: number; readonly p50: number; readonly p90: number } {
   const p50 = parts.reduce((sum, part) => sum + part.p50, 0);
-  const off = (of: 'p10' | 'p90'): number => Math.hypot(...parts.map((part) => part[of] - part.p50));
+  const off = (of: 'p10' | 'p90'): number =>
+    Math.hypot(...parts.map((part) => part[of] - part.p50));
   return { p10: p50 - off('p10'), p50, p90: p50 + off('p90') };
 }
 

@@ -195,7 +195,11 @@ function timed(
     const atS =
       startS === null || cutS === null
         ? null
-        : startS + (side === 1 && moment.depthMm > 0 ? before : 0) + cutS * rested + liftsS + haltedS;
+        : startS +
+          (side === 1 && moment.depthMm > 0 ? before : 0) +
+          cutS * rested +
+          liftsS +
+          haltedS;
     haltedS += moment.haltS;
     return { ...moment, atS };
   });

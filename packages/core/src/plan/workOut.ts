@@ -10,6 +10,7 @@ import type { CrackOdds } from '../risk/crackOdds';
 import { treatmentOdds } from '../risk/treatmentOdds';
 import { faceMaterial } from '../job/faceMaterial';
 import { thicknessSpread } from '../job/thickness';
+import type { Piece } from '../documents/piece';
 import type { Bend } from '../plate/bender';
 import type { Bending } from '../plate/bendingScene';
 import type { UnitSystem } from '../units/unitSystem';
@@ -29,6 +30,7 @@ import { capsOf, possibleMaterials } from './possibilities';
 import { allowedChip, planExit, planSide, type ExitPlan } from './planStages';
 import { planChip } from './planChip';
 import { clearOf, planCrack, type CrackCase } from './planCrack';
+import { settleInWindow } from './settleInWindow';
 import { planPurpose } from './planPurpose';
 import { planWear } from './planWear';
 import { planTime } from './planTime';
@@ -45,16 +47,17 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
   const face = faceMaterial(piece, materials);
   const possible = possibleMaterials(materials, piece);
   const resolved = resolveSetup(drillCase, face);
-  const setup = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
+  const capped = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
   const thickness = thicknessSpread(piece);
   const purpose = planPurpose(piece, hole, face, units);
   const opensFarFace = hole.depth.kind === 'through';
+  const pilotMm = capped.bits.at(-2)?.geometry.diameterMm ?? 0;
   const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
+  const depthLayers = layersTo(materials, piece, depthMm);
+  const setup = settled(capped, piece, depthLayers, pilotMm, depthMm);
   const twoSided = opensFarFace && setup.sides === 'two';
   const depthPerSideMm = twoSided ? depthMm / 2 : depthMm;
 
-  const depthLayers = layersTo(materials, piece, depthMm);
-  const pilotMm = setup.bits.at(-2)?.geometry.diameterMm ?? 0;
   const layers = depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, pilotMm));
   const headline = slowestOf(layers);
   const lastCut = layers.findLast((layer) => layer.slowest !== null)?.slowest ?? headline;
@@ -133,7 +136,10 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
   const crack =
     possible.length === 0
       ? own
-      : neverSafer(own, ifSure(crackCase, depthLayers, resolved, { pilotMm, depthMm, exit }));
+      : neverSafer(
+          own,
+          ifSure(crackCase, depthLayers, { ...setup, caps: undefined }, { pilotMm, depthMm, exit }),
+        );
   return {
     piece,
     hole,
@@ -164,6 +170,23 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     crackCase,
     crack,
   };
+}
+
+/** The planner's own pace is moved inside the working window where one leaf lets it; nobody's choice is. */
+function settled(
+  setup: ResolvedSetup,
+  piece: Piece,
+  depthLayers: readonly DepthLayer[],
+  pilotMm: number,
+  depthMm: number,
+): ResolvedSetup {
+  const [layer, ...more] = depthLayers;
+  const { rimSpeedMPerS, contactPressureMpa } = setup.wanted;
+  const chosen = rimSpeedMPerS !== undefined || contactPressureMpa !== undefined;
+  if (!layer || more.length > 0 || chosen || !setup.assumed.includes('pace')) return setup;
+  const headline = cutLayer(layer, setup.finishing, setup, pilotMm).slowest;
+  const wish = headline && settleInWindow({ headline, piece, setup, depthMm });
+  return wish ? { ...setup, wanted: { ...setup.wanted, ...wish } } : setup;
 }
 
 const heatOf = (cut: MaterialCut, { coolant }: ResolvedSetup, depthMm: number): RimHeat =>

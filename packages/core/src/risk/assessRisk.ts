@@ -72,21 +72,22 @@ function weighUnknowns(model: RiskModel, seed: number): UnknownCost[] {
   const uncertain = UNKNOWNS.filter((unknown) =>
     unknown === 'identity' ? model.identities.length > 1 : model.sd[unknown] > 0,
   );
-  return uncertain.map((unknown): UnknownCost => {
-    const without = tryMany(model, deviates, unknown);
-    const left = spreads(without);
-    const share = (of: keyof Spreads): number =>
-      spread[of] > 0 ? Math.max(0, 1 - left[of] / spread[of]) : 0;
-    const shares = (['time', 'chip', 'odds'] as const).filter((of) => spread[of] > 0).map(share);
-    return {
-      unknown,
-      timeShare: share('time'),
-      chipShare: share('chip'),
-      oddsShare: share('odds'),
-      cost: shares.length > 0 ? shares.reduce((sum, one) => sum + one, 0) / shares.length : 0,
-      timeWithoutS: percentiles(without.timeS.toSorted()),
-    };
-  })
+  return uncertain
+    .map((unknown): UnknownCost => {
+      const without = tryMany(model, deviates, unknown);
+      const left = spreads(without);
+      const share = (of: keyof Spreads): number =>
+        spread[of] > 0 ? Math.max(0, 1 - left[of] / spread[of]) : 0;
+      const shares = (['time', 'chip', 'odds'] as const).filter((of) => spread[of] > 0).map(share);
+      return {
+        unknown,
+        timeShare: share('time'),
+        chipShare: share('chip'),
+        oddsShare: share('odds'),
+        cost: shares.length > 0 ? shares.reduce((sum, one) => sum + one, 0) / shares.length : 0,
+        timeWithoutS: percentiles(without.timeS.toSorted()),
+      };
+    })
     .filter(({ cost }) => cost > 0.005)
     .sort((a, b) => b.cost - a.cost);
 }

@@ -121,10 +121,7 @@ export const handlingHazard = (at: HandlingCase, sharpness: number, sharpnessSd 
 
 /** sd of ln Λ_hand: between people, and what is not known of q away from t₀. */
 export const handlingSd = (sheetThicknessMm: number | null): number =>
-  Math.hypot(
-    HANDLING_SD,
-    THICKNESS_EXPONENT_SD * Math.log(T0_MM / thicknessOf(sheetThicknessMm)),
-  );
+  Math.hypot(HANDLING_SD, THICKNESS_EXPONENT_SD * Math.log(T0_MM / thicknessOf(sheetThicknessMm)));
 
 /** P = 1 − exp(−Λ). */
 export const oddsOf = (hazard: number): number => -Math.expm1(-hazard);
@@ -142,4 +139,7 @@ const DROP_J = 0.6;
 export const dropShare = (hold: Hold, exitForceN: number, thicknessMm: number): number =>
   hold === 'press' || hold === 'rig'
     ? 0
-    : exitForceN ** 2 / (2 * ARM_N_PER_MM) / 1000 / (DROP_J * Math.max(1, thicknessMm / T0_MM) ** 2);
+    : exitForceN ** 2 /
+      (2 * ARM_N_PER_MM) /
+      1000 /
+      (DROP_J * Math.max(1, thicknessMm / T0_MM) ** 2);

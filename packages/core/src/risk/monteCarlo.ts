@@ -78,9 +78,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
   for (let draw = 0; draw < draws; draw++) {
     const row = draw * width;
     const at = (unknown: SpreadUnknown): number =>
-      unknown === frozen || sd[unknown] === 0
-        ? 0
-        : (z[row + COLUMN[unknown]] ?? 0) * sd[unknown];
+      unknown === frozen || sd[unknown] === 0 ? 0 : (z[row + COLUMN[unknown]] ?? 0) * sd[unknown];
     const dull = at('sharpness');
     const s = s0 * Math.exp(dull);
     const f = Math.exp(at('force') - PRESSED_FOR_DULL * dull);
@@ -88,8 +86,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     const t = Math.exp(at('thickness'));
     const identity =
       frozen === 'identity' ? likeliest : identityAt(model, pick[draw] ?? 0, likeliest);
-    const slowness =
-      (t * Math.exp(-at('rate') + at('mix'))) / (n * (s / s0) * identity.rateFactor);
+    const slowness = (t * Math.exp(-at('rate') + at('mix'))) / (n * (s / s0) * identity.rateFactor);
 
     timeS[draw] = model.fixedS * Math.exp(at('pauses')) + pressedTime(cuts, f) * slowness;
 
@@ -111,11 +108,9 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     let stressHazard = 0;
     if (sites.length > 0) {
       const m = Math.max(LEAST_MODULUS, strength.weibullModulus * (1 + at('weibull')));
-      const fractileMpa =
-        strength.fractileMpa * identity.strengthFactor * Math.exp(at('strength'));
+      const fractileMpa = strength.fractileMpa * identity.strengthFactor * Math.exp(at('strength'));
       const flux = f * n * Math.exp(at('heat'));
-      const heat =
-        flux ** model.heatGain * identity.heatFactor * Math.exp(at('constraint'));
+      const heat = flux ** model.heatGain * identity.heatFactor * Math.exp(at('constraint'));
       for (const site of sites)
         stressHazard +=
           site.lengthShare *

@@ -115,7 +115,11 @@ it('adds heat to what is built in, and hand to both', () => {
   const glass = MATERIALS['float-glass'];
   const bears = bearableStress(glass, true);
   expect(bears).toBeCloseTo(17.5);
-  const hot = stresses({ sites: [site({ thermalMpa: 2.908 })], handHazard: 0.002, bearableMpa: bears });
+  const hot = stresses({
+    sites: [site({ thermalMpa: 2.908 })],
+    handHazard: 0.002,
+    bearableMpa: bears,
+  });
   const odds = crackOdds(glass, hot);
   expect(odds.stressMpa).toBeCloseTo(3.908);
   const Λ_stress = -Math.log(0.95) * (3.908 / 17.5) ** 7;

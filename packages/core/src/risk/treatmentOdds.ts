@@ -30,7 +30,6 @@ export function treatmentOdds(
   if (material.class !== 'glass') return 0;
   const treatment = piece.glassTreatment ?? 'unknown';
   if (treatment !== 'unknown') return BURSTS[treatment];
-  const isPane =
-    (piece.form === 'sheet' || piece.form === 'slab') && material.id !== 'fused-glass';
+  const isPane = (piece.form === 'sheet' || piece.form === 'slab') && material.id !== 'fused-glass';
   return isPane ? (tested ? TESTED_PANE : UNKNOWN_PANE) : UNKNOWN_HOLLOW;
 }

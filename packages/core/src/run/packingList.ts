@@ -3,6 +3,7 @@ import { COOLANTS, type CoolantId } from '../coolants/coolants';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import { makePlan } from '../plan/makePlan';
+import { FEED_AIDS } from '../machines/feedAids';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 import { isPurposeKind, PURPOSES } from '../purposes/purposes';
 import { formatLengthShort } from '../units/length';
@@ -43,6 +44,8 @@ export function packingList(
       );
     if (hole.setup?.guide)
       add(`guide-${hole.setup.guide.kind}`, `Guide: ${hole.setup.guide.kind.replaceAll('-', ' ')}`);
+    const aid = hole.setup?.feedAid ?? 'none';
+    if (aid !== 'none') add(`aid-${aid}`, FEED_AIDS[aid].name);
     addWater(plan, fills.get(water.method) ?? null, units, add);
     if (setup.start === 'tape') add('tape', 'Masking tape');
     add(

@@ -8,7 +8,7 @@ import { Chips } from '../../ui/Chips';
 import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import type { Workshop } from '../kit/useWorkshop';
-import { PACE_CHIPS, SIDES_CHIPS, START_CHIPS } from './choiceWords';
+import { EXIT_CHIPS, PACE_CHIPS, SIDES_CHIPS, START_CHIPS } from './choiceWords';
 import type { Editing } from './editing';
 
 /** Left to the planner. */
@@ -102,6 +102,15 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
           changeSetup({ sides }, 'sides');
         }}
         testID="sides"
+      />
+      <Chips
+        label="At the end"
+        chips={EXIT_CHIPS}
+        value={setup.exit ?? 'ease'}
+        onChange={(exit) => {
+          changeSetup({ exit }, 'exit');
+        }}
+        testID="exit"
       />
     </>
   );

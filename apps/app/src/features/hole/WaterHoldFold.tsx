@@ -1,5 +1,6 @@
 import { LIMITS } from '@nucleon/core/documents/limits';
 import { COOLANT_IDS, COOLANTS } from '@nucleon/core/coolants/coolants';
+import { FEED_AIDS } from '@nucleon/core/machines/feedAids';
 import type { Plan } from '@nucleon/core/plan/plan';
 import { SUPPORT_IDS, SUPPORTS } from '@nucleon/core/supports/supports';
 import { Button } from '../../ui/Button';
@@ -7,7 +8,7 @@ import { Chips } from '../../ui/Chips';
 import { LengthBox } from '../../ui/LengthBox';
 import { Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
-import { EXTRACTION_CHIPS, HOLD_CHIPS, STAND_CHIPS } from './choiceWords';
+import { AID_CHIPS, EXTRACTION_CHIPS, HOLD_CHIPS, STAND_CHIPS } from './choiceWords';
 import type { Editing } from './editing';
 
 const WATER_CHIPS = COOLANT_IDS.map((id) => ({ value: id, label: COOLANTS[id].name }));
@@ -127,6 +128,20 @@ export function WaterHoldFold({
         }}
         testID="hold"
       />
+      {plan.setup.hold === 'freehand' || plan.setup.hold === 'guided' ? (
+        <>
+          <Chips
+            label="Helped by"
+            chips={AID_CHIPS}
+            value={plan.setup.feedAid}
+            onChange={(feedAid) => {
+              changeSetup({ feedAid }, 'aid');
+            }}
+            testID="feed-aid"
+          />
+          <Small>{FEED_AIDS[plan.setup.feedAid].how}</Small>
+        </>
+      ) : null}
       {plan.setup.hold === 'rig' ? (
         <Chips
           label="What holds the stand"

@@ -1,4 +1,5 @@
 import type { Hold, Pace, Start, GlassTreatment, PieceForm } from '@nucleon/core/documents/choices';
+import { FEED_AID_IDS, FEED_AIDS } from '@nucleon/core/machines/feedAids';
 import type { Setup } from '@nucleon/core/documents/setup';
 import type { Chip } from '../../ui/Chips';
 
@@ -30,6 +31,11 @@ export const STAND_CHIPS = chips({
   vacuum: 'Vacuum',
   prop: 'A prop',
 } satisfies Record<NonNullable<Setup['standFixing']>, string>);
+export const EXIT_CHIPS = chips({
+  ease: 'Ease off',
+  hold: 'Press on to the end',
+} satisfies Record<NonNullable<Setup['exit']>, string>);
+export const AID_CHIPS = FEED_AID_IDS.map((value) => ({ value, label: FEED_AIDS[value].name }));
 export const EXTRACTION_CHIPS = chips({
   drawn: 'Drawn off through the barrel',
   free: 'No extraction',

@@ -1,7 +1,7 @@
 import type { StoredBit } from '@nucleon/contract/wire';
 import {
   BIT_LOOK_IDS,
-  BIT_LOOKS,
+  lookAt,
   dressedSharpness,
   judgeBit,
   type BitLooks,
@@ -62,11 +62,11 @@ export function BitCheck({
       {BIT_LOOK_IDS.filter((look) => looks[look] !== undefined || look === next).map((look) => (
         <Column key={look} gap="$2">
           <Strong>
-            {BIT_LOOK_IDS.indexOf(look) + 1} · {BIT_LOOKS[look].title}
+            {BIT_LOOK_IDS.indexOf(look) + 1} · {lookAt(look, bit.family).title}
           </Strong>
           <Chips
-            label={BIT_LOOKS[look].ask}
-            chips={Object.entries(BIT_LOOKS[look].answers).map(([value, label]) => ({
+            label={lookAt(look, bit.family).ask}
+            chips={Object.entries(lookAt(look, bit.family).answers).map(([value, label]) => ({
               value,
               label,
             }))}

@@ -1,5 +1,4 @@
 import { routes } from '../../routes';
-import { FEED_AID_IDS, FEED_AIDS, type FeedAidId } from '@nucleon/core/effort/pressing';
 import { aidText, armLines, forceLines, leverText } from '@nucleon/core/effort/pressingWords';
 import { scaleUnit } from '@nucleon/core/effort/scaleReading';
 import { useRouter } from 'expo-router';
@@ -12,12 +11,12 @@ import { NumberBox } from '../../ui/NumberBox';
 import { Loading } from '../../ui/StateView';
 import { Heading, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
+import { AID_CHIPS } from '../hole/choiceWords';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { ScaleTrainer } from './ScaleTrainer';
 
-const AID_CHIPS = FEED_AID_IDS.map((value) => ({ value, label: FEED_AIDS[value].name }));
 const TARE_LIMIT = { least: 0, most: 200, unit: '' };
 
 /** The plan's force on a scale, at the lever and in the arms. */
@@ -34,7 +33,6 @@ function PressRoom(loaded: LoadedHole) {
   const units = useUnits();
   const router = useRouter();
   const [tare, setTare] = useState<number | undefined>(undefined);
-  const [aid, setAid] = useState<FeedAidId>('none');
   const { plan, workshop } = room;
   if (!plan)
     return (
@@ -43,7 +41,7 @@ function PressRoom(loaded: LoadedHole) {
       </RoomPage>
     );
   const machine = workshop.machines.find(({ id }) => id === plan.setup.machineId) ?? {};
-  const { hold } = plan.setup;
+  const { hold, feedAid: aid } = plan.setup;
   const byHand = hold === 'freehand' || hold === 'guided';
   const cuttingS = plan.stages.reduce((sum, { timeS }) => sum + (timeS ?? 0), 0);
   const pressed = {
@@ -51,7 +49,7 @@ function PressRoom(loaded: LoadedHole) {
     cuttingS,
     hold,
     machine,
-    aid: byHand ? aid : 'none',
+    aid,
   } as const;
   const lever = leverText(pressed, units);
   return (
@@ -98,7 +96,9 @@ function PressRoom(loaded: LoadedHole) {
                 label="Helped by"
                 chips={AID_CHIPS}
                 value={aid}
-                onChange={setAid}
+                onChange={(feedAid) => {
+                  room.edit.changeSetup({ feedAid }, 'aid');
+                }}
                 testID="aid"
               />
               <Small>{aidText(aid)}</Small>

@@ -33,7 +33,8 @@ export const time: Explain = ({ time: t, lifts, water, passes, units, depthMm })
         input(`${AROUND[id].name}, not in it`, formatDuration(t.around[id])),
       ),
     ],
-    source: 'Sum over seat, main and exit of depth over rate, the rests of the arms (Rohmert) and the halts between.',
+    source:
+      'Sum over seat, main and exit of depth over rate, the rests of the arms (Rohmert) and the halts between.',
     spread: `Eight tries in ten fall in the span: cutting time ± ${percent(t.sd)}, from force, speed, sharpness and the material’s own spread (first-order propagation).`,
   };
 };

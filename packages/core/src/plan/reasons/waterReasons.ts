@@ -33,7 +33,8 @@ export const water: Explain = ({ water: w, setup, units, headline }) => {
         input('Flow', formatFlow(w.flowLPerMin, units)),
         input('Power', `${formatSignificant(headline.force.powerW, 2)} W`),
       ],
-      source: 'Q = max(P/(ρ_w·c_w·15 K), fines at 60 g/L, 0.4 m/s up the gap beside the rim), at least max(0.5, D/100) L/min.',
+      source:
+        'Q = max(P/(ρ_w·c_w·15 K), fines at 60 g/L, 0.4 m/s up the gap beside the rim), at least max(0.5, D/100) L/min.',
     };
   }
   return {

@@ -1,0 +1,62 @@
+import { rimSpeedAt } from '../cutting/contact';
+import type { SpeedSetting } from '../machines/speedSettings';
+import type { MaterialCut } from './cutLayers';
+import type { ResolvedSetup } from './resolvedSetup';
+import { marginsAt, WINDOW_AREAS, windowCase, type WindowScene } from './windowMargins';
+
+/** Forces and speeds tried, evenly on logarithms. */
+const FORCES = 32;
+const SPEEDS = 16;
+/** Inside, and not just on the border; in standard deviations of what is unsure. */
+const INSIDE_SD = 0.05;
+
+/** A speed and force that cut clean, as what the plan is wanted with. */
+export type SettledWish = Pick<ResolvedSetup['wanted'], 'rimSpeedMPerS' | 'contactPressureMpa'>;
+
+/**
+ * Where nobody chose pace, speed or pressure and the usual point lies outside the working window: the
+ * nearest force that cuts clean at its speed, else the clean point with most room at another speed of
+ * the machine; null where the usual one is inside, or none is.
+ */
+export function settleInWindow(scene: WindowScene): SettledWish | null {
+  const { headline, setup } = scene;
+  const one = windowCase(scene);
+  const room = (rpm: number, forceN: number): number => {
+    const margins = marginsAt(one, rpm, forceN);
+    return Math.min(...WINDOW_AREAS.map((area) => margins[area]));
+  };
+  const { rpm } = headline.speed;
+  const planned = headline.force.feedForceN;
+  if (room(rpm, planned) >= -INSIDE_SD) return null;
+  const forces = forcesOf(headline);
+  const near = forces
+    .filter((forceN) => room(rpm, forceN) >= INSIDE_SD)
+    .sort((a, b) => Math.abs(Math.log(a / planned)) - Math.abs(Math.log(b / planned)))[0];
+  if (near !== undefined) return wish(headline, rpm, near);
+  const best = setup.settings
+    .flatMap(speedsOf)
+    .flatMap((other) => forces.map((forceN) => ({ other, forceN, room: room(other, forceN) })))
+    .reduce<{ other: number; forceN: number; room: number } | null>(
+      (most, point) => (most && most.room >= point.room ? most : point),
+      null,
+    );
+  return best && best.room >= INSIDE_SD ? wish(headline, best.other, best.forceN) : null;
+}
+
+const wish = ({ bit, contact }: MaterialCut, rpm: number, forceN: number): SettledWish => ({
+  rimSpeedMPerS: rimSpeedAt(rpm, bit.diameterMm),
+  contactPressureMpa: forceN / contact.contactAreaMm2,
+});
+
+/** From the glaze pressure to the highest, and no more than machine and arms give. */
+function forcesOf({ window, contact, force }: MaterialCut): readonly number[] {
+  const from = window.pressureMpa.glaze * contact.contactAreaMm2;
+  const to = Math.min(window.pressureMpa.high * contact.contactAreaMm2, force.mostN);
+  return to <= from ? [] : steps(from, to, FORCES);
+}
+
+const speedsOf = ({ minRpm, maxRpm }: SpeedSetting): readonly number[] =>
+  minRpm === maxRpm ? [minRpm] : steps(Math.max(minRpm, maxRpm / 100), maxRpm, SPEEDS);
+
+const steps = (from: number, to: number, count: number): readonly number[] =>
+  Array.from({ length: count }, (_, i) => from * (to / from) ** (i / (count - 1)));
