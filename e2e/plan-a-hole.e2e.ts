@@ -87,7 +87,7 @@ test('a number shows its working, and a step moves the rim', async ({ page, requ
   await page.goto(`/jobs/${jobId}`);
   await page.getByText('Arbor').first().click();
   await page.getByTestId('figure-feedForceN').click();
-  await expect(page.getByTestId('working-feedForceN')).toContainText('F = p·A_c');
+  await expect(page.getByTestId('working-feedForceN')).toContainText('least of p·A_c');
   await expect(page.getByTestId('working-feedForceN')).toContainText('Spread');
   const drawing = page.getByTestId('section').getByRole('img');
   await expect(drawing).toHaveAttribute('aria-label', /press with 23 N/);

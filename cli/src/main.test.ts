@@ -337,7 +337,7 @@ it('gives the same risk each time it is asked', async () => {
 it('sets the model against the bench, as text and as JSON', async () => {
   const text = await run('evidence');
   expect(text).toMatchObject({ code: 0, err: '' });
-  expect(text.out).toMatch(/misses {2}float-12-cup-40-time.*\n.*bench 1\.5–5 min/);
+  expect(text.out).toMatch(/misses {2}shell-3-tube-4-time.*\n.*bench 0\.1–1\.5 min/);
   const { code, out } = await run('evidence', '--json');
   expect(code).toBe(0);
   const { rows } = JSON.parse(out) as { rows: Record<string, unknown>[] };

@@ -1,12 +1,10 @@
 import {
   pointAt,
-  WINDOW_AREAS,
-  windowCase,
   workingWindow,
-  type WindowArea,
   type WindowPoint,
   type WorkingWindow,
 } from '@nucleon/core/choice/workingWindow';
+import { WINDOW_AREAS, windowCase, type WindowArea } from '@nucleon/core/plan/windowMargins';
 import type { Fault } from '@nucleon/core/job/fault';
 import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { contextOf } from '@nucleon/core/plan/makePlan';

@@ -11,6 +11,8 @@ const LARGEST_SHANKED_CORE_MM = 30;
 /** Above this a masonry core needs the heavy thread, mm. */
 const LARGEST_LIGHT_THREAD_MM = 132;
 
+/** Small tile cores come on a shank for a drill's chuck, mm. */
+const LARGEST_SHANKED_TILE_CORE_MM = 16;
 /** A masonry bit's shank is as thick as the bit, up to what chucks take, mm. */
 const LARGEST_ROUND_SHANK_MM = 13;
 
@@ -28,6 +30,7 @@ export function usualShank(family: BitFamilyId, diameterMm: number): Shank {
     case 'sintered-core':
       return diameterMm <= LARGEST_SHANKED_CORE_MM ? round(10) : { kind: 'thread-g-half' };
     case 'brazed-tile-core':
+      return diameterMm <= LARGEST_SHANKED_TILE_CORE_MM ? round(10) : { kind: 'thread-m14' };
     case 'grinder-core':
       return { kind: 'thread-m14' };
     case 'segmented-core':

@@ -123,7 +123,7 @@ interface Tried {
   readonly holesPerBit: number;
 }
 
-function familiesFor({ hole, layers, depthPerSideMm }: PlanContext): BitFamilyId[] {
+function familiesFor({ hole, layers, depthPerSideMm, headline }: PlanContext): BitFamilyId[] {
   const materials = layers.flatMap((layer) => layer.parts.map((part) => part.cut.material));
   return BIT_FAMILY_IDS.filter((family) => {
     const { diameterMm, solid, usableDepthMm } = BIT_FAMILIES[family];
@@ -131,6 +131,7 @@ function familiesFor({ hole, layers, depthPerSideMm }: PlanContext): BitFamilyId
       hole.diameterMm >= diameterMm[0] &&
       hole.diameterMm <= diameterMm[1] &&
       materials.every((material) => suits(family, material)) &&
+      !(BIT_FAMILIES[family].mayRunDry && family !== 'segmented-core' && !headline.dry) &&
       // A core can be broken out once and carried on; a solid bit cannot.
       usableDepthMm[1] * (solid ? 1 : 2) >= depthPerSideMm
     );

@@ -4,8 +4,10 @@ import { COOLANTS, type CoolantId } from '../coolants/coolants';
 import { connectionInLine } from '../couplings/connections';
 import type { Holder, Shank } from '../documents/connection';
 import { chainReach, couplingChain } from '../couplings/couplingChain';
+import { contactOf, rimSpeedAt } from '../cutting/contact';
 import { chooseSpeed } from '../cutting/chooseSpeed';
 import { cuttingWindow, paceTarget } from '../cutting/pace';
+import { armForce } from '../effort/armForce';
 import { distanceToEdge, faceOutline } from '../geometry/outline';
 import { TWO_HANDS_NM } from '../hazards/handLimits';
 import type { Bit, Coupling, Machine } from '../documents/kit';
@@ -15,20 +17,23 @@ import { jamTorque } from '../holding/holdingTorque';
 import { clutchOf, MACHINE_KINDS } from '../machines/machineKinds';
 import { speedSettings } from '../machines/speedSettings';
 import type { Material } from '../documents/material';
-import { isUsable, suits } from '../plan/assumeSetup';
-import { formatRimSpeed, formatRpm } from '../units/formatQuantity';
+import { isBuilding } from '../plan/benchFit';
+import { isTile, isUsable, machineFits, suits } from '../plan/assumeSetup';
+import { formatForce, formatRimSpeed, formatRpm } from '../units/formatQuantity';
 import { formatLength } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
 
 export const OBSTACLE_CODES = [
+  'beyond-arms',
   'bit-spent',
   'bit-too-short',
   'clutch-missing',
   'does-not-fit',
   'dry-not-allowed',
   'no-water-through-spindle',
-  'not-at-a-wall',
+  'machine-not-to-piece',
+  'not-fast-enough',
   'not-slow-enough',
   'not-water-rated',
   'press-room',
@@ -66,6 +71,8 @@ type Judge = (trial: Trial) => string | null;
 
 /** Room a press keeps between the bit's tip and the piece, mm. */
 const PRESS_CLEARANCE_MM = 10;
+/** Under half of the least speed it hardly cuts. */
+const LEAST_SPEED_SHARE = 0.5;
 /** What a shank and chuck add to a bit's usable depth, mm. */
 const SHANK_IN_VIEW_MM = 20;
 
@@ -87,7 +94,19 @@ function holderText(holder: Holder, units: UnitSystem): string {
 }
 
 const isPress = (machine: Machine): boolean => MACHINE_KINDS[machine.kind].hold === 'press';
-const isBuilding = (piece: Piece): boolean => piece.form === 'wall' || piece.form === 'floor';
+
+/** Why a machine cannot be brought to a piece. */
+function notToPiece({ kind }: Machine, piece: Piece): string {
+  if (kind === 'glass-grinder')
+    return 'A glass grinder takes a small flat piece held on its table.';
+  if (kind === 'angle-grinder')
+    return 'An angle grinder’s core wants a broad flat face of tile, stone or masonry.';
+  if (kind === 'stand-core-drill') return 'A stand has nothing to stand on at a built piece.';
+  if (isBuilding(piece)) return 'A press cannot be carried to a wall or floor.';
+  return piece.assembled
+    ? 'A built piece does not go under a press.'
+    : 'It is too big for a press’s table.';
+}
 
 const jamTorqueNm = (machine: Machine): { readonly nm: number; readonly clutch: boolean } => {
   const kind = MACHINE_KINDS[machine.kind];
@@ -123,8 +142,22 @@ const JUDGES: Readonly<Record<ObstacleCode, Judge>> = {
       ? `A ${BIT_FAMILIES[bit.family].name.toLowerCase()} is not made for ${bad.name.toLowerCase()}.`
       : null;
   },
-  'not-at-a-wall': ({ machine, piece }) =>
-    isBuilding(piece) && isPress(machine) ? 'A press cannot be carried to a wall or floor.' : null,
+  'machine-not-to-piece': ({ machine, piece, materials }) => {
+    const [material] = materials;
+    return material && !machineFits(machine, piece, material) ? notToPiece(machine, piece) : null;
+  },
+  'beyond-arms': ({ bit, machine, materials, byHand, hole, units }) => {
+    const [material] = materials;
+    if (!byHand || !material) return null;
+    const geometry = bitGeometry(bit);
+    const { glaze, low } = cuttingWindow(material, geometry).pressureMpa;
+    const area = contactOf(geometry).contactAreaMm2;
+    const aid = hole.setup?.feedAid ?? 'none';
+    const { onePushN } = armForce('guided', machine, aid, (glaze / 2) * area);
+    return low * area > onePushN
+      ? `It only cuts well from ${formatForce(low * area, units)}; by hand ${aid === 'none' ? '' : 'with the aid '}about ${formatForce(onePushN, units)} is the most.`
+      : null;
+  },
   'does-not-fit': (trial) => {
     const { bit, machine, couplings, units } = trial;
     if (!bit.shank || couplingChain(holdersOf(machine), bit.shank, couplings)) return null;
@@ -176,6 +209,16 @@ const JUDGES: Readonly<Record<ObstacleCode, Judge>> = {
       ? `It turns no slower than ${formatRpm(chosen.rpm)}: the rim would run at ${formatRimSpeed(chosen.rimSpeedMPerS, units)}, over ${formatRimSpeed(window.rimSpeedMPerS.high, units)}.`
       : null;
   },
+  'not-fast-enough': ({ bit, machine, materials, units }) => {
+    const [material] = materials;
+    if (!material) return null;
+    const { low } = cuttingWindow(material, bitGeometry(bit)).rimSpeedMPerS;
+    const most = Math.max(...speedSettings(machine).map(({ maxRpm }) => maxRpm));
+    const v = rimSpeedAt(most, bit.diameterMm);
+    return v < low * LEAST_SPEED_SHARE
+      ? `Its fastest, ${formatRpm(most)}, runs this rim at ${formatRimSpeed(v, units)}; it cuts from ${formatRimSpeed(low, units)}.`
+      : null;
+  },
   'press-travel': ({ machine, depthMm, units }) =>
     machine.travelMm !== undefined && machine.travelMm < depthMm + PRESS_CLEARANCE_MM / 2
       ? `The quill comes down ${formatLength(machine.travelMm, units)}; the hole wants ${formatLength(depthMm + PRESS_CLEARANCE_MM / 2, units)}.`
@@ -224,8 +267,8 @@ const JUDGES: Readonly<Record<ObstacleCode, Judge>> = {
   'dry-not-allowed': ({ water, bit, materials }) =>
     water === 'none' &&
     (!BIT_FAMILIES[bit.family].mayRunDry ||
-      materials.some((material) => material.class !== 'masonry'))
-      ? 'Dry is for masonry bits made for it, in masonry.'
+      materials.some((material) => material.class !== 'masonry' && !isTile(material)))
+      ? 'Dry is for bits made for it, in masonry or tile.'
       : null,
 };
 

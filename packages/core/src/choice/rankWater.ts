@@ -126,6 +126,8 @@ function bars(
   const trays = (kit.water ?? []).filter((one) => one.kind === kind && !one.retired);
   if (trays.length > 0 && !trays.some((tray) => canWet(tray, piece)))
     return 'It does not lie in any tray you have.';
+  if (trays.length === 0 && !canWet({ kind }, piece))
+    return 'It is too big to lie in a bench tray.';
   if (kind === 'grinder-feed' && setup.machine.kind !== 'glass-grinder')
     return 'Only a glass grinder has one.';
   if (kind === 'spindle' && !hasSpindleWater(kit, setup.machine))

@@ -1,12 +1,13 @@
 import type { DrillCase } from '../job/drillCase';
 import { COOLANTS, type CoolantId } from '../coolants/coolants';
 import { boundingBox, faceOutline } from '../geometry/outline';
+import { fitsBath } from '../plan/benchFit';
 import type { Piece } from '../documents/piece';
 import type { OwnedWater } from '../documents/kit';
 
 /** Ways of wetting that suit a piece of this form, where no water means are listed as owned. */
 const USUAL_WATER: Readonly<Record<Piece['form'], readonly CoolantId[]>> = {
-  sheet: ['still-bath', 'pool', 'drip', 'running-tap', 'spindle'],
+  sheet: ['still-bath', 'pool', 'drip', 'running-tap', 'spindle', 'none'],
   slab: ['still-bath', 'pool', 'drip', 'running-tap', 'spindle'],
   block: ['pool', 'drip', 'running-tap', 'spindle'],
   bead: ['still-bath', 'drip', 'oil-bath'],
@@ -23,6 +24,7 @@ export function canWet(
   const inTray = kind === 'still-bath' || kind === 'oil-bath' || kind === 'grinder-feed';
   if (!inTray) return true;
   if (piece.form === 'wall' || piece.form === 'floor' || piece.assembled) return false;
+  if (trayLengthMm === undefined && trayWidthMm === undefined) return fitsBath(piece);
   const { widthMm, heightMm } = boundingBox(faceOutline(piece.outline, 'top'));
   const [long, short] = [Math.max(widthMm, heightMm), Math.min(widthMm, heightMm)];
   const tray = [trayLengthMm ?? Infinity, trayWidthMm ?? Infinity];
@@ -36,7 +38,7 @@ const AT_HAND: readonly CoolantId[] = ['bottle', 'sponge', 'puddle'];
 export function waterMeans({ kit, piece }: Pick<DrillCase, 'kit' | 'piece'>): readonly CoolantId[] {
   const usual = USUAL_WATER[piece.form];
   const listed = (kit.water ?? []).filter((one) => !one.retired);
-  if (listed.length === 0) return usual;
+  if (listed.length === 0) return usual.filter((kind) => canWet({ kind }, piece));
   const owned = listed.filter((one) => canWet(one, piece)).map((one) => one.kind);
   return [...new Set([...owned, ...AT_HAND.filter((water) => usual.includes(water))])].sort();
 }

@@ -28,12 +28,14 @@ export interface SetUp {
   readonly piece: Pick<Piece, 'form' | 'material' | 'thicknessMm' | 'outline'> & Partial<Piece>;
   readonly hole?: Partial<Hole>;
   readonly bit: Omit<Bit, 'id' | 'name'>;
+  /** Smaller bits that go first, in order. */
+  readonly before?: readonly Omit<Bit, 'id' | 'name'>[];
   readonly machine: Machine['kind'];
-  readonly setup: Omit<Setup, 'bit' | 'machine'>;
+  readonly setup: Omit<Setup, 'bit' | 'bits' | 'machine'>;
 }
 
 /** One hole with just the tools that are named for it, in the middle of its piece unless it says otherwise. */
-export function setUp({ piece, hole, bit, machine, setup }: SetUp): DrillCase {
+export function setUp({ piece, hole, bit, before = [], machine, setup }: SetUp): DrillCase {
   const { outline } = piece;
   const middle =
     outline.kind === 'rectangle'
@@ -53,10 +55,19 @@ export function setUp({ piece, hole, bit, machine, setup }: SetUp): DrillCase {
       depth: { kind: 'through' },
       ...(piece.form === 'vessel' ? { face: 'side' as const } : {}),
       ...hole,
-      setup: { bit: 'bit', machine: 'machine', ...setup },
+      setup: {
+        ...(before.length > 0
+          ? { bits: [...before.map((_, step) => `step-${step + 1}`), 'bit'] }
+          : { bit: 'bit' }),
+        machine: 'machine',
+        ...setup,
+      },
     },
     kit: {
-      bits: [{ id: 'bit', name: 'Bit', ...bit }],
+      bits: [
+        ...before.map((own, step) => ({ id: `step-${step + 1}`, name: 'Smaller bit', ...own })),
+        { id: 'bit', name: 'Bit', ...bit },
+      ],
       machines: [{ id: 'machine', name: 'Machine', kind: machine }],
     },
     materials: [],

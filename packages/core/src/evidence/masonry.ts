@@ -50,6 +50,18 @@ const rubble = setUp({
   },
 });
 
+const dryCore = setUp({
+  piece: wall('clay-brick', 100),
+  bit: { family: 'dry-segmented-core', diameterMm: 112 },
+  machine: 'hand-core-drill',
+  setup: {
+    hold: 'guided',
+    start: 'pilot',
+    support: { kind: 'nothing' },
+    water: { kind: 'none', extraction: true },
+  },
+});
+
 export const MASONRY: readonly EvidenceRow[] = [
   {
     id: 'concrete-150-cup-62-time',
@@ -82,6 +94,14 @@ export const MASONRY: readonly EvidenceRow[] = [
     band: [2, 9],
     source: GENERAL,
     drillCase: brickLeaf,
+  },
+  {
+    id: 'brick-100-dry-segmented-112-time',
+    job: 'The same with a core made for dry, dust drawn off',
+    figure: 'drilling time',
+    band: [2, 9],
+    source: GENERAL,
+    drillCase: dryCore,
   },
   {
     id: 'rubble-500-wet-50-time',

@@ -37,22 +37,25 @@ const granite = (bit: Omit<Bit, 'id' | 'name'>) =>
       water: { kind: 'pool' },
     },
   });
-const graniteByGrinder = setUp({
-  piece: GRANITE_TOP,
-  bit: { family: 'brazed-tile-core', diameterMm: 35 },
-  machine: 'angle-grinder',
-  setup: {
-    hold: 'freehand',
-    start: 'tilt',
-    support: { kind: 'plywood', clamps: [], edgesHeld: 'two' },
-    water: { kind: 'bottle' },
-  },
-});
+const byGrinder = (family: Bit['family']) =>
+  setUp({
+    piece: GRANITE_TOP,
+    bit: { family, diameterMm: 35 },
+    machine: 'angle-grinder',
+    setup: {
+      hold: 'freehand',
+      start: 'tilt',
+      support: { kind: 'plywood', clamps: [], edgesHeld: 'two' },
+      water: { kind: 'bottle' },
+    },
+  });
+const graniteByGrinder = byGrinder('brazed-tile-core');
 const stone = (
   material: string,
   thicknessMm: number,
   sizeMm: number,
   bit: Omit<Bit, 'id' | 'name'>,
+  before: readonly Omit<Bit, 'id' | 'name'>[] = [],
 ) =>
   setUp({
     piece: {
@@ -62,6 +65,7 @@ const stone = (
       outline: { kind: 'circle', diameterMm: sizeMm },
     },
     bit,
+    before,
     machine: 'rotary-tool',
     setup: {
       hold: 'freehand',
@@ -150,6 +154,49 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     band: [0.6, 3],
     source: GENERAL,
     drillCase: stone('basalt', 9, 40, { family: 'plated-point', diameterMm: 1.5 }),
+  },
+  {
+    id: 'basalt-9-steps-6-time',
+    job: 'The same to 6 mm in steps',
+    figure: 'time altogether',
+    band: [3, 10],
+    source: GENERAL,
+    drillCase: stone('basalt', 9, 40, { family: 'sintered-rod', diameterMm: 6 }, [
+      { family: 'plated-point', diameterMm: 1.5 },
+      { family: 'plated-point', diameterMm: 3 },
+      { family: 'sintered-rod', diameterMm: 4 },
+    ]),
+  },
+  {
+    id: 'granite-25-grinder-core-35-time',
+    job: 'Granite 25 mm, grinder core 35 on its own thread, with water',
+    figure: 'drilling time',
+    band: [0.5, 3],
+    source: GENERAL,
+    drillCase: byGrinder('grinder-core'),
+  },
+  {
+    id: 'tile-9-wax-core-8-time',
+    job: 'Porcelain tile 9 mm, wax-filled core 8, fast drill, dry',
+    figure: 'drilling time',
+    band: [0.3, 3],
+    source: GENERAL,
+    drillCase: setUp({
+      piece: {
+        form: 'sheet',
+        material: 'porcelain-tile',
+        thicknessMm: 9,
+        outline: { kind: 'rectangle', widthMm: 600, heightMm: 600 },
+      },
+      bit: { family: 'dry-tile-core', diameterMm: 8 },
+      machine: 'corded-drill',
+      setup: {
+        hold: 'freehand',
+        start: 'tilt',
+        support: { kind: 'plywood' },
+        water: { kind: 'none' },
+      },
+    }),
   },
   {
     id: 'agate-15-core-4-time',

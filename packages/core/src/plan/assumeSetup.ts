@@ -1,7 +1,7 @@
 import { BIT_FAMILIES, type BitFamilyId } from '../bits/bitFamilies';
-import { bitGeometry } from '../bits/bitGeometry';
+import { bitGeometry, type BitGeometry } from '../bits/bitGeometry';
 import type { CoolantId } from '../coolants/coolants';
-import { boundingBox, faceOutline } from '../geometry/outline';
+import { rpmForRimSpeed } from '../cutting/contact';
 import type { Hold, Start } from '../documents/choices';
 import type { Bit, Machine, Kit } from '../documents/kit';
 import type { Hole } from '../documents/hole';
@@ -10,10 +10,16 @@ import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
 import type { Material } from '../documents/material';
 import { speedSettings } from '../machines/speedSettings';
 import type { SupportId } from '../supports/supports';
+import {
+  fitsAngleGrinder,
+  fitsBath,
+  fitsGlassGrinder,
+  fitsPress,
+  fitsStand,
+  isBuilding,
+} from './benchFit';
 import { SIZE_TOLERANCE_MM, type ResolvedBit } from './resolvedSetup';
 
-/** Panes longer than this do not go in a bench tray, mm. */
-const LARGEST_BATH_PIECE_MM = 600;
 /** Below this a ring has no room for a core. */
 const SMALLEST_CORE_MM = 3;
 const SMALLEST_CUP_MM = 6;
@@ -50,6 +56,7 @@ export const isUsable = (bit: Pick<Bit, 'retired' | 'state'>): boolean =>
 
 const ANY = (): boolean => true;
 const TILES: ReadonlySet<string> = new Set(['porcelain-tile', 'glazed-wall-tile']);
+export const isTile = ({ id }: Pick<Material, 'id'>): boolean => TILES.has(id);
 
 /** What each family of bit is any use on. */
 const SUITS: Readonly<Record<BitFamilyId, (material: Material) => boolean>> = {
@@ -62,7 +69,7 @@ const SUITS: Readonly<Record<BitFamilyId, (material: Material) => boolean>> = {
   'brazed-tile-core': ANY,
   'segmented-core': ({ class: kind }) => kind === 'masonry' || kind === 'stone',
   'grinder-core': ({ class: kind }) => kind !== 'glass',
-  'dry-tile-core': ({ id }) => TILES.has(id),
+  'dry-tile-core': isTile,
   'dry-segmented-core': ({ class: kind }) => kind === 'masonry',
   'masonry-bit': ({ class: kind, id }) => kind === 'masonry' && id !== 'reinforced-concrete',
   'carbide-spear': ({ id }) => id === 'glazed-wall-tile',
@@ -92,8 +99,9 @@ export function assumeMachine(
   hole: Hole,
   material: Material,
   hold: Hold | undefined,
+  bit: Pick<BitGeometry, 'speedFactor'>,
 ): Machine {
-  const wantedRpm = (60_000 * material.rimSpeedMPerS.best) / (Math.PI * hole.diameterMm);
+  const wantedRpm = rpmForRimSpeed(material.rimSpeedMPerS.best * bit.speedFactor, hole.diameterMm);
   const miss = (machine: Machine): number =>
     Math.min(
       ...speedSettings(machine).map(({ minRpm, maxRpm }) => {
@@ -101,27 +109,44 @@ export function assumeMachine(
         return Math.abs(Math.log(Math.max(nearest, 1) / wantedRpm));
       }),
     );
-  const isWall = piece.form === 'wall' || piece.form === 'floor';
+  const isWall = isBuilding(piece);
   const isRig = (machine: Machine): boolean => MACHINE_KINDS[machine.kind].hold === 'press';
   const owned = (kit.machines ?? [])
     .filter((machine) => !machine.retired)
-    // A press cannot be carried to a wall.
-    .filter((machine) => !(isWall && isRig(machine)))
+    .filter((machine) => machineFits(machine, piece, material))
     // Wanted in a press, only a press will do; wanted by hand, anything else.
     .filter((machine) => hold === undefined || isRig(machine) === (hold === 'press'))
     .sort((a, b) => miss(a) - miss(b) || a.id.localeCompare(b.id))[0];
   if (owned) return owned;
   const kind: MachineKindId =
-    hold === 'press' && !isWall
+    hold === 'press' && fitsPress(piece)
       ? 'bench-drill-press'
       : isWall
         ? hole.diameterMm > 52
           ? 'hand-core-drill'
           : 'rotary-hammer'
-        : hole.diameterMm <= 8
+        : hole.diameterMm <= 8 && fitsPress(piece)
           ? 'small-drill-press'
           : 'cordless-drill';
   return { id: `assumed-${kind}`, name: MACHINE_KINDS[kind].name, kind };
+}
+
+/** Whether a machine of this kind can be brought to such a piece at all. */
+export function machineFits(
+  { kind }: Pick<Machine, 'kind'>,
+  piece: Piece,
+  material: Pick<Material, 'class'>,
+): boolean {
+  switch (kind) {
+    case 'glass-grinder':
+      return fitsGlassGrinder(piece);
+    case 'angle-grinder':
+      return fitsAngleGrinder(piece) && material.class !== 'glass';
+    case 'stand-core-drill':
+      return fitsStand(piece);
+    default:
+      return MACHINE_KINDS[kind].hold !== 'press' || fitsPress(piece);
+  }
 }
 
 export function assumeStart(hold: Hold): Start {
@@ -152,12 +177,10 @@ export function assumeEdgesHeld(piece: Piece, support: SupportId): 'none' | 'two
 }
 
 export function assumeWater(piece: Piece, hole: Hole, machine: Machine): CoolantId {
-  const box = boundingBox(faceOutline(piece.outline, hole.face ?? 'top'));
-  const fitsTray = Math.max(box.widthMm, box.heightMm) <= LARGEST_BATH_PIECE_MM && !piece.assembled;
   switch (piece.form) {
     case 'sheet':
     case 'slab':
-      return fitsTray ? 'still-bath' : 'pool';
+      return fitsBath(piece) ? 'still-bath' : 'pool';
     case 'bead':
       return 'still-bath';
     case 'vessel':

@@ -5,19 +5,29 @@ import { stagesOf, type Stage } from '../cutting/stages';
 import type { Piece } from '../documents/piece';
 import { lastLigament } from '../risk/stressSites';
 import { glazingTime, meanSlowness } from '../wear/sharpness';
+import { isBuilding } from './benchFit';
 import { rateAt, type LayerCut, type MaterialCut } from './cutLayers';
 import type { PlannedStage } from './plan';
 import type { ResolvedSetup } from './resolvedSetup';
 import { exitChipSd, logNormalP10 } from './spread';
 
 /** Chips wider than this show where no cover hides them, mm. */
-export const ALLOWED_CHIP_MM = 1;
+const ALLOWED_CHIP_MM = 1;
+/** A wall's far face is made good, or a rosette hides it, mm. */
+const ALLOWED_WALL_CHIP_MM = 8;
 /** A cover that hides nothing still allows what no eye sees, mm. */
 const LEAST_ALLOWED_CHIP_MM = 0.05;
 
 /** W: what the purpose's cover hides, else what shows at arm's length. */
-export const allowedChip = (coverMm: number | null | undefined): number =>
-  typeof coverMm === 'number' ? Math.max(coverMm, LEAST_ALLOWED_CHIP_MM) : ALLOWED_CHIP_MM;
+export const allowedChip = (
+  coverMm: number | null | undefined,
+  piece: Pick<Piece, 'form'>,
+): number =>
+  typeof coverMm === 'number'
+    ? Math.max(coverMm, LEAST_ALLOWED_CHIP_MM)
+    : isBuilding(piece)
+      ? ALLOWED_WALL_CHIP_MM
+      : ALLOWED_CHIP_MM;
 
 export interface ExitPlan extends ExitForce {
   /** W, mm. */

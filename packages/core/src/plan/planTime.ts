@@ -140,7 +140,9 @@ function cuttingSpread(
     })),
   );
   const at = (q: number): number => mixtureQuantile(all, q);
-  return { p10: at(0.1), p50: at(0.5), p90: at(0.9) };
+  // Known, the middle is the time at the middle of everything, which timeline and run go by.
+  const p50 = possible.length === 0 ? workS : at(0.5);
+  return { p10: Math.min(at(0.1), p50), p50, p90: Math.max(at(0.9), p50) };
 }
 
 /** The smaller bits before the finishing one: each opens the hole for the next, whole depth. */

@@ -1,4 +1,5 @@
 import type { DrillCase } from '../job/drillCase';
+import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { corePasses, type Passes } from '../cutting/passes';
 import { liftDepths } from '../cutting/lifts';
 import { easedBefore } from '../cutting/stages';
@@ -62,7 +63,7 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
   const headline = slowestOf(layers);
   const lastCut = layers.findLast((layer) => layer.slowest !== null)?.slowest ?? headline;
   const exit = opensFarFace
-    ? planExit(lastCut, piece, setup, allowedChip(purpose.fit?.coverMm))
+    ? planExit(lastCut, piece, setup, allowedChip(purpose.fit?.coverMm, piece))
     : null;
 
   const nearSide = clipTo(layers, depthPerSideMm);
@@ -185,6 +186,8 @@ function settled(
   const chosen = rimSpeedMPerS !== undefined || contactPressureMpa !== undefined;
   if (!layer || more.length > 0 || chosen || !setup.assumed.includes('pace')) return setup;
   const headline = cutLayer(layer, setup.finishing, setup, pilotMm).slowest;
+  // A diamond rim that must not run dry is not made to by going gently.
+  if (headline?.dry && !BIT_FAMILIES[headline.bit.family].mayRunDry) return setup;
   const wish = headline && settleInWindow({ headline, piece, setup, depthMm });
   return wish ? { ...setup, wanted: { ...setup.wanted, ...wish } } : setup;
 }

@@ -32,9 +32,9 @@ function planOf(glassTreatment: 'annealed' | 'unknown' | 'tempered'): Plan {
 it('opens one figure’s working at a time', () => {
   show(<FigureGrid figures={headlineFigures(planOf('annealed'), METRIC)} columns={2} />);
   fireEvent.click(screen.getByTestId('figure-feedForceN'));
-  expect(screen.getByText(/F = p·A_c/)).toBeTruthy();
+  expect(screen.getByText(/least of p·A_c/)).toBeTruthy();
   fireEvent.click(screen.getByTestId('figure-rpm'));
-  expect(screen.queryByText(/F = p·A_c/)).toBeNull();
+  expect(screen.queryByText(/least of p·A_c/)).toBeNull();
   fireEvent.click(screen.getByTestId('figure-rpm'));
   expect(screen.queryByTestId('working-rpm')).toBeNull();
 });
