@@ -1,5 +1,7 @@
 /** Writes the tables of docs/ that are the code's own registries: `npm run schema`. */
 import { writeFileSync } from 'node:fs';
+import { ABRASIVE_IDS, ABRASIVES, specificEnergy } from '@nucleon/core/bits/abrasives';
+import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamily } from '@nucleon/core/bits/bitFamilies';
 import { EVIDENCE } from '@nucleon/core/evidence/evidence';
 import { GENERAL } from '@nucleon/core/evidence/evidenceRow';
 import { bandWords, modelWords } from '@nucleon/core/evidence/evidenceWords';
@@ -10,6 +12,8 @@ import { PURPOSES } from '@nucleon/core/purposes/purposes';
 import { BY_ITSELF, CAUSE_IDS, CAUSES } from '@nucleon/core/signs/causes';
 import { SIGN_IDS, SIGNS, type SignEffect } from '@nucleon/core/signs/signs';
 import { gateTable } from './gateTable.mts';
+import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
+import { formatSignificant } from '@nucleon/core/units/roundNumber';
 import { MODEL_VERSION } from '@nucleon/core/plan/plan';
 import { plateTables } from './plateTable.mts';
 
@@ -110,6 +114,58 @@ be written with some answers (marked *), \`of\` what it was answered for; when t
 without \`of\`, written by hand, is taken as it stands.
 
 ${table(['code', 'title', 'answered for', 'levels and answers'], gateTable())}
+`,
+);
+
+const range = ([low, high]: readonly [number, number], factor: number): string =>
+  [low, high].map((m) => formatSignificant(m * 1000 * factor, 2)).join('–');
+
+write(
+  'rims.md',
+  `# Rims: specific energy and life
+
+How the grains are held sets chip thickness, and that the energy of a volume (Malkin): e, J/mm³, sharp and wet, is the
+material's own column times its rim's factor (\`packages/core/src/bits/abrasives.ts\`). Known to a factor of two either
+way until a log narrows it.
+
+${table(
+  ['material', ...ABRASIVE_IDS.map((id) => ABRASIVES[id].name.toLowerCase())],
+  MATERIAL_IDS.map((id) => [
+    MATERIALS[id].name,
+    ...ABRASIVE_IDS.map((rim) => formatSignificant(specificEnergy(MATERIALS[id], rim), 2)),
+  ]),
+)}
+
+Depth cut until half the bite is gone, mm: the tenth to the ninetieth of a hundred bits, handled calmly. Dry where the rim
+is not made for it × 0.1, too fast × 0.5, pressed too hard × 0.4.
+
+${table(
+  ['material', ...ABRASIVE_IDS.map((id) => ABRASIVES[id].name.toLowerCase())],
+  MATERIAL_IDS.map((id) => {
+    const { class: kind, abrasiveness, name } = MATERIALS[id];
+    return [
+      name,
+      ...ABRASIVE_IDS.map((rim) =>
+        range(ABRASIVES[rim].lifeDepthM[kind], ABRASIVES[rim].lifeFactor[abrasiveness]),
+      ),
+    ];
+  }),
+)}
+
+${table(
+  ['family', 'rim', 'sizes mm', 'pressure ×', 'speed ×', 'dry'],
+  BIT_FAMILY_IDS.map((id) => {
+    const family: BitFamily = BIT_FAMILIES[id];
+    return [
+      `\`${id}\` ${family.name}`,
+      ABRASIVES[family.abrasive].name.toLowerCase(),
+      family.diameterMm.join('–'),
+      String(family.pressureFactor),
+      String(family.speedFactor),
+      family.mayRunDry ? 'made for it' : 'no',
+    ];
+  }),
+)}
 `,
 );
 

@@ -13,6 +13,7 @@ import type { Piece } from '@nucleon/core/documents/piece';
 import type { House } from '@nucleon/core/documents/house';
 import type { Material } from '@nucleon/core/documents/material';
 import type { Plan } from '@nucleon/core/plan/plan';
+import type { PlanChanges } from '@nucleon/core/plan/planChanges';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 
@@ -51,6 +52,8 @@ export interface PlanHeadline {
   readonly toConfirm: number;
   readonly settled: number;
   readonly warningCount: number;
+  /** What a later model tells otherwise of the same hole, until the hole itself is changed. */
+  readonly changed?: PlanChanges;
 }
 
 export type StoredHole = Hole & Versioned & { readonly pieceId: string };

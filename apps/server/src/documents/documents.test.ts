@@ -1,4 +1,11 @@
-import type { HoleDetail, JobDetail, Page, PieceLayout, StoredBit } from '@nucleon/contract/wire';
+import type {
+  HoleDetail,
+  JobDetail,
+  Page,
+  PieceLayout,
+  PlanHeadline,
+  StoredBit,
+} from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { Plan } from '@nucleon/core/plan/plan';
@@ -110,6 +117,24 @@ describe('a stored plan', () => {
     await call('put', `/jobs/${jobId}`, { name: 'Job', checks, version: 1 }).expect(200);
     await plan();
     expect(await made()).not.toEqual(before);
+  });
+
+  it('says what changed when a later model made it anew, until the hole itself changes', async () => {
+    const older = { ...(await plan()), modelVersion: '1.0.0', feedForceN: 99 };
+    await server.source.query(
+      "UPDATE hole_plan SET plan = ?, made_from = REGEXP_REPLACE(made_from, 'model .*', 'model 1.0.0, data 1') WHERE hole_id = ?",
+      [JSON.stringify(older), holeId],
+    );
+    const headline = async (): Promise<PlanHeadline | null | undefined> =>
+      (await get<JobDetail>(`/jobs/${jobId}`)).pieces[0]?.holes[0]?.headline;
+    const anew = await headline();
+    expect(anew?.changed).toEqual({
+      fromModel: '1.0.0',
+      changes: [{ figure: 'force', was: 99, is: anew?.feedForceN }],
+    });
+    expect((await headline())?.changed).toEqual(anew?.changed);
+    await call('put', holePath(), { ...hole, xMm: 120, version: 1 }).expect(200);
+    expect((await headline())?.changed).toBeUndefined();
   });
 });
 

@@ -3,8 +3,9 @@ import type { Fault } from '@nucleon/core/job/fault';
 import { MATERIAL_DATA_VERSION } from '@nucleon/core/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
+import { planChanges } from '@nucleon/core/plan/planChanges';
 import { METRIC } from '@nucleon/core/units/unitSystem';
-import { In, type EntityManager } from 'typeorm';
+import { In, Like, Not, type EntityManager } from 'typeorm';
 import { drillCaseOf, type JobRow, type LoadedJob } from '../documents/loadJob';
 import type { LoadedKit } from '../documents/loadKit';
 import { inBatches, inPackets } from '../documents/repository';
@@ -31,15 +32,22 @@ export const makingsOf = (
     `hole ${hole.version}`,
     `kit ${kit.version}`,
     `house ${kit.houseVersion}`,
-    `model ${MODEL_VERSION}`,
-    `data ${MATERIAL_DATA_VERSION}`,
+    REFERENCE,
   ].join(', ');
 
-/** Plans these holes anew and stores what can be planned; what cannot is told, and its old plan forgotten. */
+const REFERENCE = `model ${MODEL_VERSION}, data ${MATERIAL_DATA_VERSION}`;
+/** The same documents, whatever model and data. */
+const documentsOf = (madeFrom: string): string => madeFrom.replace(/model .*$/, '');
+
+/**
+ * Plans these holes anew and stores what can be planned; what cannot is told, and its old plan forgotten.
+ * @param older plans of an earlier model: the new ones say what changed
+ */
 export async function planHoles(
   manager: EntityManager,
   { job, pieces, holes }: LoadedJob,
   kit: LoadedKit,
+  older: ReadonlyMap<string, HolePlanRow> = new Map(),
 ): Promise<Planned> {
   const pieceById = new Map(pieces.map((piece) => [piece.id, piece]));
   const rows: HolePlanRow[] = [];
@@ -49,7 +57,10 @@ export async function planHoles(
     if (!piece) continue;
     const outcome = makePlan(drillCaseOf(job, piece, hole, kit), METRIC);
     if (outcome.kind === 'faulty') faulty.set(hole.id, outcome.faults);
-    else rows.push(planRow(outcome.plan, makingsOf(job, piece, hole, kit)));
+    else
+      rows.push(
+        planRow(outcome.plan, makingsOf(job, piece, hole, kit), older.get(hole.id) ?? null),
+      );
   }
   // In one order, so that two who store the same plans do not wait for each other.
   rows.sort((a, b) => (a.holeId < b.holeId ? -1 : 1));
@@ -59,8 +70,30 @@ export async function planHoles(
   return { rows, faulty };
 }
 
-function planRow(plan: Plan, madeFrom: string): HolePlanRow {
-  const headline = headlineOf(plan);
+/** Plans of an earlier model or data, by hole; there are none but right after a new version. */
+export async function olderPlans(
+  manager: EntityManager,
+  holeIds: readonly string[],
+): Promise<ReadonlyMap<string, HolePlanRow>> {
+  const found = new Map<string, HolePlanRow>();
+  for (const some of inBatches(holeIds))
+    for (const row of await manager.findBy(holePlanEntity, {
+      holeId: In([...some]),
+      madeFrom: Not(Like(`%${REFERENCE}`)),
+    }))
+      found.set(row.holeId, row);
+  return found;
+}
+
+/** What a later model changed in a plan of the same documents; told until one of them changes. */
+const changedSince = (before: HolePlanRow | null, plan: Plan, madeFrom: string) =>
+  before && documentsOf(before.madeFrom) === documentsOf(madeFrom)
+    ? planChanges(before.plan, plan)
+    : undefined;
+
+function planRow(plan: Plan, madeFrom: string, before: HolePlanRow | null): HolePlanRow {
+  const changed = changedSince(before, plan, madeFrom);
+  const headline = { ...headlineOf(plan), ...(changed ? { changed } : {}) };
   return {
     holeId: plan.holeId,
     madeFrom,

@@ -9,7 +9,7 @@ import { drillCaseOf, loadHole, type LoadedJob } from '../documents/loadJob';
 import { loadKit, type LoadedKit } from '../documents/loadKit';
 import type { ServerContext } from '../serverContext';
 import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
-import { makingsOf, planHoles, type Planned } from './planHoles';
+import { makingsOf, olderPlans, planHoles, type Planned } from './planHoles';
 
 /** So many plans are made for one reading of a list, some milliseconds each; the others at the next. */
 const MOST_PLANNED = 200;
@@ -39,9 +39,14 @@ export async function headlinesOf(
   const { rows, faulty } =
     due.length === 0
       ? NOTHING_DUE
-      : await transact(source, (manager) =>
-          planHoles(manager, { ...loaded, holes: due.slice(0, MOST_PLANNED) }, kit),
-        );
+      : await transact(source, async (manager) => {
+          const now = due.slice(0, MOST_PLANNED);
+          const older = await olderPlans(
+            manager,
+            now.map(({ id }) => id),
+          );
+          return planHoles(manager, { ...loaded, holes: now }, kit, older);
+        });
   const of = new Map(
     [...stored, ...rows]
       .filter(({ holeId }) => !waiting.has(holeId) && !faulty.has(holeId))
@@ -86,8 +91,13 @@ async function oneHole(source: DataSource, holeId: string): Promise<Read<OneHole
   const madeFrom = makingsOf(job, piece, hole, kit);
   const stored = await manager.findOneBy(holePlanEntity, { holeId, madeFrom });
   if (stored) return { kind: 'made', value: { row: stored, drillCase } };
-  const { rows, faulty } = await transact(source, (inside) =>
-    planHoles(inside, { job, pieces: [piece], holes: [hole] }, kit),
+  const { rows, faulty } = await transact(source, async (inside) =>
+    planHoles(
+      inside,
+      { job, pieces: [piece], holes: [hole] },
+      kit,
+      await olderPlans(inside, [holeId]),
+    ),
   );
   const [row] = rows;
   return row

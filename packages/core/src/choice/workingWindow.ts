@@ -1,4 +1,4 @@
-import { rimSpeedAt, rpmForRimSpeed } from '../cutting/contact';
+import { rpmForRimSpeed } from '../cutting/contact';
 import type { PlanContext } from '../plan/planContext';
 import {
   areaAt,

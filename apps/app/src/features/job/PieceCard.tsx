@@ -1,3 +1,4 @@
+import { planChangesText } from '@nucleon/core/plan/planChanges';
 import { routes } from '../../routes';
 import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
 import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
@@ -164,6 +165,7 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
   const router = useRouter();
   const { headline } = hole;
   const stopped = headline && headline.stops.length > 0;
+  const changed = headline?.changed && planChangesText(headline.changed, units);
   return (
     <RowLink
       onPress={() => {
@@ -191,6 +193,11 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
           {headline.toConfirm > 0
             ? `${headline.toConfirm} to confirm${headline.settled > 0 ? `, ${headline.settled} settled` : ''}`
             : 'All confirmed'}
+        </Small>
+      ) : null}
+      {changed ? (
+        <Small textAlign="left" testID="plan-changed">
+          {changed}
         </Small>
       ) : null}
       {hole.lastRun ? <LastRun run={hole.lastRun} /> : null}
