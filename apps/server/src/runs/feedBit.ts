@@ -5,17 +5,22 @@ import { lockKit, noteKitChange } from '../database/locks';
 import { findOne, replace } from '../documents/repository';
 import { withId } from '../documents/shown';
 
+/** What a run has fed so far, bit by bit. */
+export const countedUses = (counted: readonly BitUse[] | BitUse | null): readonly BitUse[] =>
+  counted === null ? [] : isOne(counted) ? [counted] : counted;
+
+const isOne = (counted: readonly BitUse[] | BitUse): counted is BitUse => 'bitId' in counted;
+
 /**
  * Adds to the bit what this run took of it beyond what was counted already, so that events sent again, or
  * a result put right, count once.
  */
 export async function feedBit(
   manager: EntityManager,
-  use: BitUse | null,
+  use: BitUse,
   counted: BitUse | null,
   now: Date,
 ): Promise<void> {
-  if (!use) return;
   const added = {
     depthMm: use.depthMm - (counted?.depthMm ?? 0),
     holes: use.holes - (counted?.holes ?? 0),

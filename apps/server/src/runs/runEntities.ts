@@ -18,8 +18,8 @@ export interface RunRow {
   /** What a search looks through. */
   words: string;
   openedAt: Date | null;
-  /** What its bit’s history has been fed from this run so far. */
-  counted: BitUse | null;
+  /** What its bits’ histories have been fed from this run so far; rows of old hold one bit’s. */
+  counted: readonly BitUse[] | BitUse | null;
   updatedAt: Date;
 }
 

@@ -1,13 +1,13 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EventsTaken } from '@nucleon/contract/wire';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
-import { bitUse, runRecord, type RunRecord } from '@nucleon/core/run/runRecord';
+import { bitUses, runRecord, type RunRecord } from '@nucleon/core/run/runRecord';
 import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';
 import { likeId, refuseLikeId } from '../database/likeId';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { KINDS } from '../documents/documentKinds';
-import { feedBit } from './feedBit';
+import { countedUses, feedBit } from './feedBit';
 import { runEntity, runEventEntity, type RunRow } from './runEntities';
 
 /**
@@ -57,14 +57,17 @@ export async function storeEvents(
   if (added.size > 0) {
     const all = rows.map(({ body }) => body);
     const record = runRecord(runId, all);
-    const use = bitUse(all);
-    if (feeds) await feedBit(manager, use, run.counted, now);
+    const counted = countedUses(run.counted);
+    const uses = bitUses(all);
+    // In one order, so that two runs that share bits do not wait for each other.
+    for (const use of feeds ? uses.toSorted((a, b) => (a.bitId < b.bitId ? -1 : 1)) : [])
+      await feedBit(manager, use, counted.find(({ bitId }) => bitId === use.bitId) ?? null, now);
     await manager.update(
       runEntity,
       { id: runId },
       {
         ...(record ? await columnsOf(manager, record) : {}),
-        counted: use ?? run.counted,
+        counted: uses.length > 0 ? uses : run.counted,
         updatedAt: now,
       },
     );

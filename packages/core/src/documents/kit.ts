@@ -50,7 +50,7 @@ export const machineSchema = object(
   {
     speeds: machineSpeedsSchema,
     stallTorqueNm: number(LIMITS.torqueNm),
-    ratedPowerW: number({ above: 0, most: 20_000, unit: 'W' }),
+    ratedPowerW: number(LIMITS.powerW),
     clutchTorqueNm: Type.Unsafe<number | null>({
       type: ['number', 'null'],
       exclusiveMinimum: LIMITS.torqueNm.above,

@@ -22,6 +22,7 @@ export const LIMITS = {
   count: { least: 0, most: 1e6, unit: '' },
   money: { least: 0, most: 1e9, unit: 'of money' },
   rpm: { least: 0, most: 100_000, unit: 'rpm' },
+  powerW: { above: 0, most: 20_000, unit: 'W' },
   torqueNm: { above: 0, most: 2000, unit: 'N·m' },
   rimSpeedMPerS: { above: 0, most: 20, unit: 'm/s' },
   contactPressureMpa: { above: 0, most: 20, unit: 'MPa' },

@@ -78,15 +78,18 @@ const followed = object({
   ),
   stages: someOf(stage, 500),
   pilots: list(
-    object({
-      bitName: text(200),
-      diameterMm: number(LIMITS.diameterMm),
-      rimWidthMm: figure,
-      solid: yesNo,
-      rpm: figure,
-      forceN: figure,
-      timeS: orNull(plannedS),
-    }),
+    object(
+      {
+        bitName: text(200),
+        diameterMm: number(LIMITS.diameterMm),
+        rimWidthMm: figure,
+        solid: yesNo,
+        rpm: figure,
+        forceN: figure,
+        timeS: orNull(plannedS),
+      },
+      { bitId: orNull(id), lifeDepthMm: figure },
+    ),
     20,
   ),
   clock: object(

@@ -165,7 +165,9 @@ function pilotCuts({ setup, depthLayers }: TimeInputs): {
       const timeS = cuts.reduce((sum, { lengthMm, cut }) => sum + lengthMm / cut.rateMmPerS, 0);
       const slowest = cuts.flatMap(({ cut }) => cut.slowest ?? [])[0];
       pilots.push({
+        bitId: bit.owned ? bit.bit.id : null,
         bitName: bit.bit.name,
+        lifeDepthMm: slowest?.lifeDepthMm ?? 0,
         diameterMm: bit.geometry.diameterMm,
         rimWidthMm: bit.geometry.rimWidthMm,
         solid: bit.geometry.solid,

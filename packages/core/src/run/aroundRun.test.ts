@@ -6,7 +6,7 @@ import { packingList } from './packingList';
 import { promptBetween } from './prompts';
 import { bitCheckDue, readyCheck, type ReadyScene } from './readyCheck';
 import { replayRun, atMoment } from './replay';
-import { bitUse, runRecord } from './runRecord';
+import { bitUses, runRecord } from './runRecord';
 import { diagnoseRun, signToFollow } from './runScene';
 import { planWith, writeRun } from './runFixtures';
 import type { RunResult } from '../documents/runResult';
@@ -120,17 +120,32 @@ it('sums a run up, and what it took of the bit', () => {
     exitChipMm: 1,
   });
   expect(record?.tookS).toBeCloseTo(200, 0);
-  expect(bitUse(run.events)).toMatchObject({
-    bitId: 'cup25',
-    depthMm: 6,
-    holes: 1,
-    state: 'tired',
-  });
+  expect(bitUses(run.events)).toMatchObject([
+    { bitId: 'cup25', depthMm: 6, holes: 1, state: 'tired' },
+  ]);
   const open = writeRun();
   open.at(0, { kind: 'start' });
   open.at(50, { kind: 'pause' });
-  expect(bitUse(open.events)).toMatchObject({ depthMm: 0, holes: 0 });
+  expect(bitUses(open.events)).toMatchObject([{ depthMm: 0, holes: 0 }]);
   expect(runRecord('r2', [])).toBeNull();
+});
+
+it('wears the smaller bits of a chain as themselves', () => {
+  const run = writeRun({
+    setup: { bits: ['small', 'cup25'] },
+    bits: [
+      { id: 'cup25', name: 'Cup saw 25', family: 'plated-cup-saw', diameterMm: 25, rimWidthMm: 1 },
+      { id: 'small', name: 'Tube 8', family: 'plated-tube', diameterMm: 8 },
+    ],
+  });
+  run.at(0, { kind: 'start' });
+  run.at(60, { kind: 'through' });
+  run.at(100, { kind: 'next' });
+  run.at(110, { kind: 'start' });
+  run.at(300, { kind: 'abort', why: 'Tea' });
+  const [small, cup] = bitUses(run.events);
+  expect(small).toMatchObject({ bitId: 'small', depthMm: 6, holes: 1, state: null });
+  expect(cup).toMatchObject({ bitId: 'cup25', holes: 0 });
 });
 
 it('lists what follows on the part and on the slurry', () => {

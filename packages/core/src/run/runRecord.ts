@@ -87,25 +87,45 @@ export function runRecord(runId: string, events: readonly RunEvent[]): RunRecord
   };
 }
 
-/** What to add to the bit of this run; null while nothing was cut or the bit is not owned. */
-export function bitUse(events: readonly RunEvent[]): BitUse | null {
+/** What to add to each owned bit of this run: the smaller ones that went before, and the finishing one. */
+export function bitUses(events: readonly RunEvent[]): readonly BitUse[] {
   const replayed = replayRun(events);
-  if (!replayed) return null;
+  if (!replayed) return [];
   const { state, stamp } = replayed;
-  const { bitId } = state.plan.setup;
-  const pilots = state.plan.pilots.length;
-  // Only the finishing bit is the plan’s own; its legs come after the pilots’.
-  const depthMm = state.legs
-    .slice(pilots, state.leg)
-    .reduce((sum, leg) => sum + leg.depthMm, state.leg >= pilots ? state.depthMm : 0);
-  if (bitId === null || depthMm <= 0) return null;
+  const { pilots, setup, bitLife } = state.plan;
   const over = isOver(state);
-  return {
+  const done = over && state.phase === 'done';
+  const cutMm = (leg: number): number =>
+    leg < state.leg ? (state.legs[leg]?.depthMm ?? 0) : leg === state.leg ? state.depthMm : 0;
+  const smaller = pilots.map(({ bitId = null, lifeDepthMm = 0 }, leg) => ({
     bitId,
-    depthMm: over ? depthMm : 0,
-    holes: over && state.phase === 'done' ? 1 : 0,
-    lifeDepthMm: state.plan.bitLife.lifeDepthMm,
+    lifeDepthMm,
+    depthMm: cutMm(leg),
+    isThrough: leg < state.leg,
+    state: null,
+  }));
+  // The finishing bit's legs come after theirs.
+  const ownMm = state.legs
+    .slice(pilots.length)
+    .reduce((sum, _, index) => sum + cutMm(pilots.length + index), 0);
+  const finishing = {
+    bitId: setup.bitId,
+    lifeDepthMm: bitLife.lifeDepthMm,
+    depthMm: ownMm,
+    isThrough: done,
     state: state.result?.bitState ?? null,
-    at: stamp.at,
   };
+  return [...smaller, finishing].flatMap(({ bitId, depthMm, isThrough, ...rest }) =>
+    bitId === null || depthMm <= 0
+      ? []
+      : [
+          {
+            ...rest,
+            bitId,
+            depthMm: over ? depthMm : 0,
+            holes: over && isThrough ? 1 : 0,
+            at: stamp.at,
+          },
+        ],
+  );
 }

@@ -111,6 +111,16 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
           change({ stallTorqueNm: value });
         }}
       />
+      <NumberBox
+        label="Power at the spindle, W"
+        value={draft.ratedPowerW}
+        placeholder={String(kind.ratedPowerW)}
+        limit={LIMITS.powerW}
+        onChange={(value) => {
+          change({ ratedPowerW: value });
+        }}
+        note="About half of what stands on a mains tool’s plate."
+      />
       <MachineRoomFields
         draft={draft}
         kind={kind}
