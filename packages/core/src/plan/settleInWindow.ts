@@ -1,6 +1,8 @@
+import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { rimSpeedAt } from '../cutting/contact';
 import type { SpeedSetting } from '../machines/speedSettings';
-import type { MaterialCut } from './cutLayers';
+import type { Piece } from '../documents/piece';
+import { cutLayer, type DepthLayer, type MaterialCut } from './cutLayers';
 import type { ResolvedSetup } from './resolvedSetup';
 import { marginsAt, WINDOW_AREAS, windowCase, type WindowScene } from './windowMargins';
 
@@ -11,14 +13,14 @@ const SPEEDS = 16;
 const INSIDE_SD = 0.05;
 
 /** A speed and force that cut clean, as what the plan is wanted with. */
-export type SettledWish = Pick<ResolvedSetup['wanted'], 'rimSpeedMPerS' | 'contactPressureMpa'>;
+type SettledWish = Pick<ResolvedSetup['wanted'], 'rimSpeedMPerS' | 'contactPressureMpa'>;
 
 /**
  * Where nobody chose pace, speed or pressure and the usual point lies outside the working window: the
  * nearest force that cuts clean at its speed, else the clean point with most room at another speed of
  * the machine; null where the usual one is inside, or none is.
  */
-export function settleInWindow(scene: WindowScene): SettledWish | null {
+function settleInWindow(scene: WindowScene): SettledWish | null {
   const { headline, setup } = scene;
   const one = windowCase(scene);
   const room = (rpm: number, forceN: number): number => {
@@ -60,3 +62,22 @@ const speedsOf = ({ minRpm, maxRpm }: SpeedSetting): readonly number[] =>
 
 const steps = (from: number, to: number, count: number): readonly number[] =>
   Array.from({ length: count }, (_, i) => from * (to / from) ** (i / (count - 1)));
+
+/** The planner's own pace is moved inside the working window where one leaf lets it; nobody's choice is. */
+export function settledSetup(
+  setup: ResolvedSetup,
+  piece: Piece,
+  depthLayers: readonly DepthLayer[],
+  pilotMm: number,
+  depthMm: number,
+): ResolvedSetup {
+  const [layer, ...more] = depthLayers;
+  const { rimSpeedMPerS, contactPressureMpa } = setup.wanted;
+  const chosen = rimSpeedMPerS !== undefined || contactPressureMpa !== undefined;
+  if (!layer || more.length > 0 || chosen || !setup.assumed.includes('pace')) return setup;
+  const headline = cutLayer(layer, setup.finishing, setup, pilotMm).slowest;
+  // A diamond rim that must not run dry is not made to by going gently.
+  if (headline?.dry && !BIT_FAMILIES[headline.bit.family].mayRunDry) return setup;
+  const wish = headline && settleInWindow({ headline, piece, setup, depthMm });
+  return wish ? { ...setup, wanted: { ...setup.wanted, ...wish } } : setup;
+}

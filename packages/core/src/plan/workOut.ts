@@ -1,37 +1,28 @@
 import type { DrillCase } from '../job/drillCase';
-import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { corePasses, type Passes } from '../cutting/passes';
 import { liftDepths } from '../cutting/lifts';
 import { easedBefore } from '../cutting/stages';
 import { judgeHazards } from '../hazards/judgeHazards';
 import { HEAT_GAIN } from '../heat/boiling';
-import { rimTemperature, type RimHeat } from '../heat/rimTemperature';
 import { thermalStress } from '../heat/thermalStress';
-import type { CrackOdds } from '../risk/crackOdds';
 import { treatmentOdds } from '../risk/treatmentOdds';
 import { faceMaterial } from '../job/faceMaterial';
 import { thicknessSpread } from '../job/thickness';
-import type { Piece } from '../documents/piece';
 import type { Bend } from '../plate/bender';
 import type { Bending } from '../plate/bendingScene';
 import type { UnitSystem } from '../units/unitSystem';
-import {
-  cutLayer,
-  layersFromFarFace,
-  layersTo,
-  type DepthLayer,
-  type LayerCut,
-  type MaterialCut,
-} from './cutLayers';
+import { cutLayer, layersFromFarFace, layersTo, slowestOf, type LayerCut } from './cutLayers';
+import { crackOf } from './crackIfSure';
 import { bendingSceneOf } from './bendingSceneOf';
 import type { PlannedStage } from './plan';
 import { hazardScene } from './hazardScene';
 import type { PlanContext } from './planContext';
 import { capsOf, possibleMaterials } from './possibilities';
-import { allowedChip, planExit, planSide, type ExitPlan } from './planStages';
+import { allowedChip, blindExit, planExit, planSide } from './planStages';
+import { heatOf } from './planHeat';
 import { planChip } from './planChip';
-import { clearOf, planCrack, type CrackCase } from './planCrack';
-import { settleInWindow } from './settleInWindow';
+import { clearOf, type CrackCase } from './planCrack';
+import { settledSetup } from './settleInWindow';
 import { planPurpose } from './planPurpose';
 import { planWear } from './planWear';
 import { planTime } from './planTime';
@@ -55,7 +46,7 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
   const pilotMm = capped.bits.at(-2)?.geometry.diameterMm ?? 0;
   const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const depthLayers = layersTo(materials, piece, depthMm);
-  const setup = settled(capped, piece, depthLayers, pilotMm, depthMm);
+  const setup = settledSetup(capped, piece, depthLayers, pilotMm, depthMm);
   const twoSided = opensFarFace && setup.sides === 'two';
   const depthPerSideMm = twoSided ? depthMm / 2 : depthMm;
 
@@ -133,14 +124,6 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
       gates.settled.some(({ code }) => code === 'unknown-treatment'),
     ),
   };
-  const own = planCrack(crackCase);
-  const crack =
-    possible.length === 0
-      ? own
-      : neverSafer(
-          own,
-          ifSure(crackCase, depthLayers, { ...setup, caps: undefined }, { pilotMm, depthMm, exit }),
-        );
   return {
     piece,
     hole,
@@ -169,107 +152,14 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
     ...purpose,
     bending,
     crackCase,
-    crack,
+    crack: crackOf(crackCase, depthLayers, setup, { pilotMm, depthMm, exit }),
   };
-}
-
-/** The planner's own pace is moved inside the working window where one leaf lets it; nobody's choice is. */
-function settled(
-  setup: ResolvedSetup,
-  piece: Piece,
-  depthLayers: readonly DepthLayer[],
-  pilotMm: number,
-  depthMm: number,
-): ResolvedSetup {
-  const [layer, ...more] = depthLayers;
-  const { rimSpeedMPerS, contactPressureMpa } = setup.wanted;
-  const chosen = rimSpeedMPerS !== undefined || contactPressureMpa !== undefined;
-  if (!layer || more.length > 0 || chosen || !setup.assumed.includes('pace')) return setup;
-  const headline = cutLayer(layer, setup.finishing, setup, pilotMm).slowest;
-  // A diamond rim that must not run dry is not made to by going gently.
-  if (headline?.dry && !BIT_FAMILIES[headline.bit.family].mayRunDry) return setup;
-  const wish = headline && settleInWindow({ headline, piece, setup, depthMm });
-  return wish ? { ...setup, wanted: { ...setup.wanted, ...wish } } : setup;
-}
-
-const heatOf = (cut: MaterialCut, { coolant }: ResolvedSetup, depthMm: number): RimHeat =>
-  rimTemperature(cut.material, cut.bit, {
-    pressureMpa: cut.force.contactPressureMpa,
-    meanSpeedMPerS: cut.force.meanSpeedMPerS,
-    cutTimeS: depthMm / cut.rateMmPerS,
-    waterWPerM2K: coolant.rimWPerM2K,
-    burnOutWPerM2: coolant.burnOutWPerM2,
-    dry: cut.dry,
-  });
-
-/** Not being sure of the material takes force back; that never makes a crack less likely. */
-const neverSafer = (own: CrackOdds, sure: CrackOdds): CrackOdds =>
-  sure.total > own.total ? { ...own, byStress: sure.byStress, total: sure.total } : own;
-
-/** The crack of the same hole if it were known to be what it is planned as. */
-function ifSure(
-  crackCase: CrackCase,
-  depthLayers: readonly DepthLayer[],
-  setup: ResolvedSetup,
-  at: { readonly pilotMm: number; readonly depthMm: number; readonly exit: ExitPlan | null },
-): CrackOdds {
-  const { bending, piece, exitForceN, cut } = crackCase;
-  const sure = slowestOf(
-    depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, at.pilotMm)),
-  );
-  const heat = heatOf(sure, setup, at.depthMm);
-  const harder = sure.force.feedForceN / cut.force.feedForceN;
-  const eased =
-    at.exit && exitForceN > 0
-      ? planExit(sure, piece, setup, at.exit.allowedChipMm).exitForceN
-      : exitForceN;
-  return planCrack({
-    ...crackCase,
-    cut: sure,
-    thermalStressMpa: thermalStress(sure.material, heat.tempRiseK),
-    heatGain: HEAT_GAIN[heat.boiling],
-    bending:
-      bending.kind === 'bent'
-        ? {
-            ...bending,
-            stressMpa: bending.atRestMpa + (bending.stressMpa - bending.atRestMpa) * harder,
-          }
-        : bending,
-    exitForceN: eased,
-    possible: [],
-  });
-}
-
-function slowestOf(layers: readonly LayerCut[]): MaterialCut {
-  const cuts = layers.flatMap((layer) => (layer.slowest ? [layer.slowest] : []));
-  const [first, ...rest] = cuts;
-  if (!first) throw new Error('A piece needs at least one solid layer; the job check sees to it.');
-  return rest.reduce((slow, cut) => (cut.rateMmPerS < slow.rateMmPerS ? cut : slow), first);
 }
 
 const clipTo = (layers: readonly LayerCut[], depthMm: number): LayerCut[] =>
   layers
     .filter(({ layer }) => layer.fromMm < depthMm - 1e-9)
     .map((cut) => ({ ...cut, layer: { ...cut.layer, toMm: Math.min(cut.layer.toMm, depthMm) } }));
-
-/** Blind holes end at full force. */
-const blindExit = (cut: MaterialCut): ExitPlan => ({
-  exitForceN: cut.force.feedForceN,
-  idealN: cut.force.feedForceN,
-  belowGlaze: false,
-  allowedChipMm: Infinity,
-  ligamentMm: 0,
-  chipDepthMm: 0,
-  chipWidthMm: 0,
-  conditions: {
-    hold: 'rig',
-    exitFactor: 0,
-    sharpness: cut.sharpness,
-    sheetThicknessMm: null,
-    diameterMm: cut.bit.diameterMm,
-    wobbleMm: 0,
-  },
-});
 
 function rateAtDepth(layers: readonly LayerCut[], depthMm: number): number {
   const here = layers.find(({ layer }) => depthMm >= layer.fromMm && depthMm < layer.toMm);

@@ -1,4 +1,7 @@
-import { input } from '../../reason/reason';
+import { input, type ReasonInput } from '../../reason/reason';
+import type { StressSite } from '../../risk/stressSites';
+import type { UnitSystem } from '../../units/unitSystem';
+import { stressSites } from '../planCrack';
 import { formatPressure } from '../../units/formatQuantity';
 import { formatSignificant } from '../../units/roundNumber';
 import { builtInStress } from '../../risk/crackOdds';
@@ -7,8 +10,20 @@ import { bendingText } from '../bendingWords';
 import { FORCE_SD } from '../spread';
 import { percent, type Explain } from './explain';
 
+/** What the web beside the hole and the groove are stretched by, where they are. */
+const crackCaseLines = (sites: readonly StressSite[], units: UnitSystem): readonly ReasonInput[] =>
+  sites
+    .filter(({ kind }) => kind !== 'rim')
+    .map(({ kind, pressedMpa }) =>
+      input(
+        kind === 'web' ? 'In the web beside the hole' : 'Under the groove, at the end',
+        formatPressure(pressedMpa, units),
+      ),
+    );
+
 export const crack: Explain = ({
   crack: odds,
+  crackCase,
   headline,
   piece,
   thermalStressMpa,
@@ -16,6 +31,7 @@ export const crack: Explain = ({
   setup,
   units,
 }) => {
+  const sites = stressSites(crackCase);
   const isBuilding = piece.form === 'wall' || piece.form === 'floor';
   return {
     text: isBuilding
@@ -30,16 +46,20 @@ export const crack: Explain = ({
             ...(bending.kind === 'bent'
               ? [input('Bending', formatPressure(bending.stressMpa, units))]
               : []),
-            input('Heat stress', formatPressure(thermalStressMpa, units)),
+            input('Thermal stress', formatPressure(thermalStressMpa, units)),
+            ...crackCaseLines(sites, units),
             input('Pressing varies by', percent(FORCE_SD[setup.hold])),
             input('Built-in stress', formatPressure(builtInStress(headline.material), units)),
             input('Drilled edge bears', formatPressure(odds.bearableMpa, units)),
             input('Weibull modulus m', formatSignificant(headline.material.weibullModulus, 2)),
             input('By stress', oddsInWords(odds.byStress)),
           ]),
-      input(`By hand (${setup.hold})`, oddsInWords(odds.byHand)),
+      input(`By hand (${setup.hold}), Λ_hand`, oddsInWords(odds.byHand)),
+      ...(odds.byTreatment > 0
+        ? [input('That it is strengthened glass', oddsInWords(odds.byTreatment))]
+        : []),
     ],
     source:
-      'Weibull, 1 − exp(−(σ/σ₀)^m), with the strength as its 5 % fractile, averaged over how unevenly one presses; handling and break-through from practice.',
+      '1 − exp(−(Λ_stress + Λ_hand)): Weibull’s (σ/σ₀)^m by the length under tension, averaged over force, heat and strength; handling, break-through, wear and thickness from practice.',
   };
 };

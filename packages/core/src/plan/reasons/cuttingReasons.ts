@@ -61,7 +61,7 @@ export const feedForce: Explain = ({ headline, setup, units }) => {
 export const rate: Explain = ({ headline, units }) => ({
   text: `Goes in ${formatLengthAbout(headline.rateMmPerS * 60, units)} a minute in ${headline.material.name.toLowerCase()}.`,
   inputs: [
-    input('Cutting friction μ', formatSignificant(headline.material.friction, 2)),
+    input('Friction coefficient μ', formatSignificant(headline.material.friction, 2)),
     input(
       'Specific energy e',
       `${formatSignificant(specificEnergy(headline.material, BIT_FAMILIES[headline.bit.family].abrasive), 2)} J/mm³, ${ABRASIVES[BIT_FAMILIES[headline.bit.family].abrasive].name.toLowerCase()} rim`,
@@ -78,7 +78,7 @@ export const rate: Explain = ({ headline, units }) => ({
 export const torque: Explain = ({ headline, setup }) => ({
   text: `Of ${formatSignificant(headline.speed.setting.stallTorqueNm, 2)} N·m at which ${setup.machine.name.toLowerCase()} stalls.`,
   inputs: [
-    input('Cutting friction μ', formatSignificant(headline.material.friction, 2)),
+    input('Friction coefficient μ', formatSignificant(headline.material.friction, 2)),
     input('Mean radius r_m', `${formatSignificant(headline.contact.meanRadiusMm, 3)} mm`),
   ],
   source: 'T = μ·F·r_m.',

@@ -5,7 +5,7 @@ import { formatForce } from '../../units/formatQuantity';
 import { formatLength, formatLengthAbout, formatLengthShort } from '../../units/length';
 import type { UnitSystem } from '../../units/unitSystem';
 import type { ExitPlan } from '../planStages';
-import { FORCE_SD } from '../spread';
+import { FORCE_SD, shellingSd } from '../spread';
 import { percent, type Explain } from './explain';
 import { input } from '../../reason/reason';
 
@@ -22,7 +22,7 @@ function exitForceText(
     return `From ${from}, the least that still cuts; chips of about ${formatLengthAbout(exit.chipWidthMm, units)} all the same.`;
   }
   return easesOff(exit.exitForceN, mainN)
-    ? `From ${from}, so that chips stay near ${allowed}.`
+    ? `From ${from}, so that nine chips in ten stay under ${allowed}.`
     : `Same force to the end: chips stay under ${allowed} as it is.`;
 }
 
@@ -41,12 +41,13 @@ export const exitChip: Explain = ({ exit, chip, setup, headline, units }) =>
           ),
           input('Hold', setup.hold),
           input(
-            'Toughness K',
+            'Fracture toughness K',
             `${formatSignificant(headline.material.toughnessMpaSqrtM, 2)} MPa√m`,
           ),
         ],
-        source: 'Edge-chipping law P = 9.3·K·h^1.5; width about 5h, × (1 + (3/t)²) for sheets.',
-        spread: `K ± ${percent(provenance(headline.material, 'toughnessMpaSqrtM').relativeSd)}, force ± ${percent(FORCE_SD[setup.hold])}.`,
+        source:
+          'Edge-chipping law P = 9.3·K·h^1.5 on the force as a ring of D spreads it, (25/D)^½; width about 5h, × (1 + (3/t)²) for sheets.',
+        spread: `K ± ${percent(provenance(headline.material, 'toughnessMpaSqrtM').relativeSd)}, force ± ${percent(FORCE_SD[setup.hold])}, and ${percent(shellingSd(headline.bit.diameterMm))} from hole to hole.`,
       }
     : null;
 
@@ -65,8 +66,9 @@ export const exitForce: Explain = ({ exit, headline, setup, units, stages }) => 
       input('Allowed chip W', formatLength(exit.allowedChipMm, units)),
       input('Would need', formatForce(exit.idealN, units)),
       input('Ease off from', formatLength(from, units)),
+      input('Last web lets go at δ', formatLength(exit.ligamentMm, units)),
     ],
     source:
-      'F_exit = 9.3·K·(W/5)^1.5/(κ·κ_b·(2 − s)), held between the least force that cuts well and F.',
+      'F_exit = 9.3·K·(W/5)^1.5/(κ·κ_b·(2 − s)·(25/D)^½) at the W that nine chips in ten stay under, held between the least force that cuts well and F.',
   };
 };

@@ -1,0 +1,14 @@
+import { rimTemperature, type RimHeat } from '../heat/rimTemperature';
+import type { MaterialCut } from './cutLayers';
+import type { ResolvedSetup } from './resolvedSetup';
+
+/** How hot the ring runs in this cut. */
+export const heatOf = (cut: MaterialCut, { coolant }: ResolvedSetup, depthMm: number): RimHeat =>
+  rimTemperature(cut.material, cut.bit, {
+    pressureMpa: cut.force.contactPressureMpa,
+    meanSpeedMPerS: cut.force.meanSpeedMPerS,
+    cutTimeS: depthMm / cut.rateMmPerS,
+    waterWPerM2K: coolant.rimWPerM2K,
+    burnOutWPerM2: coolant.burnOutWPerM2,
+    dry: cut.dry,
+  });
