@@ -105,5 +105,5 @@ export const EFFORT_WORDS: Readonly<Record<Effort['level'], string>> = {
   light: 'Light',
   steady: 'Steady',
   hard: 'Hard',
-  'too-much': 'More than arms last',
+  'too-much': 'Only with rests',
 };

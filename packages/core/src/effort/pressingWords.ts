@@ -6,6 +6,7 @@ import { formatDuration, formatForce } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
+import { restAllowance } from './armForce';
 import { FEED_AIDS, type FeedAidId } from '../machines/feedAids';
 import { effortOf, EFFORT_WORDS, leverIsMeasured, leverShare } from './pressing';
 import { formatReading, scaleReading } from './scaleReading';
@@ -40,6 +41,7 @@ export function armLines(
   units: UnitSystem,
 ): readonly ReasonInput[] {
   const effort = effortOf(feedForceN, cuttingS, hold, machine, aid);
+  const restsS = cuttingS * restAllowance(effort.handForceN);
   const lasts =
     effort.enduranceS === Infinity ? 'as long as you like' : formatDuration(effort.enduranceS);
   return [
@@ -49,6 +51,7 @@ export function armLines(
     ),
     input('Arms last, at a stretch', lasts),
     input('Cutting takes', formatDuration(cuttingS)),
+    ...(restsS >= 1 ? [input('Rests between pushes', formatDuration(restsS))] : []),
     input('Altogether', EFFORT_WORDS[effort.level]),
   ];
 }

@@ -1,3 +1,4 @@
+import type { Bit } from '../documents/kit';
 import { GENERAL, setUp, type EvidenceRow } from './evidenceRow';
 
 const wall = (material: string, thicknessMm: number) =>
@@ -31,12 +32,18 @@ const onStand = setUp({
     standFixing: 'anchor',
   },
 });
-const brickLeaf = setUp({
-  piece: wall('clay-brick', 100),
-  bit: { family: 'segmented-core', diameterMm: 112 },
-  machine: 'hand-core-drill',
-  setup: { hold: 'guided', start: 'pilot', support: { kind: 'nothing' }, water: { kind: 'none' } },
-});
+const brickLeaf = (family: Bit['family'], extraction: boolean) =>
+  setUp({
+    piece: wall('clay-brick', 100),
+    bit: { family, diameterMm: 112 },
+    machine: 'hand-core-drill',
+    setup: {
+      hold: 'guided',
+      start: 'pilot',
+      support: { kind: 'nothing' },
+      water: { kind: 'none', extraction },
+    },
+  });
 const rubble = setUp({
   piece: wall('granite', 500),
   bit: { family: 'segmented-core', diameterMm: 50 },
@@ -47,18 +54,6 @@ const rubble = setUp({
     support: { kind: 'nothing' },
     water: { kind: 'spindle' },
     feedAid: 'strap',
-  },
-});
-
-const dryCore = setUp({
-  piece: wall('clay-brick', 100),
-  bit: { family: 'dry-segmented-core', diameterMm: 112 },
-  machine: 'hand-core-drill',
-  setup: {
-    hold: 'guided',
-    start: 'pilot',
-    support: { kind: 'nothing' },
-    water: { kind: 'none', extraction: true },
   },
 });
 
@@ -93,7 +88,7 @@ export const MASONRY: readonly EvidenceRow[] = [
     figure: 'drilling time',
     band: [2, 9],
     source: GENERAL,
-    drillCase: brickLeaf,
+    drillCase: brickLeaf('segmented-core', false),
   },
   {
     id: 'brick-100-dry-segmented-112-time',
@@ -101,7 +96,7 @@ export const MASONRY: readonly EvidenceRow[] = [
     figure: 'drilling time',
     band: [2, 9],
     source: GENERAL,
-    drillCase: dryCore,
+    drillCase: brickLeaf('dry-segmented-core', true),
   },
   {
     id: 'rubble-500-wet-50-time',

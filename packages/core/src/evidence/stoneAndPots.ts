@@ -1,3 +1,4 @@
+import type { CoolantId } from '../coolants/coolants';
 import type { Bit } from '../documents/kit';
 import { GENERAL, setUp, type EvidenceRow } from './evidenceRow';
 
@@ -75,6 +76,25 @@ const stone = (
     },
   });
 
+/** A porcelain tile by a fast drill in the hand. */
+const tile = (family: Bit['family'], water: CoolantId) =>
+  setUp({
+    piece: {
+      form: 'sheet',
+      material: 'porcelain-tile',
+      thicknessMm: 9,
+      outline: { kind: 'rectangle', widthMm: 600, heightMm: 600 },
+    },
+    bit: { family, diameterMm: 8 },
+    machine: 'corded-drill',
+    setup: {
+      hold: 'freehand',
+      start: 'tilt',
+      support: { kind: 'plywood' },
+      water: { kind: water },
+    },
+  });
+
 export const STONE_AND_POTS: readonly EvidenceRow[] = [
   {
     id: 'stoneware-7-tube-12-time',
@@ -98,22 +118,7 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     figure: 'drilling time',
     band: [0.3, 3],
     source: GENERAL,
-    drillCase: setUp({
-      piece: {
-        form: 'sheet',
-        material: 'porcelain-tile',
-        thicknessMm: 9,
-        outline: { kind: 'rectangle', widthMm: 600, heightMm: 600 },
-      },
-      bit: { family: 'brazed-tile-core', diameterMm: 8 },
-      machine: 'corded-drill',
-      setup: {
-        hold: 'freehand',
-        start: 'tilt',
-        support: { kind: 'plywood' },
-        water: { kind: 'bottle' },
-      },
-    }),
+    drillCase: tile('brazed-tile-core', 'bottle'),
   },
   {
     id: 'granite-25-brazed-35-time',
@@ -181,22 +186,7 @@ export const STONE_AND_POTS: readonly EvidenceRow[] = [
     figure: 'drilling time',
     band: [0.3, 3],
     source: GENERAL,
-    drillCase: setUp({
-      piece: {
-        form: 'sheet',
-        material: 'porcelain-tile',
-        thicknessMm: 9,
-        outline: { kind: 'rectangle', widthMm: 600, heightMm: 600 },
-      },
-      bit: { family: 'dry-tile-core', diameterMm: 8 },
-      machine: 'corded-drill',
-      setup: {
-        hold: 'freehand',
-        start: 'tilt',
-        support: { kind: 'plywood' },
-        water: { kind: 'none' },
-      },
-    }),
+    drillCase: tile('dry-tile-core', 'none'),
   },
   {
     id: 'agate-15-core-4-time',

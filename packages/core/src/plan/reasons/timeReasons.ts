@@ -2,7 +2,8 @@ import { formatSignificant } from '../../units/roundNumber';
 import { formatDuration, formatDurationSpan } from '../../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../../units/length';
 import { AROUND, AROUND_IDS, PAUSE_IDS, PAUSES } from '../../cutting/pauses';
-import { percent, type Explain } from './explain';
+import { logNormalP90 } from '../spread';
+import { type Explain } from './explain';
 import { input } from '../../reason/reason';
 
 const counted = (count: number, one: string): string =>
@@ -35,7 +36,7 @@ export const time: Explain = ({ time: t, lifts, water, passes, units, depthMm })
     ],
     source:
       'Sum over seat, main and exit of depth over rate, the rests of the arms (Rohmert) and the halts between.',
-    spread: `Eight tries in ten fall in the span: cutting time ± ${percent(t.sd)}, from force, speed, sharpness and the material’s own spread (first-order propagation).`,
+    spread: `Eight tries in ten fall in the span: the cutting within a factor of ${formatSignificant(logNormalP90(1, t.sd), 2)} either way, from force, speed, sharpness and the material’s own spread.`,
   };
 };
 
