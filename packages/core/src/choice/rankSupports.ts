@@ -58,7 +58,9 @@ export function rankSupports(
   if (piece.form === 'wall' || piece.form === 'floor')
     return { kind: 'ranked', ranked: [], barred: [] };
   const scene = { drillCase, now: now.context, bend, units };
-  const tried = SUPPORT_IDS.flatMap((id) => tryOn(scene, id) ?? []);
+  const tried = SUPPORT_IDS.filter((id) => canBeUnder(id, piece)).flatMap(
+    (id) => tryOn(scene, id) ?? [],
+  );
   const ranked = tried
     .filter(({ bending }) => bending.kind !== 'trouble')
     .sort(
@@ -75,9 +77,15 @@ export function rankSupports(
       ...one,
       why: first ? placeInWords(one.outcome, first.outcome, index, units) : '',
     })),
-    barred: tried
-      .filter(({ bending }) => bending.kind === 'trouble')
-      .map(({ name, text }) => ({ name, why: text })),
+    barred: [
+      ...tried
+        .filter(({ bending }) => bending.kind === 'trouble')
+        .map(({ name, text }) => ({ name, why: text })),
+      ...SUPPORT_IDS.filter((id) => !canBeUnder(id, piece)).map((id) => ({
+        name: SUPPORTS[id].name,
+        why: 'A built piece does not lie in a bed: hold a board or foam behind it.',
+      })),
+    ],
   };
 }
 
@@ -133,6 +141,10 @@ const heldName = ({ setup }: PlanContext): string =>
     : setup.support.edgesHeld === 'two'
       ? 'Over two battens'
       : SUPPORTS.nothing.name;
+
+/** What lies in a tray or takes a shape is no use behind a piece that stands built. */
+const canBeUnder = (id: SupportId, { assembled }: Piece): boolean =>
+  !(assembled && (id === 'wet-sand' || id === 'mouldable-plastic'));
 
 const isFlat = ({ form }: Piece): boolean => form === 'sheet' || form === 'slab';
 

@@ -1,4 +1,5 @@
 import { INCH_POUND, METRIC } from '../units/unitSystem';
+import { armForce, MOST_UNAIDED_N, restAllowance } from './armForce';
 import { effortOf, enduranceS, handForce, MOST_PUSH_N } from './pressing';
 import { forceOfReading, formatReading, scaleReading } from './scaleReading';
 import { simulatedScale } from './simulatedScale';
@@ -11,6 +12,29 @@ it('follows Rohmert: a third of the most for over two minutes, half for about on
   expect(enduranceS(MOST_PUSH_N)).toBe(0);
   const forces = [100, 150, 200, 300, 400, 480].map((force) => enduranceS(force));
   expect(forces).toEqual([...forces].sort((a, b) => b - a));
+});
+
+it('rests as Rohmert allows: nothing where nobody tires, more than the work at half of the most', () => {
+  expect(restAllowance(75)).toBe(0);
+  // f = 0.3: T = −1.5 + 7 − 6.667 + 3.704 = 2.537 min; a push of 20 s: 18·0.1314^1.4·√0.15 = 0.407.
+  expect(restAllowance(150)).toBeCloseTo(0.407, 2);
+  // f = 0.5: T = 66 s; a push of 16.5 s, a quarter of it: 18·0.25^1.4·√0.35 = 1.529.
+  expect(restAllowance(250)).toBeCloseTo(1.529, 2);
+  expect(restAllowance(MOST_PUSH_N)).toBe(Infinity);
+});
+
+it('presses with what takes least with the rests, and never past what is asked of a person', () => {
+  const idle = armForce('guided', {}, 'none', 0);
+  // Without an idle part (F)/(1 + RA) is greatest well under the most.
+  expect(idle.feedForceN).toBeGreaterThan(100);
+  expect(idle.feedForceN).toBeLessThan(200);
+  expect(idle.onePushN).toBe(MOST_UNAIDED_N);
+  // The more of the push only rubs, the harder it pays to press.
+  expect(armForce('guided', {}, 'none', 120).feedForceN).toBeGreaterThan(idle.feedForceN);
+  expect(armForce('freehand', {}, 'none', 120).feedForceN).toBeLessThanOrEqual(150);
+  expect(armForce('guided', {}, 'strap', 0).feedForceN).toBeCloseTo(idle.feedForceN * 1.6);
+  expect(armForce('guided', {}, 'weight', 0).feedForceN).toBe(500);
+  expect(armForce('rig', {}, 'none', 0).feedForceN).toBeGreaterThan(1500);
 });
 
 it('takes lever and aid into the hand force', () => {
