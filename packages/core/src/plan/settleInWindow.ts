@@ -4,13 +4,22 @@ import type { SpeedSetting } from '../machines/speedSettings';
 import type { Piece } from '../documents/piece';
 import { cutLayer, type DepthLayer, type MaterialCut } from './cutLayers';
 import type { ResolvedSetup } from './resolvedSetup';
-import { marginsAt, WINDOW_AREAS, windowCase, type WindowScene } from './windowMargins';
+import {
+  marginsAt,
+  WINDOW_AREAS,
+  windowCase,
+  type WindowArea,
+  type WindowScene,
+} from './windowMargins';
 
 /** Forces and speeds tried, evenly on logarithms. */
-const FORCES = 32;
-const SPEEDS = 16;
+const FORCES = 20;
+const SPEEDS = 10;
 /** Inside, and not just on the border; in standard deviations of what is unsure. */
 const INSIDE_SD = 0.05;
+
+/** What hangs on the speed alone. */
+const BY_SPEED = ['too-slow', 'too-fast', 'throws-water'] as const satisfies readonly WindowArea[];
 
 /** A speed and force that cut clean, as what the plan is wanted with. */
 type SettledWish = Pick<ResolvedSetup['wanted'], 'rimSpeedMPerS' | 'contactPressureMpa'>;
@@ -23,20 +32,26 @@ type SettledWish = Pick<ResolvedSetup['wanted'], 'rimSpeedMPerS' | 'contactPress
 function settleInWindow(scene: WindowScene): SettledWish | null {
   const { headline, setup } = scene;
   const one = windowCase(scene);
-  const room = (rpm: number, forceN: number): number => {
+  const least = (areas: readonly WindowArea[], rpm: number, forceN: number): number => {
     const margins = marginsAt(one, rpm, forceN);
-    return Math.min(...WINDOW_AREAS.map((area) => margins[area]));
+    let room = Infinity;
+    for (const area of areas) room = Math.min(room, margins[area]);
+    return room;
   };
+  const room = (rpm: number, forceN: number): number => least(WINDOW_AREAS, rpm, forceN);
   const { rpm } = headline.speed;
   const planned = headline.force.feedForceN;
   if (room(rpm, planned) >= -INSIDE_SD) return null;
   const forces = forcesOf(headline);
-  const near = forces
+  const canCut = least(BY_SPEED, rpm, planned) >= 0;
+  const near = (canCut ? forces : [])
     .filter((forceN) => room(rpm, forceN) >= INSIDE_SD)
     .sort((a, b) => Math.abs(Math.log(a / planned)) - Math.abs(Math.log(b / planned)))[0];
   if (near !== undefined) return wish(headline, rpm, near);
   const best = setup.settings
     .flatMap(speedsOf)
+    // Most speeds are out whatever the force.
+    .filter((other) => least(BY_SPEED, other, planned) >= INSIDE_SD)
     .flatMap((other) => forces.map((forceN) => ({ other, forceN, room: room(other, forceN) })))
     .reduce<{ other: number; forceN: number; room: number } | null>(
       (most, point) => (most && most.room >= point.room ? most : point),
