@@ -176,11 +176,11 @@ export interface Moment {
 
 /** A smaller bit that goes down the whole way before the finishing one. */
 export interface PlannedPilot {
-  /** null where the planner took a new one. */
-  readonly bitId: string | null;
+  /** null where the planner took a new one; absent in runs planned by model 1.7 and before. */
+  readonly bitId?: string | null;
   readonly bitName: string;
-  /** Depth cut in this material until half its bite is gone, mm. */
-  readonly lifeDepthMm: number;
+  /** Depth cut in this material until half its bite is gone, mm; absent with it. */
+  readonly lifeDepthMm?: number;
   readonly diameterMm: number;
   readonly rimWidthMm: number;
   readonly solid: boolean;
