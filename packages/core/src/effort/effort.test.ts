@@ -1,5 +1,5 @@
 import { INCH_POUND, METRIC } from '../units/unitSystem';
-import { armForce, MOST_UNAIDED_N, restAllowance } from './armForce';
+import { armForce, forceForCut, MOST_UNAIDED_N, restAllowance } from './armForce';
 import { effortOf, enduranceS, handForce, MOST_PUSH_N } from './pressing';
 import { forceOfReading, formatReading, scaleReading } from './scaleReading';
 import { simulatedScale } from './simulatedScale';
@@ -15,26 +15,30 @@ it('follows Rohmert: a third of the most for over two minutes, half for about on
 });
 
 it('rests as Rohmert allows: nothing where nobody tires, more than the work at half of the most', () => {
-  expect(restAllowance(75)).toBe(0);
+  expect(restAllowance(0.15 * MOST_PUSH_N)).toBe(0);
   // f = 0.3: T = −1.5 + 7 − 6.667 + 3.704 = 2.537 min; a push of 20 s: 18·0.1314^1.4·√0.15 = 0.407.
-  expect(restAllowance(150)).toBeCloseTo(0.407, 2);
-  // f = 0.5: T = 66 s; a push of 16.5 s, a quarter of it: 18·0.25^1.4·√0.35 = 1.529.
-  expect(restAllowance(250)).toBeCloseTo(1.529, 2);
+  expect(restAllowance(0.3 * MOST_PUSH_N)).toBeCloseTo(0.407, 2);
+  // f = 0.5: T = 66 s: 18·0.303^1.4·√0.35 = 2.00.
+  expect(restAllowance(0.5 * MOST_PUSH_N)).toBeCloseTo(2.0, 1);
   expect(restAllowance(MOST_PUSH_N)).toBe(Infinity);
 });
 
 it('presses with what takes least with the rests, and never past what is asked of a person', () => {
   const idle = armForce('guided', {}, 'none', 0);
   // Without an idle part (F)/(1 + RA) is greatest well under the most.
-  expect(idle.feedForceN).toBeGreaterThan(100);
-  expect(idle.feedForceN).toBeLessThan(200);
+  expect(idle.lastingN).toBeGreaterThan(100);
+  expect(idle.lastingN).toBeLessThan(200);
   expect(idle.onePushN).toBe(MOST_UNAIDED_N);
   // The more of the push only rubs, the harder it pays to press.
-  expect(armForce('guided', {}, 'none', 120).feedForceN).toBeGreaterThan(idle.feedForceN);
-  expect(armForce('freehand', {}, 'none', 120).feedForceN).toBeLessThanOrEqual(150);
-  expect(armForce('guided', {}, 'strap', 0).feedForceN).toBeCloseTo(idle.feedForceN * 1.6);
-  expect(armForce('guided', {}, 'weight', 0).feedForceN).toBe(500);
-  expect(armForce('rig', {}, 'none', 0).feedForceN).toBeGreaterThan(1500);
+  expect(armForce('guided', {}, 'none', 120).lastingN).toBeGreaterThan(idle.lastingN);
+  expect(armForce('freehand', {}, 'none', 120).lastingN).toBeLessThanOrEqual(150);
+  expect(armForce('guided', {}, 'strap', 0).lastingN).toBeCloseTo(idle.lastingN * 1.6);
+  expect(armForce('guided', {}, 'weight', 0).lastingN).toBe(500);
+  expect(armForce('rig', {}, 'none', 0).lastingN).toBeGreaterThan(1500);
+  // A cut of two minutes lies half-way between one push and the lasting force.
+  expect(forceForCut(idle, 120)).toBeCloseTo((idle.lastingN + 250) / 2);
+  expect(forceForCut(idle, 0)).toBe(250);
+  expect(forceForCut(idle, 3600)).toBe(idle.lastingN);
 });
 
 it('takes lever and aid into the hand force', () => {

@@ -11,7 +11,7 @@ export const SPRING_N = 8;
 /** A stand's wheel and gear, hand force over feed force. */
 const RIG_SHARE = 0.06;
 /** What two arms and a lean give at their utmost, N; people differ by a third. */
-export const MOST_PUSH_N = 500;
+export const MOST_PUSH_N = 550;
 /** Nobody tires at less than this share of their most (Rohmert). */
 export const UNTIRING_SHARE = 0.15;
 

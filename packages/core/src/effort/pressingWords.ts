@@ -6,7 +6,7 @@ import { formatDuration, formatForce } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../units/unitSystem';
-import { restAllowance } from './armForce';
+import { fatigue, restAllowance } from './armForce';
 import { FEED_AIDS, type FeedAidId } from '../machines/feedAids';
 import { effortOf, EFFORT_WORDS, leverIsMeasured, leverShare } from './pressing';
 import { formatReading, scaleReading } from './scaleReading';
@@ -41,7 +41,7 @@ export function armLines(
   units: UnitSystem,
 ): readonly ReasonInput[] {
   const effort = effortOf(feedForceN, cuttingS, hold, machine, aid);
-  const restsS = cuttingS * restAllowance(effort.handForceN);
+  const restsS = cuttingS * restAllowance(effort.handForceN) * fatigue(cuttingS);
   const lasts =
     effort.enduranceS === Infinity ? 'as long as you like' : formatDuration(effort.enduranceS);
   return [

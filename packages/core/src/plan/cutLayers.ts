@@ -5,7 +5,7 @@ import { contactOf, meanSpeedAt, rimSpeedAt, type Contact } from '../cutting/con
 import { feedForceFor, type FeedForce } from '../cutting/feedForce';
 import { cuttingWindow, paceTarget, type CuttingWindow } from '../cutting/pace';
 import { penetrationRate } from '../cutting/penetrationRate';
-import { armForce } from '../effort/armForce';
+import { armForce, forceForCut } from '../effort/armForce';
 import type { Piece } from '../documents/piece';
 import type { Material } from '../documents/material';
 import { MACHINE_KINDS } from '../machines/machineKinds';
@@ -100,6 +100,7 @@ export function cutMaterial(
   resolved: ResolvedBit,
   setup: ResolvedSetup,
   pilotMm: number,
+  lengthMm: number,
 ): MaterialCut {
   const bit = resolved.geometry;
   const contact = contactOf(bit, pilotMm);
@@ -117,36 +118,27 @@ export function cutMaterial(
     bitMaxRpm: resolved.bit.maxRpm,
     settings: setup.settings,
   });
+  const dry = setup.coolant.kind === 'dry';
+  const life = lifeDepth(bit.family, material, { dry: false, tooFast: false, tooHard: false });
+  const sharpness = bitSharpness(resolved.bit, life.p50);
+  const runOutShare = runOutRateShare(bit, runOutOf(resolved.bit));
+  const own = { material, bit, contact, window, speed, sharpness, dry, runOutShare };
+  const idleN = (window.pressureMpa.glaze / 2) * contact.contactAreaMm2;
+  const arms = armForce(setup.hold, setup.machine, setup.feedAid, idleN);
+  // As long as it takes a true, sharp bit: nobody presses less because the bit is dull.
+  const asNew = { ...own, sharpness: 1, runOutShare: 1, force: { speedShare: 1 } };
+  const lasting = rateAt(asNew, arms.lastingN, speed.rpm);
   const force = feedForceFor(
     setup.wanted.contactPressureMpa ?? target.pressureMpa,
     material.friction,
     contact,
     {
       ...driveOf(setup, speed),
-      armsN: armForce(
-        setup.hold,
-        setup.machine,
-        setup.feedAid,
-        (window.pressureMpa.glaze / 2) * contact.contactAreaMm2,
-      ).feedForceN,
+      armsN: forceForCut(arms, lasting > 0 ? lengthMm / lasting : Infinity),
     },
   );
-  const dry = setup.coolant.kind === 'dry';
-  const life = lifeDepth(bit.family, material, { dry: false, tooFast: false, tooHard: false });
-  const sharpness = bitSharpness(resolved.bit, life.p50);
-  const cut = {
-    material,
-    bit,
-    contact,
-    window,
-    speed,
-    force,
-    sharpness,
-    dry,
-    runOutShare: runOutRateShare(bit, runOutOf(resolved.bit)),
-  };
-  const rateMmPerS = rateAt(cut, force.feedForceN, speed.rpm);
-  return { ...cut, lifeDepthMm: life.p50, rateMmPerS };
+  const rateMmPerS = rateAt({ ...own, force }, force.feedForceN, speed.rpm);
+  return { ...own, force, lifeDepthMm: life.p50, rateMmPerS };
 }
 
 /** What the machine gives at a chosen speed. */
@@ -160,7 +152,9 @@ const driveOf = ({ machine }: ResolvedSetup, { rpm, setting }: ChosenSpeed) => (
 
 /** Rate of the same cut at another force and speed, mm/s: seating, easing off. */
 export function rateAt(
-  cut: Omit<MaterialCut, 'rateMmPerS' | 'lifeDepthMm'>,
+  cut: Omit<MaterialCut, 'rateMmPerS' | 'lifeDepthMm' | 'force'> & {
+    readonly force: Pick<FeedForce, 'speedShare'>;
+  },
   forceN: number,
   rpm: number,
 ): number {
@@ -182,7 +176,7 @@ export function cutLayer(
   pilotMm: number,
 ): LayerCut {
   const parts = layer.parts.map(({ material, share }) => ({
-    cut: cutMaterial(material, bit, setup, pilotMm),
+    cut: cutMaterial(material, bit, setup, pilotMm, layer.toMm - layer.fromMm),
     share,
   }));
   const slowest = parts.reduce<MaterialCut | null>(

@@ -10,7 +10,7 @@ import {
 } from '../cutting/pauses';
 import { solidCentreSeatTime } from '../cutting/stages';
 import type { Piece } from '../documents/piece';
-import { restAllowance } from '../effort/armForce';
+import { fatigue, restAllowance } from '../effort/armForce';
 import { handForce } from '../effort/pressing';
 import type { PressedCut } from '../cutting/pressedTime';
 import {
@@ -67,7 +67,7 @@ export function planTime(inputs: TimeInputs): TimeBreakdown {
     lastCore: lastCoreS(solid, blind, diameterMm),
   };
   const handN = handForce(headline.force.feedForceN, setup.hold, setup.machine, setup.feedAid);
-  const restShare = restAllowance(handN);
+  const restShare = restAllowance(handN) * fatigue(cuttingS);
   const cuts = pressedCuts(inputs, chain.cuttingS, 1 + restShare);
   const parts = cuttingTimeParts(cuts, headline.material, setup.hold, {
     thickness: inputs.thicknessSd,

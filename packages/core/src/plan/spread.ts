@@ -24,7 +24,7 @@ export const SHELLING_SD = 0.4;
 /** sd of ln of lifts, water changes, core breaks and swaps. */
 export const PAUSES_SD = 0.3;
 /** sd of ln of setting up and taking down: benches differ more than hands. */
-export const AROUND_SD = 0.5;
+export const AROUND_SD = 0.6;
 
 /** Nodes and weights of seven-point Gauss–Hermite for a standard normal. */
 const GAUSS_HERMITE = [

@@ -11,9 +11,9 @@ import type { Damage, Hold, Start } from '../documents/choices';
  */
 
 /** Λ₀: a loose sheet of t₀ in a held guide with a new bit. */
-const BASE = 0.0042;
+const BASE = 0.0036;
 const θ_HOLD = {
-  freehand: Math.log(1.2),
+  freehand: Math.log(1.1),
   guided: 0,
   press: Math.log(0.6),
   rig: Math.log(0.3),
@@ -24,8 +24,8 @@ const θ_START = {
   guide: 0,
   seat: 0,
   pilot: 0,
-  tape: Math.log(1.1),
-  tilt: Math.log(1.2),
+  tape: Math.log(1.05),
+  tilt: Math.log(1.1),
 } as const satisfies Record<Start, number>;
 /** A wall's face spoils a tenth as often as a piece breaks. */
 const θ_MASONRY = Math.log(0.1);

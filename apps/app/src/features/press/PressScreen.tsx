@@ -108,8 +108,8 @@ function PressRoom(loaded: LoadedHole) {
             <Lines lines={armLines(pressed, units)} testID="arm-lines" />
           </Panel>
           <Small>
-            How long arms hold a steady push follows Rohmert’s curve, for a most of about half your
-            body weight; people differ by a third.
+            How long arms hold a steady push follows Rohmert’s curve, for a most of about two thirds
+            of your body weight; people differ by a third.
           </Small>
         </Column>
       </Column>
