@@ -49,3 +49,10 @@ it('hires a stand for a wall and a press for a loose piece', () => {
   expect(titles(wall)).toContain('Hired: core drill on a stand');
   expect(titles(wall).filter((title) => title.includes('bit'))).toHaveLength(1);
 });
+
+it('hires no press for a pane that stands built', () => {
+  const ways = (assembled: boolean): readonly string[] =>
+    weigh({ piece: { assembled } }).options.map(({ way }) => way);
+  expect(ways(false)).toContain('hired-rig');
+  expect(ways(true)).not.toContain('hired-rig');
+});

@@ -4,7 +4,7 @@ import { bitPrice, usualBit } from '../bits/usualBit';
 import type { Fault } from '../job/fault';
 import type { Bit, Machine } from '../documents/kit';
 import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
-import { suits } from '../plan/assumeSetup';
+import { machineFits, suits } from '../plan/assumeSetup';
 import { contextOf } from '../plan/makePlan';
 import type { PlanContext } from '../plan/planContext';
 import { formatDuration } from '../units/formatQuantity';
@@ -97,7 +97,8 @@ export function hireOrBuy(
     tryWith(drillCase, family, machine, value, units);
   const cheapTry = tried(cheap);
   const goodTry = good === cheap ? null : tried(good);
-  const rigTry = tried(good, rig);
+  // What cannot be brought to the piece is not hired for it.
+  const rigTry = machineFits({ kind: rig }, piece, headline.material) ? tried(good, rig) : null;
   const name = (family: BitFamilyId): string => BIT_FAMILIES[family].name.toLowerCase();
   const options = [
     ...(cheapTry

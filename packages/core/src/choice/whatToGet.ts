@@ -8,6 +8,7 @@ import { cuttingWindow } from '../cutting/pace';
 import { TWO_HANDS_NM } from '../hazards/handLimits';
 import type { Machine } from '../documents/kit';
 import type { PlanContext } from '../plan/planContext';
+import { fitsStand } from '../plan/benchFit';
 import { suits, usualFamily } from '../plan/assumeSetup';
 import { formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
@@ -82,7 +83,9 @@ function machineToGet(context: PlanContext): string[] {
     `${rpm(v.low)} to ${rpm(v.high)}, best ${rpm(v.best)}, without hammer`,
     `holding ${formatSignificant(torqueNm, 2)} N·m without stalling`,
     ...(torqueNm > TWO_HANDS_NM / 2
-      ? [`on a stand, or with a slip clutch set under ${TWO_HANDS_NM} N·m and a side handle`]
+      ? [
+          `${fitsStand(piece) ? 'on a stand, or ' : ''}with a slip clutch set under ${TWO_HANDS_NM} N·m and a side handle`,
+        ]
       : []),
     `pressed with about ${formatForce(headline.force.feedForceN, units)}`,
     ...(setup.coolant.id === 'spindle' || isBuilding
