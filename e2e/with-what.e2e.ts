@@ -68,6 +68,8 @@ test(
     await expect(page.getByTestId('pick-sides-one')).toBeVisible();
     await isSaved(page);
     await page.getByTestId('pick-pace-gentle').click();
+    // Not before it is the plan's: what is remembered is what the plan does.
+    await expect(page.getByTestId('pick-pace-steady')).toBeVisible();
     await page.getByTestId('remember-pace').click();
     await expect(page.getByTestId('forget-pace')).toBeVisible();
     const house = (await (await request.get('/api/v1/house')).json()) as { habits: object };

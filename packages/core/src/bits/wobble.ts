@@ -9,9 +9,12 @@ const OUT_OF_TRUE_MM = 0.5;
 export const runOutOf = ({ runOutMm, state }: Pick<Bit, 'runOutMm' | 'state'>): number =>
   runOutMm ?? (state === 'out-of-true' ? OUT_OF_TRUE_MM : 0);
 
+/** Of the play, what the groove does not take out: it comes only when the rim is through the guide. */
+const PLAY_FELT = 0.25;
+
 /**
  * How far the rim may stray from its circle, mm: run-out, and in a guide the play of a barrel narrower
- * than its rim, half the difference, once the rim is through the guide.
+ * than its rim: half the difference, a quarter of it felt, for the groove steers by then.
  */
 export function wobbleOf(
   bit: Pick<Bit, 'runOutMm' | 'state' | 'barrelDiameterMm' | 'diameterMm'>,
@@ -19,7 +22,7 @@ export function wobbleOf(
 ): number {
   const play =
     hold === 'guided' && bit.barrelDiameterMm !== undefined
-      ? Math.max(0, bit.diameterMm - bit.barrelDiameterMm) / 2
+      ? (PLAY_FELT * Math.max(0, bit.diameterMm - bit.barrelDiameterMm)) / 2
       : 0;
   return runOutOf(bit) + play;
 }
