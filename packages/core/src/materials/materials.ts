@@ -59,8 +59,8 @@ const ROWS = {
   'reinforced-concrete': ['Reinforced concrete, at steel', 'masonry', [0.43, 0.71, 1.3, 2.1], [1.2, 2.0, 3.0], 4.0, 0.3, 0.2, 31, 0.2, 3, 10, 0.9, 1.8, 880, 2400, 10, 5, 0, '#A19E97', 'hard', LAMINAR_OR_COARSE],
   'clay-brick': ['Clay brick', 'masonry', [0.07, 0.2, 0.64, 1.4], [1.5, 2.8, 4.0], 0.3, 0.32, 0.25, 10, 0.15, 2, 8, 0.5, 0.8, 840, 1800, 6.0, 4, 0, '#B77B5E', 'soft-abrasive'],
   'engineering-brick': ['Dense engineering brick', 'masonry', [0.12, 0.3, 0.86, 1.7], [1.3, 2.4, 3.5], 0.6, 0.3, 0.25, 25, 0.15, 5, 8, 0.8, 1.2, 840, 2200, 6.0, 6, 0, '#8C6A62', 'hard'],
-  'lightweight-block': ['Lightweight or aerated block', 'masonry', [0.02, 0.05, 0.21, 0.57], [1.5, 2.8, 4.0], 0.1, 0.35, 0.3, 2, 0.2, 0.6, 8, 0.15, 0.2, 1000, 700, 8.0, 3, 0, '#CFCBC2', 'soft-abrasive'],
-  mortar: ['Mortar, plaster', 'masonry', [0.03, 0.08, 0.29, 0.86], [1.5, 2.8, 4.0], 0.2, 0.35, 0.3, 8, 0.2, 1, 8, 0.3, 0.8, 900, 1700, 9.0, 3, 0, '#C9C1B0', 'soft-abrasive'],
+  'lightweight-block': ['Lightweight or aerated block', 'masonry', [0.02, 0.05, 0.21, 0.57], [1.5, 2.8, 4.0], 0.03, 0.35, 0.3, 2, 0.2, 0.6, 8, 0.15, 0.2, 1000, 700, 8.0, 3, 0, '#CFCBC2', 'soft-abrasive'],
+  mortar: ['Mortar, plaster', 'masonry', [0.03, 0.08, 0.29, 0.86], [1.5, 2.8, 4.0], 0.12, 0.35, 0.3, 8, 0.2, 1, 8, 0.3, 0.8, 900, 1700, 9.0, 3, 0, '#C9C1B0', 'soft-abrasive'],
 } as const satisfies Record<string, Row>;
 
 export type MaterialId = keyof typeof ROWS;
