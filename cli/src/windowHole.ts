@@ -1,5 +1,5 @@
 import { MOST_GRID, workingWindow } from '@nucleon/core/choice/workingWindow';
-import { WINDOW_AREAS } from '@nucleon/core/plan/windowMargins';
+import { WINDOW_AREAS } from '@nucleon/core/plan/windowAreas';
 import { contextOf } from '@nucleon/core/plan/makePlan';
 import { MODEL_VERSION } from '@nucleon/core/plan/plan';
 import { METRIC } from '@nucleon/core/units/unitSystem';

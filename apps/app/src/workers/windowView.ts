@@ -4,7 +4,8 @@ import {
   type WindowPoint,
   type WorkingWindow,
 } from '@nucleon/core/choice/workingWindow';
-import { WINDOW_AREAS, windowCase, type WindowArea } from '@nucleon/core/plan/windowMargins';
+import { windowCase } from '@nucleon/core/plan/windowMargins';
+import { WINDOW_AREAS, type WindowArea } from '@nucleon/core/plan/windowAreas';
 import type { Fault } from '@nucleon/core/job/fault';
 import type { DrillCase } from '@nucleon/core/job/drillCase';
 import { contextOf } from '@nucleon/core/plan/makePlan';

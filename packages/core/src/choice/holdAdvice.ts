@@ -1,3 +1,4 @@
+import { isBuilding } from '../plan/benchFit';
 import { boundingBox, faceOutline } from '../geometry/outline';
 import { clampLimit } from '../holding/clamp';
 import { cradle } from '../holding/cradle';
@@ -34,10 +35,9 @@ const nm = (value: number): string => `${formatSignificant(value, 2)} N·m`;
 /** How to hold this piece: against the cut, the jam, the drop; clamped, cradled, bedded or boarded. */
 export function holdAdvice(context: PlanContext): readonly HoldPart[] {
   const { piece } = context;
-  const isBuilding = piece.form === 'wall' || piece.form === 'floor';
   const isFlat = piece.form === 'sheet' || piece.form === 'slab';
   return [
-    ...(isBuilding ? [] : [holdPiece(context)]),
+    ...(isBuilding(piece) ? [] : [holdPiece(context)]),
     holdJam(context),
     stopDrop(context),
     ...(isFlat && !piece.assembled ? [clampIt(context)] : []),

@@ -1,3 +1,4 @@
+import { isBuilding } from '../plan/benchFit';
 import { type DrillCase, withSetup } from '../job/drillCase';
 import { COOLANT_IDS, COOLANTS, type CoolantId } from '../coolants/coolants';
 import type { Fault } from '../job/fault';
@@ -117,9 +118,11 @@ function bars(
   units: UnitSystem,
 ): string | undefined {
   const { rimSpeedMPerS } = headline.speed;
-  const isBuilding = piece.form === 'wall' || piece.form === 'floor';
   const { kind: how, throwOffMPerS } = COOLANTS[kind];
-  if (isBuilding && (kind === 'still-bath' || kind === 'oil-bath' || kind === 'grinder-feed'))
+  if (
+    isBuilding(piece) &&
+    (kind === 'still-bath' || kind === 'oil-bath' || kind === 'grinder-feed')
+  )
     return 'A wall or floor does not go in a tray.';
   if (piece.assembled && (kind === 'still-bath' || kind === 'oil-bath'))
     return 'A built piece does not go in a tray.';

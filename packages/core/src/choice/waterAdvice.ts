@@ -1,3 +1,4 @@
+import { isBuilding } from '../plan/benchFit';
 import { dam, usualDam } from '../layout/guideBoard';
 import { depthsText } from '../plan/depthsText';
 import type { PlanContext } from '../plan/planContext';
@@ -198,8 +199,7 @@ function slurry({ water, headline, piece, units }: PlanContext): WaterPart {
     material.grainSizeUm || USUAL_GRAIN_UM,
   );
   const volume = water.slurryL ?? water.fillL;
-  const isBuilding = piece.form === 'wall' || piece.form === 'floor';
-  const caught = isBuilding
+  const caught = isBuilding(piece)
     ? 'Catch it with a ring and a wet vacuum, or a tray taped under the mark. '
     : '';
   const alkaline = material.class === 'masonry' ? ' It is alkaline: gloves on.' : '';

@@ -8,7 +8,7 @@ import { cuttingWindow } from '../cutting/pace';
 import { TWO_HANDS_NM } from '../hazards/handLimits';
 import type { Machine } from '../documents/kit';
 import type { PlanContext } from '../plan/planContext';
-import { fitsStand } from '../plan/benchFit';
+import { fitsStand, isBuilding } from '../plan/benchFit';
 import { suits, usualFamily } from '../plan/assumeSetup';
 import { formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
@@ -78,7 +78,6 @@ function machineToGet(context: PlanContext): string[] {
   const v = cuttingWindow(headline.material, bit).rimSpeedMPerS;
   const rpm = (speed: number): string => formatRpm(rpmForRimSpeed(speed, hole.diameterMm));
   const torqueNm = headline.force.torqueNm * TORQUE_RESERVE;
-  const isBuilding = piece.form === 'wall' || piece.form === 'floor';
   return [
     `${rpm(v.low)} to ${rpm(v.high)}, best ${rpm(v.best)}, without hammer`,
     `holding ${formatSignificant(torqueNm, 2)} N·m without stalling`,
@@ -88,7 +87,7 @@ function machineToGet(context: PlanContext): string[] {
         ]
       : []),
     `pressed with about ${formatForce(headline.force.feedForceN, units)}`,
-    ...(setup.coolant.id === 'spindle' || isBuilding
+    ...(setup.coolant.id === 'spindle' || isBuilding(piece)
       ? ['water through its spindle, and a plug with a residual-current device']
       : ['battery driven or made for wet work']),
   ];

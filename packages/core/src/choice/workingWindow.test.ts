@@ -5,7 +5,8 @@ import { METRIC } from '../units/unitSystem';
 import { cuttingTorque } from '../cutting/feedForce';
 import { rimSpeedAt } from '../cutting/contact';
 import { logTicks, pointInNumbers, pointInWords } from './windowWords';
-import { areaAt, marginsAt, WINDOW_AREAS, windowCase } from '../plan/windowMargins';
+import { areaAt, marginsAt, windowCase } from '../plan/windowMargins';
+import { WINDOW_AREAS } from '../plan/windowAreas';
 import { workingWindow } from './workingWindow';
 
 const contextWith = (parts: JobParts = {}): PlanContext => {

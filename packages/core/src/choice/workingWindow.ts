@@ -1,13 +1,7 @@
 import { rpmForRimSpeed } from '../cutting/contact';
 import type { PlanContext } from '../plan/planContext';
-import {
-  areaAt,
-  marginsAt,
-  WINDOW_AREAS,
-  windowCase,
-  type WindowArea,
-  type WindowCase,
-} from '../plan/windowMargins';
+import { areaAt, marginsAt, windowCase, type WindowCase } from '../plan/windowMargins';
+import { WINDOW_AREAS, type WindowArea } from '../plan/windowAreas';
 
 export const AREA_WORDS: Readonly<Record<WindowArea | 'clean', { name: string; text: string }>> = {
   clean: { name: 'Cuts clean', text: 'The rim bites, the water keeps up, nothing tears.' },

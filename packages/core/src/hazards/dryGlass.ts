@@ -1,4 +1,5 @@
 import { BIT_FAMILIES } from '../bits/bitFamilies';
+import { isTile } from '../materials/materials';
 import type { Hazard, HazardWork, Judged } from './gate';
 
 /** A tool made for dry tile: carbide, which is no diamond, or wax in the barrel. */
@@ -15,12 +16,12 @@ export const dryGlass: Hazard<'dry-glass'> = {
   facts: ({ work }) => [work.coolantId, work.bitFamily],
   judge: ({ work, material, piece }): Judged | null => {
     if (work.coolantKind !== 'dry') return null;
-    const isTile = material.id === 'porcelain-tile' || material.id === 'glazed-wall-tile';
+    const tile = isTile(material);
     if (material.class !== 'glass' && material.class !== 'ceramic') return null;
-    if (isTile && piece.form !== 'vessel' && MADE_FOR_DRY_TILE(work)) return null;
+    if (tile && piece.form !== 'vessel' && MADE_FOR_DRY_TILE(work)) return null;
     return {
       level: 'stop',
-      message: `${material.name} is not drilled dry with this bit: the ring heats and cracks it, and the bit burns. Choose any means of water${isTile ? ', or a bit made for dry tile' : ''}.`,
+      message: `${material.name} is not drilled dry with this bit: the ring heats and cracks it, and the bit burns. Choose any means of water${tile ? ', or a bit made for dry tile' : ''}.`,
       answers: [],
     };
   },

@@ -1,6 +1,7 @@
 import type { Hazard, Judged } from './gate';
 import { formatForce } from '../units/formatQuantity';
-import { ARMS_N, TWO_HANDS_NM } from './handLimits';
+import { MOST_UNAIDED_N } from '../effort/armForce';
+import { TWO_HANDS_NM } from './handLimits';
 import { formatSignificant } from '../units/roundNumber';
 
 /** What one person lifts out of a hole, kg. */
@@ -16,7 +17,7 @@ export const twoPeople: Hazard<'two-people'> = {
   judge: ({ work, units }): Judged | null => {
     const byHand = work.hold === 'freehand' || work.hold === 'guided';
     const why =
-      byHand && work.feedForceN > ARMS_N
+      byHand && work.feedForceN > MOST_UNAIDED_N
         ? `pressing with ${formatForce(work.feedForceN, units)}`
         : byHand && work.jamTorqueNm > TWO_HANDS_NM
           ? `holding ${formatSignificant(work.jamTorqueNm, 2)} N·m when it jams`

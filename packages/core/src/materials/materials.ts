@@ -122,3 +122,7 @@ export function findMaterial(id: string, custom: readonly Material[] = []): Mate
 export function isMaterialId(id: string): id is MaterialId {
   return Object.hasOwn(MATERIALS, id);
 }
+
+/** A flat fired tile, for which tools made for dry exist. */
+export const isTile = ({ id }: Pick<Material, 'id'>): boolean =>
+  id === 'porcelain-tile' || id === 'glazed-wall-tile';

@@ -1,3 +1,4 @@
+import { isTile } from '../materials/materials';
 import { BIT_FAMILIES, type BitFamilyId } from '../bits/bitFamilies';
 import { bitGeometry, type BitGeometry } from '../bits/bitGeometry';
 import type { CoolantId } from '../coolants/coolants';
@@ -55,8 +56,6 @@ export const isUsable = (bit: Pick<Bit, 'retired' | 'state'>): boolean =>
   !bit.retired && bit.state !== 'bald' && bit.state !== 'out-of-true';
 
 const ANY = (): boolean => true;
-const TILES: ReadonlySet<string> = new Set(['porcelain-tile', 'glazed-wall-tile']);
-export const isTile = ({ id }: Pick<Material, 'id'>): boolean => TILES.has(id);
 
 /** What each family of bit is any use on. */
 const SUITS: Readonly<Record<BitFamilyId, (material: Material) => boolean>> = {

@@ -1,3 +1,4 @@
+import { isBuilding } from './benchFit';
 import { wobbleOf } from '../bits/wobble';
 import { BIT_FAMILIES } from '../bits/bitFamilies';
 import { WOBBLE_PER_MM } from '../breakthrough/exitChip';
@@ -40,8 +41,6 @@ export interface CrackCase {
   readonly possible: readonly PossibleMaterial[];
   readonly treatmentOdds: number;
 }
-
-const isBuilding = ({ form }: Pick<Piece, 'form'>): boolean => form === 'wall' || form === 'floor';
 
 /** A sheet or vessel's thickness, mm; null for bulky pieces. */
 export const sheetThickness = ({

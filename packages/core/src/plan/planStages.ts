@@ -6,6 +6,7 @@ import type { Piece } from '../documents/piece';
 import { lastLigament } from '../risk/stressSites';
 import { glazingTime, meanSlowness } from '../wear/sharpness';
 import { isBuilding } from './benchFit';
+import { sheetThickness } from './planCrack';
 import { rateAt, type LayerCut, type MaterialCut } from './cutLayers';
 import type { PlannedStage } from './plan';
 import type { ResolvedSetup } from './resolvedSetup';
@@ -46,12 +47,11 @@ export function planExit(
   setup: ResolvedSetup,
   allowedChipMm: number,
 ): ExitPlan {
-  const isSheet = piece.form === 'sheet' || piece.form === 'vessel';
   const conditions: ExitConditions = {
     hold: setup.hold,
     exitFactor: setup.sides === 'two' ? 0 : setup.support.exitFactor,
     sharpness: cut.sharpness,
-    sheetThicknessMm: isSheet ? piece.thicknessMm : null,
+    sheetThicknessMm: sheetThickness(piece),
     diameterMm: cut.bit.diameterMm,
     wobbleMm: wobbleOf(setup.finishing.bit, setup.hold),
   };

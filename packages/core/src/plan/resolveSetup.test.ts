@@ -3,7 +3,8 @@ import type { Bit, Machine } from '../documents/kit';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import { MATERIALS, type MaterialId } from '../materials/materials';
-import { caseWith } from './jobFixtures';
+import { caseWith, type JobParts } from './jobFixtures';
+import { makePlan } from './makePlan';
 import { resolveSetup } from './resolveSetup';
 import { suits } from './assumeSetup';
 
@@ -154,4 +155,17 @@ describe('machine, backing, water and hold', () => {
     ]);
     expect([start('flex-shaft').hold, start('flex-shaft').start]).toEqual(['freehand', 'tilt']);
   });
+});
+
+it('moves its own pace inside the working window and says so, and leaves a person’s alone', () => {
+  const mist = { piece: { material: 'fused-glass' }, setup: { water: { kind: 'mist' } } } as const;
+  const textOf = (parts: JobParts): string => {
+    const outcome = makePlan(caseWith(parts));
+    return outcome.kind === 'planned' ? (outcome.plan.reasons['feedForceN']?.text ?? '') : '';
+  };
+  expect(textOf(mist)).toContain(
+    'Moved inside the working window: as usual the rim would overheat.',
+  );
+  const chosen = { ...mist, setup: { ...mist.setup, pace: 'steady' as const } };
+  expect(textOf(chosen)).not.toContain('Moved');
 });

@@ -4,6 +4,7 @@ import type { Hold, Pace, Start } from '../documents/choices';
 import type { Bit, Machine } from '../documents/kit';
 import type { Setup, SupportSetup } from '../documents/setup';
 import type { FeedAidId } from '../machines/feedAids';
+import type { WindowArea } from './windowAreas';
 import type { SpeedSetting } from '../machines/speedSettings';
 import type { Support, SupportId } from '../supports/supports';
 
@@ -50,6 +51,8 @@ export interface ResolvedSetup {
     Setup,
     'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing' | 'exit'
   >;
+  /** What the usual pace would have run into, where it was moved inside the working window. */
+  readonly movedFrom?: WindowArea;
   readonly assumed: readonly string[];
   /** Which of those are the house's habit rather than the planner's. */
   readonly byHabit: readonly string[];

@@ -4,13 +4,8 @@ import type { SpeedSetting } from '../machines/speedSettings';
 import type { Piece } from '../documents/piece';
 import { cutLayer, type DepthLayer, type MaterialCut } from './cutLayers';
 import type { ResolvedSetup } from './resolvedSetup';
-import {
-  marginsAt,
-  WINDOW_AREAS,
-  windowCase,
-  type WindowArea,
-  type WindowScene,
-} from './windowMargins';
+import { areaAt, marginsAt, windowCase, type WindowScene } from './windowMargins';
+import { WINDOW_AREAS, type WindowArea } from './windowAreas';
 
 /** Forces and speeds tried, evenly on logarithms. */
 const FORCES = 20;
@@ -29,7 +24,9 @@ type SettledWish = Pick<ResolvedSetup['wanted'], 'rimSpeedMPerS' | 'contactPress
  * nearest force that cuts clean at its speed, else the clean point with most room at another speed of
  * the machine; null where the usual one is inside, or none is.
  */
-function settleInWindow(scene: WindowScene): SettledWish | null {
+function settleInWindow(
+  scene: WindowScene,
+): { readonly wish: SettledWish; readonly movedFrom: WindowArea } | null {
   const { headline, setup } = scene;
   const one = windowCase(scene);
   const least = (areas: readonly WindowArea[], rpm: number, forceN: number): number => {
@@ -47,7 +44,9 @@ function settleInWindow(scene: WindowScene): SettledWish | null {
   const near = (canCut ? forces : [])
     .filter((forceN) => room(rpm, forceN) >= INSIDE_SD)
     .sort((a, b) => Math.abs(Math.log(a / planned)) - Math.abs(Math.log(b / planned)))[0];
-  if (near !== undefined) return wish(headline, rpm, near);
+  const from = areaAt(marginsAt(one, rpm, planned));
+  if (from === 'clean') return null;
+  if (near !== undefined) return { wish: wish(headline, rpm, near), movedFrom: from };
   const best = setup.settings
     .flatMap(speedsOf)
     // Most speeds are out whatever the force.
@@ -57,7 +56,9 @@ function settleInWindow(scene: WindowScene): SettledWish | null {
       (most, point) => (most && most.room >= point.room ? most : point),
       null,
     );
-  return best && best.room >= INSIDE_SD ? wish(headline, best.other, best.forceN) : null;
+  return best && best.room >= INSIDE_SD
+    ? { wish: wish(headline, best.other, best.forceN), movedFrom: from }
+    : null;
 }
 
 const wish = ({ bit, contact }: MaterialCut, rpm: number, forceN: number): SettledWish => ({
@@ -93,6 +94,8 @@ export function settledSetup(
   const headline = cutLayer(layer, setup.finishing, setup, pilotMm).slowest;
   // A diamond rim that must not run dry is not made to by going gently.
   if (headline?.dry && !BIT_FAMILIES[headline.bit.family].mayRunDry) return setup;
-  const wish = headline && settleInWindow({ headline, piece, setup, depthMm });
-  return wish ? { ...setup, wanted: { ...setup.wanted, ...wish } } : setup;
+  const moved = headline && settleInWindow({ headline, piece, setup, depthMm });
+  return moved
+    ? { ...setup, wanted: { ...setup.wanted, ...moved.wish }, movedFrom: moved.movedFrom }
+    : setup;
 }

@@ -1,3 +1,4 @@
+import { WINDOW_AREAS, type WindowArea } from './windowAreas';
 import { meanSpeedAt, rimSpeedAt } from '../cutting/contact';
 import { penetrationRate } from '../cutting/penetrationRate';
 import { armForce } from '../effort/armForce';
@@ -10,19 +11,6 @@ import { provenance } from '../materials/provenance';
 import { bearableStress, workingLimit } from '../risk/crackOdds';
 import type { PlanContext } from './planContext';
 import { FORCE_SD, RPM_SD } from './spread';
-
-/** What goes wrong where, in the order in which it is told; `clean` is where none of it does. */
-export const WINDOW_AREAS = [
-  'glazes',
-  'chips',
-  'overheats',
-  'throws-water',
-  'stalls',
-  'beyond-hands',
-  'too-slow',
-  'too-fast',
-] as const;
-export type WindowArea = (typeof WINDOW_AREAS)[number];
 
 /** How sure the borders are beside force and speed themselves: throw-off, heat, torque, arms; sd of ln. */
 const THROW_SD = 0.15;

@@ -1,3 +1,4 @@
+import { isBuilding } from '../benchFit';
 import { input, type ReasonInput } from '../../reason/reason';
 import type { StressSite } from '../../risk/stressSites';
 import type { UnitSystem } from '../../units/unitSystem';
@@ -32,15 +33,14 @@ export const crack: Explain = ({
   units,
 }) => {
   const sites = stressSites(crackCase);
-  const isBuilding = piece.form === 'wall' || piece.form === 'floor';
   return {
-    text: isBuilding
+    text: isBuilding(piece)
       ? 'Of spoiling the face, by how it is held.'
       : bending.kind === 'bent'
         ? 'From bending, heat, built-in stress and handling.'
         : `From heat, built-in stress and handling. Bending is not in it: ${bendingText(bending)}`,
     inputs: [
-      ...(isBuilding
+      ...(isBuilding(piece)
         ? []
         : [
             ...(bending.kind === 'bent'

@@ -1,5 +1,7 @@
 import { ABRASIVES, specificEnergy } from '../../bits/abrasives';
 import { BIT_FAMILIES } from '../../bits/bitFamilies';
+import type { ResolvedSetup } from '../resolvedSetup';
+import type { WindowArea } from '../windowAreas';
 import type { ForceLimit } from '../../cutting/feedForce';
 import { provenance } from '../../materials/provenance';
 import { formatDecimals, formatSignificant } from '../../units/roundNumber';
@@ -33,6 +35,21 @@ export const rpm: Explain = ({ headline, setup, units }) => {
   };
 };
 
+/** What the usual pace would have run into. */
+const MOVED_FROM = {
+  glazes: 'the rim would only polish',
+  chips: 'edges would chip',
+  overheats: 'the rim would overheat',
+  'throws-water': 'the water would be thrown off',
+  stalls: 'the machine would stall',
+  'beyond-hands': 'arms would not hold it',
+  'too-slow': 'the rim would be too slow',
+  'too-fast': 'the rim would be too fast',
+} as const satisfies Record<WindowArea, string>;
+
+const movedText = ({ movedFrom }: ResolvedSetup): string =>
+  movedFrom ? ` Moved inside the working window: as usual ${MOVED_FROM[movedFrom]}.` : '';
+
 const LIMITED_BY = {
   torque: 'the machine’s torque',
   power: 'the machine’s power',
@@ -42,7 +59,7 @@ const LIMITED_BY = {
 export const feedForce: Explain = ({ headline, setup, units }) => {
   const { force, contact, material, window } = headline;
   return {
-    text: `${formatPressure(force.contactPressureMpa, units)} on ${formatDecimals(contact.contactAreaMm2, 0)} mm² of rim${force.limitedBy === null ? '' : `, held back by ${LIMITED_BY[force.limitedBy]}`}.`,
+    text: `${formatPressure(force.contactPressureMpa, units)} on ${formatDecimals(contact.contactAreaMm2, 0)} mm² of rim${force.limitedBy === null ? '' : `, held back by ${LIMITED_BY[force.limitedBy]}`}.${movedText(setup)}`,
     inputs: [
       input('Rim area A_c', `${formatSignificant(contact.contactAreaMm2, 3)} mm²`),
       input(
