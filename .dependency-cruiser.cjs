@@ -1,10 +1,18 @@
-/** Imports run one way: core <- contract <- apps, cli; inside core from quantities up to files. */
-const room = (names) => `^packages/core/src/(${names})/`;
-const BASE = 'units|numeric|random|geometry|drawing|reason';
-const PHYSICS =
-  'materials|bits|machines|couplings|supports|coolants|job|cutting|effort|heat|holding|plate|water|breakthrough|wear|risk|purposes|identify|layout|hazards|signs';
-const PLAN = 'plan|choice|run';
-const OUT = 'section|files|evidence';
+/** Imports run one way: core <- contract <- apps, cli; inside core down this list, never up. */
+const TIERS = [
+  'math',
+  'data',
+  'documents',
+  'physics',
+  'layout',
+  'setup',
+  'plan',
+  'advice',
+  'run',
+  'words',
+  'drawing',
+];
+const room = (names) => `^packages/core/src/(${names.join('|')})/`;
 
 const oneWay = (name, from, to) => ({
   name,
@@ -26,20 +34,9 @@ module.exports = {
     oneWay('server-apart-from-app', '^apps/server', '^(apps/app|cli)'),
     oneWay('app-apart-from-server', '^apps/app', '^(apps/server|cli)'),
     oneWay('cli-apart', '^cli', '^apps'),
-    // Documents know the tables whose rows they name, and nothing that reckons.
-    {
-      name: 'documents-on-tables',
-      severity: 'error',
-      from: { path: room('documents') },
-      to: {
-        path: '^packages/core/src/',
-        pathNot:
-          '^packages/core/src/(documents/|bits/bitFamilies|coolants/coolants|supports/supports|machines/(machineKinds|feedAids)|couplings/(connections|apart)|signs/signs|plan/plan\\.ts)',
-      },
-    },
-    oneWay('base-below-physics', room(BASE), room(`${PHYSICS}|${PLAN}|${OUT}`)),
-    oneWay('physics-below-plan', room(PHYSICS), room(`${PLAN}|${OUT}`)),
-    oneWay('plan-below-out', room(PLAN), room(OUT)),
+    ...TIERS.slice(0, -1).map((name, tier) =>
+      oneWay(`${name}-below-the-rest`, room([name]), room(TIERS.slice(tier + 1))),
+    ),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -1,13 +1,13 @@
 /** Writes the made-up runs of the demo into its job files: `npx tsx scripts/demoLog.mts`. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import { resolveCase } from '@nucleon/core/job/drillCase';
+import { resolveCase } from '@nucleon/core/setup/drillCase';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { atMoment, replayRun } from '@nucleon/core/run/replay';
 import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunResult } from '@nucleon/core/documents/runResult';
 import { legOf, type RunState } from '@nucleon/core/run/runState';
-import type { SignId } from '@nucleon/core/signs/signs';
+import type { SignId } from '@nucleon/core/data/signs/signs';
 
 interface Made {
   readonly file: string;

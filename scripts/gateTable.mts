@@ -1,10 +1,10 @@
-import { HAZARDS } from '@nucleon/core/hazards/judgeHazards';
-import type { Gate } from '@nucleon/core/hazards/gate';
+import { HAZARDS } from '@nucleon/core/setup/hazards/judgeHazards';
+import type { Gate } from '@nucleon/core/documents/gate';
 import type { Piece } from '@nucleon/core/documents/piece';
 import type { Setup } from '@nucleon/core/documents/setup';
 import type { Machine } from '@nucleon/core/documents/kit';
-import { MACHINE_KIND_IDS } from '@nucleon/core/machines/machineKinds';
-import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
+import { MACHINE_KIND_IDS } from '@nucleon/core/data/machines/machineKinds';
+import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 
 /** One row a hazard: the levels it was seen at over all scenes below, and the answers there. */

@@ -1,11 +1,11 @@
 /** The plate solver beside the closed forms, and as its mesh is refined: for docs/plate.md. */
-import { freeEdges } from '@nucleon/core/geometry/outline';
-import { bendPlate, type PlateSolution } from '@nucleon/core/plate/bendPlate';
-import { locator } from '@nucleon/core/plate/locate';
-import { meshPlate } from '@nucleon/core/plate/meshPlate';
-import { discLoad, nodeAreas, ringLoad } from '@nucleon/core/plate/nodeShares';
-import { evenAxis, rectangleMesh, type PlateMesh } from '@nucleon/core/plate/plateMesh';
-import { preparePlate } from '@nucleon/core/plate/preparePlate';
+import { freeEdges } from '@nucleon/core/layout/outline';
+import { bendPlate, type PlateSolution } from '@nucleon/core/physics/plate/bendPlate';
+import { locator } from '@nucleon/core/physics/plate/locate';
+import { meshPlate } from '@nucleon/core/physics/plate/meshPlate';
+import { discLoad, nodeAreas, ringLoad } from '@nucleon/core/physics/plate/nodeShares';
+import { evenAxis, rectangleMesh, type PlateMesh } from '@nucleon/core/physics/plate/plateMesh';
+import { preparePlate } from '@nucleon/core/physics/plate/preparePlate';
 
 const E = 70_000;
 const ν = 0.22;

@@ -1,20 +1,20 @@
 /** Writes the tables of docs/ that are the code's own registries: `npm run schema`. */
 import { writeFileSync } from 'node:fs';
-import { ABRASIVE_IDS, ABRASIVES, specificEnergy } from '@nucleon/core/bits/abrasives';
-import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamily } from '@nucleon/core/bits/bitFamilies';
-import { EVIDENCE } from '@nucleon/core/evidence/evidence';
-import { GENERAL } from '@nucleon/core/evidence/evidenceRow';
-import { bandWords, modelWords } from '@nucleon/core/evidence/evidenceWords';
-import { LEAST_SPREAD_SHARE, weighEvidence } from '@nucleon/core/evidence/weighEvidence';
-import { IDENTIFIERS } from '@nucleon/core/identify/identify';
-import type { Field } from '@nucleon/core/purposes/field';
-import { PURPOSES } from '@nucleon/core/purposes/purposes';
-import { BY_ITSELF, CAUSE_IDS, CAUSES } from '@nucleon/core/signs/causes';
-import { SIGN_IDS, SIGNS, type SignEffect } from '@nucleon/core/signs/signs';
+import { ABRASIVE_IDS, ABRASIVES, specificEnergy } from '@nucleon/core/data/bits/abrasives';
+import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamily } from '@nucleon/core/data/bits/bitFamilies';
+import { EVIDENCE } from '@nucleon/core/advice/evidence/evidence';
+import { GENERAL } from '@nucleon/core/advice/evidence/evidenceRow';
+import { bandWords, modelWords } from '@nucleon/core/words/advice/evidenceWords';
+import { LEAST_SPREAD_SHARE, weighEvidence } from '@nucleon/core/advice/evidence/weighEvidence';
+import { IDENTIFIERS } from '@nucleon/core/advice/identify/identify';
+import type { Field } from '@nucleon/core/layout/purposes/field';
+import { PURPOSES } from '@nucleon/core/layout/purposes/purposes';
+import { BY_ITSELF, CAUSE_IDS, CAUSES } from '@nucleon/core/data/signs/causes';
+import { SIGN_IDS, SIGNS, type SignEffect } from '@nucleon/core/data/signs/signs';
 import { gateTable } from './gateTable.mts';
-import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
-import { formatSignificant } from '@nucleon/core/units/roundNumber';
-import { MODEL_VERSION } from '@nucleon/core/plan/plan';
+import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
+import { formatSignificant } from '@nucleon/core/words/units/roundNumber';
+import { MODEL_VERSION } from '@nucleon/core/documents/plan';
 import { plateTables } from './plateTable.mts';
 
 const table = (head: readonly string[], rows: readonly (readonly string[])[]): string =>
@@ -75,7 +75,7 @@ write(
   'identify.md',
   `# What a piece may be
 
-Each answer weighs the candidates by Bayes' rule with a plain table of odds (\`packages/core/src/identify\`), never down to
+Each answer weighs the candidates by Bayes' rule with a plain table of odds (\`packages/core/src/advice/identify\`), never down to
 nothing: a slip of the eye is always possible. The next question is the one that tells most, in bits. For stone the odds of
 the scratch ladder follow from each stone's own hardness and its spread. Likelihood alone never vouches for glass: only a
 label, its maker's word, or a clear polariser test after its control. On the command line:
@@ -125,7 +125,7 @@ write(
   `# Rims: specific energy and life
 
 How the grains are held sets chip thickness, and that the energy of a volume (Malkin): e, J/mm³, sharp and wet, is the
-material's own column times its rim's factor (\`packages/core/src/bits/abrasives.ts\`). Known to a factor of two either
+material's own column times its rim's factor (\`packages/core/src/data/bits/abrasives.ts\`). Known to a factor of two either
 way until a log narrows it.
 
 ${table(
@@ -209,7 +209,7 @@ write(
   'signs.md',
   `# Signs and what is the matter
 
-What can be seen, heard or felt while drilling, what it means and the one thing to do (\`packages/core/src/signs/signs.ts\`).
+What can be seen, heard or felt while drilling, what it means and the one thing to do (\`packages/core/src/data/signs/signs.ts\`).
 
 ${table(
   ['code', 'by', 'sign', 'means', 'do', 'the run'],
@@ -247,7 +247,7 @@ write(
   `# The model beside the bench
 
 Model ${MODEL_VERSION}: ${landed} of ${weighed.length} land. What happens in everyday jobs, as people who do them often see it, and
-what the model says of the same job (\`packages/core/src/evidence\`): \`nucleon evidence\`, \`--json\` for programs. The bands
+what the model says of the same job (\`packages/core/src/advice/evidence\`): \`nucleon evidence\`, \`--json\` for programs. The bands
 are wide because practice is: a new, sharp bit of fair quality, wet unless said. A row lands when the model's middle lies in
 the band and its tenth to ninetieth of a hundred, where it has them, span at least ${LEAST_SPREAD_SHARE * 100} % of it in logarithms. A row
 that misses says why, or the test fails; so does a reason that is not true any more. Written by \`npm run schema\`.

@@ -1,8 +1,8 @@
-import { rankSetups } from '@nucleon/core/choice/rankSetups';
-import { rememberingBend } from '@nucleon/core/plate/bender';
-import { MODEL_VERSION } from '@nucleon/core/plan/plan';
-import type { UnitSystem } from '@nucleon/core/units/unitSystem';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
+import { rankSetups } from '@nucleon/core/advice/choice/rankSetups';
+import { rememberingBend } from '@nucleon/core/physics/plate/bender';
+import { MODEL_VERSION } from '@nucleon/core/documents/plan';
+import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { NUCLEON_VERSION } from './version';

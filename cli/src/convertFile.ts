@@ -1,10 +1,10 @@
 import type { PieceWithHoles } from '@nucleon/core/documents/piece';
 import { readFile, writeFile } from 'node:fs/promises';
 import { basename, extname } from 'node:path';
-import { checkJob } from '@nucleon/core/job/checkJob';
+import { checkJob } from '@nucleon/core/setup/checkJob';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import { presumePiece, usualMaterial } from '@nucleon/core/job/presumePiece';
-import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import { presumePiece, usualMaterial } from '@nucleon/core/advice/presumePiece';
+import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
 import type { Entry } from '@nucleon/files/drawnFile';
 import { pieceFromDrawing } from '@nucleon/files/pieceFromDrawing';
 import { readDrawing } from '@nucleon/files/readDrawing';

@@ -1,11 +1,11 @@
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 import {
   checkAnswers,
   identify,
   IDENTIFIER_KINDS,
   IDENTIFIERS,
   type IdentifierKind,
-} from '@nucleon/core/identify/identify';
+} from '@nucleon/core/advice/identify/identify';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { jsonOption } from './jsonOption';

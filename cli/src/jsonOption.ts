@@ -1,4 +1,4 @@
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 
 const LONGEST_JSON = 100_000;
 

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
-import { IDENTIFIER_KINDS } from '@nucleon/core/identify/identify';
-import { PURPOSE_KINDS } from '@nucleon/core/purposes/purposes';
-import { INCH_POUND, METRIC } from '@nucleon/core/units/unitSystem';
+import { IDENTIFIER_KINDS } from '@nucleon/core/advice/identify/identify';
+import { PURPOSE_KINDS } from '@nucleon/core/layout/purposes/purposes';
+import { INCH_POUND, METRIC } from '@nucleon/core/words/units/unitSystem';
 import { checkFile } from './checkFile';
 import { chooseHole } from './chooseHole';
 import { convertFile } from './convertFile';

@@ -1,4 +1,4 @@
-import { casesOf, type DrillCase } from '@nucleon/core/job/drillCase';
+import { casesOf, type DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Console } from './console';
 import { loadOrSay } from './loadJobFile';
 

@@ -1,11 +1,11 @@
 import { contextOf } from '@nucleon/core/plan/makePlan';
-import { oddsMap, oddsSurface } from '@nucleon/core/plan/oddsMap';
-import { MODEL_VERSION } from '@nucleon/core/plan/plan';
+import { oddsMap, oddsSurface } from '@nucleon/core/advice/risk/oddsMap';
+import { MODEL_VERSION } from '@nucleon/core/documents/plan';
 import { stressOf } from '@nucleon/core/plan/stressOf';
-import { bendingText } from '@nucleon/core/plan/bendingWords';
-import { rememberingBend } from '@nucleon/core/plate/bender';
-import { METRIC, type UnitSystem } from '@nucleon/core/units/unitSystem';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
+import { bendingText } from '@nucleon/core/words/plan/bendingWords';
+import { rememberingBend } from '@nucleon/core/physics/plate/bender';
+import { METRIC, type UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { NUCLEON_VERSION } from './version';

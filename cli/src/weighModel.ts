@@ -1,7 +1,7 @@
-import { EVIDENCE } from '@nucleon/core/evidence/evidence';
-import { formatWeighed } from '@nucleon/core/evidence/evidenceWords';
-import { unexplained, weighEvidence } from '@nucleon/core/evidence/weighEvidence';
-import { MODEL_VERSION } from '@nucleon/core/plan/plan';
+import { EVIDENCE } from '@nucleon/core/advice/evidence/evidence';
+import { formatWeighed } from '@nucleon/core/words/advice/evidenceWords';
+import { unexplained, weighEvidence } from '@nucleon/core/advice/evidence/weighEvidence';
+import { MODEL_VERSION } from '@nucleon/core/documents/plan';
 import type { Console } from './console';
 import { NUCLEON_VERSION } from './version';
 

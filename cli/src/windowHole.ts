@@ -1,9 +1,9 @@
-import { MOST_GRID, workingWindow } from '@nucleon/core/choice/workingWindow';
-import { WINDOW_AREAS } from '@nucleon/core/plan/windowAreas';
+import { MOST_GRID, workingWindow } from '@nucleon/core/advice/choice/workingWindow';
+import { WINDOW_AREAS } from '@nucleon/core/setup/windowAreas';
 import { contextOf } from '@nucleon/core/plan/makePlan';
-import { MODEL_VERSION } from '@nucleon/core/plan/plan';
-import { METRIC } from '@nucleon/core/units/unitSystem';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
+import { MODEL_VERSION } from '@nucleon/core/documents/plan';
+import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { NUCLEON_VERSION } from './version';

@@ -1,15 +1,15 @@
 /** Prints how long a plan, its risk, window, ranking and comparison take, ms, over the demo's holes: `tsx scripts/bench/plans.mts`. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { checkJobData } from '@nucleon/contract/readJobFile';
-import { casesOf, type DrillCase } from '@nucleon/core/job/drillCase';
-import { compareMethods } from '@nucleon/core/choice/compareMethods';
-import { rankSetups } from '@nucleon/core/choice/rankSetups';
-import { workingWindow } from '@nucleon/core/choice/workingWindow';
+import { casesOf, type DrillCase } from '@nucleon/core/setup/drillCase';
+import { compareMethods } from '@nucleon/core/advice/choice/compareMethods';
+import { rankSetups } from '@nucleon/core/advice/choice/rankSetups';
+import { workingWindow } from '@nucleon/core/advice/choice/workingWindow';
 import { contextOf, makePlan } from '@nucleon/core/plan/makePlan';
-import { rememberingBend } from '@nucleon/core/plate/bender';
-import { riskModelOf } from '@nucleon/core/plan/riskModelOf';
-import { assessRisk } from '@nucleon/core/risk/assessRisk';
-import { METRIC } from '@nucleon/core/units/unitSystem';
+import { rememberingBend } from '@nucleon/core/physics/plate/bender';
+import { riskModelOf } from '@nucleon/core/advice/risk/riskModelOf';
+import { assessRisk } from '@nucleon/core/physics/strength/assessRisk';
+import { METRIC } from '@nucleon/core/words/units/unitSystem';
 
 const folder = new URL('../../demo/', import.meta.url);
 

@@ -1,16 +1,20 @@
 /** Prints what the plate solver takes, ms and MB, beside a library's sparse factor: `tsx scripts/bench/plates.mts`. */
 import { createRequire } from 'node:module';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import { contextOf } from '@nucleon/core/plan/makePlan';
-import { oddsMap, oddsSurface } from '@nucleon/core/plan/oddsMap';
-import { rememberingBend } from '@nucleon/core/plate/bender';
-import { METRIC } from '@nucleon/core/units/unitSystem';
-import { bendPlate } from '@nucleon/core/plate/bendPlate';
-import { locator } from '@nucleon/core/plate/locate';
-import { nodeAreas, ringLoad } from '@nucleon/core/plate/nodeShares';
-import { evenAxis, rectangleMesh, type PlateMesh } from '@nucleon/core/plate/plateMesh';
-import { factorWith, preparePlate, type PreparedPlate } from '@nucleon/core/plate/preparePlate';
-import { solveEnvelope } from '@nucleon/core/numeric/envelopeCholesky';
+import { oddsMap, oddsSurface } from '@nucleon/core/advice/risk/oddsMap';
+import { rememberingBend } from '@nucleon/core/physics/plate/bender';
+import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { bendPlate } from '@nucleon/core/physics/plate/bendPlate';
+import { locator } from '@nucleon/core/physics/plate/locate';
+import { nodeAreas, ringLoad } from '@nucleon/core/physics/plate/nodeShares';
+import { evenAxis, rectangleMesh, type PlateMesh } from '@nucleon/core/physics/plate/plateMesh';
+import {
+  factorWith,
+  preparePlate,
+  type PreparedPlate,
+} from '@nucleon/core/physics/plate/preparePlate';
+import { solveEnvelope } from '@nucleon/core/math/envelopeCholesky';
 
 type Entry = [number, number, number];
 // The library has no types of its own.

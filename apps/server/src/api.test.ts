@@ -9,11 +9,11 @@ import type {
   ProblemBody,
   StoredBit,
 } from '@nucleon/contract/wire';
-import { MATERIALS } from '@nucleon/core/materials/materials';
+import { MATERIALS } from '@nucleon/core/data/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
-import { rememberingBend } from '@nucleon/core/plate/bender';
-import { METRIC } from '@nucleon/core/units/unitSystem';
-import type { Plan } from '@nucleon/core/plan/plan';
+import { rememberingBend } from '@nucleon/core/physics/plate/bender';
+import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import type { Plan } from '@nucleon/core/documents/plan';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import request, { type Response } from 'supertest';
 import { v7 as newId } from 'uuid';

@@ -2,7 +2,7 @@ import { holeSchema } from '@nucleon/core/documents/hole';
 import { houseSchema } from '@nucleon/core/documents/house';
 import { jobSchema } from '@nucleon/core/documents/job';
 import { bitSchema, KIT_PART_SCHEMAS, machineSchema } from '@nucleon/core/documents/kit';
-import { materialSchema } from '@nucleon/core/documents/material';
+import { materialSchema } from '@nucleon/core/data/materials/material';
 import { pieceSchema } from '@nucleon/core/documents/piece';
 import { runEventSchema } from '@nucleon/core/documents/runEvent';
 import {
@@ -15,7 +15,7 @@ import {
   withoutFields,
   type ObjectSchema,
   type Schema,
-} from '@nucleon/core/documents/schema';
+} from '@nucleon/core/data/schema/schema';
 import { MOST_EVENTS } from './runLimits';
 
 /*

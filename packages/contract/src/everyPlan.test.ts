@@ -1,8 +1,8 @@
-import { BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
-import { COOLANT_IDS } from '@nucleon/core/coolants/coolants';
+import { BIT_FAMILY_IDS } from '@nucleon/core/data/bits/bitFamilies';
+import { COOLANT_IDS } from '@nucleon/core/data/coolants';
 import type { Bit } from '@nucleon/core/documents/kit';
 import type { Setup } from '@nucleon/core/documents/setup';
-import { MATERIAL_IDS } from '@nucleon/core/materials/materials';
+import { MATERIAL_IDS } from '@nucleon/core/data/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { postEvents } from './bodies';

@@ -1,5 +1,5 @@
-import { checkJob } from '@nucleon/core/job/checkJob';
-import type { Fault } from '@nucleon/core/job/fault';
+import { checkJob } from '@nucleon/core/setup/checkJob';
+import type { Fault } from '@nucleon/core/documents/fault';
 import { jobFileSchema, type JobFile } from '@nucleon/core/documents/jobFile';
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import { validator, type Validated } from './validator';

@@ -1,4 +1,4 @@
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 import type { ErrorObject } from 'ajv';
 
 const SHOWN_LENGTH = 60;

@@ -1,5 +1,5 @@
 import { putBit, putHole, putMachine, putPiece } from './bodies';
-import { describeLimit, LIMITS } from '@nucleon/core/documents/limits';
+import { describeLimit, LIMITS } from '@nucleon/core/data/schema/limits';
 import { validator } from './validator';
 
 const checks = {

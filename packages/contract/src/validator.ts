@@ -1,5 +1,5 @@
-import type { Document, Schema } from '@nucleon/core/documents/schema';
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Document, Schema } from '@nucleon/core/data/schema/schema';
+import type { Fault } from '@nucleon/core/documents/fault';
 import { _, Ajv2020, Name, type KeywordCxt } from 'ajv/dist/2020.js';
 import { isInstant } from './instant';
 import { schemaFaults } from './schemaFaults';

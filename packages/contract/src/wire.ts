@@ -1,4 +1,4 @@
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 import type {
   Bit,
   Machine,
@@ -11,9 +11,9 @@ import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobHeader } from '@nucleon/core/documents/job';
 import type { Piece } from '@nucleon/core/documents/piece';
 import type { House } from '@nucleon/core/documents/house';
-import type { Material } from '@nucleon/core/documents/material';
-import type { Plan } from '@nucleon/core/plan/plan';
-import type { PlanChanges } from '@nucleon/core/plan/planChanges';
+import type { Material } from '@nucleon/core/data/materials/material';
+import type { Plan } from '@nucleon/core/documents/plan';
+import type { PlanChanges } from '@nucleon/core/words/plan/planChanges';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 

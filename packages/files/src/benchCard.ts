@@ -1,10 +1,10 @@
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { Piece } from '@nucleon/core/documents/piece';
-import { headlineFigures } from '@nucleon/core/plan/figures';
-import type { Plan } from '@nucleon/core/plan/plan';
+import { headlineFigures } from '@nucleon/core/words/plan/figures';
+import type { Plan } from '@nucleon/core/documents/plan';
 import { readyCheck } from '@nucleon/core/run/readyCheck';
-import { sectionOf, tellingDepth } from '@nucleon/core/section/sectionOf';
-import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import { sectionOf, tellingDepth } from '@nucleon/core/drawing/sectionOf';
+import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
 import type { PDFDocument, PDFFont, PDFPage } from '@cantoo/pdf-lib';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import { drawSection } from './pdfSection';

@@ -1,8 +1,8 @@
-import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/bits/bitFamilies';
-import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/couplings/connections';
-import { BIT_STATES } from '@nucleon/core/documents/choices';
+import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/data/bits/bitFamilies';
+import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/data/couplings/connections';
+import { BIT_STATES } from '@nucleon/core/data/choices';
 import type { Bit } from '@nucleon/core/documents/kit';
-import { MM_PER_INCH } from '@nucleon/core/units/constants';
+import { MM_PER_INCH } from '@nucleon/core/math/constants';
 
 /** A bit as far as a row has told. */
 export type BitDraft = { -readonly [K in keyof Bit]?: Bit[K] };

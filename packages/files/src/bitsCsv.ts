@@ -1,8 +1,8 @@
-import { bitGeometry } from '@nucleon/core/bits/bitGeometry';
-import { BIT_FAMILIES } from '@nucleon/core/bits/bitFamilies';
-import { checkKit } from '@nucleon/core/job/checkKit';
+import { bitGeometry } from '@nucleon/core/physics/cutting/bitGeometry';
+import { BIT_FAMILIES } from '@nucleon/core/data/bits/bitFamilies';
+import { checkKit } from '@nucleon/core/setup/checkKit';
 import type { Bit } from '@nucleon/core/documents/kit';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import Papa from 'papaparse';
 import { BIT_COLUMNS, INCH_SIZE, type BitColumn, type BitDraft } from './bitColumns';
 

@@ -1,4 +1,4 @@
-import type { Side } from '@nucleon/core/geometry/arc';
+import type { Side } from '@nucleon/core/math/arc';
 
 /** A closed boundary as it stands in a file, in the file's own units, y up. */
 export interface Loop {

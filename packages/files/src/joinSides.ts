@@ -1,4 +1,4 @@
-import { distance, type PointMm, type Side } from '@nucleon/core/geometry/arc';
+import { distance, type PointMm, type Side } from '@nucleon/core/math/arc';
 
 const turned = ({ a, b, bulge }: Side): Side => ({ a: b, b: a, bulge: -bulge });
 

@@ -17,7 +17,7 @@ import {
   type PDFOperator,
   type PDFPage,
 } from '@cantoo/pdf-lib';
-import { arcOf, type PointMm, type Side } from '@nucleon/core/geometry/arc';
+import { arcOf, type PointMm, type Side } from '@nucleon/core/math/arc';
 
 /** Points of a PDF page in a millimetre. */
 export const PT_PER_MM = 72 / 25.4;

@@ -1,4 +1,4 @@
-import type { Primitive, Section, Tone } from '@nucleon/core/drawing/primitives';
+import type { Primitive, Section, Tone } from '@nucleon/core/math/primitives';
 import { rgb, type PDFFont, type PDFPage, type RGB } from '@cantoo/pdf-lib';
 import { PT_PER_MM } from './pdfPen';
 import { PdfText } from './pdfText';

@@ -1,6 +1,6 @@
-import { pointsAlong, type Side } from '@nucleon/core/geometry/arc';
-import { selfCrossing } from '@nucleon/core/geometry/crossing';
-import { distanceToEdge, extent, isOnFace, outlineArea } from '@nucleon/core/geometry/outline';
+import { pointsAlong, type Side } from '@nucleon/core/math/arc';
+import { selfCrossing } from '@nucleon/core/math/crossing';
+import { distanceToEdge, extent, isOnFace, outlineArea } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import type { KeepOff } from '@nucleon/core/documents/piece';
 import { HELPER_LAYERS, Tally, type DrawnFile, type Entry, type Loop } from './drawnFile';

@@ -9,7 +9,7 @@ import DxfParser, {
   type IPoint,
   type IPolylineEntity,
 } from 'dxf-parser';
-import type { Side } from '@nucleon/core/geometry/arc';
+import type { Side } from '@nucleon/core/math/arc';
 import { dxfFault } from './dxfFault';
 import { addTo, MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
 import { joinSides } from './joinSides';

@@ -1,4 +1,4 @@
-import type { PointMm, Side } from '@nucleon/core/geometry/arc';
+import type { PointMm, Side } from '@nucleon/core/math/arc';
 import { SaxesParser } from 'saxes';
 import svgPath from 'svgpath';
 import { addTo, MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';

@@ -1,4 +1,4 @@
-import { arcOf, distance, pointsAlong, type Side } from '@nucleon/core/geometry/arc';
+import { arcOf, distance, pointsAlong, type Side } from '@nucleon/core/math/arc';
 
 export interface RoundLoop {
   readonly x: number;

@@ -1,13 +1,13 @@
-import { MATERIALS, type MaterialId } from '@nucleon/core/materials/materials';
+import { MATERIALS, type MaterialId } from '@nucleon/core/data/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
 import { replayRun } from '@nucleon/core/run/replay';
 import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { RunResult } from '@nucleon/core/documents/runResult';
-import type { Verdict } from '@nucleon/core/documents/choices';
-import { VERDICTS } from '@nucleon/core/documents/choices';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import type { Verdict } from '@nucleon/core/data/choices';
+import { VERDICTS } from '@nucleon/core/data/choices';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import Papa from 'papaparse';
 
 /** A longer list is not a notebook. */

@@ -1,4 +1,4 @@
-import { faceOutline } from '@nucleon/core/geometry/outline';
+import { faceOutline } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { Piece, KeepOff } from '@nucleon/core/documents/piece';

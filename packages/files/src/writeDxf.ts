@@ -1,7 +1,7 @@
 import { Colors, DxfWriter, LWPolylineFlags, Units, point2d, point3d } from '@tarikjabiri/dxf';
-import { freeEdges } from '@nucleon/core/geometry/outline';
+import { freeEdges } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
-import { boundingBox } from '@nucleon/core/geometry/outline';
+import { boundingBox } from '@nucleon/core/layout/outline';
 import { HOLE_LAYER, OUTLINE_LAYER } from './drawnFile';
 import type { Sheet } from './sheet';
 

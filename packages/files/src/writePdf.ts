@@ -1,11 +1,11 @@
 import { PDFDocument, StandardFonts, type PDFFont } from '@cantoo/pdf-lib';
-import type { PointMm } from '@nucleon/core/geometry/arc';
-import { extent, freeEdges, boundingBox } from '@nucleon/core/geometry/outline';
+import type { PointMm } from '@nucleon/core/math/arc';
+import { extent, freeEdges, boundingBox } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import { isRound, layFlat, wrappedRim } from '@nucleon/core/layout/wrap';
-import { formatLengthShort } from '@nucleon/core/units/length';
-import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
+import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import type { Sheet, SheetHole } from './sheet';
 import {

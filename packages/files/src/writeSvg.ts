@@ -1,5 +1,5 @@
-import { arcOf } from '@nucleon/core/geometry/arc';
-import { boundingBox } from '@nucleon/core/geometry/outline';
+import { arcOf } from '@nucleon/core/math/arc';
+import { boundingBox } from '@nucleon/core/layout/outline';
 import XMLBuilder from 'fast-xml-builder';
 import { HOLE_LAYER, OUTLINE_LAYER } from './drawnFile';
 import type { Sheet } from './sheet';

@@ -1,8 +1,8 @@
 import { useTheme } from '@tamagui/core';
-import { boundingBox, faceOutline } from '@nucleon/core/geometry/outline';
+import { boundingBox, faceOutline } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import type { Hole } from '@nucleon/core/documents/hole';
-import type { MaterialClass } from '@nucleon/core/documents/choices';
+import type { MaterialClass } from '@nucleon/core/data/choices';
 import { Circle, Path, Svg } from 'react-native-svg';
 import { useThemeName } from '../features/display/displayStore';
 import { BODIES } from '../ui/palette';

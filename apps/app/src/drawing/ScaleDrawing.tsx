@@ -1,4 +1,4 @@
-import type { Drawing } from '@nucleon/core/drawing/primitives';
+import type { Drawing } from '@nucleon/core/math/primitives';
 import { Svg } from 'react-native-svg';
 import type { Place } from './place';
 import { Shapes } from './Shapes';

@@ -1,5 +1,5 @@
 import { useTheme } from '@tamagui/core';
-import type { Section } from '@nucleon/core/drawing/primitives';
+import type { Section } from '@nucleon/core/math/primitives';
 import { Svg } from 'react-native-svg';
 import type { Place } from './place';
 import { SectionLabels } from './SectionLabels';

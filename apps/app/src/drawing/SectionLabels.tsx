@@ -1,4 +1,4 @@
-import type { SectionLabel } from '@nucleon/core/drawing/primitives';
+import type { SectionLabel } from '@nucleon/core/math/primitives';
 import { G, Line, Path, Polygon, Text as SvgText } from 'react-native-svg';
 import type { Ink, Place } from './place';
 import { spreadLabels, wrapWords } from './spreadLabels';

@@ -1,4 +1,4 @@
-import type { Primitive, Tone } from '@nucleon/core/drawing/primitives';
+import type { Primitive, Tone } from '@nucleon/core/math/primitives';
 import { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import type { Ink, Place } from './place';
 

@@ -1,4 +1,4 @@
-import type { Primitive } from '@nucleon/core/drawing/primitives';
+import type { Primitive } from '@nucleon/core/math/primitives';
 import { useTheme } from '@tamagui/core';
 import { GrainPattern } from './GrainPattern';
 import type { Place } from './place';

@@ -1,4 +1,4 @@
-import type { BoxMm, PointMm } from '@nucleon/core/geometry/outline';
+import type { BoxMm, PointMm } from '@nucleon/core/layout/outline';
 
 /** How a face lies in its drawing: px a mm, and where its lower left stands, px from the drawing's top left. */
 export interface FaceView {

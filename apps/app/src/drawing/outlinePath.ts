@@ -1,5 +1,5 @@
-import { arcOf } from '@nucleon/core/geometry/arc';
-import { boundingBox, polygonSides } from '@nucleon/core/geometry/outline';
+import { arcOf } from '@nucleon/core/math/arc';
+import { boundingBox, polygonSides } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 
 interface To {

@@ -1,4 +1,4 @@
-import type { Tone } from '@nucleon/core/drawing/primitives';
+import type { Tone } from '@nucleon/core/math/primitives';
 
 /** From the section's mm to the picture's px. */
 export interface Place {

@@ -1,4 +1,4 @@
-import { formatLengthShort, parseLength } from '@nucleon/core/units/length';
+import { formatLengthShort, parseLength } from '@nucleon/core/words/units/length';
 import { useState } from 'react';
 import { useUnits } from '../features/display/displayStore';
 import { TextBox } from './TextBox';

@@ -1,4 +1,4 @@
-import type { ReasonInput } from '@nucleon/core/reason/reason';
+import type { ReasonInput } from '@nucleon/core/documents/reason';
 import { Column, Row } from './layout';
 import { Small, Strong } from './text';
 

@@ -1,4 +1,4 @@
-import { describeLimit, type NumberLimit } from '@nucleon/core/documents/limits';
+import { describeLimit, type NumberLimit } from '@nucleon/core/data/schema/limits';
 import { useState } from 'react';
 import { TextBox } from './TextBox';
 

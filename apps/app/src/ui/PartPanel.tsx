@@ -1,4 +1,4 @@
-import type { ReasonInput } from '@nucleon/core/reason/reason';
+import type { ReasonInput } from '@nucleon/core/documents/reason';
 import { useState } from 'react';
 import { Button } from './Button';
 import { Column, Row } from './layout';

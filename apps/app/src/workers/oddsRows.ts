@@ -1,7 +1,7 @@
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 import { contextOf } from '@nucleon/core/plan/makePlan';
-import { oddsRow, oddsSurface, type SurfaceOutcome } from '@nucleon/core/plan/oddsMap';
-import type { Bend } from '@nucleon/core/plate/bender';
+import { oddsRow, oddsSurface, type SurfaceOutcome } from '@nucleon/core/advice/risk/oddsMap';
+import type { Bend } from '@nucleon/core/physics/plate/bender';
 import type { AskedHole } from './askedHole';
 
 /** One row of the map of odds, cell by cell from the left; NaN where the hole cannot be. */

@@ -1,5 +1,5 @@
-import type { DrillCase } from '@nucleon/core/job/drillCase';
-import { METRIC } from '@nucleon/core/units/unitSystem';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
+import { METRIC } from '@nucleon/core/words/units/unitSystem';
 import { workerPlanner, type PlanWorker } from './planner';
 
 /** A worker whose answers the test gives by hand. */

@@ -1,10 +1,10 @@
-import { holdAdvice, type HoldPart } from '@nucleon/core/choice/holdAdvice';
-import { isOnFace } from '@nucleon/core/geometry/outline';
-import type { Fault } from '@nucleon/core/job/fault';
+import { holdAdvice, type HoldPart } from '@nucleon/core/advice/choice/holdAdvice';
+import { isOnFace } from '@nucleon/core/layout/outline';
+import type { Fault } from '@nucleon/core/documents/fault';
 import { stressOf } from '@nucleon/core/plan/stressOf';
-import type { Bend } from '@nucleon/core/plate/bender';
-import type { Bending } from '@nucleon/core/plate/bendingScene';
-import { locator } from '@nucleon/core/plate/locate';
+import type { Bend } from '@nucleon/core/physics/plate/bender';
+import type { Bending } from '@nucleon/core/documents/bending';
+import { locator } from '@nucleon/core/physics/plate/locate';
 import { contours } from 'd3-contour';
 import type { AskedHole } from './askedHole';
 

@@ -1,4 +1,4 @@
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 import { useEffect, useState } from 'react';
 import { usePlanner } from './PlannerProvider';
 import type { TaskInput, TaskName, TaskOutcome } from './tasks';

@@ -3,12 +3,12 @@ import {
   waterAdvice,
   type Clouding,
   type WaterPart,
-} from '@nucleon/core/choice/waterAdvice';
-import type { Fault } from '@nucleon/core/job/fault';
+} from '@nucleon/core/advice/choice/waterAdvice';
+import type { Fault } from '@nucleon/core/documents/fault';
 import { contextOf } from '@nucleon/core/plan/makePlan';
-import { rimStory, type RimStory } from '@nucleon/core/plan/rimStory';
-import { rimStoryText } from '@nucleon/core/plan/rimStoryText';
-import type { Bend } from '@nucleon/core/plate/bender';
+import { rimStory, type RimStory } from '@nucleon/core/advice/risk/rimStory';
+import { rimStoryText } from '@nucleon/core/words/plan/rimStoryText';
+import type { Bend } from '@nucleon/core/physics/plate/bender';
 import type { AskedHole } from './askedHole';
 
 /** What the planned water asks for, and how the ring fares. */

@@ -3,13 +3,13 @@ import {
   workingWindow,
   type WindowPoint,
   type WorkingWindow,
-} from '@nucleon/core/choice/workingWindow';
-import { windowCase } from '@nucleon/core/plan/windowMargins';
-import { WINDOW_AREAS, type WindowArea } from '@nucleon/core/plan/windowAreas';
-import type { Fault } from '@nucleon/core/job/fault';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
+} from '@nucleon/core/advice/choice/workingWindow';
+import { windowCase } from '@nucleon/core/setup/windowMargins';
+import { WINDOW_AREAS, type WindowArea } from '@nucleon/core/setup/windowAreas';
+import type { Fault } from '@nucleon/core/documents/fault';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import { contextOf } from '@nucleon/core/plan/makePlan';
-import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
 import { contours } from 'd3-contour';
 
 const GRID = 120;

@@ -1,5 +1,5 @@
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import { checkJob } from '@nucleon/core/job/checkJob';
+import { checkJob } from '@nucleon/core/setup/checkJob';
 import { faultyProblem } from '../http/problem';
 
 /** Refuses what clashes in itself: a piece before it has holes, a list of materials, a part of the kit. */

@@ -8,7 +8,7 @@ import type {
 } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { makePlan } from '@nucleon/core/plan/makePlan';
-import type { Plan } from '@nucleon/core/plan/plan';
+import type { Plan } from '@nucleon/core/documents/plan';
 import request from 'supertest';
 import { AbstractLogger } from 'typeorm';
 import { v7 as newId } from 'uuid';

@@ -1,4 +1,4 @@
-import type { DrillCase } from '@nucleon/core/job/drillCase';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import { In, IsNull, type EntityManager, type SelectQueryBuilder } from 'typeorm';
 import { notFound } from '../http/problem';
 import { KINDS, type DocumentRow, type StoredRow } from './documentKinds';

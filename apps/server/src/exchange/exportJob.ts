@@ -1,5 +1,5 @@
 import { MOST_FAULTS } from '@nucleon/contract/validator';
-import { checkJob } from '@nucleon/core/job/checkJob';
+import { checkJob } from '@nucleon/core/setup/checkJob';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { PieceWithHoles } from '@nucleon/core/documents/piece';

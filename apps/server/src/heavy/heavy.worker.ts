@@ -1,4 +1,4 @@
-import type { DrillCase } from '@nucleon/core/job/drillCase';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import { heavyTasks, type HeavyTasks } from './tasks';
 
 const tasks = heavyTasks();

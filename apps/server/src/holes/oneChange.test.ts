@@ -6,7 +6,7 @@ import type {
   StoredHole,
 } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import type { Plan } from '@nucleon/core/plan/plan';
+import type { Plan } from '@nucleon/core/documents/plan';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { openTestServer, type TestServer } from '../testServer';
@@ -182,7 +182,7 @@ describe('a job always opens', () => {
     expect(customMaterials).toEqual([]);
     const [granite] = (await get<JobFile>(`/jobs/${jobId}/export`)).customMaterials ?? [];
     expect(granite).toBeUndefined();
-    const { MATERIALS } = await import('@nucleon/core/materials/materials');
+    const { MATERIALS } = await import('@nucleon/core/data/materials/materials');
     const own = { ...MATERIALS.granite, id: 'my-stone', name: 'My stone' };
     const path = `/jobs/${jobId}/materials`;
     await call('put', path, { version, customMaterials: [own] }).expect(200);

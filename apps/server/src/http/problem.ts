@@ -1,6 +1,6 @@
 import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
 import { MOST_FAULTS } from '@nucleon/contract/validator';
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 
 const STATUS = {
   'bad-json': [400, 'Not JSON'],

@@ -1,6 +1,6 @@
 import type { PlanHeadline } from '@nucleon/contract/wire';
-import type { Plan } from '@nucleon/core/plan/plan';
-import type { Risk } from '@nucleon/core/risk/assessRisk';
+import type { Plan } from '@nucleon/core/documents/plan';
+import type { Risk } from '@nucleon/core/physics/strength/assessRisk';
 import { EntitySchema } from 'typeorm';
 import { idColumn, int, json, maybeJson, text } from '../database/columns';
 

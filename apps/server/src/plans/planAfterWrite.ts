@@ -1,5 +1,5 @@
-import { checkJob } from '@nucleon/core/job/checkJob';
-import type { Fault } from '@nucleon/core/job/fault';
+import { checkJob } from '@nucleon/core/setup/checkJob';
+import type { Fault } from '@nucleon/core/documents/fault';
 import type { EntityManager } from 'typeorm';
 import { byPiece, type LoadedJob } from '../documents/loadJob';
 import { loadKit, type LoadedKit } from '../documents/loadKit';

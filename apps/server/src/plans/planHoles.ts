@@ -1,10 +1,10 @@
 import type { PlanHeadline } from '@nucleon/contract/wire';
-import type { Fault } from '@nucleon/core/job/fault';
-import { MATERIAL_DATA_VERSION } from '@nucleon/core/materials/materials';
+import type { Fault } from '@nucleon/core/documents/fault';
+import { MATERIAL_DATA_VERSION } from '@nucleon/core/data/materials/materials';
 import { makePlan } from '@nucleon/core/plan/makePlan';
-import { MODEL_VERSION, type Plan } from '@nucleon/core/plan/plan';
-import { planChanges } from '@nucleon/core/plan/planChanges';
-import { METRIC } from '@nucleon/core/units/unitSystem';
+import { MODEL_VERSION, type Plan } from '@nucleon/core/documents/plan';
+import { planChanges } from '@nucleon/core/words/plan/planChanges';
+import { METRIC } from '@nucleon/core/words/units/unitSystem';
 import { In, Like, Not, type EntityManager } from 'typeorm';
 import { drillCaseOf, type JobRow, type LoadedJob } from '../documents/loadJob';
 import type { LoadedKit } from '../documents/loadKit';

@@ -1,8 +1,8 @@
 import type { PlanHeadline } from '@nucleon/contract/wire';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
-import type { Fault } from '@nucleon/core/job/fault';
-import type { Plan } from '@nucleon/core/plan/plan';
-import type { Risk } from '@nucleon/core/risk/assessRisk';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
+import type { Fault } from '@nucleon/core/documents/fault';
+import type { Plan } from '@nucleon/core/documents/plan';
+import type { Risk } from '@nucleon/core/physics/strength/assessRisk';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { transact } from '../database/transact';
 import { drillCaseOf, loadHole, type LoadedJob } from '../documents/loadJob';

@@ -1,4 +1,4 @@
-import { bitAfterRun } from '@nucleon/core/bits/bitAfterRun';
+import { bitAfterRun } from '@nucleon/core/advice/bitAfterRun';
 import type { BitUse } from '@nucleon/core/run/runRecord';
 import type { EntityManager } from 'typeorm';
 import { lockKit, noteKitChange } from '../database/locks';

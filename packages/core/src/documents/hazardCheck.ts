@@ -1,4 +1,4 @@
-import { object, text, time, type Document } from './schema';
+import { object, text, time, type Document } from '../data/schema/schema';
 
 /** An answer given to a gate, with when it was given. */
 export const hazardCheckSchema = object(

@@ -1,8 +1,18 @@
 import { Type } from '@sinclair/typebox';
-import { MARK_KINDS } from './choices';
+import { MARK_KINDS } from '../data/choices';
 import { hazardCheckSchema } from './hazardCheck';
-import { LIMITS } from './limits';
-import { id, kinds, list, number, object, oneOf, text, time, type Document } from './schema';
+import { LIMITS } from '../data/schema/limits';
+import {
+  id,
+  kinds,
+  list,
+  number,
+  object,
+  oneOf,
+  text,
+  time,
+  type Document,
+} from '../data/schema/schema';
 import { setupSchema } from './setup';
 
 /** What the tape said after marking: the two distances, and the check across. */

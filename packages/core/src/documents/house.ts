@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
-import { EDGE_RULE_IDS, SCHOOL_IDS } from './choices';
-import { LIMITS } from './limits';
-import { number, object, oneOf, text, type Document } from './schema';
+import { EDGE_RULE_IDS, SCHOOL_IDS } from '../data/choices';
+import { LIMITS } from '../data/schema/limits';
+import { number, object, oneOf, text, type Document } from '../data/schema/schema';
 
 /** How this workshop does things, remembered from one job to the next. */
 export const houseSchema = object(

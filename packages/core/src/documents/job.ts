@@ -1,5 +1,5 @@
 import { hazardCheckSchema } from './hazardCheck';
-import { id, list, name, object, text, type Document } from './schema';
+import { id, list, name, object, text, type Document } from '../data/schema/schema';
 
 /** What is known of a job beside its pieces. */
 export const jobSchema = object(

@@ -11,10 +11,10 @@ import {
   ownedWaterSchema,
   type Kit,
 } from './kit';
-import { materialSchema, type Material } from './material';
+import { materialSchema, type Material } from '../data/materials/material';
 import { pieceWithHolesSchema, type PieceWithHoles } from './piece';
 import { loggedRunSchema, type LoggedRun } from './log';
-import { id, list, loose, object, withFields, type Document } from './schema';
+import { id, list, loose, object, withFields, type Document } from '../data/schema/schema';
 
 const MOST_PIECES = 1000;
 const MOST_HOLES = 10_000;

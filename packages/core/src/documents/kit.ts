@@ -1,14 +1,25 @@
 import { Type } from '@sinclair/typebox';
-import { BIT_FAMILY_IDS } from '../bits/bitFamilies';
-import { COOLANT_IDS } from '../coolants/coolants';
-import { APART_WAYS } from '../couplings/apart';
-import { MACHINE_KIND_IDS } from '../machines/machineKinds';
-import { SUPPORT_IDS } from '../supports/supports';
-import { BIT_STATES, COUPLING_KINDS } from './choices';
-import { holderSchema, shankSchema } from './connection';
-import { LIMITS } from './limits';
-import { machineSpeedsSchema } from './machineSpeeds';
-import { id, list, name, number, object, oneOf, text, time, yesNo, type Document } from './schema';
+import { BIT_FAMILY_IDS } from '../data/bits/bitFamilies';
+import { COOLANT_IDS } from '../data/coolants';
+import { APART_WAYS } from '../data/couplings/apart';
+import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
+import { SUPPORT_IDS } from '../data/supports';
+import { BIT_STATES, COUPLING_KINDS } from '../data/choices';
+import { holderSchema, shankSchema } from '../data/couplings/shank';
+import { LIMITS } from '../data/schema/limits';
+import { machineSpeedsSchema } from '../data/machines/machineSpeeds';
+import {
+  id,
+  list,
+  name,
+  number,
+  object,
+  oneOf,
+  text,
+  time,
+  yesNo,
+  type Document,
+} from '../data/schema/schema';
 
 /** One entry of a bit's life: how sharp it was found or made. */
 const sharpnessNote = object({

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { runEventSchema, type RunEvent } from './runEvent';
-import { id, list, object, someOf } from './schema';
+import { id, list, object, someOf } from '../data/schema/schema';
 
 /** A run as it travels in files: its id and everything that happened, in any order. */
 export const loggedRunSchema = object({ runId: id, events: someOf(runEventSchema, 10_000) });

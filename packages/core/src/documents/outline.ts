@@ -1,5 +1,5 @@
-import { LIMITS } from './limits';
-import { kinds, list, number, object, points, type Document } from './schema';
+import { LIMITS } from '../data/schema/limits';
+import { kinds, list, number, object, points, type Document } from '../data/schema/schema';
 
 const length = number(LIMITS.lengthMm);
 

@@ -1,7 +1,13 @@
-import { DAMAGES, GLASS_TREATMENTS, KEEP_OFF_KINDS, PIECE_FORMS, SERVICE_KINDS } from './choices';
+import {
+  DAMAGES,
+  GLASS_TREATMENTS,
+  KEEP_OFF_KINDS,
+  PIECE_FORMS,
+  SERVICE_KINDS,
+} from '../data/choices';
 import { hazardCheckSchema } from './hazardCheck';
 import { holeSchema } from './hole';
-import { LIMITS } from './limits';
+import { LIMITS } from '../data/schema/limits';
 import { outlineSchema } from './outline';
 import {
   id,
@@ -17,7 +23,7 @@ import {
   withFields,
   yesNo,
   type Document,
-} from './schema';
+} from '../data/schema/schema';
 
 const place = { xMm: number(LIMITS.placeMm), yMm: number(LIMITS.placeMm) };
 const length = number(LIMITS.lengthMm);

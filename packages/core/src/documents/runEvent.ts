@@ -1,6 +1,6 @@
-import { SIGN_IDS } from '../signs/signs';
-import { HELP_ANSWERS } from './choices';
-import { LIMITS } from './limits';
+import { SIGN_IDS } from '../data/signs/signs';
+import { HELP_ANSWERS } from '../data/choices';
+import { LIMITS } from '../data/schema/limits';
 import { runPlanSchema } from './runPlan';
 import { runResultSchema } from './runResult';
 import {
@@ -15,7 +15,7 @@ import {
   wholeNumber,
   withFields,
   type Document,
-} from './schema';
+} from '../data/schema/schema';
 
 export type { RunPlan } from './runPlan';
 

@@ -1,10 +1,10 @@
 import { Type, type TSchema } from '@sinclair/typebox';
-import { COOLANT_IDS } from '../coolants/coolants';
-import { MACHINE_KIND_IDS } from '../machines/machineKinds';
-import { MOMENT_KINDS, STEP_KINDS, type BarePlan } from '../plan/plan';
-import { HOLDS, MATERIAL_CLASSES } from './choices';
-import { LIMITS } from './limits';
-import { id, list, number, object, oneOf, someOf, text, yesNo } from './schema';
+import { COOLANT_IDS } from '../data/coolants';
+import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
+import { MOMENT_KINDS, STEP_KINDS, type BarePlan } from './plan';
+import { HOLDS, MATERIAL_CLASSES } from '../data/choices';
+import { LIMITS } from '../data/schema/limits';
+import { id, list, number, object, oneOf, someOf, text, yesNo } from '../data/schema/schema';
 
 const seconds = number({ least: 0, most: 1e8, unit: 's' });
 /** A bald bit takes as good as for ever, and the spread of that says so. */

@@ -1,6 +1,6 @@
-import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from './choices';
-import { LIMITS } from './limits';
-import { id, list, number, object, oneOf, text, type Document } from './schema';
+import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '../data/choices';
+import { LIMITS } from '../data/schema/limits';
+import { id, list, number, object, oneOf, text, type Document } from '../data/schema/schema';
 
 const chip = number({ least: 0, most: 1000, unit: 'mm' });
 const off = number({ least: -1000, most: 1000, unit: 'mm' });

@@ -1,9 +1,9 @@
-import { COOLANT_IDS } from '../coolants/coolants';
-import { FEED_AID_IDS } from '../machines/feedAids';
-import { SUPPORT_IDS } from '../supports/supports';
-import { HOLDS, PACES, STARTS } from './choices';
-import { LIMITS } from './limits';
-import { id, list, number, object, oneOf, text, yesNo, type Document } from './schema';
+import { COOLANT_IDS } from '../data/coolants';
+import { FEED_AID_IDS } from '../data/machines/feedAids';
+import { SUPPORT_IDS } from '../data/supports';
+import { HOLDS, PACES, STARTS } from '../data/choices';
+import { LIMITS } from '../data/schema/limits';
+import { id, list, number, object, oneOf, text, yesNo, type Document } from '../data/schema/schema';
 
 /** A rectangle on the face, its lower left corner first; it may hang over the edge. */
 const patch = {

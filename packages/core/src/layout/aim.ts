@@ -1,5 +1,5 @@
 import type { Setup } from '../documents/setup';
-import { MACHINE_KINDS, type MachineKindId } from '../machines/machineKinds';
+import { MACHINE_KINDS, type MachineKindId } from '../data/machines/machineKinds';
 
 /** How far off true each way of steering leans, degrees. */
 export const AIM_DEG = { freehand: 2, level: 1, laser: 0.4, press: 0.3, rig: 0.2 } as const;

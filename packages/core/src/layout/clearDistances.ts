@@ -1,5 +1,5 @@
-import { distance, nearestOnSide, type PointMm, type Side } from '../geometry/arc';
-import { distanceToEdge, faceOutline, isOnFace, nearestOnEdge } from '../geometry/outline';
+import { distance, nearestOnSide, type PointMm, type Side } from '../math/arc';
+import { distanceToEdge, faceOutline, isOnFace, nearestOnEdge } from './outline';
 import type { Outline } from '../documents/outline';
 import type { Hole } from '../documents/hole';
 import type { KeepOff, KeepOffShape } from '../documents/piece';

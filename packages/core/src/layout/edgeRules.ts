@@ -1,8 +1,8 @@
-import type { EdgeRuleId, KeepOffKind } from '../documents/choices';
+import type { EdgeRuleId, KeepOffKind } from '../data/choices';
 import type { Piece, KeepOff } from '../documents/piece';
-import type { Material } from '../documents/material';
-import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { Material } from '../data/materials/material';
+import { formatLengthShort } from '../words/units/length';
+import type { UnitSystem } from '../words/units/unitSystem';
 import type { House } from '../documents/house';
 import {
   spanToCorner,

@@ -1,9 +1,9 @@
-import type { PointMm } from '../geometry/outline';
+import type { PointMm } from './outline';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
-import { formatLengthAbout, formatLengthShort } from '../units/length';
-import { input, type Reason } from '../reason/reason';
-import type { UnitSystem } from '../units/unitSystem';
+import { formatLengthAbout, formatLengthShort } from '../words/units/length';
+import { input, type Reason } from '../documents/reason';
+import type { UnitSystem } from '../words/units/unitSystem';
 import { clearToEdge, clearToHole, spanToKeepOff, type PlacedHole } from './clearDistances';
 import { tanDeg, type Lean } from './aim';
 import { reachOf } from './services';

@@ -1,4 +1,4 @@
-import { METRIC } from '../units/unitSystem';
+import { METRIC } from '../words/units/unitSystem';
 import { guideLean, leanOf } from './aim';
 import { exitPlace } from './exitPlace';
 import { dam, fallWedge, guideBoard, usualDamInner } from './guideBoard';

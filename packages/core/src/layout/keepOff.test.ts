@@ -1,4 +1,4 @@
-import { MATERIALS } from '../materials/materials';
+import { MATERIALS } from '../data/materials/materials';
 import { spanToShape } from './clearDistances';
 import { brokenRule, judgeEdges, type RuleScene } from './edgeRules';
 import { bandWidth, spansToServices } from './services';

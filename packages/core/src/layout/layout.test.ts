@@ -1,5 +1,5 @@
 import type { Outline } from '../documents/outline';
-import { MATERIALS, type MaterialId } from '../materials/materials';
+import { MATERIALS, type MaterialId } from '../data/materials/materials';
 import { clearToCorner, clearToEdge, clearToHole } from './clearDistances';
 import { judgeEdges, type RuleScene } from './edgeRules';
 

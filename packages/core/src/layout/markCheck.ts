@@ -1,6 +1,6 @@
 import type { MarkReading } from '../documents/hole';
-import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import { formatLengthShort } from '../words/units/length';
+import type { UnitSystem } from '../words/units/unitSystem';
 import type { JudgedRule } from './edgeRules';
 import type { TapePlan } from './tapes';
 

@@ -1,5 +1,5 @@
 import type { Setup } from '../documents/setup';
-import type { MarkKind, MaterialClass } from '../documents/choices';
+import type { MarkKind, MaterialClass } from '../data/choices';
 
 export interface MarkScene {
   readonly materialClass: MaterialClass;

@@ -1,4 +1,4 @@
-import { METRIC } from '../units/unitSystem';
+import { METRIC } from '../words/units/unitSystem';
 import { markSheet, type MarkSheetInput } from './markSheet';
 
 const at = '2026-05-02T09:00:00Z';

@@ -1,4 +1,4 @@
-import type { PointMm } from '../geometry/outline';
+import type { PointMm } from './outline';
 
 /** Holes set out together. Lengths mm, angles degrees counter-clockwise from the right. */
 export type Pattern =

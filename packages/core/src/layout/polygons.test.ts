@@ -1,6 +1,6 @@
-import { pointsAlong } from '../geometry/arc';
-import { selfCrossing } from '../geometry/crossing';
-import { distanceToEdge, outlineArea, polygonSides } from '../geometry/outline';
+import { pointsAlong } from '../math/arc';
+import { selfCrossing } from '../math/crossing';
+import { distanceToEdge, outlineArea, polygonSides } from './outline';
 import type { Outline } from '../documents/outline';
 import { clearToEdge } from './clearDistances';
 

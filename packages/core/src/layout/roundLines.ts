@@ -1,6 +1,6 @@
-import { input, type ReasonInput } from '../reason/reason';
-import { formatLengthAbout, formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import { input, type ReasonInput } from '../documents/reason';
+import { formatLengthAbout, formatLengthShort } from '../words/units/length';
+import type { UnitSystem } from '../words/units/unitSystem';
 import type { RoundSetting } from './wrap';
 
 const LEAST_TILT_DEG = 0.1;

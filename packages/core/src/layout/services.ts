@@ -1,8 +1,8 @@
-import { capitalised } from '../reason/sentence';
+import { capitalised } from '../words/sentence';
 import type { Hole } from '../documents/hole';
 import type { Piece, ServiceBand } from '../documents/piece';
-import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import { formatLengthShort } from '../words/units/length';
+import type { UnitSystem } from '../words/units/unitSystem';
 import { middleOf, spanToShape, type ClearSpan, type PlacedHole } from './clearDistances';
 
 export interface ServiceSpan extends ClearSpan {

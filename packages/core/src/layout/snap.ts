@@ -1,4 +1,4 @@
-import type { BoxMm, PointMm } from '../geometry/outline';
+import type { BoxMm, PointMm } from './outline';
 
 /** A line that a dragged hole snaps to: all points of one x or one y. */
 export interface SnapLine {

@@ -1,4 +1,4 @@
-import { METRIC } from '../units/unitSystem';
+import { METRIC } from '../words/units/unitSystem';
 import { checkMark, markingOrder } from './markCheck';
 import { markAdvice, usualMark } from './markKind';
 import { tapePlan } from './tapes';

@@ -1,5 +1,5 @@
-import { distance, type PointMm } from '../geometry/arc';
-import { boundingBox, faceOutline } from '../geometry/outline';
+import { distance, type PointMm } from '../math/arc';
+import { boundingBox, faceOutline } from './outline';
 import type { Outline } from '../documents/outline';
 import type { Datum } from '../documents/piece';
 import { middleOf, widestRadius, type PlacedHole } from './clearDistances';

@@ -1,4 +1,4 @@
-import { boundingBox, distanceToEdge, outlineArea } from '../geometry/outline';
+import { boundingBox, distanceToEdge, outlineArea } from './outline';
 import type { Hole } from '../documents/hole';
 import { asPolygon, bowOfBulge, bulgeOfBow, scalePhoto, traceOutline } from './traceOutline';
 

@@ -1,6 +1,6 @@
-import { distance, type PointMm } from '../geometry/arc';
-import { selfCrossing } from '../geometry/crossing';
-import { extent, outlineArea, polygonSides } from '../geometry/outline';
+import { distance, type PointMm } from '../math/arc';
+import { selfCrossing } from '../math/crossing';
+import { extent, outlineArea, polygonSides } from './outline';
 import type { Outline, PolygonOutline } from '../documents/outline';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';

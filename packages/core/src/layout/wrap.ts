@@ -1,4 +1,4 @@
-import type { PointMm } from '../geometry/outline';
+import type { PointMm } from './outline';
 import type { Outline } from '../documents/outline';
 import { widestRadius } from './clearDistances';
 import { chordOfArc, fullRingDepth, radiusAt } from './curve';

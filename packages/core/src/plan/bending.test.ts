@@ -1,9 +1,9 @@
-import { rememberingBend } from '../plate/bender';
-import { INCH_POUND, METRIC } from '../units/unitSystem';
+import { rememberingBend } from '../physics/plate/bender';
+import { INCH_POUND, METRIC } from '../words/units/unitSystem';
 import { caseWith, type JobParts } from './jobFixtures';
 import { contextOf, makePlan } from './makePlan';
-import { oddsMap, oddsSurface } from './oddsMap';
-import type { Plan } from './plan';
+import { oddsMap, oddsSurface } from '../advice/risk/oddsMap';
+import type { Plan } from '../documents/plan';
 import { stressOf } from './stressOf';
 
 const bend = rememberingBend();

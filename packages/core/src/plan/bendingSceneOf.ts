@@ -1,12 +1,13 @@
-import type { Side } from '../geometry/arc';
-import { boundingBox, freeEdges } from '../geometry/outline';
+import type { Side } from '../math/arc';
+import { boundingBox, freeEdges } from '../layout/outline';
 import type { Hole } from '../documents/hole';
 import type { Piece, KeepOff } from '../documents/piece';
-import { CAVITY } from '../materials/materials';
-import type { BendingDecline, BendingScene } from '../plate/bendingScene';
-import { supportModulus } from '../supports/supports';
-import type { MaterialCut } from './cutLayers';
-import type { ResolvedSetup } from './resolvedSetup';
+import { CAVITY } from '../data/materials/materials';
+import type { BendingScene } from '../physics/plate/bendingScene';
+import type { BendingDecline } from '../documents/bending';
+import { supportModulus } from '../data/supports';
+import type { MaterialCut } from '../setup/cutLayers';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /** A piece thicker than this share of its smallest span does not bend as a plate. */
 export const THICKEST_PLATE = 0.25;

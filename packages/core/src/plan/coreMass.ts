@@ -1,4 +1,4 @@
-import type { CoreBreak } from '../cutting/passes';
+import type { CoreBreak } from '../physics/cutting/passes';
 import type { PlanContext } from './planContext';
 
 type Cored = Pick<PlanContext, 'setup' | 'layers'>;

@@ -1,11 +1,11 @@
-import { HEAT_GAIN } from '../heat/boiling';
-import { thermalStress } from '../heat/thermalStress';
-import type { CrackOdds } from '../risk/crackOdds';
-import { cutLayer, slowestOf, type DepthLayer } from './cutLayers';
+import { HEAT_GAIN } from '../physics/heat/boiling';
+import { thermalStress } from '../physics/heat/thermalStress';
+import type { CrackOdds } from '../physics/strength/crackOdds';
+import { cutLayer, slowestOf, type DepthLayer } from '../setup/cutLayers';
 import { planCrack, type CrackCase } from './planCrack';
 import { heatOf } from './planHeat';
 import { planExit, type ExitPlan } from './planStages';
-import type { ResolvedSetup } from './resolvedSetup';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /** The crack as planned; where nobody is sure of the material no less likely than if it were known. */
 export function crackOf(

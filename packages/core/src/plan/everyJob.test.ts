@@ -1,13 +1,13 @@
 import type { Bit } from '../documents/kit';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
-import type { DrillCase } from '../job/drillCase';
-import { MOST_UNAIDED_N } from '../effort/armForce';
-import { speedSettings } from '../machines/speedSettings';
-import { seededRandom } from '../random/seededRandom';
-import { assessHole } from './assessHole';
+import type { DrillCase } from '../setup/drillCase';
+import { MOST_UNAIDED_N } from '../physics/effort/armForce';
+import { speedSettings } from '../physics/cutting/speedSettings';
+import { seededRandom } from '../math/seededRandom';
+import { assessHole } from '../advice/risk/assessHole';
 import { makePlan } from './makePlan';
-import type { Plan } from './plan';
+import type { Plan } from '../documents/plan';
 import { randomCase } from './randomJobs';
 
 const draw = (count: number, seed: number): readonly DrillCase[] => {

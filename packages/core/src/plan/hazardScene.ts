@@ -1,11 +1,11 @@
-import type { HazardScene } from '../hazards/gate';
+import type { HazardScene } from '../setup/hazards/gate';
 import type { JobHeader } from '../documents/job';
-import type { Material } from '../documents/material';
-import { jamTorque } from '../holding/holdingTorque';
-import { clutchOf, MACHINE_KINDS } from '../machines/machineKinds';
-import type { LayerCut, MaterialCut } from './cutLayers';
+import type { Material } from '../data/materials/material';
+import { jamTorque } from '../physics/holding/holdingTorque';
+import { clutchOf, MACHINE_KINDS } from '../data/machines/machineKinds';
+import type { LayerCut, MaterialCut } from '../setup/cutLayers';
 import type { PlanContext } from './planContext';
-import type { PossibleMaterial } from './possibilities';
+import type { PossibleMaterial } from '../setup/possibilities';
 
 type Known = Pick<PlanContext, 'piece' | 'hole' | 'units' | 'setup' | 'depthMm' | 'time'>;
 

@@ -1,4 +1,4 @@
-import type { Plan } from './plan';
+import type { Plan } from '../documents/plan';
 import { caseIn, caseWith, jobWith, type JobParts } from './jobFixtures';
 import { makePlan } from './makePlan';
 

@@ -1,8 +1,8 @@
-import { checkCase, type DrillCase } from '../job/drillCase';
-import type { Fault } from '../job/fault';
-import { bendLater, type Bend } from '../plate/bender';
-import { METRIC, type UnitSystem } from '../units/unitSystem';
-import type { Plan } from './plan';
+import { checkCase, type DrillCase } from '../setup/drillCase';
+import type { Fault } from '../documents/fault';
+import { bendLater, type Bend } from '../physics/plate/bender';
+import { METRIC, type UnitSystem } from '../words/units/unitSystem';
+import type { Plan } from '../documents/plan';
 import type { PlanContext } from './planContext';
 import { planOutput } from './planOutput';
 import { workOut } from './workOut';

@@ -1,10 +1,10 @@
-import { exitChipWidth } from '../breakthrough/exitChip';
-import { mixtureQuantile } from '../numeric/logNormalMixture';
-import type { MaterialCut } from './cutLayers';
-import type { ChipSpread } from './plan';
+import { exitChipWidth } from '../physics/exit/exitChip';
+import { mixtureQuantile } from '../math/logNormalMixture';
+import type { MaterialCut } from '../setup/cutLayers';
+import type { ChipSpread } from '../documents/plan';
 import type { ExitPlan } from './planStages';
-import type { PossibleMaterial } from './possibilities';
-import type { ResolvedSetup } from './resolvedSetup';
+import type { PossibleMaterial } from '../setup/possibilities';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 import { exitChipSd, logNormalP90 } from './spread';
 
 /** Width of the exit chip with its spread; over all the piece may be where nobody is sure. */

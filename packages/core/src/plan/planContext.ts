@@ -1,21 +1,27 @@
-import type { Around, Pause } from '../cutting/pauses';
-import type { PressedCut } from '../cutting/pressedTime';
-import type { Passes } from '../cutting/passes';
-import type { Boiling } from '../heat/boiling';
-import type { JudgedGates } from '../hazards/judgeHazards';
+import type { Around, Pause } from '../physics/cutting/pauses';
+import type { PressedCut } from '../physics/cutting/pressedTime';
+import type { Passes } from '../physics/cutting/passes';
+import type { Boiling } from '../physics/heat/boiling';
+import type { JudgedGates } from '../setup/hazards/judgeHazards';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
-import type { ThicknessSpread } from '../job/thickness';
-import type { Bending } from '../plate/bendingScene';
-import type { CrackOdds } from '../risk/crackOdds';
+import type { ThicknessSpread } from '../layout/thickness';
+import type { Bending } from '../documents/bending';
+import type { CrackOdds } from '../physics/strength/crackOdds';
 import type { CrackCase } from './planCrack';
 import type { PlannedPurpose } from './planPurpose';
-import type { PossibleMaterial } from './possibilities';
-import type { UnitSystem } from '../units/unitSystem';
-import type { LayerCut, MaterialCut } from './cutLayers';
-import type { ChipSpread, PlannedPilot, PlannedStage, TimeSpread, WaterPlan } from './plan';
+import type { PossibleMaterial } from '../setup/possibilities';
+import type { UnitSystem } from '../words/units/unitSystem';
+import type { LayerCut, MaterialCut } from '../setup/cutLayers';
+import type {
+  ChipSpread,
+  PlannedPilot,
+  PlannedStage,
+  TimeSpread,
+  WaterPlan,
+} from '../documents/plan';
 import type { ExitPlan } from './planStages';
-import type { ResolvedSetup } from './resolvedSetup';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /** Everything worked out before it is put into words. */
 export interface PlanContext extends PlannedPurpose {

@@ -1,26 +1,31 @@
-import { isBuilding } from './benchFit';
-import { wobbleOf } from '../bits/wobble';
-import { BIT_FAMILIES } from '../bits/bitFamilies';
-import { WOBBLE_PER_MM } from '../breakthrough/exitChip';
-import type { PointMm } from '../geometry/arc';
-import { distanceToEdge } from '../geometry/outline';
-import type { Material } from '../documents/material';
+import { isBuilding } from '../setup/benchFit';
+import { wobbleOf } from '../physics/cutting/wobble';
+import { BIT_FAMILIES } from '../data/bits/bitFamilies';
+import { WOBBLE_PER_MM } from '../physics/exit/exitChip';
+import type { PointMm } from '../math/arc';
+import { distanceToEdge } from '../layout/outline';
+import type { Material } from '../data/materials/material';
 import type { Piece } from '../documents/piece';
-import { thermalStress } from '../heat/thermalStress';
+import { thermalStress } from '../physics/heat/thermalStress';
 import { spanToShape } from '../layout/clearDistances';
-import type { Bending } from '../plate/bendingScene';
-import { bearableStress, crackOdds, type CrackOdds } from '../risk/crackOdds';
-import { dropShare, handlingHazard, handlingSd, type HandlingCase } from '../risk/handlingHazard';
+import type { Bending } from '../documents/bending';
+import { bearableStress, crackOdds, type CrackOdds } from '../physics/strength/crackOdds';
+import {
+  dropShare,
+  handlingHazard,
+  handlingSd,
+  type HandlingCase,
+} from '../physics/strength/handlingHazard';
 import {
   grooveStress,
   rimLengthShare,
   shellStress,
   webStress,
   type StressSite,
-} from '../risk/stressSites';
-import type { MaterialCut } from './cutLayers';
-import type { PossibleMaterial } from './possibilities';
-import type { ResolvedSetup } from './resolvedSetup';
+} from '../physics/strength/stressSites';
+import type { MaterialCut } from '../setup/cutLayers';
+import type { PossibleMaterial } from '../setup/possibilities';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 import { SHARPNESS_SD, stressSpread } from './spread';
 
 /** Everything a crack depends on. */

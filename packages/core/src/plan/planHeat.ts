@@ -1,6 +1,6 @@
-import { rimTemperature, type RimHeat } from '../heat/rimTemperature';
-import type { MaterialCut } from './cutLayers';
-import type { ResolvedSetup } from './resolvedSetup';
+import { rimTemperature, type RimHeat } from '../physics/heat/rimTemperature';
+import type { MaterialCut } from '../setup/cutLayers';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /** How hot the ring runs in this cut. */
 export const heatOf = (cut: MaterialCut, { coolant }: ResolvedSetup, depthMm: number): RimHeat =>

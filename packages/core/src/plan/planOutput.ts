@@ -1,12 +1,12 @@
-import { BIT_SWAP_S, liftS } from '../cutting/pauses';
-import { MATERIAL_DATA_VERSION } from '../materials/materials';
-import type { LayerCut, MaterialCut } from './cutLayers';
-import { MODEL_VERSION, type Plan, type PlannedLayer, type PlannedSetup } from './plan';
+import { BIT_SWAP_S, liftS } from '../physics/cutting/pauses';
+import { MATERIAL_DATA_VERSION } from '../data/materials/materials';
+import type { LayerCut, MaterialCut } from '../setup/cutLayers';
+import { MODEL_VERSION, type Plan, type PlannedLayer, type PlannedSetup } from '../documents/plan';
 import type { PlanContext } from './planContext';
-import { planReasons } from './planReasons';
-import { planSteps } from './planSteps';
-import { planWarnings } from './planWarnings';
-import type { ResolvedSetup } from './resolvedSetup';
+import { planReasons } from '../words/plan/planReasons';
+import { planSteps } from '../words/plan/planSteps';
+import { planWarnings } from '../words/plan/planWarnings';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 import { timelineOf } from './timeline';
 
 /** Everything worked out, as the plan that is shown, stored and printed. */

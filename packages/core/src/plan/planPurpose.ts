@@ -1,9 +1,9 @@
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
-import type { Material } from '../documents/material';
-import type { Fit } from '../purposes/fit';
-import { fitOf, sceneOf } from '../purposes/purposes';
-import type { UnitSystem } from '../units/unitSystem';
+import type { Material } from '../data/materials/material';
+import type { Fit } from '../documents/fit';
+import { fitOf, sceneOf } from '../layout/purposes/purposes';
+import type { UnitSystem } from '../words/units/unitSystem';
 
 export interface PlannedPurpose {
   /** null where no purpose is chosen, or its part is not known yet. */

@@ -1,15 +1,16 @@
-import { exitChipDepth, exitChipWidth, type ExitConditions } from '../breakthrough/exitChip';
-import { exitForceFor, type ExitForce } from '../breakthrough/exitForce';
-import { wobbleOf } from '../bits/wobble';
-import { stagesOf, type Stage } from '../cutting/stages';
+import { exitChipDepth, exitChipWidth, type ExitConditions } from '../physics/exit/exitChip';
+import { exitForceFor, type ExitForce } from '../physics/exit/exitForce';
+import { wobbleOf } from '../physics/cutting/wobble';
+import { stagesOf } from '../physics/cutting/stages';
+import { type Stage } from '../documents/plan';
 import type { Piece } from '../documents/piece';
-import { lastLigament } from '../risk/stressSites';
-import { glazingTime, meanSlowness } from '../wear/sharpness';
-import { isBuilding } from './benchFit';
+import { lastLigament } from '../physics/strength/stressSites';
+import { glazingTime, meanSlowness } from '../physics/wear/sharpness';
+import { isBuilding } from '../setup/benchFit';
 import { sheetThickness } from './planCrack';
-import { rateAt, type LayerCut, type MaterialCut } from './cutLayers';
-import type { PlannedStage } from './plan';
-import type { ResolvedSetup } from './resolvedSetup';
+import { rateAt, type LayerCut, type MaterialCut } from '../setup/cutLayers';
+import type { PlannedStage } from '../documents/plan';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 import { exitChipSd, logNormalP10 } from './spread';
 
 /** Chips wider than this show where no cover hides them, mm. */

@@ -1,4 +1,4 @@
-import type { CoreBreak } from '../cutting/passes';
+import type { CoreBreak } from '../physics/cutting/passes';
 import {
   aroundS,
   BIT_SWAP_S,
@@ -7,12 +7,12 @@ import {
   liftS,
   START_S,
   turnOverS,
-} from '../cutting/pauses';
-import { solidCentreSeatTime } from '../cutting/stages';
+} from '../physics/cutting/pauses';
+import { solidCentreSeatTime } from '../physics/cutting/stages';
 import type { Piece } from '../documents/piece';
-import { fatigue, restAllowance } from '../effort/armForce';
-import { handForce } from '../effort/pressing';
-import type { PressedCut } from '../cutting/pressedTime';
+import { fatigue, restAllowance } from '../physics/effort/armForce';
+import { handForce } from '../physics/effort/pressing';
+import type { PressedCut } from '../physics/cutting/pressedTime';
 import {
   AROUND_SD,
   cuttingTimeParts,
@@ -22,12 +22,12 @@ import {
   PAUSES_SD,
   sumSpread,
 } from './spread';
-import { cutLayer, type DepthLayer, type LayerCut, type MaterialCut } from './cutLayers';
-import type { PlannedPilot, PlannedStage, TimeSpread } from './plan';
-import { cutIfOther, type PossibleMaterial } from './possibilities';
-import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture';
+import { cutLayer, type DepthLayer, type LayerCut, type MaterialCut } from '../setup/cutLayers';
+import type { PlannedPilot, PlannedStage, TimeSpread } from '../documents/plan';
+import { cutIfOther, type PossibleMaterial } from '../setup/possibilities';
+import { mixtureQuantile, type LogNormalPart } from '../math/logNormalMixture';
 import type { TimeBreakdown } from './planContext';
-import type { ResolvedSetup } from './resolvedSetup';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 export interface TimeInputs {
   readonly piece: Pick<Piece, 'form'>;

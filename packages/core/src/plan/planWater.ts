@@ -1,14 +1,14 @@
-import { seatDepth } from '../cutting/stages';
-import { boundingBox, faceOutline, outlineArea } from '../geometry/outline';
+import { seatDepth } from '../physics/cutting/stages';
+import { boundingBox, faceOutline, outlineArea } from '../layout/outline';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import { dam, usualDam } from '../layout/guideBoard';
-import { bathFill } from '../water/fill';
-import { waterFlow, type WaterFlow } from '../water/flow';
-import { finesMass, murkLimit, waterChangeDepths } from '../water/murk';
-import type { LayerCut, MaterialCut } from './cutLayers';
-import type { WaterPlan } from './plan';
-import type { ResolvedSetup } from './resolvedSetup';
+import { bathFill } from '../physics/water/fill';
+import { waterFlow, type WaterFlow } from '../physics/water/flow';
+import { finesMass, murkLimit, waterChangeDepths } from '../physics/water/murk';
+import type { LayerCut, MaterialCut } from '../setup/cutLayers';
+import type { WaterPlan } from '../documents/plan';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /** Room round the piece in a tray nobody has measured, mm a side. */
 const TRAY_MARGIN_MM = 20;

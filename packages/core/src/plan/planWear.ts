@@ -1,7 +1,7 @@
-import { lifeDepth, wornFurther } from '../wear/sharpness';
-import type { MaterialCut } from './cutLayers';
+import { lifeDepth, wornFurther } from '../physics/wear/sharpness';
+import type { MaterialCut } from '../setup/cutLayers';
 import type { PlanContext } from './planContext';
-import type { ResolvedSetup } from './resolvedSetup';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /** How long the rim lasts in this cut, and how sharp it is after this hole. */
 export function planWear(

@@ -1,15 +1,15 @@
-import { BIT_FAMILIES, BIT_FAMILY_IDS } from '../bits/bitFamilies';
-import { COOLANT_IDS } from '../coolants/coolants';
-import { FEED_AID_IDS } from '../machines/feedAids';
-import { HOLDS, PACES, PIECE_FORMS, STARTS } from '../documents/choices';
+import { BIT_FAMILIES, BIT_FAMILY_IDS } from '../data/bits/bitFamilies';
+import { COOLANT_IDS } from '../data/coolants';
+import { FEED_AID_IDS } from '../data/machines/feedAids';
+import { HOLDS, PACES, PIECE_FORMS, STARTS } from '../data/choices';
 import type { Bit, Machine } from '../documents/kit';
 import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
-import type { DrillCase } from '../job/drillCase';
-import { MACHINE_KIND_IDS } from '../machines/machineKinds';
-import { MATERIAL_IDS } from '../materials/materials';
-import type { Random } from '../random/seededRandom';
-import { SUPPORT_IDS } from '../supports/supports';
+import type { DrillCase } from '../setup/drillCase';
+import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
+import { MATERIAL_IDS } from '../data/materials/materials';
+import type { Random } from '../math/seededRandom';
+import { SUPPORT_IDS } from '../data/supports';
 
 /** A valid hole of any kind, for what has to hold of all of them; tests draw thousands. */
 export function randomCase(random: Random): DrillCase {

@@ -1,21 +1,14 @@
-import { mixtureQuantile, type LogNormalPart } from '../numeric/logNormalMixture';
-import { Z_90 } from '../numeric/normal';
-import type { Hold } from '../documents/choices';
-import { ringForceSd } from '../breakthrough/exitChip';
-import { pressedTime, type PressedCut } from '../cutting/pressedTime';
-import type { Material } from '../documents/material';
-import { provenance } from '../materials/provenance';
-import type { StressSpread } from '../risk/crackOdds';
-import { PRESSED_FOR_DULL } from '../risk/monteCarlo';
+import { mixtureQuantile, type LogNormalPart } from '../math/logNormalMixture';
+import { Z_90 } from '../math/normal';
+import type { Hold } from '../data/choices';
+import { FORCE_SD, RPM_SD } from '../data/steadiness';
+import { ringForceSd } from '../physics/exit/exitChip';
+import { pressedTime, type PressedCut } from '../physics/cutting/pressedTime';
+import type { Material } from '../data/materials/material';
+import { provenance } from '../data/materials/provenance';
+import type { StressSpread } from '../physics/strength/crackOdds';
+import { PRESSED_FOR_DULL } from '../physics/strength/monteCarlo';
 
-/** sd of ln F: how evenly a person presses. */
-export const FORCE_SD = {
-  freehand: 0.25,
-  guided: 0.15,
-  press: 0.08,
-  rig: 0.08,
-} as const satisfies Record<Hold, number>;
-export const RPM_SD = 0.05;
 /** sd of ln s. */
 export const SHARPNESS_SD = 0.12;
 export const TOUGHNESS_SD = 0.1;

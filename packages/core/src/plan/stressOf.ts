@@ -1,15 +1,15 @@
-import type { DrillCase } from '../job/drillCase';
-import type { Fault } from '../job/fault';
-import type { Pressed } from '../plate/bendPiece';
-import type { Bend } from '../plate/bender';
-import { formatPressure } from '../units/formatQuantity';
-import { formatLengthShort } from '../units/length';
-import { formatDecimals } from '../units/roundNumber';
-import type { UnitSystem } from '../units/unitSystem';
-import { capitalised } from '../reason/sentence';
+import type { DrillCase } from '../setup/drillCase';
+import type { Fault } from '../documents/fault';
+import type { Pressed } from '../physics/plate/bendPiece';
+import type { Bend } from '../physics/plate/bender';
+import { formatPressure } from '../words/units/formatQuantity';
+import { formatLengthShort } from '../words/units/length';
+import { formatDecimals } from '../words/units/roundNumber';
+import type { UnitSystem } from '../words/units/unitSystem';
+import { capitalised } from '../words/sentence';
 import { bendingSceneOf } from './bendingSceneOf';
-import { sinksInWords } from './sinkingWords';
-import { bendingText } from './bendingWords';
+import { sinksInWords } from '../words/plan/sinkingWords';
+import { bendingText } from '../words/plan/bendingWords';
 import { contextOf } from './makePlan';
 import type { PlanContext } from './planContext';
 

@@ -1,11 +1,11 @@
-import { easesOff } from '../cutting/stages';
-import { formatLengthShort } from '../units/length';
-import { formatForce, formatMass } from '../units/formatQuantity';
-import type { Moment, PlannedStage } from './plan';
+import { easesOff } from '../physics/cutting/stages';
+import { formatLengthShort } from '../words/units/length';
+import { formatForce, formatMass } from '../words/units/formatQuantity';
+import type { Moment, PlannedStage } from '../documents/plan';
 import { coreMass } from './coreMass';
 import type { PlanContext } from './planContext';
-import { coreBreakS, turnOverS } from '../cutting/pauses';
-import { renewal } from './waterWords';
+import { coreBreakS, turnOverS } from '../physics/cutting/pauses';
+import { renewal } from '../words/plan/waterWords';
 
 type Draft = Omit<Moment, 'atS'>;
 

@@ -1,34 +1,40 @@
-import type { DrillCase } from '../job/drillCase';
-import { corePasses, type Passes } from '../cutting/passes';
-import { liftDepths } from '../cutting/lifts';
-import { easedBefore } from '../cutting/stages';
-import { judgeHazards } from '../hazards/judgeHazards';
-import { HEAT_GAIN } from '../heat/boiling';
-import { thermalStress } from '../heat/thermalStress';
-import { treatmentOdds } from '../risk/treatmentOdds';
-import { faceMaterial } from '../job/faceMaterial';
-import { thicknessSpread } from '../job/thickness';
-import type { Bend } from '../plate/bender';
-import type { Bending } from '../plate/bendingScene';
-import type { UnitSystem } from '../units/unitSystem';
-import { cutLayer, layersFromFarFace, layersTo, slowestOf, type LayerCut } from './cutLayers';
+import type { DrillCase } from '../setup/drillCase';
+import { corePasses, type Passes } from '../physics/cutting/passes';
+import { liftDepths } from '../physics/cutting/lifts';
+import { easedBefore } from '../physics/cutting/stages';
+import { judgeHazards } from '../setup/hazards/judgeHazards';
+import { HEAT_GAIN } from '../physics/heat/boiling';
+import { thermalStress } from '../physics/heat/thermalStress';
+import { treatmentOdds } from '../physics/strength/treatmentOdds';
+import { faceMaterial } from '../layout/faceMaterial';
+import { thicknessSpread } from '../layout/thickness';
+import type { Bend } from '../physics/plate/bender';
+import type { Bending } from '../documents/bending';
+import type { UnitSystem } from '../words/units/unitSystem';
+import {
+  cutLayer,
+  layersFromFarFace,
+  layersTo,
+  slowestOf,
+  type LayerCut,
+} from '../setup/cutLayers';
 import { crackOf } from './crackIfSure';
 import { bendingSceneOf } from './bendingSceneOf';
-import type { PlannedStage } from './plan';
+import type { PlannedStage } from '../documents/plan';
 import { hazardScene } from './hazardScene';
 import type { PlanContext } from './planContext';
-import { capsOf, possibleMaterials } from './possibilities';
+import { capsOf, possibleMaterials } from '../setup/possibilities';
 import { allowedChip, blindExit, planExit, planSide } from './planStages';
 import { heatOf } from './planHeat';
 import { planChip } from './planChip';
 import { clearOf, type CrackCase } from './planCrack';
-import { settledSetup } from './settleInWindow';
+import { settledSetup } from '../setup/settleInWindow';
 import { planPurpose } from './planPurpose';
 import { planWear } from './planWear';
 import { planTime } from './planTime';
 import { planWater } from './planWater';
-import { resolveSetup } from './resolveSetup';
-import type { ResolvedSetup } from './resolvedSetup';
+import { resolveSetup } from '../setup/resolveSetup';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /**
  * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.

@@ -1,16 +1,16 @@
 import { jobWith } from '../plan/jobFixtures';
-import { METRIC } from '../units/unitSystem';
-import { finishSteps } from './finishSteps';
+import { METRIC } from '../words/units/unitSystem';
+import { finishSteps } from '../words/run/finishSteps';
 import { judgeResult } from './judgeResult';
 import { packingList } from './packingList';
-import { promptBetween } from './prompts';
+import { promptBetween } from '../words/run/prompts';
 import { bitCheckDue, readyCheck, type ReadyScene } from './readyCheck';
 import { replayRun, atMoment } from './replay';
 import { bitUses, runRecord } from './runRecord';
 import { diagnoseRun, signToFollow } from './runScene';
 import { planWith, writeRun } from './runFixtures';
 import type { RunResult } from '../documents/runResult';
-import { runSection } from '../section/runSection';
+import { runSection } from '../drawing/runSection';
 
 const scene = (over: Partial<ReadyScene> = {}): ReadyScene => {
   const [piece] = jobWith().pieces;

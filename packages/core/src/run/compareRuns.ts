@@ -1,4 +1,4 @@
-import { formatDecimals } from '../units/roundNumber';
+import { formatDecimals } from '../words/units/roundNumber';
 import type { RunRecord } from './runRecord';
 
 /** One run’s place on the chart; in minutes or millimetres. */

@@ -1,5 +1,5 @@
-import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import { formatLengthShort } from '../words/units/length';
+import type { UnitSystem } from '../words/units/unitSystem';
 import type { RunResult } from '../documents/runResult';
 import { wayDown } from './runFigures';
 import type { RunState } from './runState';

@@ -1,4 +1,4 @@
-import type { Moment } from '../plan/plan';
+import type { Moment } from '../documents/plan';
 import type { RunPlan } from '../documents/runEvent';
 
 /** A stretch of depth at one force and speed. */

@@ -1,6 +1,6 @@
-import { SIGNS, type SignEffect, type SignId } from '../signs/signs';
-import { formatLengthShort } from '../units/length';
-import { METRIC } from '../units/unitSystem';
+import { SIGNS, type SignEffect, type SignId } from '../data/signs/signs';
+import { formatLengthShort } from '../words/units/length';
+import { METRIC } from '../words/units/unitSystem';
 import { goOn, nextStop, phaseAt, plannedBetween, SAME_DEPTH_MM } from './advance';
 import { afterPhase, enterLeg } from './afterThrough';
 import { legsOf } from './legs';

@@ -1,4 +1,4 @@
-import { formatDuration } from '../units/formatQuantity';
+import { formatDuration } from '../words/units/formatQuantity';
 import { advance } from './advance';
 import { elapsedBetween, type Elapsed } from './elapsed';
 import { flagged, openedRun, reduceRun } from './reduceRun';

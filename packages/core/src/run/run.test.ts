@@ -1,12 +1,12 @@
 import type { JobParts } from '../plan/jobFixtures';
-import { METRIC } from '../units/unitSystem';
+import { METRIC } from '../words/units/unitSystem';
 import { advance } from './advance';
 import { elapsedBetween } from './elapsed';
 import { priorRate, rateFactor, seenRate } from './rateBelief';
 import { atMoment, replayRun } from './replay';
 import { comingUp, depthBand, timeLeft } from './runFigures';
 import { planWith, writeRun, type Written } from './runFixtures';
-import { runView } from './runView';
+import { runView } from '../words/run/runView';
 import { legOf, type RunState } from './runState';
 
 const stamp = (seconds: number) => ({

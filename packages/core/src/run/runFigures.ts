@@ -1,4 +1,4 @@
-import { Z_90 } from '../numeric/normal';
+import { Z_90 } from '../math/normal';
 import { forceSpeedUp, plannedBetween, strokeAt } from './advance';
 import type { Stop } from './legs';
 import { rateFactor } from './rateBelief';

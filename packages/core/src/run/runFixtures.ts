@@ -1,6 +1,6 @@
 import { caseWith, type JobParts } from '../plan/jobFixtures';
 import { makePlan } from '../plan/makePlan';
-import type { Plan } from '../plan/plan';
+import type { Plan } from '../documents/plan';
 import { replayRun } from './replay';
 import type { RunAct, RunEvent } from '../documents/runEvent';
 import type { RunState } from './runState';

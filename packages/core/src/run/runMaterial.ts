@@ -1,5 +1,5 @@
-import type { MaterialClass } from '../documents/choices';
-import type { BarePlan } from '../plan/plan';
+import type { MaterialClass } from '../data/choices';
+import type { BarePlan } from '../documents/plan';
 
 /** The body that the bit meets first. */
 export const materialClassOf = ({ layers }: Pick<BarePlan, 'layers'>): MaterialClass =>

@@ -1,6 +1,6 @@
-import type { BitState, Verdict } from '../documents/choices';
-import { METRIC } from '../units/unitSystem';
-import type { SignId } from '../signs/signs';
+import type { BitState, Verdict } from '../data/choices';
+import { METRIC } from '../words/units/unitSystem';
+import type { SignId } from '../data/signs/signs';
 import { judgeResult } from './judgeResult';
 import { replayRun } from './replay';
 import { wayDown } from './runFigures';

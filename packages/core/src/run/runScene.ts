@@ -1,7 +1,7 @@
-import { COOLANTS, type CoolantId } from '../coolants/coolants';
-import { diagnose, type RankedCause } from '../signs/diagnose';
-import type { RunScene } from '../signs/causes';
-import type { SignScene } from '../signs/signs';
+import { COOLANTS, type CoolantId } from '../data/coolants';
+import { diagnose, type RankedCause } from './diagnose';
+import type { RunScene } from '../data/signs/causes';
+import type { SignScene } from '../data/signs/signs';
 import { rateFactor } from './rateBelief';
 import { wayDown } from './runFigures';
 import { materialClassOf } from './runMaterial';

@@ -1,8 +1,8 @@
-import { STEP_KINDS, type StepKind } from '../plan/plan';
-import type { SignId } from '../signs/signs';
+import { STEP_KINDS, type StepKind } from '../documents/plan';
+import type { SignId } from '../data/signs/signs';
 import type { Leg, Stop } from './legs';
 import type { RateBelief } from './rateBelief';
-import type { HelpAnswer } from '../documents/choices';
+import type { HelpAnswer } from '../data/choices';
 import type { RunPlan, RunSubject } from '../documents/runEvent';
 import type { RunResult } from '../documents/runResult';
 

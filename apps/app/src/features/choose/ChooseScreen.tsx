@@ -1,5 +1,5 @@
 import { routes } from '../../routes';
-import { byBitAndMachine, type RankedSetup } from '@nucleon/core/choice/rankSetups';
+import { byBitAndMachine, type RankedSetup } from '@nucleon/core/advice/choice/rankSetups';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';

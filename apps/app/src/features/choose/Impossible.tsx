@@ -1,4 +1,4 @@
-import type { ImpossibleSetup } from '@nucleon/core/choice/rankSetups';
+import type { ImpossibleSetup } from '@nucleon/core/advice/choice/rankSetups';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

@@ -1,7 +1,7 @@
-import { costReason, formatMoney, outcomeFigures } from '@nucleon/core/choice/outcomeWords';
-import { meansInWords, type RankedSetup } from '@nucleon/core/choice/rankSetups';
-import { COOLANTS } from '@nucleon/core/coolants/coolants';
-import { APART_WORDS } from '@nucleon/core/couplings/apart';
+import { costReason, formatMoney, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
+import { meansInWords, type RankedSetup } from '@nucleon/core/advice/choice/rankSetups';
+import { COOLANTS } from '@nucleon/core/data/coolants';
+import { APART_WORDS } from '@nucleon/core/data/couplings/apart';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';

@@ -1,4 +1,4 @@
-import type { Comparison } from '@nucleon/core/choice/compareMethods';
+import type { Comparison } from '@nucleon/core/advice/choice/compareMethods';
 import type { House } from '@nucleon/core/documents/house';
 import { getHouse, putHouse } from '../../api/house';
 import { Column } from '../../ui/layout';

@@ -2,8 +2,8 @@ import {
   COMPARED_FIGURES,
   type Comparison,
   type Method,
-} from '@nucleon/core/choice/compareMethods';
-import { outcomeFigures } from '@nucleon/core/choice/outcomeWords';
+} from '@nucleon/core/advice/choice/compareMethods';
+import { outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';

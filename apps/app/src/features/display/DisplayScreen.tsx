@@ -1,7 +1,7 @@
 import { routes } from '../../routes';
-import { INCH_POUND, METRIC } from '@nucleon/core/units/unitSystem';
-import { formatForce } from '@nucleon/core/units/formatQuantity';
-import { formatLength } from '@nucleon/core/units/length';
+import { INCH_POUND, METRIC } from '@nucleon/core/words/units/unitSystem';
+import { formatForce } from '@nucleon/core/words/units/formatQuantity';
+import { formatLength } from '@nucleon/core/words/units/length';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
 import { Page } from '../../ui/Page';

@@ -1,4 +1,4 @@
-import { isUnitSystem, METRIC, type UnitSystem } from '@nucleon/core/units/unitSystem';
+import { isUnitSystem, METRIC, type UnitSystem } from '@nucleon/core/words/units/unitSystem';
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';

@@ -1,6 +1,6 @@
-import { formatLengthShort } from '@nucleon/core/units/length';
-import type { UnitSystem } from '@nucleon/core/units/unitSystem';
-import { boundingBox } from '@nucleon/core/geometry/outline';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
+import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import { boundingBox } from '@nucleon/core/layout/outline';
 import { HELPER_LAYERS, type DrawnFile, type Entry } from '@nucleon/files/drawnFile';
 import { pieceFromDrawing, type DrawnPiece } from '@nucleon/files/pieceFromDrawing';
 import FileUp from 'lucide-react-native/icons/file-up';

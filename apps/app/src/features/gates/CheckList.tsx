@@ -1,5 +1,5 @@
-import type { Gate } from '@nucleon/core/hazards/gate';
-import type { Plan } from '@nucleon/core/plan/plan';
+import type { Gate } from '@nucleon/core/documents/gate';
+import type { Plan } from '@nucleon/core/documents/plan';
 import { format } from 'date-fns/format';
 import Check from 'lucide-react-native/icons/check';
 import Info from 'lucide-react-native/icons/info';

@@ -1,4 +1,4 @@
-import type { Gate, GateAnswer } from '@nucleon/core/hazards/gate';
+import type { Gate, GateAnswer } from '@nucleon/core/documents/gate';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

@@ -1,4 +1,4 @@
-import type { Plan } from '@nucleon/core/plan/plan';
+import type { Plan } from '@nucleon/core/documents/plan';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';

@@ -1,6 +1,6 @@
 import type { Piece } from '@nucleon/core/documents/piece';
 import { makePlan } from '@nucleon/core/plan/makePlan';
-import type { Plan } from '@nucleon/core/plan/plan';
+import type { Plan } from '@nucleon/core/documents/plan';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { DETAIL, fakeApi, HOLE, PIECE } from '../../testingApi';

@@ -1,5 +1,5 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
-import type { Gate, GateAnswer } from '@nucleon/core/hazards/gate';
+import type { Gate, GateAnswer } from '@nucleon/core/documents/gate';
 import type { HazardCheck } from '@nucleon/core/documents/hazardCheck';
 import { putJob } from '../../api/jobs';
 import { useWrite } from '../../api/useWrite';

@@ -1,13 +1,13 @@
 import { routes } from '../../routes';
-import { LIMITS } from '@nucleon/core/documents/limits';
-import type { Drawing } from '@nucleon/core/drawing/primitives';
-import { faceMaterial } from '@nucleon/core/job/faceMaterial';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import type { Drawing } from '@nucleon/core/math/primitives';
+import { faceMaterial } from '@nucleon/core/layout/faceMaterial';
 import { USUAL_GUIDE } from '@nucleon/core/layout/aim';
 import { dam, fallWedge, guideBoard, usualDamInner } from '@nucleon/core/layout/guideBoard';
 import { damLines, guideLines, wedgeLines } from '@nucleon/core/layout/guideLines';
 import { reachOf } from '@nucleon/core/layout/services';
-import type { ReasonInput } from '@nucleon/core/reason/reason';
-import { damDrawing, guideDrawing, wedgeDrawing } from '@nucleon/core/section/guideDrawing';
+import type { ReasonInput } from '@nucleon/core/documents/reason';
+import { damDrawing, guideDrawing, wedgeDrawing } from '@nucleon/core/drawing/guideDrawing';
 import { useState } from 'react';
 import { Measured } from '../../drawing/Measured';
 import { ScaleDrawing } from '../../drawing/ScaleDrawing';

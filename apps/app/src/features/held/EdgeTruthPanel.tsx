@@ -1,6 +1,6 @@
-import type { RuleTruth } from '@nucleon/core/choice/edgeTruth';
-import { formatPressure } from '@nucleon/core/units/formatQuantity';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import type { RuleTruth } from '@nucleon/core/advice/choice/edgeTruth';
+import { formatPressure } from '@nucleon/core/words/units/formatQuantity';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useMemo, useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

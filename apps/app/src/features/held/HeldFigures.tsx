@@ -1,6 +1,6 @@
-import { oddsInWords } from '@nucleon/core/risk/oddsWords';
-import { formatPressure } from '@nucleon/core/units/formatQuantity';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { oddsInWords } from '@nucleon/core/words/odds';
+import { formatPressure } from '@nucleon/core/words/units/formatQuantity';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import { Column, Panel, Row } from '../../ui/layout';
 import { ShareBar } from '../../ui/ShareBar';
 import { Label, Numeral, Small } from '../../ui/text';

@@ -1,7 +1,7 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
-import { boundingBox, type PointMm } from '@nucleon/core/geometry/outline';
+import { boundingBox, type PointMm } from '@nucleon/core/layout/outline';
 import type { SupportSetup } from '@nucleon/core/documents/setup';
-import { formatForce, formatPressure } from '@nucleon/core/units/formatQuantity';
+import { formatForce, formatPressure } from '@nucleon/core/words/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
 import { Circle, G, Line, Rect, Svg, Text } from 'react-native-svg';

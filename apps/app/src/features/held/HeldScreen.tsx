@@ -1,6 +1,6 @@
-import type { PointMm } from '@nucleon/core/geometry/outline';
+import type { PointMm } from '@nucleon/core/layout/outline';
 import type { SupportSetup } from '@nucleon/core/documents/setup';
-import type { SupportId } from '@nucleon/core/supports/supports';
+import type { SupportId } from '@nucleon/core/data/supports';
 import { useMedia } from '@tamagui/core';
 import { useState } from 'react';
 import { Measured } from '../../drawing/Measured';

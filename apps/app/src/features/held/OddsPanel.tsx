@@ -1,6 +1,6 @@
-import { boundingBox, type PointMm } from '@nucleon/core/geometry/outline';
+import { boundingBox, type PointMm } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
-import { oddsHereText, oddsMapText } from '@nucleon/core/plan/oddsMapText';
+import { oddsHereText, oddsMapText } from '@nucleon/core/words/plan/oddsMapText';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { ShareBar } from '../../ui/ShareBar';

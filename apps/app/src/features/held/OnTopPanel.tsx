@@ -1,8 +1,8 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { boundingBox } from '@nucleon/core/geometry/outline';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { boundingBox } from '@nucleon/core/layout/outline';
 import type { SupportSetup } from '@nucleon/core/documents/setup';
-import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { SupportPad } from '@nucleon/core/documents/setup';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

@@ -1,4 +1,4 @@
-import { boundingBox } from '@nucleon/core/geometry/outline';
+import { boundingBox } from '@nucleon/core/layout/outline';
 import type { SupportPad, SupportSetup } from '@nucleon/core/documents/setup';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';

@@ -1,9 +1,9 @@
-import type { RankedSupport } from '@nucleon/core/choice/rankSupports';
-import { STABILITY_WORDS } from '@nucleon/core/choice/stability';
-import { sinkingInWords } from '@nucleon/core/plan/sinkingWords';
-import { oddsInWords } from '@nucleon/core/risk/oddsWords';
-import { formatPressure } from '@nucleon/core/units/formatQuantity';
-import { formatLengthAbout } from '@nucleon/core/units/length';
+import type { RankedSupport } from '@nucleon/core/advice/choice/rankSupports';
+import { STABILITY_WORDS } from '@nucleon/core/advice/choice/stability';
+import { sinkingInWords } from '@nucleon/core/words/plan/sinkingWords';
+import { oddsInWords } from '@nucleon/core/words/odds';
+import { formatPressure } from '@nucleon/core/words/units/formatQuantity';
+import { formatLengthAbout } from '@nucleon/core/words/units/length';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

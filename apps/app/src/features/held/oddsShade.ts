@@ -1,4 +1,4 @@
-import { ODDS_ALIKE } from '@nucleon/core/plan/oddsMapText';
+import { ODDS_ALIKE } from '@nucleon/core/words/plan/oddsMapText';
 
 const PALEST = 0.06;
 const DARKEST = 0.85;

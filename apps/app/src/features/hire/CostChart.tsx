@@ -1,6 +1,6 @@
-import { formatMoney } from '@nucleon/core/choice/outcomeWords';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
-import type { HireOption } from '@nucleon/core/choice/hireOrBuy';
+import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
+import type { HireOption } from '@nucleon/core/advice/choice/hireOrBuy';
 import { View } from 'react-native';
 import { LazyLinesChart } from '../../drawing/lazyLinesChart';
 import { LINE_DASHES, useLineTones } from './lineLooks';

@@ -1,6 +1,6 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { formatMoney } from '@nucleon/core/choice/outcomeWords';
-import { MOST_HOLES, type HirePrices } from '@nucleon/core/choice/hireOrBuy';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
+import { MOST_HOLES, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
 import { Suspense, useMemo, useState } from 'react';
 import { LineSwatch } from '../../drawing/LineSwatch';
 import { Measured } from '../../drawing/Measured';

@@ -1,4 +1,4 @@
-import type { WayToHaveIt } from '@nucleon/core/choice/hireOrBuy';
+import type { WayToHaveIt } from '@nucleon/core/advice/choice/hireOrBuy';
 import { useTheme } from '@tamagui/core';
 
 /** Told apart by dash as well as by colour. */

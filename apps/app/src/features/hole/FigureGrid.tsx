@@ -1,4 +1,4 @@
-import type { Figure } from '@nucleon/core/plan/figures';
+import type { Figure } from '@nucleon/core/words/plan/figures';
 import { useState } from 'react';
 import { Column, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';

@@ -1,9 +1,9 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { HoleDepth } from '@nucleon/core/documents/hole';
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
-import { usualSizes } from '@nucleon/core/job/presumePiece';
-import { formatLengthShort } from '@nucleon/core/units/length';
-import { isPurposeKind, PURPOSES } from '@nucleon/core/purposes/purposes';
+import { usualSizes } from '@nucleon/core/advice/presumePiece';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
+import { isPurposeKind, PURPOSES } from '@nucleon/core/layout/purposes/purposes';
 import Crosshair from 'lucide-react-native/icons/crosshair';
 import DraftingCompass from 'lucide-react-native/icons/drafting-compass';
 import Ruler from 'lucide-react-native/icons/ruler';

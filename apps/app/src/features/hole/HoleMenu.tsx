@@ -1,8 +1,8 @@
 import { routes } from '../../routes';
 import type { HoleDetail } from '@nucleon/contract/wire';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
-import type { Plan } from '@nucleon/core/plan/plan';
-import { planText } from '@nucleon/core/plan/planText';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
+import type { Plan } from '@nucleon/core/documents/plan';
+import { planText } from '@nucleon/core/words/plan/planText';
 import { useRouter } from 'expo-router';
 import Copy from 'lucide-react-native/icons/copy';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';

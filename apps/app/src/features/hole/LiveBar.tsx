@@ -1,5 +1,5 @@
-import { headlineFigures } from '@nucleon/core/plan/figures';
-import type { Plan } from '@nucleon/core/plan/plan';
+import { headlineFigures } from '@nucleon/core/words/plan/figures';
+import type { Plan } from '@nucleon/core/documents/plan';
 import { Column, Row } from '../../ui/layout';
 import { Label, Numeral, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';

@@ -1,6 +1,6 @@
-import { MATERIAL_CLASSES, type MaterialClass } from '@nucleon/core/documents/choices';
-import type { Material } from '@nucleon/core/documents/material';
-import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
+import { MATERIAL_CLASSES, type MaterialClass } from '@nucleon/core/data/choices';
+import type { Material } from '@nucleon/core/data/materials/material';
+import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';

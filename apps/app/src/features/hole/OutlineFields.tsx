@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Outline } from '@nucleon/core/documents/outline';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';

@@ -1,9 +1,9 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { usualSizes } from '@nucleon/core/job/presumePiece';
-import type { Material } from '@nucleon/core/documents/material';
-import { findMaterial } from '@nucleon/core/materials/materials';
-import { formatLengthShort } from '@nucleon/core/units/length';
-import { thicknessText } from '@nucleon/core/job/thickness';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { usualSizes } from '@nucleon/core/advice/presumePiece';
+import type { Material } from '@nucleon/core/data/materials/material';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
+import { thicknessText } from '@nucleon/core/layout/thickness';
 import Search from 'lucide-react-native/icons/search';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';

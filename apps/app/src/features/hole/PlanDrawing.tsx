@@ -1,5 +1,5 @@
-import type { Plan } from '@nucleon/core/plan/plan';
-import { sectionOf } from '@nucleon/core/section/sectionOf';
+import type { Plan } from '@nucleon/core/documents/plan';
+import { sectionOf } from '@nucleon/core/drawing/sectionOf';
 import { Measured } from '../../drawing/Measured';
 import { SectionDrawing } from '../../drawing/SectionDrawing';
 import { Panel } from '../../ui/layout';

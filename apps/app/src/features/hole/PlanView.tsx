@@ -1,7 +1,7 @@
 import { brokenRule, edgeText, type JudgedRule } from '@nucleon/core/layout/edgeRules';
-import { detailFigures, headlineFigures } from '@nucleon/core/plan/figures';
-import type { Plan } from '@nucleon/core/plan/plan';
-import { tellingDepth } from '@nucleon/core/section/sectionOf';
+import { detailFigures, headlineFigures } from '@nucleon/core/words/plan/figures';
+import type { Plan } from '@nucleon/core/documents/plan';
+import { tellingDepth } from '@nucleon/core/drawing/sectionOf';
 import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';

@@ -1,7 +1,7 @@
-import { MACHINE_KINDS } from '@nucleon/core/machines/machineKinds';
-import { isUsable } from '@nucleon/core/plan/assumeSetup';
-import type { Plan } from '@nucleon/core/plan/plan';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { MACHINE_KINDS } from '@nucleon/core/data/machines/machineKinds';
+import { isUsable } from '@nucleon/core/setup/assumeSetup';
+import type { Plan } from '@nucleon/core/documents/plan';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import ListOrdered from 'lucide-react-native/icons/list-ordered';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';

@@ -1,4 +1,4 @@
-import type { Step } from '@nucleon/core/plan/plan';
+import type { Step } from '@nucleon/core/documents/plan';
 import { Column, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Label, Small, Strong } from '../../ui/text';

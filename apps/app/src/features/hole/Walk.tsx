@@ -1,9 +1,9 @@
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
-import type { Material } from '@nucleon/core/documents/material';
-import { findMaterial } from '@nucleon/core/materials/materials';
-import { assumedLine } from '@nucleon/core/plan/figures';
-import type { Plan } from '@nucleon/core/plan/plan';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import type { Material } from '@nucleon/core/data/materials/material';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
+import { assumedLine } from '@nucleon/core/words/plan/figures';
+import type { Plan } from '@nucleon/core/documents/plan';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { Fold } from '../../ui/Fold';
 import { Panel } from '../../ui/layout';
 import { Small } from '../../ui/text';

@@ -1,8 +1,8 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { COOLANT_IDS, COOLANTS } from '@nucleon/core/coolants/coolants';
-import { FEED_AIDS } from '@nucleon/core/machines/feedAids';
-import type { Plan } from '@nucleon/core/plan/plan';
-import { SUPPORT_IDS, SUPPORTS } from '@nucleon/core/supports/supports';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { COOLANT_IDS, COOLANTS } from '@nucleon/core/data/coolants';
+import { FEED_AIDS } from '@nucleon/core/data/machines/feedAids';
+import type { Plan } from '@nucleon/core/documents/plan';
+import { SUPPORT_IDS, SUPPORTS } from '@nucleon/core/data/supports';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { LengthBox } from '../../ui/LengthBox';

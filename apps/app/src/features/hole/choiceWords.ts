@@ -1,5 +1,5 @@
-import type { Hold, Pace, Start, GlassTreatment, PieceForm } from '@nucleon/core/documents/choices';
-import { FEED_AID_IDS, FEED_AIDS } from '@nucleon/core/machines/feedAids';
+import type { Hold, Pace, Start, GlassTreatment, PieceForm } from '@nucleon/core/data/choices';
+import { FEED_AID_IDS, FEED_AIDS } from '@nucleon/core/data/machines/feedAids';
 import type { Setup } from '@nucleon/core/documents/setup';
 import type { Chip } from '../../ui/Chips';
 

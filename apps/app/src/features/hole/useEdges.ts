@@ -1,5 +1,5 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
-import { faceMaterial } from '@nucleon/core/job/faceMaterial';
+import { faceMaterial } from '@nucleon/core/layout/faceMaterial';
 import { judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';

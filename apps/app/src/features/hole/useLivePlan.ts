@@ -1,7 +1,7 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
-import type { Fault } from '@nucleon/core/job/fault';
-import type { DrillCase } from '@nucleon/core/job/drillCase';
-import type { Plan } from '@nucleon/core/plan/plan';
+import type { Fault } from '@nucleon/core/documents/fault';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
+import type { Plan } from '@nucleon/core/documents/plan';
 import { useMemo } from 'react';
 import type { AskedHole } from '../../workers/askedHole';
 import { useTask } from '../../workers/useTask';

@@ -1,6 +1,6 @@
 import { routes } from '../../routes';
-import { insteadOfDrilling, type Instead } from '@nucleon/core/choice/insteadOfDrilling';
-import { findMaterial } from '@nucleon/core/materials/materials';
+import { insteadOfDrilling, type Instead } from '@nucleon/core/advice/choice/insteadOfDrilling';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { useRouter } from 'expo-router';
 import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';

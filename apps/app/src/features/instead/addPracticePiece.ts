@@ -1,5 +1,5 @@
 import type { HoleDetail } from '@nucleon/contract/wire';
-import { practicePiece } from '@nucleon/core/job/practicePiece';
+import { practicePiece } from '@nucleon/core/advice/practicePiece';
 import { v7 as newId } from 'uuid';
 import { putHole } from '../../api/holes';
 import { putPiece } from '../../api/pieces';

@@ -1,5 +1,5 @@
 import { routes } from '../../routes';
-import { casesOf } from '@nucleon/core/job/drillCase';
+import { casesOf } from '@nucleon/core/setup/drillCase';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';

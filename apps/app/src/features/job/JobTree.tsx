@@ -6,7 +6,7 @@ import { Column } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Label, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 
 /** The job's pieces and holes at the side of a wide screen. */
 export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly holeId: string }) {

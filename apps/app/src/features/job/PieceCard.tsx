@@ -1,12 +1,12 @@
-import { planChangesText } from '@nucleon/core/plan/planChanges';
+import { planChangesText } from '@nucleon/core/words/plan/planChanges';
 import { routes } from '../../routes';
 import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
-import { nextHolePlace } from '@nucleon/core/job/nextHolePlace';
-import type { Material } from '@nucleon/core/documents/material';
-import { findMaterial } from '@nucleon/core/materials/materials';
+import { nextHolePlace } from '@nucleon/core/layout/nextHolePlace';
+import type { Material } from '@nucleon/core/data/materials/material';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { drilledWords, outcomeOf } from '@nucleon/core/run/runOutcome';
-import { formatDuration, formatForce, formatRpm } from '@nucleon/core/units/formatQuantity';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatDuration, formatForce, formatRpm } from '@nucleon/core/words/units/formatQuantity';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useRouter } from 'expo-router';
 import Crosshair from 'lucide-react-native/icons/crosshair';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';

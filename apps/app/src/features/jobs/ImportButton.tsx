@@ -1,5 +1,5 @@
 import { routes } from '../../routes';
-import type { Fault } from '@nucleon/core/job/fault';
+import type { Fault } from '@nucleon/core/documents/fault';
 import { useRouter } from 'expo-router';
 import FolderInput from 'lucide-react-native/icons/folder-input';
 import { useState } from 'react';

@@ -1,6 +1,6 @@
 import { routes } from '../../routes';
 import type { JobSummary } from '@nucleon/contract/wire';
-import { findMaterial } from '@nucleon/core/materials/materials';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
 import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';

@@ -1,6 +1,6 @@
 import { routes } from '../../routes';
 import type { StoredBit } from '@nucleon/contract/wire';
-import { lastDressed, noteWords } from '@nucleon/core/bits/bitWords';
+import { lastDressed, noteWords } from '@nucleon/core/words/bitWords';
 import { format } from 'date-fns';
 import Copy from 'lucide-react-native/icons/copy';
 import { useRouter } from 'expo-router';

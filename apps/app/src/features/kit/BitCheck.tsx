@@ -6,7 +6,7 @@ import {
   judgeBit,
   type BitLooks,
   type BitVerdict,
-} from '@nucleon/core/bits/bitCheck';
+} from '@nucleon/core/advice/bitCheck';
 import type { SharpnessNote } from '@nucleon/core/documents/kit';
 import { useState } from 'react';
 import { putBit } from '../../api/kit';

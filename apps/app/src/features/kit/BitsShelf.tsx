@@ -1,7 +1,7 @@
 import type { StoredBit } from '@nucleon/contract/wire';
-import { BIT_FAMILIES } from '@nucleon/core/bits/bitFamilies';
-import { stateWords } from '@nucleon/core/bits/bitWords';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { BIT_FAMILIES } from '@nucleon/core/data/bits/bitFamilies';
+import { stateWords } from '@nucleon/core/words/bitWords';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import Plus from 'lucide-react-native/icons/plus';
 import { useEffect, useState } from 'react';
 import { Button } from '../../ui/Button';

@@ -1,5 +1,5 @@
-import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/couplings/connections';
-import type { Holder } from '@nucleon/core/documents/connection';
+import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/data/couplings/connections';
+import type { Holder } from '@nucleon/core/data/couplings/shank';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';

@@ -1,11 +1,11 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { StoredMachine } from '@nucleon/contract/wire';
 import type { Machine } from '@nucleon/core/documents/kit';
 import {
   MACHINE_KIND_IDS,
   MACHINE_KINDS,
   type MachineKind,
-} from '@nucleon/core/machines/machineKinds';
+} from '@nucleon/core/data/machines/machineKinds';
 import { useState } from 'react';
 import { deleteMachine, putMachine, restoreMachine } from '../../api/kit';
 import { Chips } from '../../ui/Chips';

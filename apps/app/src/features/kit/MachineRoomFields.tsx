@@ -1,5 +1,5 @@
 import type { Machine } from '@nucleon/core/documents/kit';
-import type { MachineKind } from '@nucleon/core/machines/machineKinds';
+import type { MachineKind } from '@nucleon/core/data/machines/machineKinds';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';

@@ -1,5 +1,5 @@
 import type { StoredMachine } from '@nucleon/contract/wire';
-import { MACHINE_KINDS } from '@nucleon/core/machines/machineKinds';
+import { MACHINE_KINDS } from '@nucleon/core/data/machines/machineKinds';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

@@ -5,10 +5,10 @@ import type {
   OwnedSupport,
   OwnedWater,
 } from '@nucleon/core/documents/kit';
-import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
-import { APART_WAYS, APART_WORDS } from '@nucleon/core/couplings/apart';
-import { COUPLING_KINDS } from '@nucleon/core/documents/choices';
-import { SUPPORT_IDS, SUPPORTS, type SupportId } from '@nucleon/core/supports/supports';
+import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/data/coolants';
+import { APART_WAYS, APART_WORDS } from '@nucleon/core/data/couplings/apart';
+import { COUPLING_KINDS } from '@nucleon/core/data/choices';
+import { SUPPORT_IDS, SUPPORTS, type SupportId } from '@nucleon/core/data/supports';
 import { deletePart, putPart, restorePart, type StoredPart } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';

@@ -1,7 +1,11 @@
-import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamilyId } from '@nucleon/core/bits/bitFamilies';
-import { usualBit, usualSizesMm } from '@nucleon/core/bits/usualBit';
+import {
+  BIT_FAMILIES,
+  BIT_FAMILY_IDS,
+  type BitFamilyId,
+} from '@nucleon/core/data/bits/bitFamilies';
+import { usualBit, usualSizesMm } from '@nucleon/core/setup/usualBit';
 import type { Bit } from '@nucleon/core/documents/kit';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { putBit } from '../../api/kit';

@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import type { MachineSpeeds } from '@nucleon/core/documents/machineSpeeds';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import type { MachineSpeeds } from '@nucleon/core/data/machines/machineSpeeds';
 
 /** `280, 480, 750` as steps, `600-8500` as a range; anything else is not speeds. */
 export function readSpeeds(text: string): MachineSpeeds | null {

@@ -5,11 +5,11 @@ import type {
   OwnedSupport,
   OwnedWater,
 } from '@nucleon/core/documents/kit';
-import { COOLANTS } from '@nucleon/core/coolants/coolants';
-import { connectionInLine } from '@nucleon/core/couplings/connections';
-import { SUPPORTS } from '@nucleon/core/supports/supports';
-import { formatLengthShort } from '@nucleon/core/units/length';
-import type { UnitSystem } from '@nucleon/core/units/unitSystem';
+import { COOLANTS } from '@nucleon/core/data/coolants';
+import { connectionInLine } from '@nucleon/core/data/couplings/connections';
+import { SUPPORTS } from '@nucleon/core/data/supports';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
+import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
 import type { StoredPart } from '../../api/kit';
 
 interface PartSort {

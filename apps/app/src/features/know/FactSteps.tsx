@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import type { Damage } from '@nucleon/core/documents/choices';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import type { Damage } from '@nucleon/core/data/choices';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

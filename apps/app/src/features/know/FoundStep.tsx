@@ -1,12 +1,12 @@
-import { conclude, conclusionText } from '@nucleon/core/identify/conclude';
-import { identify } from '@nucleon/core/identify/identify';
-import { isIdentifierKind } from '@nucleon/core/identify/knowPath';
+import { conclude, conclusionText } from '@nucleon/core/advice/identify/conclude';
+import { identify } from '@nucleon/core/advice/identify/identify';
+import { isIdentifierKind } from '@nucleon/core/advice/identify/knowPath';
 import {
   becauseLines,
   hardnessText,
   sharesInWords,
   tellsApart,
-} from '@nucleon/core/identify/words';
+} from '@nucleon/core/words/advice/identifyWords';
 import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';

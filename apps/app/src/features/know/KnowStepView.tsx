@@ -1,4 +1,4 @@
-import type { KnowStep } from '@nucleon/core/job/knowMarks';
+import type { KnowStep } from '@nucleon/core/advice/identify/knowMarks';
 import type { ReactNode } from 'react';
 import { Title } from '../../ui/text';
 import { AgeStep, DamageStep, FormStep, LooseStep, WorthStep } from './FactSteps';

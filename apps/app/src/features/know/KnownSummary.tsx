@@ -1,5 +1,5 @@
-import { knownLines } from '@nucleon/core/identify/knownLines';
-import { formatDurationSpan } from '@nucleon/core/units/formatQuantity';
+import { knownLines } from '@nucleon/core/words/advice/knownLines';
+import { formatDurationSpan } from '@nucleon/core/words/units/formatQuantity';
 import { Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Body, Label, Small } from '../../ui/text';

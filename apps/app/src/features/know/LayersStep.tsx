@@ -1,8 +1,8 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Layer } from '@nucleon/core/documents/piece';
-import { withLayers } from '@nucleon/core/job/withLayers';
-import { CAVITY, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
-import { wallDrawing } from '@nucleon/core/section/wallDrawing';
+import { withLayers } from '@nucleon/core/setup/withLayers';
+import { CAVITY, MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
+import { wallDrawing } from '@nucleon/core/drawing/wallDrawing';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';

@@ -1,4 +1,4 @@
-import { identify, IDENTIFIERS } from '@nucleon/core/identify/identify';
+import { identify, IDENTIFIERS } from '@nucleon/core/advice/identify/identify';
 import type { LayerMix } from '@nucleon/core/documents/piece';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

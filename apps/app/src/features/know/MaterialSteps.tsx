@@ -1,7 +1,7 @@
-import type { IdentifierKind } from '@nucleon/core/identify/identify';
-import { usualForm, usualMaterial } from '@nucleon/core/job/presumePiece';
-import type { MaterialClass } from '@nucleon/core/documents/choices';
-import { findMaterial, MATERIAL_IDS, MATERIALS } from '@nucleon/core/materials/materials';
+import type { IdentifierKind } from '@nucleon/core/advice/identify/identify';
+import { usualForm, usualMaterial } from '@nucleon/core/advice/presumePiece';
+import type { MaterialClass } from '@nucleon/core/data/choices';
+import { findMaterial, MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Body, Small } from '../../ui/text';

@@ -1,5 +1,5 @@
-import { identify, IDENTIFIERS } from '@nucleon/core/identify/identify';
-import { isIdentifierKind } from '@nucleon/core/identify/knowPath';
+import { identify, IDENTIFIERS } from '@nucleon/core/advice/identify/identify';
+import { isIdentifierKind } from '@nucleon/core/advice/identify/knowPath';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { Body, Label, Small, Strong, Title } from '../../ui/text';

@@ -1,5 +1,5 @@
-import type { Identification } from '@nucleon/core/identify/identify';
-import { sharesInWords } from '@nucleon/core/identify/words';
+import type { Identification } from '@nucleon/core/advice/identify/identify';
+import { sharesInWords } from '@nucleon/core/words/advice/identifyWords';
 import { Column } from '../../ui/layout';
 import { ShareBar } from '../../ui/ShareBar';
 

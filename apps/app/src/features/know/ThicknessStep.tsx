@@ -1,7 +1,7 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { usualSizes } from '@nucleon/core/job/presumePiece';
-import { meanThickness, thicknessText } from '@nucleon/core/job/thickness';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { usualSizes } from '@nucleon/core/advice/presumePiece';
+import { meanThickness, thicknessText } from '@nucleon/core/layout/thickness';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';

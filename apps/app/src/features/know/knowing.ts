@@ -4,12 +4,12 @@ import {
   resumeAt,
   SKIPPED,
   type KnowScreen,
-} from '@nucleon/core/identify/knowPath';
-import { markOf, type KnowStep } from '@nucleon/core/job/knowMarks';
+} from '@nucleon/core/advice/identify/knowPath';
+import { markOf, type KnowStep } from '@nucleon/core/advice/identify/knowMarks';
 import type { Piece } from '@nucleon/core/documents/piece';
-import type { Material } from '@nucleon/core/documents/material';
-import type { MaterialClass } from '@nucleon/core/documents/choices';
-import { findMaterial } from '@nucleon/core/materials/materials';
+import type { Material } from '@nucleon/core/data/materials/material';
+import type { MaterialClass } from '@nucleon/core/data/choices';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { Editing } from '../hole/editing';
 

@@ -1,6 +1,6 @@
 import type { StoredRun } from '@nucleon/contract/wire';
 import { timeComparison, chipComparison } from '@nucleon/core/run/compareRuns';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import { useTheme } from '@tamagui/core';
 import { Suspense, useState } from 'react';
 import { LazyLinesChart } from '../../drawing/lazyLinesChart';

@@ -1,10 +1,10 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { HoleMark, MarkReading } from '@nucleon/core/documents/hole';
-import type { MarkKind } from '@nucleon/core/documents/choices';
+import type { MarkKind } from '@nucleon/core/data/choices';
 import type { MarkVerdict } from '@nucleon/core/layout/markCheck';
 import type { MarkRow } from '@nucleon/core/layout/markSheet';
 import type { Tape } from '@nucleon/core/layout/tapes';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useState } from 'react';
 import { Chips } from '../../ui/Chips';
 import { Column, Panel, Row } from '../../ui/layout';

@@ -1,5 +1,5 @@
 import { useTheme } from '@tamagui/core';
-import type { MarkKind } from '@nucleon/core/documents/choices';
+import type { MarkKind } from '@nucleon/core/data/choices';
 import { Circle, G, Line, Rect, Svg } from 'react-native-svg';
 
 const SIZE = 72;

@@ -4,9 +4,9 @@ import {
   columnShown,
   columnStored,
   type ColumnWords,
-} from '@nucleon/core/materials/columns';
-import type { Material, MaterialColumn } from '@nucleon/core/documents/material';
-import { provenance } from '@nucleon/core/materials/provenance';
+} from '@nucleon/core/data/materials/columns';
+import type { Material, MaterialColumn } from '@nucleon/core/data/materials/material';
+import { provenance } from '@nucleon/core/data/materials/provenance';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { jobQuery, putMaterials } from '../../api/jobs';

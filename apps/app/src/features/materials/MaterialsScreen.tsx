@@ -1,7 +1,7 @@
 import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
-import type { Material } from '@nucleon/core/documents/material';
-import { copyMaterial } from '@nucleon/core/materials/columns';
+import type { Material } from '@nucleon/core/data/materials/material';
+import { copyMaterial } from '@nucleon/core/data/materials/columns';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';

@@ -1,9 +1,9 @@
 import { routes } from '../../routes';
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { MATERIALS, isMaterialId } from '@nucleon/core/materials/materials';
-import type { GlassTreatment } from '@nucleon/core/documents/choices';
-import { usualForm, usualMaterial, usualSizes } from '@nucleon/core/job/presumePiece';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { MATERIALS, isMaterialId } from '@nucleon/core/data/materials/materials';
+import type { GlassTreatment } from '@nucleon/core/data/choices';
+import { usualForm, usualMaterial, usualSizes } from '@nucleon/core/advice/presumePiece';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { useState } from 'react';

@@ -1,8 +1,8 @@
-import { outlineCentre } from '@nucleon/core/geometry/outline';
-import type { GlassTreatment } from '@nucleon/core/documents/choices';
+import { outlineCentre } from '@nucleon/core/layout/outline';
+import type { GlassTreatment } from '@nucleon/core/data/choices';
 import type { Hole } from '@nucleon/core/documents/hole';
-import { presumePiece } from '@nucleon/core/job/presumePiece';
-import { findMaterial } from '@nucleon/core/materials/materials';
+import { presumePiece } from '@nucleon/core/advice/presumePiece';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { v7 as newId } from 'uuid';
 import { putHole } from '../../api/holes';
 import { putJob } from '../../api/jobs';

@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { outlineCentre, type PointMm } from '@nucleon/core/geometry/outline';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { outlineCentre, type PointMm } from '@nucleon/core/layout/outline';
 import {
   MOST_IN_PATTERN,
   patternPlaces,

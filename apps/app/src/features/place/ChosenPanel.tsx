@@ -1,5 +1,5 @@
 import { routes } from '../../routes';
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { roundLines } from '@nucleon/core/layout/roundLines';
 import { clashText, spansToServices } from '@nucleon/core/layout/services';

@@ -1,4 +1,4 @@
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
 import Square from 'lucide-react-native/icons/square';
 import SquareCheck from 'lucide-react-native/icons/square-check';

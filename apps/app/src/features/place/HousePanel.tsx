@@ -1,5 +1,5 @@
 import type { StoredHouse } from '@nucleon/contract/wire';
-import { EDGE_RULE_IDS, type EdgeRuleId } from '@nucleon/core/documents/choices';
+import { EDGE_RULE_IDS, type EdgeRuleId } from '@nucleon/core/data/choices';
 import type { House } from '@nucleon/core/documents/house';
 import { EDGE_RULES } from '@nucleon/core/layout/edgeRules';
 import { useQuery } from '@tanstack/react-query';

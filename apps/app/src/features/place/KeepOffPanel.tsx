@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import Trash from 'lucide-react-native/icons/trash';
 import { Chips } from '../../ui/Chips';
 import { Icon } from '../../ui/Icon';

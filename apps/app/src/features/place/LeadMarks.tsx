@@ -1,7 +1,7 @@
 import { useTheme } from '@tamagui/core';
-import type { BoxMm, PointMm } from '@nucleon/core/geometry/outline';
+import type { BoxMm, PointMm } from '@nucleon/core/layout/outline';
 import type { Datum } from '@nucleon/core/documents/piece';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { Circle, Ellipse, G } from 'react-native-svg';
 import { useUnits } from '../display/displayStore';
 import type { Lead } from './lead';

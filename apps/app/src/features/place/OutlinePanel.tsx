@@ -1,4 +1,4 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { PolygonOutline } from '@nucleon/core/documents/outline';
 import {
   asPolygon,

@@ -1,8 +1,8 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { distance } from '@nucleon/core/geometry/arc';
-import { boundingBox } from '@nucleon/core/geometry/outline';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { distance } from '@nucleon/core/math/arc';
+import { boundingBox } from '@nucleon/core/layout/outline';
 import { scalePhoto } from '@nucleon/core/layout/traceOutline';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import ImageUp from 'lucide-react-native/icons/image-up';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';

@@ -1,7 +1,7 @@
 import { routes } from '../../routes';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { isRound } from '@nucleon/core/layout/wrap';
-import { roundDrawing } from '@nucleon/core/section/roundDrawing';
+import { roundDrawing } from '@nucleon/core/drawing/roundDrawing';
 import { useRouter } from 'expo-router';
 import MapPin from 'lucide-react-native/icons/map-pin';
 import { useState } from 'react';

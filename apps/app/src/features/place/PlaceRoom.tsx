@@ -1,7 +1,7 @@
 import { routes } from '../../routes';
 import type { PieceLayout, StoredMachine } from '@nucleon/contract/wire';
 import { useMedia } from '@tamagui/core';
-import { describeLayout } from '@nucleon/core/layout/describeLayout';
+import { describeLayout } from '@nucleon/core/words/layout/describeLayout';
 import { useDeferredValue, useState } from 'react';
 import { ScrollView, View, type LayoutChangeEvent } from 'react-native';
 import { Chips } from '../../ui/Chips';

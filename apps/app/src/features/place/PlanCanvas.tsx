@@ -1,6 +1,6 @@
 import { useTheme } from '@tamagui/core';
 import type { StoredHole } from '@nucleon/contract/wire';
-import { boundingBox } from '@nucleon/core/geometry/outline';
+import { boundingBox } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

@@ -1,7 +1,7 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { ServiceBand } from '@nucleon/core/documents/piece';
 import { bandName, bandWidth } from '@nucleon/core/layout/services';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import Trash from 'lucide-react-native/icons/trash';
 import { Chips } from '../../ui/Chips';
 import { Icon } from '../../ui/Icon';

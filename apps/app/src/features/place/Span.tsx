@@ -1,4 +1,4 @@
-import type { PointMm } from '@nucleon/core/geometry/outline';
+import type { PointMm } from '@nucleon/core/layout/outline';
 import { G, Line, Text as SvgText } from 'react-native-svg';
 
 interface SpanProps {

@@ -1,5 +1,5 @@
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
-import { boundingBox, faceOutline, type PointMm } from '@nucleon/core/geometry/outline';
+import { boundingBox, faceOutline, type PointMm } from '@nucleon/core/layout/outline';
 import type { KeepOff, ServiceBand } from '@nucleon/core/documents/piece';
 import { baseShift } from '@nucleon/core/layout/clearDistances';
 import { evenlySpread, mirrored } from '@nucleon/core/layout/patterns';

@@ -1,5 +1,5 @@
-import type { PointMm } from '@nucleon/core/geometry/outline';
-import type { KeepOffKind, ServiceKind } from '@nucleon/core/documents/choices';
+import type { PointMm } from '@nucleon/core/layout/outline';
+import type { KeepOffKind, ServiceKind } from '@nucleon/core/data/choices';
 import type { KeepOffShape, ServiceBand } from '@nucleon/core/documents/piece';
 import type { SnapLine } from '@nucleon/core/layout/snap';
 import type { Face } from './layoutEdits';

@@ -1,4 +1,4 @@
-import { boundingBox, isOnFace, type PointMm } from '@nucleon/core/geometry/outline';
+import { boundingBox, isOnFace, type PointMm } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import { snap } from '@nucleon/core/layout/snap';
 import type { StoredHole } from '@nucleon/contract/wire';

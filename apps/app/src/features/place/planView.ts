@@ -1,4 +1,4 @@
-import type { BoxMm } from '@nucleon/core/geometry/outline';
+import type { BoxMm } from '@nucleon/core/layout/outline';
 import { fitFace, type FaceView } from '../../drawing/faceView';
 
 /** Room round the piece for its datum distances, px. */

@@ -1,4 +1,4 @@
-import type { PointMm } from '@nucleon/core/geometry/outline';
+import type { PointMm } from '@nucleon/core/layout/outline';
 import type { KeepOffShape } from '@nucleon/core/documents/piece';
 
 const settled = (mm: number): number => Math.round(mm * 10) / 10;

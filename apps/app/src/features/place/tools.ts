@@ -1,4 +1,4 @@
-import type { KeepOffKind, ServiceKind } from '@nucleon/core/documents/choices';
+import type { KeepOffKind, ServiceKind } from '@nucleon/core/data/choices';
 import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import type { Chip } from '../../ui/Chips';
 

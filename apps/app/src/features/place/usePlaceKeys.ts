@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from '@nucleon/core/units/constants';
+import { MM_PER_INCH } from '@nucleon/core/math/constants';
 import { useUnits } from '../display/displayStore';
 import { useKeys, type KeyBinding } from '../../ui/useKeys';
 import { moveHoles } from './layoutEdits';

@@ -1,5 +1,5 @@
 import type { PieceLayout, StoredHole, StoredMachine } from '@nucleon/contract/wire';
-import { faceOutline } from '@nucleon/core/geometry/outline';
+import { faceOutline } from '@nucleon/core/layout/outline';
 import { leanOf } from '@nucleon/core/layout/aim';
 import { baseShift } from '@nucleon/core/layout/clearDistances';
 import { brokenRule } from '@nucleon/core/layout/edgeRules';

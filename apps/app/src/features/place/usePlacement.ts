@@ -1,11 +1,11 @@
 import type { PieceLayout, StoredHole, StoredHouse } from '@nucleon/contract/wire';
-import { checkJob } from '@nucleon/core/job/checkJob';
-import { faceMaterial } from '@nucleon/core/job/faceMaterial';
-import type { Fault } from '@nucleon/core/job/fault';
-import type { Material } from '@nucleon/core/documents/material';
+import { checkJob } from '@nucleon/core/setup/checkJob';
+import { faceMaterial } from '@nucleon/core/layout/faceMaterial';
+import type { Fault } from '@nucleon/core/documents/fault';
+import type { Material } from '@nucleon/core/data/materials/material';
 import { brokenRule, judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { clashes } from '@nucleon/core/layout/services';
-import { fitOf, sceneOf } from '@nucleon/core/purposes/purposes';
+import { fitOf, sceneOf } from '@nucleon/core/layout/purposes/purposes';
 import { useMemo } from 'react';
 import type { LayoutContent } from './layoutDraft';
 

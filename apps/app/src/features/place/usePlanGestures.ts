@@ -1,4 +1,4 @@
-import type { PointMm } from '@nucleon/core/geometry/outline';
+import type { PointMm } from '@nucleon/core/layout/outline';
 import { useGesture } from '@use-gesture/react';
 import { useRef, type Ref } from 'react';
 import type { View } from 'react-native';

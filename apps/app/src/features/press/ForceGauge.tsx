@@ -1,4 +1,4 @@
-import type { ForceBand } from '@nucleon/core/effort/steadiness';
+import type { ForceBand } from '@nucleon/core/physics/effort/steadiness';
 import { useTheme } from '@tamagui/core';
 import { Line, Rect, Svg, Text } from 'react-native-svg';
 import { Measured } from '../../drawing/Measured';

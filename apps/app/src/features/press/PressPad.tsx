@@ -1,10 +1,10 @@
-import { formatReading, scaleReading } from '@nucleon/core/effort/scaleReading';
+import { formatReading, scaleReading } from '@nucleon/core/physics/effort/scaleReading';
 import {
   steadinessOf,
   type ForceBand,
   type ForceSample,
   type Steadiness,
-} from '@nucleon/core/effort/steadiness';
+} from '@nucleon/core/physics/effort/steadiness';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';

@@ -1,6 +1,6 @@
 import { routes } from '../../routes';
-import { aidText, armLines, forceLines, leverText } from '@nucleon/core/effort/pressingWords';
-import { scaleUnit } from '@nucleon/core/effort/scaleReading';
+import { aidText, armLines, forceLines, leverText } from '@nucleon/core/words/pressing';
+import { scaleUnit } from '@nucleon/core/physics/effort/scaleReading';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

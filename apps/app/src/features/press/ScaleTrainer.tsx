@@ -3,13 +3,13 @@ import {
   formatReading,
   scaleReading,
   scaleUnit,
-} from '@nucleon/core/effort/scaleReading';
-import { steadinessLines } from '@nucleon/core/effort/pressingWords';
+} from '@nucleon/core/physics/effort/scaleReading';
+import { steadinessLines } from '@nucleon/core/words/pressing';
 import {
   steadinessFromExtremes,
   type ForceBand,
   type Steadiness,
-} from '@nucleon/core/effort/steadiness';
+} from '@nucleon/core/physics/effort/steadiness';
 import { useState } from 'react';
 import { Chips } from '../../ui/Chips';
 import { Column, Panel, Row } from '../../ui/layout';

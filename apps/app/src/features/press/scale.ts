@@ -1,5 +1,5 @@
-import { simulatedScale } from '@nucleon/core/effort/simulatedScale';
-import type { ForceSample } from '@nucleon/core/effort/steadiness';
+import { simulatedScale } from '@nucleon/core/physics/effort/simulatedScale';
+import type { ForceSample } from '@nucleon/core/physics/effort/steadiness';
 
 /** A scale that is pressed: the real one would come over a cable, this one is pretended. */
 export interface Scale {

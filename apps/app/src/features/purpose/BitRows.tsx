@@ -1,5 +1,5 @@
-import type { BitForPurpose, BitsForPurpose } from '@nucleon/core/choice/bitsForPurpose';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import type { BitForPurpose, BitsForPurpose } from '@nucleon/core/advice/choice/bitsForPurpose';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
 import OctagonX from 'lucide-react-native/icons/octagon-x';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';

@@ -1,5 +1,5 @@
-import { fitLines } from '@nucleon/core/purposes/fitLines';
-import { formatLength, formatLengthShort } from '@nucleon/core/units/length';
+import { fitLines } from '@nucleon/core/layout/purposes/fitLines';
+import { formatLength, formatLengthShort } from '@nucleon/core/words/units/length';
 import { Measured } from '../../drawing/Measured';
 import { ScaleDrawing } from '../../drawing/ScaleDrawing';
 import { Column, Panel, Row } from '../../ui/layout';

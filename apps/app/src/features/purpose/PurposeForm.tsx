@@ -1,6 +1,6 @@
-import { usualValue, type Field } from '@nucleon/core/purposes/field';
-import type { PurposeKind } from '@nucleon/core/purposes/purposes';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { usualValue, type Field } from '@nucleon/core/layout/purposes/field';
+import type { PurposeKind } from '@nucleon/core/layout/purposes/purposes';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';

@@ -1,6 +1,6 @@
 import type { StoredBit } from '@nucleon/contract/wire';
-import { PURPOSE_KINDS, PURPOSES, type PurposeKind } from '@nucleon/core/purposes/purposes';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { PURPOSE_KINDS, PURPOSES, type PurposeKind } from '@nucleon/core/layout/purposes/purposes';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import ArrowLeftRight from 'lucide-react-native/icons/arrow-left-right';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';

@@ -1,7 +1,7 @@
 import type { Route } from '../../routes';
 import { routes } from '../../routes';
 import { useMedia } from '@tamagui/core';
-import { isPurposeKind, type PurposeKind } from '@nucleon/core/purposes/purposes';
+import { isPurposeKind, type PurposeKind } from '@nucleon/core/layout/purposes/purposes';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Column, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';

@@ -1,6 +1,6 @@
-import { holeDiameter, holeFromFit } from '@nucleon/core/purposes/holeFromFit';
-import type { PurposeKind } from '@nucleon/core/purposes/purposes';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { holeDiameter, holeFromFit } from '@nucleon/core/layout/purposes/holeFromFit';
+import type { PurposeKind } from '@nucleon/core/layout/purposes/purposes';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useRouter } from 'expo-router';
 import { Button } from '../../ui/Button';
 import { useUnits } from '../display/displayStore';

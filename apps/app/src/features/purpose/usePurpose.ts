@@ -1,8 +1,8 @@
-import { bitsForPurpose, type BitsForPurpose } from '@nucleon/core/choice/bitsForPurpose';
-import { findMaterial } from '@nucleon/core/materials/materials';
-import type { Purpose } from '@nucleon/core/purposes/definePurpose';
-import type { FitOutcome } from '@nucleon/core/purposes/fit';
-import { PURPOSES, sceneOf, type PurposeKind } from '@nucleon/core/purposes/purposes';
+import { bitsForPurpose, type BitsForPurpose } from '@nucleon/core/advice/choice/bitsForPurpose';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
+import type { Purpose } from '@nucleon/core/layout/purposes/definePurpose';
+import type { FitOutcome } from '@nucleon/core/layout/purposes/fit';
+import { PURPOSES, sceneOf, type PurposeKind } from '@nucleon/core/layout/purposes/purposes';
 import { useMemo, useState } from 'react';
 import { useUnits } from '../display/displayStore';
 import { caseOf } from '../hole/useLivePlan';

@@ -2,7 +2,7 @@ import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { materialClassOf } from '@nucleon/core/run/runMaterial';
 import { readyCheck, type ReadyItem } from '@nucleon/core/run/readyCheck';
-import type { Plan } from '@nucleon/core/plan/plan';
+import type { Plan } from '@nucleon/core/documents/plan';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';

@@ -1,5 +1,5 @@
 import { CHIP_SIZES_MM } from '@nucleon/core/run/chipSizes';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useTheme } from '@tamagui/core';
 import { Circle, Svg } from 'react-native-svg';
 import { Row } from '../../ui/layout';

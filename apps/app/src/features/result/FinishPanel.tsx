@@ -1,4 +1,4 @@
-import { finishSteps } from '@nucleon/core/run/finishSteps';
+import { finishSteps } from '@nucleon/core/words/run/finishSteps';
 import { useState } from 'react';
 import { Column } from '../../ui/layout';
 import { Heading } from '../../ui/text';

@@ -1,9 +1,9 @@
 import { routes } from '../../routes';
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { stateWords } from '@nucleon/core/bits/bitWords';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { stateWords } from '@nucleon/core/words/bitWords';
 import { AS_PLANNED, judgeResult } from '@nucleon/core/run/judgeResult';
-import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '@nucleon/core/documents/choices';
-import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from '@nucleon/core/run/resultWords';
+import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '@nucleon/core/data/choices';
+import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from '@nucleon/core/words/run/resultWords';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import { Button } from '../../ui/Button';

@@ -1,5 +1,5 @@
 import { judgeResult } from '@nucleon/core/run/judgeResult';
-import { resultLines } from '@nucleon/core/run/resultLines';
+import { resultLines } from '@nucleon/core/words/run/resultLines';
 import { Image } from 'react-native';
 import { runPhotoAddress } from '../../api/runs';
 import { Column, Row } from '../../ui/layout';

@@ -1,6 +1,6 @@
 import { routes } from '../../routes';
-import { riskLines, unknownLines, type UnknownLine } from '@nucleon/core/plan/riskWords';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { riskLines, unknownLines, type UnknownLine } from '@nucleon/core/words/plan/riskWords';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import { useRouter } from 'expo-router';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';

@@ -1,5 +1,5 @@
-import type { Risk } from '@nucleon/core/risk/assessRisk';
-import { formatDuration } from '@nucleon/core/units/formatQuantity';
+import type { Risk } from '@nucleon/core/physics/strength/assessRisk';
+import { formatDuration } from '@nucleon/core/words/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { Circle, G, Line, Svg, Text } from 'react-native-svg';
 import { at } from '../../drawing/at';

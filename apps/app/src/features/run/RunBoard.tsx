@@ -1,7 +1,7 @@
 import { routes } from '../../routes';
-import { actWords } from '@nucleon/core/run/actWords';
+import { actWords } from '@nucleon/core/words/run/actWords';
 import { canMeasure, isOver, type RunState } from '@nucleon/core/run/runState';
-import { runView } from '@nucleon/core/run/runView';
+import { runView } from '@nucleon/core/words/run/runView';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import Undo2 from 'lucide-react-native/icons/undo-2';

@@ -1,5 +1,5 @@
 import { canMeasure, isOver } from '@nucleon/core/run/runState';
-import type { RunButton, RunView } from '@nucleon/core/run/runView';
+import type { RunButton, RunView } from '@nucleon/core/words/run/runView';
 import ArrowDownToLine from 'lucide-react-native/icons/arrow-down-to-line';
 import Check from 'lucide-react-native/icons/check';
 import Ear from 'lucide-react-native/icons/ear';

@@ -1,6 +1,6 @@
 import { canMeasure, legOf, type RunState } from '@nucleon/core/run/runState';
-import { runSection } from '@nucleon/core/section/runSection';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { runSection } from '@nucleon/core/drawing/runSection';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { SectionDrawing, sectionPlace } from '../../drawing/SectionDrawing';

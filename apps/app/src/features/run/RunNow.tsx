@@ -1,10 +1,10 @@
 import { comingUp, forceNow } from '@nucleon/core/run/runFigures';
-import type { RunView } from '@nucleon/core/run/runView';
+import type { RunView } from '@nucleon/core/words/run/runView';
 import { legOf, type RunState } from '@nucleon/core/run/runState';
-import { showForce } from '@nucleon/core/units/formatQuantity';
-import { formatClock } from '@nucleon/core/units/formatClock';
-import { formatLengthShort } from '@nucleon/core/units/length';
-import { showDepth } from '@nucleon/core/units/showDepth';
+import { showForce } from '@nucleon/core/words/units/formatQuantity';
+import { formatClock } from '@nucleon/core/words/units/formatClock';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
+import { showDepth } from '@nucleon/core/words/units/showDepth';
 import { Column, Row } from '../../ui/layout';
 import { Label, Numeral, Strong, Title } from '../../ui/text';
 import { useUnits } from '../display/displayStore';

@@ -1,5 +1,5 @@
-import { formatClock } from '@nucleon/core/units/formatClock';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import { formatClock } from '@nucleon/core/words/units/formatClock';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import type { RunState } from '@nucleon/core/run/runState';
 import { Column, Row } from '../../ui/layout';
 import { Heading, Small, Strong } from '../../ui/text';

@@ -1,8 +1,8 @@
 import { diagnoseRun, signToFollow } from '@nucleon/core/run/runScene';
-import type { HelpAnswer } from '@nucleon/core/documents/choices';
+import type { HelpAnswer } from '@nucleon/core/data/choices';
 import { isOver, type RunState, type SignSeen } from '@nucleon/core/run/runState';
-import { SIGNS } from '@nucleon/core/signs/signs';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { SIGNS } from '@nucleon/core/data/signs/signs';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import CircleHelp from 'lucide-react-native/icons/circle-question-mark';
 import type { LucideIcon } from 'lucide-react-native';
 import ThumbsDown from 'lucide-react-native/icons/thumbs-down';

@@ -1,6 +1,6 @@
 import { signSceneOf } from '@nucleon/core/run/runScene';
 import type { RunState } from '@nucleon/core/run/runState';
-import { signsHere, type Sign, type SignId } from '@nucleon/core/signs/signs';
+import { signsHere, type Sign, type SignId } from '@nucleon/core/data/signs/signs';
 import { Column, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Heading, Strong } from '../../ui/text';

@@ -1,4 +1,4 @@
-import type { Cue } from '@nucleon/core/run/prompts';
+import type { Cue } from '@nucleon/core/words/run/prompts';
 
 /** Each cue is told apart with eyes and hands elsewhere: tones as [Hz, ms], beats in ms on and off. */
 export const CUE_SOUNDS = {

@@ -1,4 +1,4 @@
-import { promptBetween, type Prompt } from '@nucleon/core/run/prompts';
+import { promptBetween, type Prompt } from '@nucleon/core/words/run/prompts';
 import type { RunState } from '@nucleon/core/run/runState';
 import { activateKeepAwakeAsync, deactivateKeepAwake } from 'expo-keep-awake';
 import * as Speech from 'expo-speech';

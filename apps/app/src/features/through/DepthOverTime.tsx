@@ -1,7 +1,7 @@
-import type { Plan } from '@nucleon/core/plan/plan';
-import type { TimelineDrawing, TimelineMark } from '@nucleon/core/section/timelineDrawing';
-import { formatDuration } from '@nucleon/core/units/formatQuantity';
-import { formatLengthShort } from '@nucleon/core/units/length';
+import type { Plan } from '@nucleon/core/documents/plan';
+import type { TimelineDrawing, TimelineMark } from '@nucleon/core/drawing/timelineDrawing';
+import { formatDuration } from '@nucleon/core/words/units/formatQuantity';
+import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useTheme } from '@tamagui/core';
 import { Circle, G, Line, Path, Rect, Svg, Text } from 'react-native-svg';
 import { GrainPattern } from '../../drawing/GrainPattern';

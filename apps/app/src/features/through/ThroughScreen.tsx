@@ -1,4 +1,4 @@
-import { timelineDrawing } from '@nucleon/core/section/timelineDrawing';
+import { timelineDrawing } from '@nucleon/core/drawing/timelineDrawing';
 import { WATER_OFF_BEFORE_MM } from '@nucleon/core/plan/planWater';
 import { Measured } from '../../drawing/Measured';
 import { LengthBox } from '../../ui/LengthBox';

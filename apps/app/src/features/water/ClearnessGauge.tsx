@@ -1,5 +1,5 @@
-import { cloudingText, type Clouding } from '@nucleon/core/choice/waterAdvice';
-import { formatDecimals } from '@nucleon/core/units/roundNumber';
+import { cloudingText, type Clouding } from '@nucleon/core/advice/choice/waterAdvice';
+import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import { View } from '@tamagui/core';
 import { Column, Row } from '../../ui/layout';
 import { BODIES, LIGHT } from '../../ui/palette';

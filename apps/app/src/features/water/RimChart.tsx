@@ -1,5 +1,5 @@
-import type { RimStory } from '@nucleon/core/plan/rimStory';
-import { formatTempRise } from '@nucleon/core/units/formatQuantity';
+import type { RimStory } from '@nucleon/core/advice/risk/rimStory';
+import { formatTempRise } from '@nucleon/core/words/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
 import { LineLegend } from '../../drawing/LineLegend';

@@ -1,9 +1,9 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { oddsInWords } from '@nucleon/core/risk/oddsWords';
-import { COOLANTS, type CoolantId } from '@nucleon/core/coolants/coolants';
-import type { RankedWater } from '@nucleon/core/choice/rankWater';
-import { formatDuration, formatTempRise } from '@nucleon/core/units/formatQuantity';
-import { WET_GATES } from '@nucleon/core/hazards/wetGates';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { oddsInWords } from '@nucleon/core/words/odds';
+import { COOLANTS, type CoolantId } from '@nucleon/core/data/coolants';
+import type { RankedWater } from '@nucleon/core/advice/choice/rankWater';
+import { formatDuration, formatTempRise } from '@nucleon/core/words/units/formatQuantity';
+import { WET_GATES } from '@nucleon/core/setup/hazards/wetGates';
 import { Suspense, useMemo, useState } from 'react';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';

@@ -1,7 +1,7 @@
-import { logTicks } from '@nucleon/core/choice/windowWords';
-import { AREA_WORDS } from '@nucleon/core/choice/workingWindow';
-import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
-import { formatSignificant } from '@nucleon/core/units/roundNumber';
+import { logTicks } from '@nucleon/core/words/advice/windowWords';
+import { AREA_WORDS } from '@nucleon/core/advice/choice/workingWindow';
+import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
+import { formatSignificant } from '@nucleon/core/words/units/roundNumber';
 import { useTheme } from '@tamagui/core';
 import { memo } from 'react';
 import { G, Line, Path, Rect, Svg, Text } from 'react-native-svg';

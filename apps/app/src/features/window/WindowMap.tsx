@@ -1,5 +1,5 @@
-import { pointInWords } from '@nucleon/core/choice/windowWords';
-import type { WindowPoint } from '@nucleon/core/choice/workingWindow';
+import { pointInWords } from '@nucleon/core/words/advice/windowWords';
+import type { WindowPoint } from '@nucleon/core/advice/choice/workingWindow';
 import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
 import { Circle, Line, Svg } from 'react-native-svg';

@@ -1,7 +1,7 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { AREA_WORDS } from '@nucleon/core/choice/workingWindow';
-import { newtonPerForce } from '@nucleon/core/units/formatQuantity';
-import { pointInNumbers, pointInWords } from '@nucleon/core/choice/windowWords';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { AREA_WORDS } from '@nucleon/core/advice/choice/workingWindow';
+import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
+import { pointInNumbers, pointInWords } from '@nucleon/core/words/advice/windowWords';
 import { useMedia } from '@tamagui/core';
 import { useMemo } from 'react';
 import { Measured } from '../../drawing/Measured';

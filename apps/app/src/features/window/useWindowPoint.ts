@@ -1,5 +1,5 @@
-import { LIMITS } from '@nucleon/core/documents/limits';
-import { rimSpeedAt } from '@nucleon/core/cutting/contact';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
+import { rimSpeedAt } from '@nucleon/core/physics/cutting/contact';
 import type { WindowView } from '../../workers/windowView';
 import type { Editing } from '../hole/editing';
 import type { SpeedAndForce } from './windowPlace';

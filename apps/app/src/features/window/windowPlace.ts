@@ -1,4 +1,4 @@
-import { withSetup } from '@nucleon/core/job/drillCase';
+import { withSetup } from '@nucleon/core/setup/drillCase';
 import type { AskedHole } from '../../workers/askedHole';
 import type { WindowView } from '../../workers/windowView';
 

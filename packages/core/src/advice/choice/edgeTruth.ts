@@ -1,0 +1,163 @@
+import { type DrillCase, withHole } from '../../setup/drillCase';
+import { distance, type PointMm } from '../../math/arc';
+import { distanceToEdge, isOnFace, nearestOnEdge, outlineCentre } from '../../layout/outline';
+import type { JudgedRule } from '../../layout/edgeRules';
+import type { EdgeRuleId } from '../../data/choices';
+import { contextOf } from '../../plan/makePlan';
+import type { PlanContext } from '../../plan/planContext';
+import type { Bend } from '../../physics/plate/bender';
+import { oddsInWords } from '../../words/odds';
+import { formatPressure } from '../../words/units/formatQuantity';
+import { formatLengthShort } from '../../words/units/length';
+import type { UnitSystem } from '../../words/units/unitSystem';
+
+/** What the stress comes to with the hole’s edge this far from the piece’s nearest edge. */
+export interface EdgePoint {
+  readonly clearMm: number;
+  readonly bendingMpa: number;
+  /** All stress together, MPa. */
+  readonly stressMpa: number;
+  readonly odds: number;
+}
+
+/** A rule of thumb beside the stress. */
+export interface RuleTruth {
+  readonly rule: EdgeRuleId;
+  readonly label: string;
+  readonly requiredMm: number;
+  readonly verdict: 'stricter' | 'alike' | 'laxer';
+  readonly text: string;
+}
+
+export interface EdgeTruth {
+  readonly kind: 'told';
+  readonly curve: readonly EdgePoint[];
+  readonly limitMpa: number;
+  /** Least clear distance at which the edge hardly matters any more, mm. */
+  readonly byStressMm: number;
+  readonly rules: readonly RuleTruth[];
+  readonly text: string;
+}
+
+export type EdgeTruthOutcome = EdgeTruth | { readonly kind: 'untold'; readonly why: string };
+
+/** The edge matters while odds by it are this much worse than deep inside. */
+const MATTERS = 1.25;
+/** So many times as strict as the stress asks, or as lax; between them it is alike. */
+const APART = 1.6;
+/** Clear distances looked at, in thicknesses. */
+const LADDER = [0.5, 1, 1.5, 2, 3, 4, 6, 9] as const;
+
+/**
+ * Moves the hole along its way from the nearest edge inwards and reckons the stress at each place:
+ * the same force, bed and bit. A rule may still be wise where stress does not ask for it.
+ */
+export function edgeTruth(
+  drillCase: DrillCase,
+  judged: readonly JudgedRule[],
+  bend: Bend,
+  units: UnitSystem,
+): EdgeTruthOutcome {
+  const worked = contextOf(drillCase, units, bend);
+  if (worked.kind === 'faulty') return { kind: 'untold', why: worked.faults[0]?.message ?? '' };
+  const { context } = worked;
+  if (context.bending.kind !== 'bent')
+    return { kind: 'untold', why: 'The piece is not reckoned as a plate here.' };
+  const way = inwards(context);
+  if (!way) return { kind: 'untold', why: 'The hole lies too deep inside for its edge to matter.' };
+  const rules = judged.filter(({ measure }) => measure === 'edge');
+  const distances = LADDER.map((times) => times * context.piece.thicknessMm)
+    .filter((mm) => mm <= way.mostMm)
+    .sort((a, b) => a - b);
+  const curve = distances.flatMap(
+    (clearMm) => pointAt(drillCase, context, way.at(clearMm), clearMm, bend) ?? [],
+  );
+  const deep = curve.at(-1);
+  if (!deep || curve.length < 2)
+    return { kind: 'untold', why: 'The piece is too small to move the hole away from its edge.' };
+  const limitMpa = context.crack.limitMpa;
+  const byStressMm =
+    curve.find(({ odds, stressMpa }) => odds <= MATTERS * deep.odds && stressMpa <= limitMpa)
+      ?.clearMm ?? deep.clearMm;
+  return {
+    kind: 'told',
+    curve,
+    limitMpa,
+    byStressMm,
+    rules: rules.map((rule) => ruleTruth(rule, byStressMm, curve, units)),
+    text: `At ${formatLengthShort(curve[0]?.clearMm ?? 0, units)} from the edge all stress comes to ${formatPressure(curve[0]?.stressMpa ?? 0, units)}, far from it to ${formatPressure(deep.stressMpa, units)}; the working limit is ${formatPressure(limitMpa, units)}. For this force and this bed the edge hardly matters beyond ${formatLengthShort(byStressMm, units)}. The rules of thumb also cover what is not reckoned: chips that reach the edge, knocks, and what the fitting will pull.`,
+  };
+}
+
+interface Inwards {
+  readonly mostMm: number;
+  readonly at: (clearMm: number) => PointMm;
+}
+
+/** From the edge nearest to the hole, square to it, as far as that stays the nearest edge. */
+function inwards({ piece, hole, setup }: PlanContext): Inwards | null {
+  const { outline } = piece;
+  const here = { xMm: hole.xMm, yMm: hole.yMm };
+  const edge = nearestOnEdge(outline, here);
+  const towards = distance(edge, here) > 1e-6 ? here : outlineCentre(outline);
+  const length = distance(edge, towards);
+  if (length < 1e-6) return null;
+  const [ux, uy] = [(towards.xMm - edge.xMm) / length, (towards.yMm - edge.yMm) / length];
+  const radiusMm = setup.finishing.geometry.diameterMm / 2;
+  const at = (clearMm: number): PointMm => ({
+    xMm: edge.xMm + ux * (clearMm + radiusMm),
+    yMm: edge.yMm + uy * (clearMm + radiusMm),
+  });
+  let mostMm = 0;
+  for (const times of LADDER) {
+    const clearMm = times * piece.thicknessMm;
+    const place = at(clearMm);
+    const isNearest =
+      isOnFace(outline, place) &&
+      Math.abs(distanceToEdge(outline, place) - clearMm - radiusMm) < 0.5;
+    if (!isNearest) break;
+    mostMm = clearMm;
+  }
+  return mostMm > 0 ? { mostMm, at } : null;
+}
+
+function pointAt(
+  drillCase: DrillCase,
+  { units }: PlanContext,
+  place: PointMm,
+  clearMm: number,
+  bend: Bend,
+): EdgePoint | null {
+  const worked = contextOf(withHole(drillCase, place), units, bend);
+  if (worked.kind === 'faulty' || worked.context.bending.kind !== 'bent') return null;
+  const { bending, crack } = worked.context;
+  return { clearMm, bendingMpa: bending.stressMpa, stressMpa: crack.stressMpa, odds: crack.total };
+}
+
+function ruleTruth(
+  { rule, label, requiredMm }: JudgedRule,
+  byStressMm: number,
+  curve: readonly EdgePoint[],
+  units: UnitSystem,
+): RuleTruth {
+  const verdict =
+    requiredMm > APART * byStressMm
+      ? 'stricter'
+      : requiredMm * APART < byStressMm
+        ? 'laxer'
+        : 'alike';
+  const there = curve.find(({ clearMm }) => clearMm >= requiredMm - 1e-6);
+  const odds = there ? ` At its distance it cracks ${oddsInWords(there.odds)}.` : '';
+  const text = {
+    stricter: `Asks more than stress does here.${odds} Keep it where chips, knocks or the fitting matter.`,
+    alike: `About what stress asks here.${odds}`,
+    laxer: `Asks less than stress does here.${odds} Go by the stress.`,
+  }[verdict];
+  return {
+    rule,
+    label,
+    requiredMm,
+    verdict,
+    text: `${formatLengthShort(requiredMm, units)}. ${text}`,
+  };
+}

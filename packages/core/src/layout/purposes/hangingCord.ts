@@ -1,0 +1,103 @@
+import { formatLengthShort } from '../../words/units/length';
+import { formatSignificant } from '../../words/units/roundNumber';
+import { input } from '../../documents/reason';
+import { bundleDiameter, CORD_ROOM, MOST_STRANDS } from './bundle';
+import { definePurpose } from './definePurpose';
+import { across, drawing } from './sketch';
+
+/** A cord is threaded with some pushing at this much room. */
+const LEAST_ROOM = 1.1;
+const MOST_ROOM = 1.8;
+
+/** Cord or chain through a pendant or tag. */
+export const hangingCord = definePurpose({
+  title: 'Cord or chain',
+  about: 'One or more strands pass through, knotted or looped.',
+  fields: {
+    strandMm: { kind: 'length', label: 'One strand across', most: 30 },
+    strands: {
+      kind: 'number',
+      label: 'Strands through it',
+      unit: '',
+      usual: 2,
+      whole: true,
+      atLeast: 1,
+      most: MOST_STRANDS,
+    },
+  },
+  calculate: (v, { pieceMassKg, units }) => {
+    const L = (mm: number): string => formatLengthShort(mm, units);
+    const bundle = bundleDiameter(v.strandMm, v.strands);
+    return {
+      diameter: {
+        targetMm: bundle * CORD_ROOM,
+        leastMm: bundle * LEAST_ROOM,
+        mostMm: bundle * MOST_ROOM,
+      },
+      depth: { kind: 'through' },
+      coverMm: null,
+      toleranceMm: null,
+      why: `A bundle of ${L(bundle)} and three tenths of room.`,
+      working: [
+        input('Strand', L(v.strandMm)),
+        input(`${v.strands} side by side`, L(bundle)),
+        input('Hole', `bundle × 1.3 = ${L(bundle * CORD_ROOM)}`),
+      ],
+      source: 'Smallest circle round equal strands; a cord passes easily at 1.3 times its bundle.',
+      results: [
+        { key: 'bundleMm', label: 'Bundle', value: bundle, text: L(bundle) },
+        ...(pieceMassKg === null
+          ? []
+          : [
+              {
+                key: 'massG',
+                label: 'It weighs',
+                value: pieceMassKg * 1000,
+                text: `${formatSignificant(pieceMassKg * 1000, 2)} g`,
+              },
+            ]),
+      ],
+      followUps: [
+        {
+          when: 'after',
+          title: 'Ease both edges',
+          detail:
+            'A sharp rim saws through cord: round it with wet fine abrasive until a thread slides.',
+        },
+      ],
+      cautions: [],
+    };
+  },
+  draw: (v, { diameter }, { units }) => {
+    const R = diameter.targetMm / 2;
+    const bundle = bundleDiameter(v.strandMm, v.strands);
+    const ring = (bundle - v.strandMm) / 2;
+    const central = v.strands >= 7;
+    const round = central ? v.strands - 1 : v.strands;
+    const strands = Array.from({ length: round }, (_, index) => ({
+      kind: 'disc' as const,
+      x: v.strands === 1 ? 0 : ring * Math.cos((2 * Math.PI * index) / round),
+      z: v.strands === 1 ? 0 : ring * Math.sin((2 * Math.PI * index) / round),
+      radiusMm: v.strandMm / 2,
+      tone: 'part' as const,
+    }));
+    return drawing(
+      [
+        { kind: 'area', x0: -2 * R, x1: 2 * R, z0: -1.6 * R, z1: 1.6 * R, tone: 'stone' },
+        { kind: 'disc', x: 0, z: 0, radiusMm: R, tone: 'void' },
+        ...strands,
+        ...(central
+          ? [{ kind: 'disc' as const, x: 0, z: 0, radiusMm: v.strandMm / 2, tone: 'part' as const }]
+          : []),
+        across(2 * R, -1.9 * R, formatLengthShort(2 * R, units)),
+      ],
+      [-2 * R, 2 * R],
+      [-2.2 * R, 1.6 * R],
+      `Seen from above: ${v.strands} strands in a hole of ${formatLengthShort(2 * R, units)}.`,
+    );
+  },
+  reverse: (diameterMm, units) =>
+    diameterMm <= 30
+      ? `A cord of ${formatLengthShort(diameterMm / CORD_ROOM, units)}, or two strands of ${formatLengthShort(diameterMm / CORD_ROOM / 2, units)}.`
+      : null,
+});

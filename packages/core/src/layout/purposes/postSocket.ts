@@ -1,0 +1,141 @@
+import { formatLengthShort } from '../../words/units/length';
+import { formatVolume } from '../../words/units/formatQuantity';
+import { input } from '../../documents/reason';
+import { definePurpose } from './definePurpose';
+import { clash } from './fit';
+import { across, box, drawing, leaf, upright } from './sketch';
+
+/** Grout thinner than this does not flow round the post. */
+const LEAST_GAP_MM = 6;
+/** Sound concrete to leave below a blind socket. */
+const LEAST_BELOW_MM = 50;
+const OVER_DEPTH = { leastMm: 15, ofDiameter: 0.15 } as const;
+const GROUT_SPARE = 1.1;
+
+/** A post or railing socket, grouted. */
+export const postSocket = definePurpose({
+  title: 'Post or railing socket',
+  about: 'A core hole part way down, the post set in grout.',
+  fields: {
+    section: {
+      kind: 'choice',
+      label: 'Post',
+      options: { round: 'Round', square: 'Square or flat' },
+      usual: 'round',
+    },
+    postWidthMm: { kind: 'length', label: 'Post across', most: 400 },
+    postDepthMm: {
+      kind: 'length',
+      label: 'The other way, if not round',
+      optional: true,
+      most: 400,
+    },
+    groutGapMm: { kind: 'length', label: 'Grout all round', usual: 10, least: 0, most: 60 },
+    embedmentMm: { kind: 'length', label: 'Post stands in', most: 1000 },
+    slabThicknessMm: { kind: 'length', label: 'Slab', usual: 'piece-thickness', most: 2000 },
+  },
+  calculate: (v, { units }) => {
+    const L = (mm: number): string => formatLengthShort(mm, units);
+    if (v.groutGapMm < LEAST_GAP_MM) {
+      return clash(
+        'groutGapMm',
+        `A grout gap of ${L(v.groutGapMm)} is under the ${L(LEAST_GAP_MM)} that grout needs to flow round the post.`,
+      );
+    }
+    const other = v.postDepthMm ?? v.postWidthMm;
+    const across_ = v.section === 'round' ? v.postWidthMm : Math.hypot(v.postWidthMm, other);
+    const post = v.section === 'round' ? (Math.PI * v.postWidthMm ** 2) / 4 : v.postWidthMm * other;
+    const targetMm = across_ + 2 * v.groutGapMm;
+    const over = Math.max(OVER_DEPTH.leastMm, OVER_DEPTH.ofDiameter * targetMm);
+    const depthMm = v.embedmentMm + over;
+    const below = v.slabThicknessMm - depthMm;
+    if (v.embedmentMm > v.slabThicknessMm) {
+      return clash(
+        'embedmentMm',
+        `A post standing ${L(v.embedmentMm)} in does not fit a slab of ${L(v.slabThicknessMm)}: shorten it or find a deeper place.`,
+      );
+    }
+    const through = below < LEAST_BELOW_MM;
+    const holeDepth = through ? v.slabThicknessMm : depthMm;
+    const groutL = ((((Math.PI * targetMm ** 2) / 4 - post) * holeDepth) / 1e6) * GROUT_SPARE;
+    return {
+      diameter: {
+        targetMm,
+        leastMm: across_ + 2 * LEAST_GAP_MM,
+        mostMm: across_ + 2 * Math.max(2 * v.groutGapMm, 20),
+      },
+      depth: through ? { kind: 'through' } : { kind: 'blind', depthMm },
+      coverMm: null,
+      toleranceMm: v.groutGapMm / 2,
+      why: `${L(across_)} ${v.section === 'round' ? 'of post' : 'corner to corner'} and ${L(v.groutGapMm)} of grout all round.`,
+      working: [
+        input(v.section === 'round' ? 'Post' : 'Corner to corner', L(across_)),
+        input('Core', `+ 2 × grout = ${L(targetMm)}`),
+        input('Over-depth', `larger of 15 mm and 0.15 × core = ${L(over)}`),
+        input('Depth', `embedment + over-depth = ${L(depthMm)}`),
+        input('Left below', L(Math.max(0, below))),
+        input('Grout', `(core − post) × depth × 1.1 = ${formatVolume(groutL, units)}`),
+      ],
+      source:
+        'At least 6 mm of grout to flow, 50 mm of concrete left below, a tenth more grout than the gap.',
+      results: [
+        { key: 'depthMm', label: 'Core to', value: holeDepth, text: L(holeDepth) },
+        { key: 'groutL', label: 'Mix grout', value: groutL, text: formatVolume(groutL, units) },
+        {
+          key: 'leftBelowMm',
+          label: 'Concrete left below',
+          value: Math.max(0, below),
+          text: L(Math.max(0, below)),
+        },
+      ],
+      followUps: [
+        {
+          when: 'after',
+          title: 'Clean the socket',
+          detail:
+            'Snap and lift the core, rough the wall, rinse out all slurry, leave it damp but not wet.',
+        },
+        {
+          when: 'after',
+          title: `Grout with ${formatVolume(groutL, units)}`,
+          detail: `Post on ${L(over)} of packing, plumb both ways and braced; pour from one side until it rises at the other. Slope the top to shed water.`,
+        },
+      ],
+      cautions: [
+        ...(through
+          ? [
+              {
+                code: 'goes-right-through' as const,
+                message: `${L(depthMm)} would leave ${L(Math.max(0, below))} of a slab of ${L(v.slabThicknessMm)}: under ${L(LEAST_BELOW_MM)} it breaks out. Planned as a through hole: shutter the underside.`,
+              },
+            ]
+          : []),
+      ],
+    };
+  },
+  draw: (v, { diameter, depth }, { units }) => {
+    const t = v.slabThicknessMm;
+    const end = depth.kind === 'through' ? t : depth.depthMm;
+    const hole = diameter.targetMm;
+    const half = Math.max(1.3 * hole, 0.6 * t);
+    const post = v.postWidthMm / 2;
+    const stand = 0.5 * t;
+    return drawing(
+      [
+        ...leaf(hole, half, [0, end], 'masonry'),
+        ...(end < t ? [box([-half, half], [end, t], 'masonry')] : []),
+        box([-hole / 2, hole / 2], [0, end], 'grain'),
+        box([-post, post], [-stand, Math.min(v.embedmentMm, t)], 'part'),
+        across(hole, -stand * 1.12, formatLengthShort(hole, units)),
+        upright(half * 1.06, 0, end, formatLengthShort(end, units)),
+      ],
+      [-half, half * 1.08],
+      [-stand * 1.4, t * 1.04],
+      `Section: post of ${formatLengthShort(v.postWidthMm, units)} in a core of ${formatLengthShort(hole, units)}, ${formatLengthShort(end, units)} deep in a slab of ${formatLengthShort(t, units)}.`,
+    );
+  },
+  reverse: (diameterMm, units) =>
+    diameterMm >= 30
+      ? `A round post of ${formatLengthShort(diameterMm - 20, units)} with 10 mm of grout all round.`
+      : null,
+});

@@ -1,0 +1,132 @@
+import { formatLengthShort } from '../../words/units/length';
+import { input } from '../../documents/reason';
+import { definePurpose } from './definePurpose';
+import { clash } from './fit';
+import { across, box, drawing, leaf, upright } from './sketch';
+
+const ROOM_MM = { least: 0.5, usual: 0.75, most: 1 } as const;
+/** Dust and screw tip below the plug. */
+const BELOW_MM = { least: 5, usual: 7.5, most: 10 } as const;
+
+/** Screw and wall plug through tile: the plug expands below the tile, never in it. */
+export const wallPlug = definePurpose({
+  title: 'Screw and wall plug through tile',
+  about: 'The plug must sit below the tile, or the screw splits it.',
+  fields: {
+    plugDiameterMm: { kind: 'length', label: 'Plug across', most: 40 },
+    plugLengthMm: { kind: 'length', label: 'Plug length', most: 300 },
+    tileThicknessMm: { kind: 'length', label: 'Tile', usual: 'piece-thickness', most: 60 },
+    adhesiveMm: { kind: 'length', label: 'Adhesive behind it', usual: 5, least: 0, most: 60 },
+    fixtureMm: { kind: 'length', label: 'Thickness screwed on', usual: 5, least: 0, most: 200 },
+    coverDiameterMm: { kind: 'length', label: 'Rose or foot across', optional: true, most: 400 },
+    pairSpacingMm: { kind: 'length', label: 'Second screw, apart', optional: true, most: 3000 },
+  },
+  calculate: (v, { thicknessMm, units }) => {
+    const L = (mm: number): string => formatLengthShort(mm, units);
+    const targetMm = v.plugDiameterMm + ROOM_MM.usual;
+    const recess = v.tileThicknessMm + v.adhesiveMm;
+    const depthMm = recess + v.plugLengthMm + BELOW_MM.usual;
+    const screw = v.fixtureMm + recess + v.plugLengthMm;
+    const foot = v.coverDiameterMm;
+    if (foot !== undefined && foot <= targetMm) {
+      return clash(
+        'coverDiameterMm',
+        `A rose of ${L(foot)} does not cover a hole of ${L(targetMm)}.`,
+      );
+    }
+    if (v.pairSpacingMm !== undefined && v.pairSpacingMm < 2 * targetMm) {
+      return clash(
+        'pairSpacingMm',
+        `Two holes of ${L(targetMm)} only ${L(v.pairSpacingMm)} apart run into each other: at least ${L(2 * targetMm)}.`,
+      );
+    }
+    const intoWall = depthMm < thicknessMm;
+    const coverMm =
+      foot === undefined ? null : Math.max(0, (foot - targetMm) / 2 - ROOM_MM.usual / 2);
+    return {
+      diameter: {
+        targetMm,
+        leastMm: v.plugDiameterMm + ROOM_MM.least,
+        mostMm: v.plugDiameterMm + ROOM_MM.most,
+      },
+      depth: intoWall ? { kind: 'blind', depthMm } : { kind: 'through' },
+      coverMm,
+      toleranceMm: v.pairSpacingMm === undefined ? null : 1,
+      why: `Plug of ${L(v.plugDiameterMm)} and half to one millimetre, so that it slides past the tile.`,
+      working: [
+        input('Hole in the tile', `plug + 0.5 to 1 mm: ${L(targetMm)}`),
+        input('Plug set below the face', `tile + adhesive = ${L(recess)}`),
+        input('Depth from the face', `recess + plug + 5 to 10 mm = ${L(depthMm)}`),
+        input('Screw', `fixture + recess + plug = ${L(screw)}`),
+      ],
+      source:
+        'The expanding part must start below the tile body; rotation only until through the tile.',
+      results: [
+        { key: 'recessMm', label: 'Push the plug in', value: recess, text: L(recess) },
+        { key: 'depthMm', label: 'Drill, from the face', value: depthMm, text: L(depthMm) },
+        { key: 'screwLengthMm', label: 'Screw of at least', value: screw, text: L(screw) },
+      ],
+      followUps: [
+        ...(v.pairSpacingMm === undefined
+          ? []
+          : [
+              {
+                when: 'before' as const,
+                title: 'Mark the pair',
+                detail: `${L(v.pairSpacingMm)} apart, on one level line; measure again after the tape is on.`,
+              },
+            ]),
+        {
+          when: 'after',
+          title: 'Change the bit below the tile',
+          detail: `Diamond through tile and adhesive, rotation only; then a masonry bit of ${L(v.plugDiameterMm)} to ${L(depthMm)} from the face.`,
+        },
+        {
+          when: 'after',
+          title: `Set the plug ${L(recess)} below the face`,
+          detail: `Push it past the tile with the screw’s shank; screw of ${L(screw)} or a little longer, by hand at the end.`,
+        },
+      ],
+      cautions: [
+        ...(intoWall || thicknessMm <= v.tileThicknessMm + 1e-6
+          ? []
+          : [
+              {
+                code: 'reaches-past-tile' as const,
+                message: `${L(depthMm)} goes through the ${L(thicknessMm)} you entered for the piece: is there wall enough behind the tile?`,
+              },
+            ]),
+      ],
+    };
+  },
+  draw: (v, { diameter }, { units }) => {
+    const hole = diameter.targetMm;
+    const recess = v.tileThicknessMm + v.adhesiveMm;
+    const end = recess + v.plugLengthMm + BELOW_MM.usual;
+    const half = Math.max(2.6 * hole, (v.coverDiameterMm ?? 0) * 0.6, 0.45 * end);
+    const plug = v.plugDiameterMm;
+    return drawing(
+      [
+        ...leaf(hole, half, [0, v.tileThicknessMm], 'ceramic'),
+        ...leaf(hole, half, [v.tileThicknessMm, recess], 'soft'),
+        ...leaf(plug, half, [recess, end], 'masonry'),
+        box([-half, half], [end, end + 0.12 * end], 'masonry'),
+        box([-plug / 2, plug / 2], [recess, recess + v.plugLengthMm], 'gasket'),
+        box([-plug * 0.22, plug * 0.22], [-v.fixtureMm, recess + v.plugLengthMm * 0.95], 'part'),
+        ...(v.coverDiameterMm === undefined
+          ? []
+          : [box([-v.coverDiameterMm / 2, v.coverDiameterMm / 2], [-v.fixtureMm, 0], 'barrel')]),
+        across(hole, -v.fixtureMm - 0.08 * end, formatLengthShort(hole, units)),
+        upright(half * 1.05, 0, recess, formatLengthShort(recess, units)),
+        upright(-half * 1.05, 0, end, formatLengthShort(end, units), 'left'),
+      ],
+      [-half * 1.08, half * 1.08],
+      [-v.fixtureMm - 0.16 * end, end * 1.12],
+      `Section: tile, adhesive and wall; the plug starts ${formatLengthShort(recess, units)} below the face.`,
+    );
+  },
+  reverse: (diameterMm, units) =>
+    diameterMm >= 4 && diameterMm <= 20
+      ? `A wall plug of ${formatLengthShort(diameterMm - ROOM_MM.usual, units)} through tile.`
+      : null,
+});

@@ -1,0 +1,54 @@
+import { bitGeometry } from '../cutting/bitGeometry';
+import { MATERIALS } from '../../data/materials/materials';
+import { rimHistory, semiInfiniteRise, type HeatedRim } from './rimHistory';
+import { rimTemperature } from './rimTemperature';
+
+const glass = MATERIALS['float-glass'];
+const plane: HeatedRim = { ...glass, spread: 'plane', widthMm: 1, heatFluxWPerMm2: 0.05 };
+
+it.each([1, 5, 30])('comes to the half-space’s closed form after %s s', (seconds) => {
+  const cut = { seconds, cutting: true, waterWPerM2K: 6000 };
+  const { riseK } = rimHistory(plane, [cut], seconds / 200);
+  expect((riseK.at(-1) ?? 0) / semiInfiniteRise(plane, 6000, seconds)).toBeCloseTo(1, 2);
+});
+
+it('ends where the plan’s own ring does', () => {
+  const cup = bitGeometry({ family: 'plated-cup-saw', diameterMm: 25, rimWidthMm: 1 });
+  const steady = rimTemperature(glass, cup, {
+    pressureMpa: 0.35,
+    meanSpeedMPerS: 1.152,
+    cutTimeS: 107.5,
+    waterWPerM2K: 6000,
+    burnOutWPerM2: null,
+    dry: false,
+  });
+  const rim: HeatedRim = {
+    ...glass,
+    spread: 'half-cylinder',
+    widthMm: 1,
+    heatFluxWPerMm2: steady.heatFluxWPerMm2,
+  };
+  const { riseK } = rimHistory(rim, [{ seconds: 107.5, cutting: true, waterWPerM2K: 6000 }], 0.25);
+  expect((riseK.at(-1) ?? 0) / steady.tempRiseK).toBeGreaterThan(0.93);
+  expect((riseK.at(-1) ?? 0) / steady.tempRiseK).toBeLessThan(1.07);
+});
+
+it('cools in a lift, heats in a dry spell, and comes back', () => {
+  const rim: HeatedRim = { ...plane, spread: 'half-cylinder' };
+  const wet = { cutting: true, waterWPerM2K: 6000 };
+  const { atS, riseK, mostK } = rimHistory(
+    rim,
+    [
+      { ...wet, seconds: 20 },
+      { seconds: 1.5, cutting: false, waterWPerM2K: 6000 },
+      { seconds: 5, cutting: true, waterWPerM2K: 50, heatFactor: 2 },
+      { ...wet, seconds: 20 },
+    ],
+    0.1,
+  );
+  const at = (s: number): number => riseK[atS.findIndex((t) => t >= s - 1e-6)] ?? NaN;
+  expect(at(21.5)).toBeLessThan(at(20) / 2);
+  expect(at(26.5)).toBeGreaterThan(3 * at(20));
+  expect(mostK).toBeCloseTo(at(26.5), 6);
+  expect(at(46.5) / at(20)).toBeLessThan(1.1);
+});

@@ -1,0 +1,142 @@
+import { widening } from '../exit/exitChip';
+import { pressedTime } from '../cutting/pressedTime';
+import { normalDraws, seededRandom } from '../../math/seededRandom';
+import { ageHazard, handlingBase, thinHazard } from './handlingHazard';
+import { UNKNOWNS, type RiskModel, type SpreadUnknown, type Unknown } from './riskModel';
+import { weibullHazard } from './weibull';
+
+/** F ∝ s^−0.3: a hand presses a rim harder that turns out duller. */
+export const PRESSED_FOR_DULL = 0.3;
+/** No draw of m falls below this. */
+const LEAST_MODULUS = 2;
+
+/** A body that shells as usual: only the sheet's thickness widens its chip. */
+const PLAIN = { exitChipFactor: 1 };
+
+/** What came out of every draw: aligned arrays, as long as there were draws. */
+export interface Tries {
+  /** Seconds; Infinity where it would not cut. */
+  readonly timeS: Float64Array;
+  /** Chip width, mm; empty where there is no exit. */
+  readonly chipMm: Float64Array;
+  /** The conditional odds of a crack, given what was drawn. */
+  readonly odds: Float64Array;
+}
+
+/** Deviates of all draws: row by row, one column an unknown in the order of UNKNOWNS. */
+export interface Deviates {
+  readonly draws: number;
+  readonly z: Float64Array;
+  /** 0 to 1 for each draw: which of the things the piece may be. */
+  readonly pick: Float64Array;
+}
+
+/**
+ * @param seed the same seed gives the same deviates everywhere
+ */
+export function drawDeviates(draws: number, seed: number): Deviates {
+  const random = seededRandom(seed);
+  const normal = normalDraws(random);
+  const z = new Float64Array(draws * UNKNOWNS.length);
+  const pick = new Float64Array(draws);
+  for (let draw = 0; draw < draws; draw++) {
+    for (let unknown = 0; unknown < UNKNOWNS.length; unknown++)
+      z[draw * UNKNOWNS.length + unknown] = normal();
+    pick[draw] = random();
+  }
+  return { draws, z, pick };
+}
+
+const COLUMN = Object.fromEntries(UNKNOWNS.map((name, column) => [name, column])) as Readonly<
+  Record<Unknown, number>
+>;
+
+/**
+ * Every draw carried through the model: force log-normal, speed, sharpness, rate, pauses, toughness,
+ * thickness, heat, strength and m by their spreads. The heat stress goes with force times speed, the
+ * bending with force over thickness squared (by its own weight, over thickness), the rate by Preston's
+ * relation, the chip by the edge-chipping law; the strength stays a Weibull distribution, so each
+ * draw gives odds and not a crack.
+ * @param frozen one unknown held at its middle, to see what it costs
+ */
+export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown): Tries {
+  const { draws, z, pick } = deviates;
+  const { sd, cuts, sharpness: s0, sites, strength, chip, handling } = model;
+  const timeS = new Float64Array(draws);
+  const chipMm = new Float64Array(chip ? draws : 0);
+  const odds = new Float64Array(draws);
+  const width = UNKNOWNS.length;
+  const handBase = handlingBase(handling);
+  // Λ is the mean over what is not known of people, so its draws are shifted down by half their variance.
+  const handShift = frozen === 'handling' ? 0 : sd.handling ** 2 / 2;
+  const sheet = handling.sheetThicknessMm;
+  const sheetMm = chip?.sheetThicknessMm ?? null;
+  const thinAtMiddle = sheetMm === null ? 1 : widening(PLAIN, sheetMm);
+  const [likeliest] = model.identities;
+  if (!likeliest) throw new Error('A risk model needs at least one identity; got none.');
+
+  for (let draw = 0; draw < draws; draw++) {
+    const row = draw * width;
+    const at = (unknown: SpreadUnknown): number =>
+      unknown === frozen || sd[unknown] === 0 ? 0 : (z[row + COLUMN[unknown]] ?? 0) * sd[unknown];
+    const dull = at('sharpness');
+    const s = s0 * Math.exp(dull);
+    const f = Math.exp(at('force') - PRESSED_FOR_DULL * dull);
+    const n = Math.exp(at('speed'));
+    const t = Math.exp(at('thickness'));
+    const identity =
+      frozen === 'identity' ? likeliest : identityAt(model, pick[draw] ?? 0, likeliest);
+    const slowness = (t * Math.exp(-at('rate') + at('mix'))) / (n * (s / s0) * identity.rateFactor);
+
+    timeS[draw] = model.fixedS * Math.exp(at('pauses')) + pressedTime(cuts, f) * slowness;
+
+    if (chip) {
+      const thin = sheetMm === null ? 1 : widening(PLAIN, sheetMm * t) / thinAtMiddle;
+      chipMm[draw] =
+        chip.widthMm *
+        identity.chipFactor *
+        thin *
+        Math.exp(at('shelling')) *
+        Math.max(0, (f * (2 - s)) / (Math.exp(at('toughness')) * (2 - s0))) ** (2 / 3);
+    }
+
+    const handHazard =
+      handBase *
+      thinHazard(sheet === null ? null : sheet * t) *
+      ageHazard(Math.min(s, 1), handling.abrasive) *
+      Math.exp(at('handling') - handShift);
+    let stressHazard = 0;
+    if (sites.length > 0) {
+      const m = Math.max(LEAST_MODULUS, strength.weibullModulus * (1 + at('weibull')));
+      const fractileMpa = strength.fractileMpa * identity.strengthFactor * Math.exp(at('strength'));
+      const flux = f * n * Math.exp(at('heat'));
+      const heat = flux ** model.heatGain * identity.heatFactor * Math.exp(at('constraint'));
+      for (const site of sites)
+        stressHazard +=
+          site.lengthShare *
+          weibullHazard(
+            site.thermalMpa * heat +
+              (site.pressedMpa * f) / (t * t) +
+              site.atRestMpa / t +
+              model.builtInMpa,
+            fractileMpa,
+            m,
+          );
+    }
+    odds[draw] = 1 - Math.exp(-handHazard - stressHazard) * (1 - model.treatmentOdds);
+  }
+  return { timeS, chipMm, odds };
+}
+
+function identityAt(
+  { identities }: RiskModel,
+  pick: number,
+  likeliest: RiskModel['identities'][number],
+): RiskModel['identities'][number] {
+  let below = 0;
+  for (const identity of identities) {
+    below += identity.share;
+    if (pick < below) return identity;
+  }
+  return likeliest;
+}

@@ -1,8 +1,0 @@
-import type { Reason } from '../../reason/reason';
-import type { PlanContext } from '../planContext';
-import { formatDecimals } from '../../units/roundNumber';
-
-export const percent = (share: number): string => `${formatDecimals(share * 100, 0)} %`;
-
-/** Puts one figure's reason in words; null where the figure does not arise. */
-export type Explain = (context: PlanContext) => Reason | null;

@@ -1,0 +1,243 @@
+import type { Hole } from '../documents/hole';
+import type { Material } from '../data/materials/material';
+import { selfCrossing } from '../math/crossing';
+import { boundingBox, distanceToEdge, faceOutline, polygonSides } from '../layout/outline';
+import type { Outline, PolygonOutline } from '../documents/outline';
+import { CAVITY, findMaterial, MATERIAL_IDS } from '../data/materials/materials';
+import { capitalised } from '../words/sentence';
+import { formatDecimals } from '../words/units/roundNumber';
+import { checkIds, checkKit, mm, type Add } from './checkKit';
+import type { Fault } from '../documents/fault';
+import { checkSupport } from './checkSupport';
+import type { JobFile } from '../documents/jobFile';
+import type { Layer, Piece, PieceWithHoles } from '../documents/piece';
+
+/** What can clash: pieces with holes, the kit they name, and materials of one's own. */
+type Checked = Pick<JobFile, 'pieces' | 'kit' | 'customMaterials'>;
+
+/** Rounding room in stored lengths, mm. */
+const LENGTH_TOLERANCE_MM = 0.01;
+
+/**
+ * What a schema cannot see: names that point nowhere, holes off the piece, bits bigger than the
+ * piece, layers that do not add up. Expects a file of the right shape; returns every fault.
+ */
+export function checkJob(file: Checked): Fault[] {
+  const faults: Fault[] = [];
+  const add = (pointer: string, message: string): void => {
+    faults.push({ pointer, message });
+  };
+  checkIds(file.pieces, '/pieces', 'piece', add);
+  checkKit(file.kit ?? {}, '/kit', add);
+  checkIds(file.customMaterials ?? [], '/customMaterials', 'material', add);
+  file.customMaterials?.forEach((material, index) => {
+    checkCustomMaterial(material, `/customMaterials/${index}`, add);
+  });
+  checkHoleIds(file.pieces, add);
+  file.pieces.forEach((piece, index) => {
+    checkPiece(file, piece, `/pieces/${index}`, add);
+  });
+  return faults;
+}
+
+/** A run, a plan or a template names a hole by its id alone, so no two of a file have the same. */
+function checkHoleIds(pieces: Checked['pieces'], add: Add): void {
+  const seen = new Map<string, string>();
+  pieces.forEach((piece, index) => {
+    piece.holes.forEach(({ id }, place) => {
+      const owner = seen.get(id);
+      if (owner !== undefined)
+        add(
+          `/pieces/${index}/holes/${place}/id`,
+          owner === piece.id
+            ? `Two holes are called “${id}”; each needs an id of its own.`
+            : `Hole “${id}” is in another piece too; each hole of a file needs an id of its own.`,
+        );
+      else seen.set(id, piece.id);
+    });
+  });
+}
+
+function checkPiece(file: Checked, piece: PieceWithHoles, at: string, add: Add): void {
+  checkMaterial(file, piece.material, `${at}/material`, add);
+  piece.couldBe?.forEach((one, index) => {
+    checkMaterial(file, one.material, `${at}/couldBe/${index}/material`, add);
+  });
+  checkReadings(piece, at, add);
+  if (piece.outline.kind === 'polygon') checkPolygon(piece.outline, `${at}/outline`, add);
+  checkIds(piece.keepOff ?? [], `${at}/keepOff`, 'marked place', add);
+  checkIds(piece.services ?? [], `${at}/services`, 'band', add);
+  checkLayers(file, piece, at, add);
+  piece.holes.forEach((hole, index) => {
+    checkHole(file, piece, hole, `${at}/holes/${index}`, add);
+  });
+}
+
+function checkPolygon(outline: PolygonOutline, at: string, add: Add): void {
+  const { pointsMm, bulges } = outline;
+  if (new Set(pointsMm.map(String)).size < 3) {
+    add(`${at}/pointsMm`, 'A polygon needs at least three different points.');
+    return;
+  }
+  if (bulges && bulges.length > pointsMm.length) {
+    add(
+      `${at}/bulges`,
+      `${bulges.length} bulges for ${pointsMm.length} sides; give one a side, or none.`,
+    );
+    return;
+  }
+  const crossing = selfCrossing(polygonSides(outline));
+  if (crossing) {
+    add(
+      `${at}/pointsMm`,
+      `The outline crosses itself at x ${mm(crossing.xMm)}, y ${mm(crossing.yMm)}; its sides may meet only at their ends.`,
+    );
+  }
+}
+
+function checkMaterial(file: Checked, id: string, at: string, add: Add): void {
+  if (findMaterial(id, file.customMaterials)) return;
+  add(
+    at,
+    `Material “${id}” is not known. Use one of ${MATERIAL_IDS.join(', ')}, or describe it under customMaterials.`,
+  );
+}
+
+/** The windows must rise from the first word to the last. */
+function checkCustomMaterial(material: Material, at: string, add: Add): void {
+  const rising = (window: object, where: string, unit: string): void => {
+    const steps = Object.entries(window) as [string, number][];
+    steps.slice(1).forEach(([name, value], index) => {
+      const [lower, least] = steps[index] ?? ['', -Infinity];
+      if (value < least) {
+        add(
+          `${at}/${where}/${name}`,
+          `${material.name}: ${name} ${formatDecimals(value, 3)} ${unit} is under ${lower} ${formatDecimals(least, 3)} ${unit}; they must rise.`,
+        );
+      }
+    });
+  };
+  const { glaze, low, best, high } = material.pressureMpa;
+  rising({ glaze, low, best, high }, 'pressureMpa', 'MPa');
+  const v = material.rimSpeedMPerS;
+  rising({ low: v.low, best: v.best, high: v.high }, 'rimSpeedMPerS', 'm/s');
+}
+
+function checkReadings(
+  { thicknessReadingsMm: readings = [], thicknessMm }: Piece,
+  at: string,
+  add: Add,
+): void {
+  if (readings.length === 0) return;
+  const [thinnest, thickest] = [Math.min(...readings), Math.max(...readings)];
+  if (
+    thicknessMm < thinnest - LENGTH_TOLERANCE_MM ||
+    thicknessMm > thickest + LENGTH_TOLERANCE_MM
+  ) {
+    add(
+      `${at}/thicknessMm`,
+      `thicknessMm ${mm(thicknessMm)} lies outside its own readings, ${mm(thinnest)} to ${mm(thickest)}.`,
+    );
+  }
+}
+
+function checkLayers(file: Checked, piece: Piece, at: string, add: Add): void {
+  const layers = piece.layers ?? [];
+  if (layers.length === 0) return;
+  layers.forEach((layer: Layer, index) => {
+    const here = `${at}/layers/${index}`;
+    if (layer.material !== CAVITY) checkMaterial(file, layer.material, `${here}/material`, add);
+    layer.mix?.forEach((part, part_) => {
+      checkMaterial(file, part.material, `${here}/mix/${part_}/material`, add);
+    });
+    const shares = layer.mix?.reduce((sum, part) => sum + part.share, 0) ?? 1;
+    if (Math.abs(shares - 1) > 0.01)
+      add(`${here}/mix`, `The shares add up to ${formatDecimals(shares, 3)}; they must make 1.`);
+  });
+  if (layers[0]?.material === CAVITY || layers.at(-1)?.material === CAVITY) {
+    add(
+      `${at}/layers`,
+      'A cavity lies between two leaves: the first and last layer must be solid.',
+    );
+  }
+  const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  if (Math.abs(total - piece.thicknessMm) > LENGTH_TOLERANCE_MM) {
+    add(
+      `${at}/layers`,
+      `The layers add up to ${mm(total)}, but thicknessMm is ${mm(piece.thicknessMm)}; they must be the same.`,
+    );
+  }
+}
+
+function checkHole(file: Checked, piece: Piece, hole: Hole, at: string, add: Add): void {
+  const face = faceOutline(piece.outline, hole.face ?? 'top');
+  checkPlace(face, piece, hole, at, add);
+  const { depth } = hole;
+  if (depth.kind !== 'through' && depth.depthMm >= piece.thicknessMm) {
+    add(
+      `${at}/depth/depthMm`,
+      `A ${depth.kind} hole ${mm(depth.depthMm)} deep goes through a piece ${mm(piece.thicknessMm)} thick; make it shallower or use "through".`,
+    );
+  }
+  checkSetup(file, face, hole, at, add);
+}
+
+function checkPlace(face: Outline, piece: Piece, hole: Hole, at: string, add: Add): void {
+  // A round base is measured from its centre, all else from its lower left corner.
+  const fromCentre = hole.face === 'base' && face.kind === 'circle';
+  const shift = fromCentre ? face.diameterMm / 2 : 0;
+  const clear = distanceToEdge(face, { xMm: hole.xMm + shift, yMm: hole.yMm + shift });
+  const name = `hole “${hole.label ?? hole.id}”`;
+  if (clear <= 0) {
+    const box = boundingBox(face);
+    add(
+      at,
+      `The middle of ${name} (x ${mm(hole.xMm)}, y ${mm(hole.yMm)}) lies outside piece “${piece.name}”, which is ${mm(box.widthMm)} × ${mm(box.heightMm)}.`,
+    );
+  } else if (clear < hole.diameterMm / 2 - LENGTH_TOLERANCE_MM) {
+    add(
+      at,
+      `${capitalised(name)} of ${mm(hole.diameterMm)} runs over the edge of piece “${piece.name}”: its middle is ${mm(clear)} from the edge and needs more than ${mm(hole.diameterMm / 2)}.`,
+    );
+  }
+}
+
+function checkSetup(file: Checked, face: Outline, hole: Hole, at: string, add: Add): void {
+  const { setup } = hole;
+  if (!setup) return;
+  checkSupport(setup.support ?? {}, face, `${at}/setup/support`, add);
+  const bits = file.kit?.bits ?? [];
+  const box = boundingBox(face);
+  const least = Math.min(box.widthMm, box.heightMm);
+  const checkOne = (id: string, pointer: string): void => {
+    const bit = bits.find((candidate) => candidate.id === id);
+    if (!bit) {
+      add(pointer, `Bit “${id}” is not in the kit, which has ${listed(bits)}.`);
+    } else if (bit.diameterMm >= least) {
+      add(
+        pointer,
+        `Bit “${bit.name}” of ${mm(bit.diameterMm)} is bigger than the piece, which is ${mm(least)} across.`,
+      );
+    }
+  };
+  if (setup.bit !== undefined) checkOne(setup.bit, `${at}/setup/bit`);
+  setup.bits?.forEach((id, index) => {
+    checkOne(id, `${at}/setup/bits/${index}`);
+  });
+  const machines = file.kit?.machines ?? [];
+  if (setup.machine !== undefined && !machines.some((machine) => machine.id === setup.machine)) {
+    add(
+      `${at}/setup/machine`,
+      `Machine “${setup.machine}” is not in the kit, which has ${listed(machines)}.`,
+    );
+  }
+}
+
+/** So many ids are named in a sentence. */
+const MOST_LISTED = 12;
+const listed = (items: readonly { id: string }[]): string => {
+  if (items.length === 0) return 'none';
+  const more = items.length - MOST_LISTED;
+  const named = items.slice(0, MOST_LISTED).map((item) => item.id);
+  return `${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+};

@@ -1,0 +1,62 @@
+import type { Hole } from '../documents/hole';
+import type { House } from '../documents/house';
+import type { JobHeader } from '../documents/job';
+import type { JobFile } from '../documents/jobFile';
+import type { Kit } from '../documents/kit';
+import type { Material } from '../data/materials/material';
+import type { Piece } from '../documents/piece';
+import type { Setup } from '../documents/setup';
+import { checkJob } from './checkJob';
+import type { Fault } from '../documents/fault';
+
+/** All that one hole is worked out from. */
+export interface DrillCase {
+  /** Answers given for the whole job settle gates of this hole too. */
+  readonly job: Pick<JobHeader, 'checks'>;
+  readonly piece: Piece;
+  readonly hole: Hole;
+  readonly kit: Kit;
+  /** Of one's own, beside the reference table. */
+  readonly materials: readonly Material[];
+  readonly habits: House;
+}
+
+export type CaseOutcome =
+  | { readonly kind: 'resolved'; readonly drillCase: DrillCase }
+  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+
+/** One hole of a job file with everything it leans on; a fault where no hole, or more than one, has this id. */
+export function resolveCase(file: JobFile, holeId: string): CaseOutcome {
+  const found = casesOf(file).filter(({ hole }) => hole.id === holeId);
+  const [drillCase, another] = found;
+  if (drillCase && !another) return { kind: 'resolved', drillCase };
+  const message = another
+    ? `${found.length} holes are called “${holeId}”, in ${found.map(({ piece }) => `“${piece.name}”`).join(' and ')}; each needs an id of its own.`
+    : `There is no hole “${holeId}” in job “${file.job.name}”.`;
+  return { kind: 'faulty', faults: [{ pointer: '', message }] };
+}
+
+/** Every hole of a job file, each with what it leans on, in the file’s order. */
+export const casesOf = ({
+  job,
+  pieces,
+  kit = {},
+  customMaterials: materials = [],
+  house: habits = {},
+}: JobFile): readonly DrillCase[] =>
+  pieces.flatMap(({ holes, ...piece }) =>
+    holes.map((hole) => ({ job, piece, hole, kit, materials, habits })),
+  );
+
+/** The same case with another setup, place or size of its hole. */
+export const withHole = (drillCase: DrillCase, change: Partial<Hole>): DrillCase => ({
+  ...drillCase,
+  hole: { ...drillCase.hole, ...change },
+});
+
+export const withSetup = (drillCase: DrillCase, setup: Setup): DrillCase =>
+  withHole(drillCase, { setup });
+
+/** What a schema cannot see in a case; pointers lead into a job of just this piece and hole. */
+export const checkCase = ({ piece, hole, kit, materials }: DrillCase): Fault[] =>
+  checkJob({ pieces: [{ ...piece, holes: [hole] }], kit, customMaterials: materials });

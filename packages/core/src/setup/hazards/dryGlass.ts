@@ -1,0 +1,29 @@
+import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
+import { isTile } from '../../data/materials/materials';
+import type { Hazard, HazardWork } from './gate';
+import type { Judged } from '../../documents/gate';
+
+/** A tool made for dry tile: carbide, which is no diamond, or wax in the barrel. */
+const MADE_FOR_DRY_TILE = ({ bitFamily }: HazardWork): boolean =>
+  BIT_FAMILIES[bitFamily].abrasive === 'carbide' ||
+  bitFamily === 'dry-tile-core' ||
+  bitFamily === 'grinder-core';
+
+/** Dry is for bits made for it; glass and glazed ware crack from the heat of a diamond rim. */
+export const dryGlass: Hazard<'dry-glass'> = {
+  code: 'dry-glass',
+  title: 'Glass or glaze run dry',
+  scope: 'hole',
+  facts: ({ work }) => [work.coolantId, work.bitFamily],
+  judge: ({ work, material, piece }): Judged | null => {
+    if (work.coolantKind !== 'dry') return null;
+    const tile = isTile(material);
+    if (material.class !== 'glass' && material.class !== 'ceramic') return null;
+    if (tile && piece.form !== 'vessel' && MADE_FOR_DRY_TILE(work)) return null;
+    return {
+      level: 'stop',
+      message: `${material.name} is not drilled dry with this bit: the ring heats and cracks it, and the bit burns. Choose any means of water${tile ? ', or a bit made for dry tile' : ''}.`,
+      answers: [],
+    };
+  },
+};

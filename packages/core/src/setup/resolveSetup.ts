@@ -1,0 +1,113 @@
+import type { Material } from '../data/materials/material';
+import type { Bit, Kit } from '../documents/kit';
+import type { Piece } from '../documents/piece';
+import type { DrillCase } from './drillCase';
+import { BIT_FAMILIES, type BitFamily } from '../data/bits/bitFamilies';
+import { bitGeometry } from '../physics/cutting/bitGeometry';
+import { COOLANTS, DRY_WITH_EXTRACTION_W_PER_M2_K } from '../data/coolants';
+import type { Setup } from '../documents/setup';
+import { MACHINE_KINDS } from '../data/machines/machineKinds';
+import { speedSettings } from '../physics/cutting/speedSettings';
+import { SUPPORTS } from '../data/supports';
+import {
+  assumeBit,
+  assumeEdgesHeld,
+  assumeMachine,
+  assumeStart,
+  assumeSupport,
+  assumeWater,
+} from './assumeSetup';
+import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
+import { houseWays } from './schools';
+
+/** Fills what the person left open with what suits the piece and what they own. */
+export function resolveSetup(
+  { piece, hole, kit, habits: house }: DrillCase,
+  material: Material,
+): ResolvedSetup {
+  const given = hole.setup ?? {};
+  const habits = houseWays(house, given, piece);
+  const setup: Setup = { ...habits, ...given };
+  const assumed: string[] = [];
+  const byHabit: string[] = [];
+  const choose = <T>(name: keyof Setup, chosen: T | undefined, fallback: () => T): T => {
+    if (given[name] !== undefined && chosen !== undefined) return chosen;
+    assumed.push(name);
+    if (chosen === undefined) return fallback();
+    byHabit.push(name);
+    return chosen;
+  };
+
+  const bits = (chosenBits(kit, setup) ?? [assumeBit(kit, piece, hole, material)]).map((one) => ({
+    ...one,
+    bit: withDepth(one.bit, piece),
+  }));
+  if (setup.bit === undefined && !setup.bits?.length) assumed.push('bit');
+  const finishing = bits.at(-1);
+  if (!finishing) throw new Error(`Hole ${hole.id} resolved to no bit.`);
+
+  const ownedMachine = kit.machines?.find((machine) => machine.id === setup.machine);
+  const machine = choose('machine', ownedMachine, () =>
+    assumeMachine(kit, piece, hole, material, setup.hold, finishing.geometry),
+  );
+  const kind = MACHINE_KINDS[machine.kind];
+  const hold = choose('hold', setup.hold, () => (setup.guide ? 'guided' : kind.hold));
+  const start = choose('start', setup.start, () => assumeStart(hold));
+  const supportId = choose('support', setup.support?.kind, () => assumeSupport(piece));
+  const waterId = choose('water', setup.water?.kind, () => assumeWater(piece, hole, machine));
+  const support = SUPPORTS[supportId];
+  const coolant = COOLANTS[waterId];
+  const family: BitFamily = BIT_FAMILIES[finishing.geometry.family];
+
+  return {
+    bits,
+    finishing,
+    machine,
+    machineOwned: kit.machines?.includes(machine) ?? false,
+    settings: speedSettings(machine),
+    support: {
+      ...support,
+      id: supportId,
+      atThicknessMm: setup.support?.thicknessMm ?? support.thicknessMm,
+      contactFraction: setup.support?.contactFraction ?? 1,
+      edgesHeld: setup.support?.edgesHeld ?? assumeEdgesHeld(piece, supportId),
+      pads: setup.support?.pads ?? [],
+      twistMm: setup.support?.twistMm ?? 0,
+      clamps: setup.support?.clamps ?? [],
+      boards: setup.support?.boards ?? [],
+    },
+    coolant: {
+      ...coolant,
+      id: waterId,
+      rimWPerM2K: Math.max(
+        coolant.heatTransferWPerM2K,
+        waterId === 'none' && setup.water?.extraction ? DRY_WITH_EXTRACTION_W_PER_M2_K : 0,
+        waterId === 'none' ? (family.ownCoolingWPerM2K ?? 0) : 0,
+      ),
+      atCoverMm: setup.water?.coverMm ?? coolant.coverMm,
+    },
+    hold,
+    feedAid: setup.feedAid ?? 'none',
+    start,
+    pace: choose('pace', setup.pace, () => 'steady'),
+    sides: choose('sides', setup.sides, () => 'one'),
+    wanted: setup,
+    assumed,
+    byHabit,
+  };
+}
+
+/** Where only holes were counted, each was about as deep as this piece is thick. */
+const withDepth = (bit: Bit, { thicknessMm }: Pick<Piece, 'thicknessMm'>): Bit =>
+  bit.depthCutMm === undefined && bit.holesCut
+    ? { ...bit, depthCutMm: bit.holesCut * thicknessMm }
+    : bit;
+
+function chosenBits(kit: Kit, setup: Setup): readonly ResolvedBit[] | undefined {
+  const ids = setup.bits?.length ? setup.bits : setup.bit !== undefined ? [setup.bit] : [];
+  const found = ids.flatMap((id) => kit.bits?.filter((bit) => bit.id === id) ?? []);
+  if (found.length === 0) return undefined;
+  return found
+    .map((bit) => ({ bit, owned: true, geometry: bitGeometry(bit) }))
+    .sort((a, b) => a.geometry.diameterMm - b.geometry.diameterMm);
+}

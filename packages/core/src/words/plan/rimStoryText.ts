@@ -1,0 +1,19 @@
+import { formatDuration, formatTempRise } from '../units/formatQuantity';
+import type { UnitSystem } from '../units/unitSystem';
+import type { RimStory } from '../../advice/risk/rimStory';
+
+/** How hot the ring runs, what a dry spell does, how long it takes to come back, and what it bears. */
+export function rimStoryText(story: RimStory, units: UnitSystem): string {
+  const { mostWetK, mostDryK, dryForS, recoveryS, limitK } = story;
+  const back =
+    recoveryS === null
+      ? 'It does not come back before the end.'
+      : `With the water back it takes ${formatDuration(recoveryS)} to recover.`;
+  const bears =
+    limitK === null
+      ? 'Heat does not crack this material; it wears the bit.'
+      : mostDryK > limitK
+        ? `The working limit is ${formatTempRise(limitK, units)}: such a spell passes it. Stop, lift, let it cool; do not quench it.`
+        : `The working limit is ${formatTempRise(limitK, units)}: it stands such a spell.`;
+  return `Wet, the ring runs ${formatTempRise(mostWetK, units)} above the water at most. ${formatDuration(dryForS)} without water take it to ${formatTempRise(mostDryK, units)}. ${back} ${bears}`;
+}

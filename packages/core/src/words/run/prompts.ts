@@ -1,0 +1,64 @@
+import { formatForce } from '../units/formatQuantity';
+import type { UnitSystem } from '../units/unitSystem';
+import { comingUp, forceNow } from '../../run/runFigures';
+import { runView } from './runView';
+import type { RunPhase, RunState } from '../../run/runState';
+
+/** Each has a tone and a beat of its own. */
+export const CUES = ['lift', 'water', 'ease-off', 'stop', 'go', 'soon'] as const;
+export type Cue = (typeof CUES)[number];
+
+export interface Prompt {
+  readonly cue: Cue;
+  /** What is spoken. */
+  readonly words: string;
+}
+
+const CUE_OF: Partial<Record<RunPhase, Cue>> = {
+  lift: 'lift',
+  'water-change': 'water',
+  'ease-off': 'ease-off',
+  'core-break': 'stop',
+  flip: 'stop',
+  'step-change': 'stop',
+  through: 'stop',
+  paused: 'stop',
+  cracked: 'stop',
+  aborted: 'stop',
+  cool: 'stop',
+  cut: 'go',
+  seat: 'go',
+};
+
+/** So long before a stop it is announced, s. */
+const AHEAD_S = 5;
+
+/** What to call out as the run goes from one moment to the next; null where nothing changed. */
+export function promptBetween(before: RunState, now: RunState, units: UnitSystem): Prompt | null {
+  if (before.phase !== now.phase) {
+    const cue = CUE_OF[now.phase];
+    if (!cue) return null;
+    const force = forceNow(now);
+    return {
+      cue,
+      words:
+        cue === 'go' && force !== null
+          ? `${before.phase === 'lift' ? 'Down again' : 'Press'}, ${formatForce(force, units)}`
+          : runView(now, units).line,
+    };
+  }
+  const [was, next] = [comingUp(before), comingUp(now)];
+  if (!was || !next || next.kind === 'end' || next.inS === null || was.inS === null) return null;
+  const sameStop = was.depthMm === next.depthMm;
+  return sameStop && was.inS > AHEAD_S && next.inS <= AHEAD_S
+    ? { cue: 'soon', words: `${SOON[next.kind]} in five seconds` }
+    : null;
+}
+
+const SOON = {
+  lift: 'Lift',
+  'water-change': 'Water',
+  'core-break': 'Core',
+  'water-off': 'Water off',
+  'ease-off': 'Ease off',
+} as const;

@@ -1,0 +1,212 @@
+import { easesOff } from '../../physics/cutting/stages';
+import { formatDurationSpan, formatForce, formatRpm } from '../units/formatQuantity';
+import { formatLengthShort } from '../units/length';
+import { showDepth } from '../units/showDepth';
+import type { UnitSystem } from '../units/unitSystem';
+import { nextStop } from '../../run/advance';
+import type { RunActKind } from '../../documents/runEvent';
+import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from '../../run/runFigures';
+import { isCutting, isOver, legOf, type RunPhase, type RunState } from '../../run/runState';
+
+/** A button of the run: what it does, and how it is named here. */
+export interface RunButton {
+  readonly act: Extract<RunActKind, 'start' | 'pause' | 'resume' | 'next' | 'through'>;
+  readonly label: string;
+}
+
+/** What the run screen says now. */
+export interface RunView {
+  readonly phase: RunPhase;
+  /** The one thing to do, in a line. */
+  readonly line: string;
+  readonly detail: string;
+  readonly main: RunButton | null;
+  /** The end, as it is felt: always within reach while it cuts. */
+  readonly end: RunButton | null;
+  readonly left: string;
+  readonly band: string;
+}
+
+/** The section’s partner in words: now, how deep, what is left. */
+export function runView(state: RunState, units: UnitSystem): RunView {
+  const band = depthBand(state);
+  const L = (mm: number): string => formatLengthShort(Math.round(mm * 10) / 10, units);
+  const left = timeLeft(state);
+  return {
+    phase: state.phase,
+    ...words(state, units),
+    main: mainButton(state),
+    end: endButton(state),
+    left:
+      isOver(state) || isAfter(state.phase) || atFoot(state)
+        ? ''
+        : left === null
+          ? `${L(legOf(state).depthMm - state.depthMm)} left; it would not get there as pressed now.`
+          : `${L(legOf(state).depthMm - state.depthMm)} and ${formatDurationSpan(left.p10, left.p90)} left`,
+    band: band.toMm - band.fromMm < 0.05 ? '' : bandWords(band, units),
+  };
+}
+
+const bandWords = ({ fromMm, toMm }: DepthBand, units: UnitSystem): string => {
+  const to = showDepth(toMm, units);
+  return `${showDepth(fromMm, units).value} to ${to.value} ${to.unit}`;
+};
+
+const AFTER: ReadonlySet<RunPhase> = new Set(['through', 'withdraw', 'free-core', 'clean', 'done']);
+const isAfter = (phase: RunPhase): boolean => AFTER.has(phase);
+
+function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'detail'> {
+  const { phase, plan } = state;
+  const F = forceNow(state);
+  const press = F === null ? '' : formatForce(F, units);
+  const n = rpmNow(state);
+  const turn = n === null ? '' : formatRpm(n);
+  const eased =
+    state.forceFactor < 1
+      ? ' Eased since a sign.'
+      : state.forceFactor > 1
+        ? ' A little more since a sign.'
+        : '';
+  const stop = nextStop(state);
+  const due = stop && stop.depthMm <= state.depthMm + 1e-6 ? stop : undefined;
+  switch (phase) {
+    case 'prepare':
+      return {
+        line: 'Rim on the mark',
+        detail: `${legOf(state).bitName}. Motor on before it touches, then start the clock.`,
+      };
+    case 'seat':
+      return { line: `Seat: ${press}`, detail: `${turn}. Gently, until the ring is full.${eased}` };
+    case 'cut':
+      return atFoot(state)
+        ? {
+            line: 'Should be at depth',
+            detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
+          }
+        : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}` };
+    case 'lift':
+      return { line: 'Lift', detail: 'A little, to let water in. Never clear of the groove.' };
+    case 'water-change':
+      return due?.kind === 'water-off'
+        ? { line: 'Shut the water', detail: due.detail }
+        : {
+            line: 'Change the water',
+            detail: 'Motor off first. Rim back in the groove before it starts again.',
+          };
+    case 'core-break':
+      return {
+        line: due?.title ?? 'Break out the core',
+        detail:
+          `${due?.detail ?? ''} Motor off. No prying on the good edge; hammer off again, rim back in the groove before it starts.`.trim(),
+      };
+    case 'flip':
+      return {
+        line: 'Turn the piece over',
+        detail: 'Motor off. Carry the centre to the other face; start there.',
+      };
+    case 'step-change':
+      return {
+        line: `Change to ${state.legs[state.leg + 1]?.bitName ?? 'the next bit'}`,
+        detail: 'Motor off. It follows the hole that is there.',
+      };
+    case 'ease-off':
+      return {
+        line: isEased(state) ? `Ease off: ${press}` : `Keep to ${press}, no more`,
+        detail: atFoot(state)
+          ? 'It should be through any moment. Keep turning, hold the plug.'
+          : `${turn}. Keep it turning; listen for a hollow tone; hold the plug.${eased}`,
+      };
+    case 'through':
+      return { line: 'Through', detail: 'Stop pressing, let it turn. Hold the plug.' };
+    case 'withdraw':
+      return {
+        line: 'Withdraw',
+        detail:
+          plan.setup.hold === 'rig'
+            ? 'Keep it turning until nearly out, then stop.'
+            : 'Stop the motor with the rim still in the hole, then lift.',
+      };
+    case 'free-core':
+      return {
+        line: 'Free the core',
+        detail: 'Look inside the barrel: push it out before the next hole.',
+      };
+    case 'cool':
+      return state.resumeTo
+        ? {
+            line: 'Let it cool',
+            detail:
+              'Motor off. By itself: no cold water on hot glass or stone. More water when you go on.',
+          }
+        : { line: 'Let the bit cool', detail: 'In water, before the next hole.' };
+    case 'clean':
+      return {
+        line: 'Rinse and look',
+        detail: 'Rinse the fines before they dry. Chips on both faces, hidden cracks.',
+      };
+    case 'done':
+      return {
+        line: 'Drilled',
+        detail: state.result ? 'Logged.' : 'Say how it came out: three taps.',
+      };
+    case 'paused':
+      return { line: 'Paused', detail: 'Rim back in the groove before the motor starts.' };
+    case 'aborted':
+      return { line: 'Given up', detail: state.result ? 'Logged.' : 'Say how far it came.' };
+    case 'cracked':
+      return { line: 'Cracked', detail: 'Leave it wet; do not lift it by the drilled side.' };
+  }
+}
+
+/** Nearly through is less force only where the cut was pressed harder. */
+function isEased(state: RunState): boolean {
+  const { strokes } = legOf(state);
+  const exit = strokes.find(({ kind }) => kind === 'exit');
+  const main = strokes.findLast(({ kind }) => kind === 'main');
+  return exit !== undefined && main !== undefined && easesOff(exit.forceN, main.forceN);
+}
+
+/** Beyond this share of the way nobody knows how deep it is. */
+const UNSURE_SHARE = 0.3;
+
+/** A depth read off once is worth more than any reckoning. */
+function unsure(state: RunState): string {
+  const { fromMm, toMm } = depthBand(state);
+  return toMm - fromMm > UNSURE_SHARE * legOf(state).depthMm ? ' Measure at the next lift.' : '';
+}
+
+const atFoot = (state: RunState): boolean => state.depthMm >= legOf(state).depthMm - 1e-6;
+
+const NEXT_LABEL: Partial<Record<RunPhase, string>> = {
+  'water-change': 'Done: go on',
+  'core-break': 'Core out: go on',
+  flip: 'Turned over: go on',
+  'step-change': 'Changed: go on',
+  through: 'Next: withdraw',
+  withdraw: 'It is out',
+  'free-core': 'Barrel is clear',
+  cool: 'Cool: go on',
+  clean: 'Clean',
+};
+
+function mainButton(state: RunState): RunButton | null {
+  const { phase } = state;
+  if (phase === 'prepare') return { act: 'start', label: 'Start' };
+  if (phase === 'paused') return { act: 'resume', label: 'Go on' };
+  if (isCutting(state) || phase === 'lift') return { act: 'pause', label: 'Pause' };
+  const label = NEXT_LABEL[phase];
+  return label ? { act: 'next', label } : null;
+}
+
+function endButton(state: RunState): RunButton | null {
+  const { phase, resumeTo } = state;
+  const at = phase === 'paused' ? resumeTo : phase;
+  const cutting = at !== null && (isCutting({ phase: at }) || at === 'lift');
+  if (!cutting) return null;
+  const { then } = legOf(state);
+  return {
+    act: 'through',
+    label:
+      then === 'at-depth' ? 'At depth' : then === 'flip' ? 'It broke through' : 'It is through',
+  };
+}

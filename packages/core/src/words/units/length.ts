@@ -1,0 +1,108 @@
+import { MM_PER_INCH } from '../../math/constants';
+import { formatDecimals, formatSignificant } from './roundNumber';
+import type { UnitSystem } from './unitSystem';
+
+/** Workshop rules for inch fractions: nothing finer than a sixty-fourth is marked on a rule. */
+const FINEST_INCH_DENOMINATOR = 64;
+/** A fraction is shown only when it stands within this of the length; else decimals of an inch. */
+const FRACTION_TOLERANCE_MM = 0.06;
+
+export interface InchFraction {
+  readonly whole: number;
+  readonly numerator: number;
+  readonly denominator: number;
+  /** Length minus the fraction, mm. */
+  readonly missMm: number;
+}
+
+/** Nearest inch fraction down to 1/64, reduced. */
+export function nearestInchFraction(lengthMm: number): InchFraction {
+  const sixtyFourths = Math.round((lengthMm / MM_PER_INCH) * FINEST_INCH_DENOMINATOR);
+  const whole = Math.floor(sixtyFourths / FINEST_INCH_DENOMINATOR);
+  let numerator = sixtyFourths - whole * FINEST_INCH_DENOMINATOR;
+  let denominator = FINEST_INCH_DENOMINATOR;
+  while (numerator > 0 && numerator % 2 === 0) {
+    numerator /= 2;
+    denominator /= 2;
+  }
+  if (numerator === 0) denominator = 1;
+  const missMm = lengthMm - (sixtyFourths / FINEST_INCH_DENOMINATOR) * MM_PER_INCH;
+  return { whole, numerator, denominator, missMm };
+}
+
+/** Millimetres as read on the bench: `6 mm`, or `1/4 in (6.35 mm)` for inch people. */
+export function formatLength(lengthMm: number, units: UnitSystem): string {
+  const mm = `${formatLengthNumber(lengthMm)} mm`;
+  return units.length === 'mm' ? mm : `${formatInches(lengthMm)} (${mm})`;
+}
+
+/** Short form for drawings and chips: one unit only. */
+export function formatLengthShort(lengthMm: number, units: UnitSystem): string {
+  return units.length === 'mm' ? `${formatLengthNumber(lengthMm)} mm` : formatInches(lengthMm);
+}
+
+/** An estimate in short form: no more than two digits that mean something. */
+export function formatLengthAbout(lengthMm: number, units: UnitSystem): string {
+  return units.length === 'mm'
+    ? `${formatSignificant(lengthMm, 2)} mm`
+    : `${formatSignificant(lengthMm / MM_PER_INCH, 2)} in`;
+}
+
+function formatLengthNumber(lengthMm: number): string {
+  const decimals = Math.abs(lengthMm) >= 10 ? 1 : 2;
+  return formatDecimals(lengthMm, decimals);
+}
+
+function formatInches(lengthMm: number): string {
+  const fraction = nearestInchFraction(lengthMm);
+  const isFraction = Math.abs(fraction.missMm) <= FRACTION_TOLERANCE_MM;
+  if (!isFraction || (fraction.whole === 0 && fraction.numerator === 0)) {
+    return `${formatDecimals(lengthMm / MM_PER_INCH, 3)} in`;
+  }
+  const part = fraction.numerator > 0 ? `${fraction.numerator}/${fraction.denominator}` : '';
+  const whole = fraction.whole > 0 ? String(fraction.whole) : '';
+  return `${[whole, part].filter(Boolean).join(' ')} in`;
+}
+
+export type ParsedLength =
+  | { readonly kind: 'parsed'; readonly mm: number }
+  | { readonly kind: 'fault'; readonly message: string };
+
+const LENGTH_PATTERN =
+  /^(?:(\d+)\s+)?(?:(\d+)\s*\/\s*(\d+)|(\d*[.,]?\d+))\s*(mm|cm|m|inch|inches|in|"|″)?$/i;
+
+const MM_PER_UNIT: Record<string, number> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  '"': MM_PER_INCH,
+  '″': MM_PER_INCH,
+};
+
+/**
+ * Reads a typed length. A bare number takes the person's own unit, a bare fraction is inches.
+ * Accepts `6`, `6,5 mm`, `2.4 cm`, `1/4"`, `1 1/2 in`. Zero and negatives are faults.
+ */
+export function parseLength(text: string, units: UnitSystem): ParsedLength {
+  const trimmed = text.trim();
+  const match = LENGTH_PATTERN.exec(trimmed);
+  const fault = (why: string): ParsedLength => ({
+    kind: 'fault',
+    message: `“${trimmed}” ${why}. Type a length such as 6, 6.5 mm, 1/4 in or 1 1/2 in.`,
+  });
+  if (!match) return fault('is not a length');
+  const [, whole, numerator, denominator, decimal, unitText] = match;
+  const isFraction = numerator !== undefined && denominator !== undefined;
+  if (whole !== undefined && !isFraction) return fault('is not a length');
+  if (isFraction && Number(denominator) === 0) return fault('divides by zero');
+  const value = isFraction
+    ? Number(whole ?? 0) + Number(numerator) / Number(denominator)
+    : Number((decimal ?? '').replace(',', '.'));
+  const ownUnit = isFraction || units.length === 'inch' ? 'in' : 'mm';
+  const mm = value * (MM_PER_UNIT[(unitText ?? ownUnit).toLowerCase()] ?? 1);
+  if (!(mm > 0)) return fault('is not above zero');
+  return { kind: 'parsed', mm };
+}
