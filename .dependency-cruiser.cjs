@@ -17,7 +17,7 @@ const room = (names) => `^packages/core/src/(${names.join('|')})/`;
 const oneWay = (name, from, to) => ({
   name,
   severity: 'error',
-  from: { path: from, pathNot: '\\.test\\.ts$' },
+  from: { path: from, pathNot: '(\\.test|Fixtures)\\.ts$' },
   to: { path: to },
 });
 

@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { resolveCase } from '@nucleon/core/setup/drillCase';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { atMoment, replayRun } from '@nucleon/core/run/replay';
 import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunResult } from '@nucleon/core/documents/runResult';

@@ -1,3 +1,4 @@
+import { HAZARD_WORDS } from '@nucleon/core/words/hazards/hazardWords';
 import { HAZARDS } from '@nucleon/core/setup/hazards/judgeHazards';
 import type { Gate } from '@nucleon/core/documents/gate';
 import type { Piece } from '@nucleon/core/documents/piece';
@@ -5,7 +6,7 @@ import type { Setup } from '@nucleon/core/documents/setup';
 import type { Machine } from '@nucleon/core/documents/kit';
 import { MACHINE_KIND_IDS } from '@nucleon/core/data/machines/machineKinds';
 import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 
 /** One row a hazard: the levels it was seen at over all scenes below, and the answers there. */
 export function gateTable(): string[][] {
@@ -16,9 +17,9 @@ export function gateTable(): string[][] {
     levels.set(`${gate.level}${answers ? `: ${answers}` : ''}`, '');
     seen.set(gate.code, levels);
   }
-  return Object.values(HAZARDS).map(({ code, title, scope }) => [
+  return Object.values(HAZARDS).map(({ code, scope }) => [
     code,
-    title,
+    HAZARD_WORDS[code].title,
     `the ${scope}`,
     [...(seen.get(code)?.keys() ?? [])].join('; ') || '–',
   ]);

@@ -1,7 +1,7 @@
-import { rankSetups } from '@nucleon/core/advice/choice/rankSetups';
+import { rankingInWords } from '@nucleon/core/words/advice/rankingInWords';
 import { rememberingBend } from '@nucleon/core/physics/plate/bender';
 import { MODEL_VERSION } from '@nucleon/core/documents/plan';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
@@ -9,7 +9,7 @@ import { NUCLEON_VERSION } from './version';
 
 /** Prints what is owned that makes the hole, best first, and what cannot and why. */
 export function chooseHole(drillCase: DrillCase, console: Console, units: UnitSystem): number {
-  const outcome = rankSetups(drillCase, units, rememberingBend());
+  const outcome = rankingInWords(drillCase, units, rememberingBend());
   if (outcome.kind === 'faulty') {
     outcome.faults.forEach((fault) => {
       console.err(faultLine(fault));

@@ -2,9 +2,10 @@ import type { PieceWithHoles } from '@nucleon/core/documents/piece';
 import { readFile, writeFile } from 'node:fs/promises';
 import { basename, extname } from 'node:path';
 import { checkJob } from '@nucleon/core/setup/checkJob';
+import { faultsInWords } from '@nucleon/core/words/faults';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { presumePiece, usualMaterial } from '@nucleon/core/advice/presumePiece';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import type { Entry } from '@nucleon/files/drawnFile';
 import { pieceFromDrawing } from '@nucleon/files/pieceFromDrawing';
 import { readDrawing } from '@nucleon/files/readDrawing';
@@ -173,7 +174,7 @@ async function read(
     job: { id: name, name },
     pieces: [piece],
   };
-  const faults = checkJob(file);
+  const faults = faultsInWords(checkJob(file));
   faults.forEach((fault) => {
     console.err(faultLine(fault));
   });

@@ -1,6 +1,6 @@
 import type { Fault } from '@nucleon/core/documents/fault';
 import { isPurposeKind, PURPOSE_KINDS, PURPOSES } from '@nucleon/core/layout/purposes/purposes';
-import { METRIC, type UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import { METRIC, type UnitSystem } from '@nucleon/core/data/unitSystem';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { jsonOption } from './jsonOption';

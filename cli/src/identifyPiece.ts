@@ -6,6 +6,7 @@ import {
   IDENTIFIERS,
   type IdentifierKind,
 } from '@nucleon/core/advice/identify/identify';
+import { faultsInWords } from '@nucleon/core/words/faults';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { jsonOption } from './jsonOption';
@@ -36,7 +37,7 @@ export function identifyPiece(json: string, console: Console): number {
   const answers = Object.fromEntries(
     Object.entries(said).map(([question, answer]) => [question, String(answer)]),
   );
-  const faults = checkAnswers(kind, answers);
+  const faults = faultsInWords(checkAnswers(kind, answers));
   if (faults.length > 0) return refuse(...faults);
   const found = identify(kind, answers);
   const ranked = found.ranked.map(({ id, candidate, likelihood, because }) => ({

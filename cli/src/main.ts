@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { IDENTIFIER_KINDS } from '@nucleon/core/advice/identify/identify';
 import { PURPOSE_KINDS } from '@nucleon/core/layout/purposes/purposes';
-import { INCH_POUND, METRIC } from '@nucleon/core/words/units/unitSystem';
+import { INCH_POUND, METRIC } from '@nucleon/core/data/unitSystem';
 import { checkFile } from './checkFile';
 import { chooseHole } from './chooseHole';
 import { convertFile } from './convertFile';

@@ -1,6 +1,6 @@
 import { writeFile } from 'node:fs/promises';
 import { casesOf } from '@nucleon/core/setup/drillCase';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { writeJobPack } from '@nucleon/files/jobPack';
 import { PAPERS, type PaperId } from '@nucleon/files/tiles';
 import type { Console } from './console';

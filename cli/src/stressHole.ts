@@ -1,10 +1,12 @@
-import { contextOf } from '@nucleon/core/plan/makePlan';
+import { contextOf } from '@nucleon/core/plan/contextOf';
 import { oddsMap, oddsSurface } from '@nucleon/core/advice/risk/oddsMap';
 import { MODEL_VERSION } from '@nucleon/core/documents/plan';
 import { stressOf } from '@nucleon/core/plan/stressOf';
+import { faultsInWords } from '@nucleon/core/words/faults';
+import { stressText } from '@nucleon/core/words/plan/stressText';
 import { bendingText } from '@nucleon/core/words/plan/bendingWords';
 import { rememberingBend } from '@nucleon/core/physics/plate/bender';
-import { METRIC, type UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import { METRIC, type UnitSystem } from '@nucleon/core/data/unitSystem';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
@@ -28,16 +30,16 @@ export function stressHole(
   console: Console,
   units: UnitSystem = METRIC,
 ): number {
-  const outcome = stressOf(drillCase, units, rememberingBend());
-  if (outcome.kind === 'faulty') return faulty([...outcome.faults], console);
-  const { context, field, text } = outcome.stress;
+  const outcome = stressOf(drillCase, rememberingBend());
+  if (outcome.kind === 'faulty') return faulty(faultsInWords(outcome.faults), console);
+  const { context, field } = outcome.stress;
   console.out(
     JSON.stringify(
       {
         nucleon: NUCLEON_VERSION,
         model: MODEL_VERSION,
         holeId: drillCase.hole.id,
-        text,
+        text: stressText(context, units),
         bending: context.bending,
         thermalStressMpa: context.thermalStressMpa,
         totalStressMpa: context.crack.stressMpa,
@@ -72,8 +74,8 @@ export function stressMap(
     return 1;
   }
   const bend = rememberingBend();
-  const worked = contextOf(drillCase, METRIC, bend);
-  if (worked.kind === 'faulty') return faulty([...worked.faults], console);
+  const worked = contextOf(drillCase, bend);
+  if (worked.kind === 'faulty') return faulty(faultsInWords(worked.faults), console);
   const prepared = oddsSurface(worked.context, bend);
   if (prepared.kind === 'none') {
     console.err(`No map: ${bendingText(prepared.bending)}`);

@@ -1,8 +1,8 @@
 import { MOST_GRID, workingWindow } from '@nucleon/core/advice/choice/workingWindow';
 import { WINDOW_AREAS } from '@nucleon/core/setup/windowAreas';
-import { contextOf } from '@nucleon/core/plan/makePlan';
+import { faultsInWords } from '@nucleon/core/words/faults';
+import { contextOf } from '@nucleon/core/plan/contextOf';
 import { MODEL_VERSION } from '@nucleon/core/documents/plan';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
@@ -23,9 +23,9 @@ export function windowHole(
     console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MOST_GRID}.`);
     return 1;
   }
-  const worked = contextOf(drillCase, METRIC);
+  const worked = contextOf(drillCase);
   if (worked.kind === 'faulty') {
-    worked.faults.forEach((fault) => {
+    faultsInWords(worked.faults).forEach((fault) => {
       console.err(faultLine(fault));
     });
     return 1;

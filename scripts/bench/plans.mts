@@ -5,11 +5,12 @@ import { casesOf, type DrillCase } from '@nucleon/core/setup/drillCase';
 import { compareMethods } from '@nucleon/core/advice/choice/compareMethods';
 import { rankSetups } from '@nucleon/core/advice/choice/rankSetups';
 import { workingWindow } from '@nucleon/core/advice/choice/workingWindow';
-import { contextOf, makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
+import { contextOf } from '@nucleon/core/plan/contextOf';
 import { rememberingBend } from '@nucleon/core/physics/plate/bender';
 import { riskModelOf } from '@nucleon/core/advice/risk/riskModelOf';
 import { assessRisk } from '@nucleon/core/physics/strength/assessRisk';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 
 const folder = new URL('../../demo/', import.meta.url);
 
@@ -41,7 +42,7 @@ function timed(
 
 const contexts = new Map(
   holes.map((drillCase) => {
-    const worked = contextOf(drillCase, METRIC);
+    const worked = contextOf(drillCase);
     if (worked.kind === 'faulty') throw new Error(`hole ${drillCase.hole.id} is faulty`);
     return [drillCase.hole.id, worked.context];
   }),

@@ -1,10 +1,10 @@
 /** Prints what the plate solver takes, ms and MB, beside a library's sparse factor: `tsx scripts/bench/plates.mts`. */
 import { createRequire } from 'node:module';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
-import { contextOf } from '@nucleon/core/plan/makePlan';
+import { contextOf } from '@nucleon/core/plan/contextOf';
 import { oddsMap, oddsSurface } from '@nucleon/core/advice/risk/oddsMap';
 import { rememberingBend } from '@nucleon/core/physics/plate/bender';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 import { bendPlate } from '@nucleon/core/physics/plate/bendPlate';
 import { locator } from '@nucleon/core/physics/plate/locate';
 import { nodeAreas, ringLoad } from '@nucleon/core/physics/plate/nodeShares';
@@ -129,7 +129,7 @@ bendPlate(largePlate, loadAt(large, 200, 150));
 const memoryMb = (process.memoryUsage().arrayBuffers - before) / 1e6;
 
 const bend = rememberingBend();
-const worked = contextOf(PANE, METRIC, bend);
+const worked = contextOf(PANE, bend);
 if (worked.kind === 'faulty') throw new Error('the pane is faulty');
 const firstMapMs = ms(() => {
   const surface = oddsSurface(worked.context, bend);

@@ -10,9 +10,9 @@ import type {
   StoredBit,
 } from '@nucleon/contract/wire';
 import { MATERIALS } from '@nucleon/core/data/materials/materials';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { rememberingBend } from '@nucleon/core/physics/plate/bender';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 import type { Plan } from '@nucleon/core/documents/plan';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import request, { type Response } from 'supertest';

@@ -3,7 +3,7 @@ import { COOLANT_IDS } from '@nucleon/core/data/coolants';
 import type { Bit } from '@nucleon/core/documents/kit';
 import type { Setup } from '@nucleon/core/documents/setup';
 import { MATERIAL_IDS } from '@nucleon/core/data/materials/materials';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { postEvents } from './bodies';
 import { validator } from './validator';

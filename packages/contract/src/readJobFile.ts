@@ -1,4 +1,5 @@
 import { checkJob } from '@nucleon/core/setup/checkJob';
+import { faultsInWords } from '@nucleon/core/words/faults';
 import type { Fault } from '@nucleon/core/documents/fault';
 import { jobFileSchema, type JobFile } from '@nucleon/core/documents/jobFile';
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
@@ -26,7 +27,9 @@ export function checkJobData(data: unknown): Validated<JobFile> {
   if (header) return faulty(header);
   const shaped = validateShape(data);
   if (shaped.kind === 'faulty') return shaped;
-  const faults = checkJob(shaped.value).filter(({ pointer }) => !isMarked(shaped.value, pointer));
+  const faults = faultsInWords(checkJob(shaped.value)).filter(
+    ({ pointer }) => !isMarked(shaped.value, pointer),
+  );
   return faults.length > 0 ? faulty(...faults) : shaped;
 }
 

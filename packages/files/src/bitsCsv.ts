@@ -1,6 +1,7 @@
 import { bitGeometry } from '@nucleon/core/physics/cutting/bitGeometry';
 import { BIT_FAMILIES } from '@nucleon/core/data/bits/bitFamilies';
 import { checkKit } from '@nucleon/core/setup/checkKit';
+import { clashText } from '@nucleon/core/words/faults';
 import type { Bit } from '@nucleon/core/documents/kit';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import Papa from 'papaparse';
@@ -121,7 +122,7 @@ function readRow(
     name: draft.name ?? `${BIT_FAMILIES[family].name} ${formatDecimals(diameterMm, 2)}`,
   };
   const faults: string[] = [];
-  checkKit({ bits: [bit] }, '', (_, message) => faults.push(message));
+  checkKit({ bits: [bit] }, '', (_, clash) => faults.push(clashText(clash)));
   const [least, most] = BIT_FAMILIES[family].diameterMm;
   if (diameterMm > 3 * most || diameterMm < least / 3)
     faults.push(

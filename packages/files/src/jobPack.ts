@@ -1,7 +1,7 @@
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
-import { makePlan } from '@nucleon/core/plan/makePlan';
-import { packingListOf } from '@nucleon/core/run/packingList';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
+import { packingListOf } from '@nucleon/core/words/run/packingList';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { PDFDocument, StandardFonts } from '@cantoo/pdf-lib';
 import { addBenchCard, type CardFonts } from './benchCard';
 import { PdfPen, PT_PER_MM } from './pdfPen';

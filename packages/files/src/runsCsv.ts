@@ -1,5 +1,5 @@
 import { MATERIALS, type MaterialId } from '@nucleon/core/data/materials/materials';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { replayRun } from '@nucleon/core/run/replay';
 import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';

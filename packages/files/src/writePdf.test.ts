@@ -5,7 +5,7 @@ import {
   PDFRawStream,
   type PDFPage,
 } from '@cantoo/pdf-lib';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 import type { Sheet } from './sheet';
 import { tileName, tilesFor } from './tiles';
 import { writePdf, type PdfChoice } from './writePdf';

@@ -5,7 +5,7 @@ import type { Outline } from '@nucleon/core/documents/outline';
 import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import { isRound, layFlat, wrappedRim } from '@nucleon/core/layout/wrap';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import type { Sheet, SheetHole } from './sheet';
 import {

@@ -1,5 +1,5 @@
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 
 /** The hole that is asked about, as it stands on the screen, with all it leans on. */
 export interface AskedHole {

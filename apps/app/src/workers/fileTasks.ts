@@ -1,6 +1,6 @@
 import type { Bit } from '@nucleon/core/documents/kit';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { readBitsCsv, writeBitsCsv } from '@nucleon/files/bitsCsv';
 import { writeJobPack, type JobOnPaper } from '@nucleon/files/jobPack';
 import { readDrawing } from '@nucleon/files/readDrawing';

@@ -1,5 +1,6 @@
+import { faultyInWords } from '@nucleon/core/words/faults';
 import type { Fault } from '@nucleon/core/documents/fault';
-import { contextOf } from '@nucleon/core/plan/makePlan';
+import { contextOf } from '@nucleon/core/plan/contextOf';
 import { oddsRow, oddsSurface, type SurfaceOutcome } from '@nucleon/core/advice/risk/oddsMap';
 import type { Bend } from '@nucleon/core/physics/plate/bender';
 import type { AskedHole } from './askedHole';
@@ -23,9 +24,9 @@ export interface AskedRow extends AskedHole {
 /** Answers row after row, keeping the piece it was last asked about ready. */
 export function oddsRows(bend: Bend): (asked: AskedRow) => OddsRowOutcome {
   let last: { readonly key: string; readonly outcome: SurfaceOutcome } | null = null;
-  return ({ drillCase, units, columns, row }) => {
-    const worked = contextOf(drillCase, units, bend);
-    if (worked.kind === 'faulty') return worked;
+  return ({ drillCase, columns, row }) => {
+    const worked = contextOf(drillCase, bend);
+    if (worked.kind === 'faulty') return faultyInWords(worked);
     const key = JSON.stringify(drillCase);
     if (last?.key !== key) last = { key, outcome: oddsSurface(worked.context, bend) };
     const { outcome } = last;

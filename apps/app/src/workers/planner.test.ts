@@ -1,5 +1,5 @@
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 import { workerPlanner, type PlanWorker } from './planner';
 
 /** A worker whose answers the test gives by hand. */

@@ -1,7 +1,10 @@
-import { holdAdvice, type HoldPart } from '@nucleon/core/advice/choice/holdAdvice';
+import { faultyInWords } from '@nucleon/core/words/faults';
+import { holdAdvice, type HoldPart } from '@nucleon/core/words/advice/holdAdvice';
 import { isOnFace } from '@nucleon/core/layout/outline';
 import type { Fault } from '@nucleon/core/documents/fault';
 import { stressOf } from '@nucleon/core/plan/stressOf';
+import { inUnits } from '@nucleon/core/words/plan/planInUnits';
+import { stressText } from '@nucleon/core/words/plan/stressText';
 import type { Bend } from '@nucleon/core/physics/plate/bender';
 import type { Bending } from '@nucleon/core/documents/bending';
 import { locator } from '@nucleon/core/physics/plate/locate';
@@ -42,23 +45,23 @@ export type StressViewOutcome =
 
 /** Marching squares over the greater tension of both faces. */
 export function stressView({ drillCase, units }: AskedHole, bend: Bend): StressViewOutcome {
-  const outcome = stressOf(drillCase, units, bend);
-  if (outcome.kind === 'faulty') return outcome;
-  const { context, field, text } = outcome.stress;
+  const outcome = stressOf(drillCase, bend);
+  if (outcome.kind === 'faulty') return faultyInWords(outcome);
+  const { context, field } = outcome.stress;
   const { crack, bending } = context;
   const { limitMpa } = crack;
   return {
     kind: 'drawn',
     view: {
       bending,
-      text,
+      text: stressText(context, units),
       totalMpa: crack.stressMpa,
       limitMpa,
       heatMpa: context.thermalStressMpa,
       crackProbability: crack.total,
       chipMm: context.chip?.p50 ?? null,
       bands: field ? bandsOf(context.piece.outline, field, limitMpa) : [],
-      advice: holdAdvice(context),
+      advice: holdAdvice(inUnits(context, units)),
     },
   };
 }

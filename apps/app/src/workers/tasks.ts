@@ -1,16 +1,18 @@
-import { compareMethods } from '@nucleon/core/advice/choice/compareMethods';
-import { edgeTruth } from '@nucleon/core/advice/choice/edgeTruth';
-import { hireOrBuy, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
-import { rankSetups } from '@nucleon/core/advice/choice/rankSetups';
-import { rankSupports } from '@nucleon/core/advice/choice/rankSupports';
-import { rankWater } from '@nucleon/core/advice/choice/rankWater';
-import { stepChain } from '@nucleon/core/advice/choice/stepChain';
+import { comparisonsInWords } from '@nucleon/core/words/advice/comparisonsInWords';
+import { edgeTruthInWords } from '@nucleon/core/words/advice/edgeTruthInWords';
+import type { HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
+import { hireInWords } from '@nucleon/core/words/advice/hireInWords';
+import { rankingInWords } from '@nucleon/core/words/advice/rankingInWords';
+import { supportsInWords } from '@nucleon/core/words/advice/supportsInWords';
+import { waterInWords } from '@nucleon/core/words/advice/waterInWords';
+import { chainInWords } from '@nucleon/core/words/advice/chainInWords';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { faultyInWords } from '@nucleon/core/words/faults';
 import { assessHole } from '@nucleon/core/advice/risk/assessHole';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { rememberingBender } from '@nucleon/core/physics/plate/bender';
-import { packingListOf } from '@nucleon/core/run/packingList';
+import { packingListOf } from '@nucleon/core/words/run/packingList';
 import type { AskedHole } from './askedHole';
 import { oddsRows } from './oddsRows';
 import { stressView } from './stressView';
@@ -28,9 +30,9 @@ export const TASKS = {
   bentPlan: ({ drillCase, units }: AskedHole) => makePlan(drillCase, units, bend),
   stress: (asked: AskedHole) => stressView(asked, bend),
   oddsRow: oddsRows(bend),
-  supports: ({ drillCase, units }: AskedHole) => rankSupports(drillCase, bend, units),
+  supports: ({ drillCase, units }: AskedHole) => supportsInWords(drillCase, bend, units),
   edges: ({ drillCase, units, judged }: AskedHole & { readonly judged: readonly JudgedRule[] }) =>
-    edgeTruth(drillCase, judged, bend, units),
+    edgeTruthInWords(drillCase, judged, bend, units),
   packing: ({
     cases,
     units,
@@ -38,16 +40,19 @@ export const TASKS = {
     kind: 'listed' as const,
     items: packingListOf(cases, units),
   }),
-  waters: ({ drillCase, units }: AskedHole) => rankWater(drillCase, bend, units),
+  waters: ({ drillCase, units }: AskedHole) => waterInWords(drillCase, bend, units),
   water: (asked: AskedHole & { readonly dryForS: number }) => waterView(asked, bend),
-  rank: ({ drillCase, units }: AskedHole) => rankSetups(drillCase, units, bend),
-  compare: ({ drillCase, units }: AskedHole) => compareMethods(drillCase, units, bend),
-  chain: ({ drillCase, units }: AskedHole) => stepChain(drillCase, units),
-  risk: ({ drillCase }: AskedHole) => assessHole(drillCase, { bend }),
-  hire: ({ drillCase, units, prices }: AskedHole & { readonly prices: Partial<HirePrices> }) =>
-    hireOrBuy(drillCase, prices, units),
-  window: ({ drillCase, units }: AskedHole) => windowView(drillCase, units),
-  windowPoint: ({ drillCase, units }: AskedHole) => windowPoint(drillCase, units),
+  rank: ({ drillCase, units }: AskedHole) => rankingInWords(drillCase, units, bend),
+  compare: ({ drillCase, units }: AskedHole) => comparisonsInWords(drillCase, units, bend),
+  chain: ({ drillCase, units }: AskedHole) => chainInWords(drillCase, units),
+  risk: ({ drillCase }: AskedHole) => {
+    const assessed = assessHole(drillCase, { bend });
+    return assessed.kind === 'faulty' ? faultyInWords(assessed) : assessed;
+  },
+  hire: ({ drillCase, prices }: AskedHole & { readonly prices: Partial<HirePrices> }) =>
+    hireInWords(drillCase, prices),
+  window: ({ drillCase }: AskedHole) => windowView(drillCase),
+  windowPoint: ({ drillCase }: AskedHole) => windowPoint(drillCase),
 } as const;
 
 export type Tasks = typeof TASKS;

@@ -1,12 +1,10 @@
-import {
-  cloudingOf,
-  waterAdvice,
-  type Clouding,
-  type WaterPart,
-} from '@nucleon/core/advice/choice/waterAdvice';
+import { faultyInWords } from '@nucleon/core/words/faults';
+import { waterAdvice, type WaterPart } from '@nucleon/core/words/advice/waterAdvice';
+import { cloudingOf, type Clouding } from '@nucleon/core/advice/choice/clouding';
 import type { Fault } from '@nucleon/core/documents/fault';
-import { contextOf } from '@nucleon/core/plan/makePlan';
+import { contextOf } from '@nucleon/core/plan/contextOf';
 import { rimStory, type RimStory } from '@nucleon/core/advice/risk/rimStory';
+import { inUnits } from '@nucleon/core/words/plan/planInUnits';
 import { rimStoryText } from '@nucleon/core/words/plan/rimStoryText';
 import type { Bend } from '@nucleon/core/physics/plate/bender';
 import type { AskedHole } from './askedHole';
@@ -28,14 +26,14 @@ export function waterView(
   { drillCase, units, dryForS }: AskedHole & { readonly dryForS: number },
   bend: Bend,
 ): WaterViewOutcome {
-  const worked = contextOf(drillCase, units, bend);
-  if (worked.kind === 'faulty') return worked;
+  const worked = contextOf(drillCase, bend);
+  if (worked.kind === 'faulty') return faultyInWords(worked);
   const { context } = worked;
   const story = rimStory(context, dryForS);
   return {
     kind: 'told',
     view: {
-      advice: waterAdvice(context),
+      advice: waterAdvice(inUnits(context, units)),
       clouding: cloudingOf(context),
       finesColour: context.headline.material.finesColour,
       story,

@@ -1,3 +1,4 @@
+import { faultyInWords } from '@nucleon/core/words/faults';
 import {
   pointAt,
   workingWindow,
@@ -8,8 +9,7 @@ import { windowCase } from '@nucleon/core/setup/windowMargins';
 import { WINDOW_AREAS, type WindowArea } from '@nucleon/core/setup/windowAreas';
 import type { Fault } from '@nucleon/core/documents/fault';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
-import { contextOf } from '@nucleon/core/plan/makePlan';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import { contextOf } from '@nucleon/core/plan/contextOf';
 import { contours } from 'd3-contour';
 
 const GRID = 120;
@@ -47,9 +47,9 @@ export type WindowOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 /** Marching squares over the core's margins. */
-export function windowView(drillCase: DrillCase, units: UnitSystem): WindowOutcome {
-  const worked = contextOf(drillCase, units);
-  if (worked.kind === 'faulty') return worked;
+export function windowView(drillCase: DrillCase): WindowOutcome {
+  const worked = contextOf(drillCase);
+  if (worked.kind === 'faulty') return faultyInWords(worked);
   const grid = workingWindow(worked.context, GRID);
   const least = leastMargins(grid);
   return {
@@ -76,9 +76,9 @@ export type PointOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 /** Where the plan as it stands lies, and what lies nearest to it. */
-export function windowPoint(drillCase: DrillCase, units: UnitSystem): PointOutcome {
-  const worked = contextOf(drillCase, units);
-  if (worked.kind === 'faulty') return worked;
+export function windowPoint(drillCase: DrillCase): PointOutcome {
+  const worked = contextOf(drillCase);
+  if (worked.kind === 'faulty') return faultyInWords(worked);
   const { headline } = worked.context;
   return {
     kind: 'placed',

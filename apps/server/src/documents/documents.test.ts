@@ -7,7 +7,7 @@ import type {
   StoredBit,
 } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import type { Plan } from '@nucleon/core/documents/plan';
 import request from 'supertest';
 import { AbstractLogger } from 'typeorm';

@@ -1,5 +1,6 @@
 import { MOST_FAULTS } from '@nucleon/contract/validator';
 import { checkJob } from '@nucleon/core/setup/checkJob';
+import { faultsInWords } from '@nucleon/core/words/faults';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { PieceWithHoles } from '@nucleon/core/documents/piece';
@@ -116,7 +117,7 @@ async function* wholeLog(
 
 /** Pieces and holes that do not fit as they stand carry what is wrong with them. */
 function marked(file: Omit<JobFile, 'log'>): Omit<JobFile, 'log'> {
-  const faults = checkJob(file);
+  const faults = faultsInWords(checkJob(file));
   if (faults.length === 0) return file;
   const at = (isThere: (pointer: string) => boolean): readonly string[] =>
     faults

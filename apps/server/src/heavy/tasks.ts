@@ -1,8 +1,8 @@
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import { assessHole, type HoleRisk } from '@nucleon/core/advice/risk/assessHole';
-import { makePlan, type PlanOutcome } from '@nucleon/core/plan/makePlan';
+import { makePlan, type PlanOutcome } from '@nucleon/core/words/plan/makePlan';
 import { rememberingBender } from '@nucleon/core/physics/plate/bender';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 
 /** What takes longer than a request may hold up others: a tenth of a second and more. */
 export interface HeavyTasks {

@@ -1,4 +1,5 @@
 import { checkJob } from '@nucleon/core/setup/checkJob';
+import { faultsInWords } from '@nucleon/core/words/faults';
 import type { Fault } from '@nucleon/core/documents/fault';
 import type { EntityManager } from 'typeorm';
 import { byPiece, type LoadedJob } from '../documents/loadJob';
@@ -38,7 +39,7 @@ function faultsByHole(loaded: LoadedJob, kit: LoadedKit): ReadonlyMap<string, re
   }));
   const found = new Map<string, Fault[]>();
   const { customMaterials = [] } = loaded.job.document;
-  for (const fault of checkJob({ pieces, kit: kit.all, customMaterials })) {
+  for (const fault of faultsInWords(checkJob({ pieces, kit: kit.all, customMaterials }))) {
     const [, index = '', place = ''] =
       /^\/pieces\/(\d+)(?:\/holes\/(\d+))?/.exec(fault.pointer) ?? [];
     const holes = index === '' ? loaded.holes : (lists[Number(index)]?.[1] ?? []);

@@ -1,10 +1,10 @@
 import type { PlanHeadline } from '@nucleon/contract/wire';
 import type { Fault } from '@nucleon/core/documents/fault';
 import { MATERIAL_DATA_VERSION } from '@nucleon/core/data/materials/materials';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { MODEL_VERSION, type Plan } from '@nucleon/core/documents/plan';
 import { planChanges } from '@nucleon/core/words/plan/planChanges';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 import { In, Like, Not, type EntityManager } from 'typeorm';
 import { drillCaseOf, type JobRow, type LoadedJob } from '../documents/loadJob';
 import type { LoadedKit } from '../documents/loadKit';

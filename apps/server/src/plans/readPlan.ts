@@ -1,3 +1,4 @@
+import { faultyInWords } from '@nucleon/core/words/faults';
 import type { PlanHeadline } from '@nucleon/contract/wire';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import type { Fault } from '@nucleon/core/documents/fault';
@@ -143,7 +144,7 @@ export async function riskOf(
   const { row, drillCase } = read.value;
   if (row.risk) return { kind: 'made', value: row.risk };
   const outcome = await heavy.run('risk', drillCase);
-  if (outcome.kind === 'faulty') return outcome;
+  if (outcome.kind === 'faulty') return faultyInWords(outcome);
   await keepWith(source.manager, row, { risk: outcome.risk });
   return { kind: 'made', value: outcome.risk };
 }

@@ -1,77 +1,45 @@
-import { formatLength } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
 import { wornSharpness } from '../physics/wear/sharpness';
 import { ABRASIVES, type Abrasive } from '../data/bits/abrasives';
 import { BIT_FAMILIES } from '../data/bits/bitFamilies';
 import type { Bit } from '../documents/kit';
 import type { BitState } from '../data/choices';
 
-/** The four looks at a bit before it meets a piece that matters. */
+/** What each of four looks at a bit may find, before it meets a piece that matters. */
 export const BIT_LOOKS = {
-  spin: {
-    title: 'Spin it',
-    ask: 'In the chuck it will run in, slowly. Watch the rim against something fixed.',
-    answers: {
-      true: 'Runs true',
-      little: 'Wobbles a little',
-      much: 'Wobbles clearly',
-    },
-  },
-  rim: {
-    title: 'The rim',
-    ask: 'Draw a fingernail across it, or look through a loupe.',
-    answers: {
-      stands: 'Grains stand proud, it catches',
-      smooth: 'Smooth all round, it slides',
-      bare: 'Bare metal shows',
-      chipped: 'Chipped or a segment gone',
-    },
-  },
-  shank: {
-    title: 'The shank',
-    ask: 'Roll it on something flat; look where the chuck gripped.',
-    answers: { straight: 'Straight and clean', scored: 'Scored by slipping', bent: 'Bent' },
-  },
-  slots: {
-    title: 'Barrel and slots',
-    ask: 'Look inside and through the slots.',
-    answers: { clear: 'Clear', packed: 'A core or fines inside', cracked: 'A crack runs from it' },
-  },
-} as const satisfies Record<
-  string,
-  { title: string; ask: string; answers: Readonly<Record<string, string>> }
->;
-
-/** The same of carbide, which has edges and no grains. */
-const CARBIDE_RIM = {
-  title: 'The edge',
-  ask: 'Look along it at a light, or draw it over a fingernail.',
-  answers: {
-    stands: 'Sharp, it shaves the nail',
-    smooth: 'Rounded, it shines',
-    bare: 'Worn back to the brazing',
-    chipped: 'A corner gone',
-  },
+  spin: ['true', 'little', 'much'],
+  rim: ['stands', 'smooth', 'bare', 'chipped'],
+  shank: ['straight', 'scored', 'bent'],
+  slots: ['clear', 'packed', 'cracked'],
 } as const;
-
-/** What a look asks of this family of bit. */
-export const lookAt = (
-  look: BitLook,
-  family: Bit['family'],
-): (typeof BIT_LOOKS)[BitLook] | typeof CARBIDE_RIM =>
-  look === 'rim' && BIT_FAMILIES[family].abrasive === 'carbide' ? CARBIDE_RIM : BIT_LOOKS[look];
 
 export type BitLook = keyof typeof BIT_LOOKS;
 export const BIT_LOOK_IDS = Object.keys(BIT_LOOKS) as readonly BitLook[];
-export type BitLooks = { readonly [L in BitLook]: keyof (typeof BIT_LOOKS)[L]['answers'] };
+export type BitLooks = { readonly [L in BitLook]: (typeof BIT_LOOKS)[L][number] };
+
+/** What decides it. */
+export type BitFinding =
+  | 'shank-bent'
+  | 'barrel-cracked'
+  | 'runs-out'
+  | 'rim-gap'
+  | 'carbide-spent'
+  | 'layer-gone'
+  | 'bare-metal'
+  | 'glazed-single'
+  | 'glazed'
+  | 'cuts-wide'
+  | 'good';
+export type BitTodo = 'clear-barrel' | 'file-shank' | 'bed-in';
 
 export interface BitVerdict {
   readonly kind: 'use' | 'dress' | 'bin';
-  readonly text: string;
+  readonly why: BitFinding;
   /** What to do before it is used, in order. */
-  readonly doFirst: readonly string[];
+  readonly doFirst: readonly BitTodo[];
   readonly sharpness: number;
   readonly runOutMm: number;
+  /** What it may run out by, mm. */
+  readonly runOutLimitMm: number;
   readonly state: BitState;
 }
 
@@ -95,7 +63,6 @@ const DRESSED_AT_MOST = 0.95;
 export function judgeBit(
   bit: Pick<Bit, 'family' | 'diameterMm' | 'holesCut' | 'sharpness' | 'depthCutMm'>,
   looks: BitLooks,
-  units: UnitSystem,
   measuredRunOutMm?: number,
 ): BitVerdict {
   const abrasive: Abrasive = ABRASIVES[BIT_FAMILIES[bit.family].abrasive];
@@ -103,40 +70,30 @@ export function judgeBit(
   const runOutMm = measuredRunOutMm ?? RUN_OUT_MM[looks.spin];
   const limitMm = Math.max(LEAST_RUN_OUT_LIMIT_MM, MOST_RUN_OUT_SHARE * bit.diameterMm);
   const isNew = (bit.holesCut ?? 0) === 0;
-  const doFirst: string[] = [];
-  if (looks.slots === 'packed')
-    doFirst.push('Push the core out and rinse the barrel before it goes in.');
-  if (looks.shank === 'scored')
-    doFirst.push('File the burrs off the shank and tighten the chuck at all its holes.');
-  const found = { runOutMm, doFirst };
-  const bin = (text: string, state: BitState, sharpness: number): BitVerdict => ({
+  const doFirst: BitTodo[] = [];
+  if (looks.slots === 'packed') doFirst.push('clear-barrel');
+  if (looks.shank === 'scored') doFirst.push('file-shank');
+  const found = { runOutMm, runOutLimitMm: limitMm, doFirst };
+  const bin = (why: BitFinding, state: BitState, sharpness: number): BitVerdict => ({
     kind: 'bin',
-    text,
+    why,
     state,
     sharpness,
     ...found,
   });
 
-  if (looks.shank === 'bent')
-    return bin('The shank is bent: it cannot run true.', 'out-of-true', GOOD);
-  if (looks.slots === 'cracked')
-    return bin('A cracked barrel tears off in the cut.', 'out-of-true', GOOD);
-  if (runOutMm > limitMm)
-    return bin(
-      `It runs out by ${formatLength(runOutMm, units)}; over ${formatLength(limitMm, units)} the hole comes out too wide and its edge chips. Chuck it again once; if it stays, bin it.`,
-      'out-of-true',
-      GOOD,
-    );
-  if (looks.rim === 'chipped')
-    return bin('A rim with a gap hammers on every turn.', 'out-of-true', GLAZED);
+  if (looks.shank === 'bent') return bin('shank-bent', 'out-of-true', GOOD);
+  if (looks.slots === 'cracked') return bin('barrel-cracked', 'out-of-true', GOOD);
+  if (runOutMm > limitMm) return bin('runs-out', 'out-of-true', GOOD);
+  if (looks.rim === 'chipped') return bin('rim-gap', 'out-of-true', GLAZED);
   if (isCarbide && (looks.rim === 'bare' || looks.rim === 'smooth'))
-    return bin('A carbide edge that has gone round only rubs: it is spent.', 'bald', BALD);
+    return bin('carbide-spent', 'bald', BALD);
   if (looks.rim === 'bare')
     return abrasive.singleLayer
-      ? bin('This rim is one layer of diamond, and it is gone.', 'bald', BALD)
+      ? bin('layer-gone', 'bald', BALD)
       : {
           kind: 'dress',
-          text: 'Bare metal hides the next layer of diamond: dress it in an abrasive block until it catches.',
+          why: 'bare-metal',
           state: 'tired',
           sharpness: GLAZED,
           ...found,
@@ -144,18 +101,15 @@ export function judgeBit(
   if (looks.rim === 'smooth')
     return {
       kind: 'dress',
-      text: abrasive.singleLayer
-        ? 'Glazed: dress it lightly in a soft abrasive stone, wet, for ten seconds. If it still slides it is bald.'
-        : 'Glazed: dress it in an abrasive block until it catches.',
+      why: abrasive.singleLayer ? 'glazed-single' : 'glazed',
       state: 'tired',
       sharpness: GLAZED,
       ...found,
     };
-  if (isNew && BIT_FAMILIES[bit.family].abrasive === 'plated')
-    doFirst.push('New and plated: bed it in for the first millimetre with the least force.');
+  if (isNew && BIT_FAMILIES[bit.family].abrasive === 'plated') doFirst.push('bed-in');
   return {
     kind: 'use',
-    text: looks.spin === 'little' ? 'Use it: it cuts a hair wide.' : 'Use it.',
+    why: looks.spin === 'little' ? 'cuts-wide' : 'good',
     state: isNew ? 'new' : 'good',
     sharpness: isNew ? 1 : Math.max(bit.sharpness ?? wearLeft(bit), STANDING),
     ...found,

@@ -1,5 +1,5 @@
 import { caseIn, jobWith } from '../plan/jobFixtures';
-import { makePlan } from '../plan/makePlan';
+import { makePlan } from '../words/plan/makePlan';
 import { practicePiece } from './practicePiece';
 
 it('is of the same kind, worth nothing, with the same hole in its middle', () => {

@@ -1,8 +1,8 @@
 import { outlineCentre } from '../layout/outline';
 import { caseIn } from '../plan/jobFixtures';
 import { MATERIAL_IDS, MATERIALS } from '../data/materials/materials';
-import { makePlan } from '../plan/makePlan';
-import { INCH_POUND, METRIC } from '../words/units/unitSystem';
+import { makePlan } from '../words/plan/makePlan';
+import { INCH_POUND, METRIC } from '../data/unitSystem';
 import type { JobFile } from '../documents/jobFile';
 import { presumePiece, usualForm, usualSizes } from './presumePiece';
 

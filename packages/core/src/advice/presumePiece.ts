@@ -4,7 +4,7 @@ import type { MaterialClass, GlassTreatment, PieceForm } from '../data/choices';
 import { MATERIALS, type MaterialId } from '../data/materials/materials';
 import { MM_PER_INCH } from '../math/constants';
 import { markOf } from './identify/knowMarks';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 import type { Piece } from '../documents/piece';
 
 const BEADS = new Set(['quartzite-agate', 'jade', 'shell']);

@@ -37,9 +37,6 @@ export type MaterialClass = (typeof MATERIAL_CLASSES)[number];
 export const KEEP_OFF_KINDS = ['handle', 'rib', 'curve', 'crack', 'hole', 'cut-out'] as const;
 export type KeepOffKind = (typeof KEEP_OFF_KINDS)[number];
 
-export const SERVICE_KINDS = ['pipe', 'cable', 'bar', 'unknown'] as const;
-export type ServiceKind = (typeof SERVICE_KINDS)[number];
-
 export const MARK_KINDS = ['dot', 'circle', 'ticks', 'tape-cross'] as const;
 export type MarkKind = (typeof MARK_KINDS)[number];
 

@@ -1,10 +1,5 @@
-import {
-  DAMAGES,
-  GLASS_TREATMENTS,
-  KEEP_OFF_KINDS,
-  PIECE_FORMS,
-  SERVICE_KINDS,
-} from '../data/choices';
+import { SERVICE_KINDS } from '../data/services';
+import { DAMAGES, GLASS_TREATMENTS, KEEP_OFF_KINDS, PIECE_FORMS } from '../data/choices';
 import { hazardCheckSchema } from './hazardCheck';
 import { holeSchema } from './hole';
 import { LIMITS } from '../data/schema/limits';

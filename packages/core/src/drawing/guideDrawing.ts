@@ -2,7 +2,7 @@ import type { Drawing, Primitive, Tone } from '../math/primitives';
 import { tanDeg } from '../layout/aim';
 import type { DamInput, FallWedge, GuideBoard, GuideBoardInput } from '../layout/guideBoard';
 import { formatLengthAbout, formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 
 /** A small lean is drawn this much larger where it would not be seen, and the drawing says so. */
 const LEAST_SEEN_DEG = 4;

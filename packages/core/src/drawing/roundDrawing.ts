@@ -4,7 +4,7 @@ import type { Outline } from '../documents/outline';
 import { radiusAt } from '../layout/curve';
 import { turnOf } from '../layout/wrap';
 import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 
 type Round = Extract<Outline, { kind: 'cylinder' | 'cone' }>;
 interface RoundHole extends PointMm {

@@ -3,7 +3,7 @@ import type { BarePlan } from '../documents/plan';
 import { depthBand } from '../run/runFigures';
 import { legOf, type RunState } from '../run/runState';
 import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 import { sectionOf } from './sectionOf';
 
 /** A band thinner than this is not drawn, mm. */

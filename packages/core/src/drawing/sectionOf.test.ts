@@ -1,7 +1,7 @@
 import { caseWith, type JobParts } from '../plan/jobFixtures';
-import { makePlan } from '../plan/makePlan';
+import { makePlan } from '../words/plan/makePlan';
 import type { Plan } from '../documents/plan';
-import { METRIC } from '../words/units/unitSystem';
+import { METRIC } from '../data/unitSystem';
 import { sectionOf, stageAt, tellingDepth } from './sectionOf';
 
 function planOf(parts: JobParts = {}): Plan {

@@ -1,7 +1,7 @@
 import type { BarePlan, PlannedStage } from '../documents/plan';
 import { formatForce, formatRimSpeed, formatRpm } from '../words/units/formatQuantity';
 import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 import { drawBit } from './drawBit';
 import { drawPiece, drawWater } from './drawSurroundings';
 import type { Primitive, Section, SectionLabel } from '../math/primitives';

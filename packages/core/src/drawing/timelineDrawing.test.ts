@@ -1,6 +1,6 @@
 import { caseWith } from '../plan/jobFixtures';
-import { makePlan } from '../plan/makePlan';
-import { METRIC } from '../words/units/unitSystem';
+import { makePlan } from '../words/plan/makePlan';
+import { METRIC } from '../data/unitSystem';
 import { timelineDrawing } from './timelineDrawing';
 
 const planOf = (setup: object) => {

@@ -1,7 +1,7 @@
 import type { Moment, Plan } from '../documents/plan';
 import { formatDuration } from '../words/units/formatQuantity';
 import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 
 /** A stretch of the way down, as it is drawn: depth against time, both from 0 to 1. */
 export interface TimelineStep {

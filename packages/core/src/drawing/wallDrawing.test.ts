@@ -1,4 +1,4 @@
-import { METRIC } from '../words/units/unitSystem';
+import { METRIC } from '../data/unitSystem';
 import { wallDrawing } from './wallDrawing';
 
 const layers = [

@@ -3,7 +3,7 @@ import type { Layer } from '../documents/piece';
 import { CAVITY, findMaterial } from '../data/materials/materials';
 import type { Material } from '../data/materials/material';
 import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 
 /** Height of the cut shown, over the wall's whole thickness. */
 const HEIGHT_SHARE = 0.42;

@@ -1,8 +1,6 @@
 import type { EdgeRuleId, KeepOffKind } from '../data/choices';
 import type { Piece, KeepOff } from '../documents/piece';
 import type { Material } from '../data/materials/material';
-import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
 import type { House } from '../documents/house';
 import {
   spanToCorner,
@@ -159,13 +157,6 @@ export interface JudgedRule {
   /** Where it is measured on the face; none for the diameter. */
   readonly span?: Pick<ClearSpan, 'from' | 'to'>;
 }
-
-/** What is here and what a rule wants, in a line. */
-export const edgeText = (
-  { actualMm, requiredMm }: Pick<JudgedRule, 'actualMm' | 'requiredMm'>,
-  units: UnitSystem,
-): string =>
-  `${formatLengthShort(actualMm, units)} here, ${formatLengthShort(requiredMm, units)} wanted.`;
 
 /** Rounding room, mm. */
 const SAME_MM = 1e-6;

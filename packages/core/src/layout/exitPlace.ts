@@ -1,9 +1,6 @@
 import type { PointMm } from './outline';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
-import { formatLengthAbout, formatLengthShort } from '../words/units/length';
-import { input, type Reason } from '../documents/reason';
-import type { UnitSystem } from '../words/units/unitSystem';
 import { clearToEdge, clearToHole, spanToKeepOff, type PlacedHole } from './clearDistances';
 import { tanDeg, type Lean } from './aim';
 import { reachOf } from './services';
@@ -22,13 +19,9 @@ export interface ExitPlace {
   readonly lengthMm: number;
   /** The hole's rim at its worst to the far face's edge, other holes and marked places, mm. */
   readonly clearMm: number;
-  /** Whether that is enough, in a sentence. */
-  readonly clearText: string;
-  readonly reason: Reason;
+  readonly lean: Lean;
+  readonly fall: Hole['fall'];
 }
-
-/** Wandering less than this is not worth a number, mm. */
-const LEAST_SEEN_MM = 0.1;
 
 /**
  * Where a through hole comes out. The fall shifts it by depth/oneIn towards the low side; the lean
@@ -40,7 +33,6 @@ export function exitPlace(
   hole: PlacedHole & Pick<Hole, 'depth' | 'fall'>,
   others: readonly PlacedHole[],
   lean: Lean,
-  units: UnitSystem,
 ): ExitPlace | null {
   if (hole.depth.kind !== 'through') return null;
   const depthMm = reachOf(hole, piece);
@@ -58,12 +50,7 @@ export function exitPlace(
     clearToHole(piece.outline, exit, others),
     spanToKeepOff(piece.outline, exit, piece.keepOff ?? [])?.clearMm,
   ].filter((one): one is number => typeof one === 'number');
-  const show = (mm: number): string => formatLengthShort(mm, units);
   const clearMm = Math.min(...clears) - wander;
-  const shift =
-    fallMm === 0
-      ? 'straight behind its entry'
-      : `${show(Math.abs(fallMm))} ${fallMm < 0 ? 'lower' : 'higher'} than it goes in`;
   return {
     at,
     depthMm,
@@ -72,23 +59,7 @@ export function exitPlace(
     alongMm,
     lengthMm: hole.diameterMm * Math.sqrt(stretch),
     clearMm,
-    clearText:
-      clearMm < 0
-        ? 'There it may run into the edge, another hole or a marked place.'
-        : `There it stays ${show(clearMm)} clear even then.`,
-    reason: {
-      text:
-        wander < LEAST_SEEN_MM
-          ? `It comes out ${shift}, to within ${formatLengthAbout(LEAST_SEEN_MM, units)}, steered by ${lean.how}.`
-          : `It comes out ${shift}, give or take ${formatLengthAbout(acrossMm, units)} sideways and ${formatLengthAbout(alongMm, units)} up or down, steered by ${lean.how}.`,
-      inputs: [
-        input('Depth', show(depthMm)),
-        input('Fall', Number.isFinite(oneIn) ? `one in ${oneIn}, ${lowSide} face lower` : 'none'),
-        input('Lean sideways', `${lean.acrossDeg.toFixed(1)}°`),
-        input('Lean up or down', `${lean.alongDeg.toFixed(1)}°`),
-      ],
-      source: 'Exit offset = depth × tan(angle); fall = depth ÷ run',
-      spread: 'about two in three holes come out within the ellipse',
-    },
+    lean,
+    fall: hole.fall,
   };
 }

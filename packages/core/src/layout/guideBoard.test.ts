@@ -1,4 +1,4 @@
-import { METRIC } from '../words/units/unitSystem';
+import { METRIC } from '../data/unitSystem';
 import { guideLean, leanOf } from './aim';
 import { exitPlace } from './exitPlace';
 import { dam, fallWedge, guideBoard, usualDamInner } from './guideBoard';
@@ -71,16 +71,14 @@ it('comes out lower by the fall, within an ellipse', () => {
     fall: { oneIn: 60, lowSide: 'far' },
   } as const;
   const lean = leanOf({ hold: 'guided', guide: { kind: 'level' } });
-  const exit = exitPlace(wall, hole, [], lean, METRIC);
+  const exit = exitPlace(wall, hole, [], lean);
   expect(exit?.at).toEqual({ xMm: 500, yMm: 395 });
   expect(exit?.acrossMm).toBeCloseTo(300 * Math.tan((2 * Math.PI) / 180));
   expect(exit?.alongMm).toBeCloseTo(300 * Math.tan(Math.PI / 180) * (1 + 1 / 3600));
   expect(exit?.lengthMm).toBeCloseTo(107 * Math.sqrt(1 + 1 / 3600));
   expect(exit?.clearMm).toBeCloseTo(395 - 53.5 - 300 * Math.tan((2 * Math.PI) / 180));
-  expect(
-    exitPlace(wall, { ...hole, fall: { oneIn: 60, lowSide: 'near' } }, [], lean, METRIC)?.at.yMm,
-  ).toBe(405);
-  expect(
-    exitPlace(wall, { ...hole, depth: { kind: 'blind', depthMm: 50 } }, [], lean, METRIC),
-  ).toBeNull();
+  expect(exitPlace(wall, { ...hole, fall: { oneIn: 60, lowSide: 'near' } }, [], lean)?.at.yMm).toBe(
+    405,
+  );
+  expect(exitPlace(wall, { ...hole, depth: { kind: 'blind', depthMm: 50 } }, [], lean)).toBeNull();
 });

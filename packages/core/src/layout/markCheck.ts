@@ -1,6 +1,4 @@
 import type { MarkReading } from '../documents/hole';
-import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
 import type { JudgedRule } from './edgeRules';
 import type { TapePlan } from './tapes';
 
@@ -18,8 +16,11 @@ export interface MarkCheck {
   /** What the check tape read less what it should have, given the other two; null unread. */
   readonly residualMm: number | null;
   readonly toleranceMm: number;
+  /** The part itself says how far off it may sit. */
+  readonly partSays: boolean;
   readonly verdict: MarkVerdict;
-  readonly text: string;
+  /** The rule that it breaks where it lies now, though not as planned. */
+  readonly broken: JudgedRule | null;
 }
 
 interface CheckScene {
@@ -28,7 +29,6 @@ interface CheckScene {
   /** The edge rules judged where the mark lies now. */
   readonly brokenThere: JudgedRule | undefined;
   readonly brokenAsPlanned: JudgedRule | undefined;
-  readonly units: UnitSystem;
 }
 
 /** What the tape read after marking, against the plan: how far off, and whether it matters. */
@@ -38,40 +38,17 @@ export function checkMark(tapes: TapePlan, reading: MarkReading, scene: CheckSce
   const errorMm = Math.hypot(offsetMm.xMm, offsetMm.yMm);
   const residualMm = checkMm === undefined ? null : checkMm - tapes.checkFor(firstMm, secondMm);
   const toleranceMm = scene.toleranceMm ?? USUAL_TOLERANCE_MM;
-  const show = (mm: number): string => formatLengthShort(mm, scene.units);
-  const base = { offsetMm, errorMm, residualMm, toleranceMm };
-  if (residualMm !== null && Math.abs(residualMm) > 2 * TAPE_READING_MM) {
-    return {
-      ...base,
-      verdict: 'misread',
-      text: `The three do not agree: the check reads ${show(Math.abs(residualMm))} ${residualMm > 0 ? 'more' : 'less'} than the other two give. One was misread, or the corner is not square: measure all three again.`,
-    };
-  }
-  const way = [
-    Math.abs(offsetMm.xMm) < 0.05
-      ? ''
-      : `${show(Math.abs(offsetMm.xMm))} ${offsetMm.xMm > 0 ? 'right' : 'left'}`,
-    Math.abs(offsetMm.yMm) < 0.05
-      ? ''
-      : `${show(Math.abs(offsetMm.yMm))} ${offsetMm.yMm > 0 ? 'up' : 'down'}`,
-  ].filter(Boolean);
-  const where =
-    way.length === 0 ? 'The mark is where it should be' : `The mark lies ${way.join(' and ')}`;
-  if (scene.brokenThere && !scene.brokenAsPlanned) {
-    return {
-      ...base,
-      verdict: 'too-near',
-      text: `${where}, and there it breaks a rule: ${scene.brokenThere.label.toLowerCase()}, ${show(scene.brokenThere.actualMm)} of the ${show(scene.brokenThere.requiredMm)} wanted. Mark it again.`,
-    };
-  }
-  const allows = `${scene.toleranceMm === null ? 'as a rule' : 'for this part'} up to ${show(toleranceMm)} does not matter`;
-  return errorMm <= toleranceMm
-    ? { ...base, verdict: 'good', text: `${where}; ${allows}. Good.` }
-    : {
-        ...base,
-        verdict: 'off',
-        text: `${where}; ${allows}, and ${show(errorMm)} does. Mark it again.`,
-      };
+  const broken = scene.brokenAsPlanned ? null : (scene.brokenThere ?? null);
+  const misread = residualMm !== null && Math.abs(residualMm) > 2 * TAPE_READING_MM;
+  return {
+    offsetMm,
+    errorMm,
+    residualMm,
+    toleranceMm,
+    partSays: scene.toleranceMm !== null,
+    broken,
+    verdict: misread ? 'misread' : broken ? 'too-near' : errorMm <= toleranceMm ? 'good' : 'off',
+  };
 }
 
 /** Holes whose heights follow each other this closely are marked as one row, mm. */

@@ -1,4 +1,5 @@
-import { METRIC } from '../words/units/unitSystem';
+import { markNoteText } from '../words/layout/markNoteText';
+import { METRIC } from '../data/unitSystem';
 import { markSheet, type MarkSheetInput } from './markSheet';
 
 const at = '2026-05-02T09:00:00Z';
@@ -24,7 +25,6 @@ const given: MarkSheetInput = {
   ],
   custom: [],
   bits: [],
-  units: METRIC,
 };
 
 it('goes through the holes from the datum up, each with its own mark and tapes', () => {
@@ -35,7 +35,7 @@ it('goes through the holes from the datum up, each with its own mark and tapes',
   ]);
   expect(rows[0]?.check).toMatchObject({ verdict: 'off', errorMm: 3 });
   expect(rows[1]?.check).toBeNull();
-  expect(notes.join(' ')).toContain('degrease');
+  expect(notes.map((note) => markNoteText(note, METRIC)).join(' ')).toContain('degrease');
 });
 
 it('says when a mark has come too near an edge that the plan keeps clear of', () => {

@@ -7,8 +7,6 @@ import type { House } from '../documents/house';
 import type { MarkKind } from '../data/choices';
 import type { Material } from '../data/materials/material';
 import { fitOf, sceneOf } from './purposes/purposes';
-import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
 import { brokenRule, judgeEdges } from './edgeRules';
 import { checkMark, markingOrder, type MarkCheck } from './markCheck';
 import { markAdvice, usualMark, type MarkAdvice, type MarkScene } from './markKind';
@@ -30,10 +28,15 @@ export interface MarkRow {
   readonly check: MarkCheck | null;
 }
 
+/** How to go about marking a piece. */
+export type MarkNote =
+  | { readonly code: 'from-the-seam' | 'from-two-edges' | 'degrease' | 'strike-a-level' }
+  | { readonly code: 'check-the-third'; readonly smallestMm: number };
+
 export interface MarkSheet {
   readonly rows: readonly MarkRow[];
-  /** How to go about the whole piece, a sentence each. */
-  readonly notes: readonly string[];
+  /** How to go about the whole piece. */
+  readonly notes: readonly MarkNote[];
 }
 
 /** Whether pencil fails and a bit skates on this face. */
@@ -46,7 +49,6 @@ export interface MarkSheetInput {
   readonly custom: readonly Material[];
   readonly bits: readonly Bit[];
   readonly house?: House | undefined;
-  readonly units: UnitSystem;
 }
 
 /** How each hole is marked, where the tape goes, in which order; and what was measured after. */
@@ -80,7 +82,7 @@ export function markSheet(given: MarkSheetInput): MarkSheet {
 }
 
 function checkReading(
-  { piece, holes, house, units }: MarkSheetInput,
+  { piece, holes, house }: MarkSheetInput,
   material: Material,
   hole: Hole,
   tapes: TapePlan,
@@ -94,29 +96,22 @@ function checkReading(
     toleranceMm: fit?.kind === 'fits' ? fit.fit.toleranceMm : null,
     brokenThere: judge(there),
     brokenAsPlanned: judge(hole),
-    units,
   });
 }
 
-function notesFor({ piece, holes, units }: MarkSheetInput, material: Material): readonly string[] {
+function notesFor({ piece, holes }: MarkSheetInput, material: Material): readonly MarkNote[] {
   const { outline } = piece;
   const round = outline.kind === 'cylinder' || outline.kind === 'cone';
-  const smallest = Math.min(...holes.map(({ diameterMm }) => diameterMm));
   return [
-    round
-      ? 'Make a seam mark first, upright from base to rim, and measure every hole from it: one error is not carried to the next.'
-      : 'Measure every hole from the same two edges or points, not from hole to hole: one error is not carried to the next.',
-    ...(isGlossy(material)
-      ? ['Dry and degrease the face first. Where you tape, measure again on the tape.']
-      : []),
-    ...(piece.form === 'wall'
-      ? [
-          'Strike the level line with a spirit level, not from floor or ceiling: they seldom are level.',
-        ]
-      : []),
+    { code: round ? 'from-the-seam' : 'from-two-edges' },
+    ...(isGlossy(material) ? [{ code: 'degrease' } as const] : []),
+    ...(piece.form === 'wall' ? [{ code: 'strike-a-level' } as const] : []),
     ...(holes.length > 0
       ? [
-          `Check the third distance of each before you drill: the smallest hole is ${formatLengthShort(smallest, units)}.`,
+          {
+            code: 'check-the-third',
+            smallestMm: Math.min(...holes.map(({ diameterMm }) => diameterMm)),
+          } as const,
         ]
       : []),
   ];

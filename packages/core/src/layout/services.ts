@@ -1,8 +1,6 @@
-import { capitalised } from '../words/sentence';
+import { SERVICES } from '../data/services';
 import type { Hole } from '../documents/hole';
 import type { Piece, ServiceBand } from '../documents/piece';
-import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
 import { middleOf, spanToShape, type ClearSpan, type PlacedHole } from './clearDistances';
 
 export interface ServiceSpan extends ClearSpan {
@@ -47,16 +45,6 @@ export const clashes = (
   hole: PlacedHole & Pick<Hole, 'depth'>,
 ): boolean => spansToServices(piece, hole).some(({ clearMm }) => clearMm < 0);
 
-const WORDS: Record<ServiceBand['kind'], string> = {
-  pipe: 'pipe',
-  cable: 'cable',
-  bar: 'reinforcing bar',
-  unknown: 'something the scan found',
-};
-
-/** What a band is, in words. */
-export const bandName = ({ kind, label }: ServiceBand): string => label?.trim() || WORDS[kind];
-
-/** How far the hole must move, in a sentence. */
-export const clashText = ({ band, clearMm }: ServiceSpan, units: UnitSystem): string =>
-  `${capitalised(bandName(band))} may lie in the hole’s way: the hole runs ${formatLengthShort(-clearMm, units)} into its band, which is ${formatLengthShort(bandWidth(band), units)} wide with what the scan may be off by.`;
+/** What a band is called: by its label, else by what it is. */
+export const bandName = ({ kind, label }: ServiceBand): string =>
+  label?.trim() || SERVICES[kind].name;

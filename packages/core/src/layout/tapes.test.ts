@@ -1,4 +1,5 @@
-import { METRIC } from '../words/units/unitSystem';
+import { markCheckText } from '../words/layout/markCheckText';
+import { METRIC } from '../data/unitSystem';
 import { checkMark, markingOrder } from './markCheck';
 import { markAdvice, usualMark } from './markKind';
 import { tapePlan } from './tapes';
@@ -46,7 +47,7 @@ it('goes along the wall and checks the other way round', () => {
   expect(tapes.checkFor(91, 120)).toBeCloseTo(100 * Math.PI - 91);
 });
 
-const scene = { toleranceMm: 1, brokenThere: undefined, brokenAsPlanned: undefined, units: METRIC };
+const scene = { toleranceMm: 1, brokenThere: undefined, brokenAsPlanned: undefined };
 
 it('says whether an error in the mark matters', () => {
   const tapes = tapePlan(PANE, hole);
@@ -58,7 +59,7 @@ it('says whether an error in the mark matters', () => {
     );
   expect(check(90.5, 120)).toMatchObject({ verdict: 'good', errorMm: 0.5, residualMm: null });
   expect(check(93, 116)).toMatchObject({ verdict: 'off', errorMm: 5 });
-  expect(check(93, 116).text).toContain('3 mm right and 4 mm down');
+  expect(markCheckText(check(93, 116), METRIC)).toContain('3 mm right and 4 mm down');
   expect(check(90, 120, 150.4)).toMatchObject({ verdict: 'good' });
   expect(check(90, 120, 150.4).residualMm).toBeCloseTo(0.4);
   expect(check(90, 120, 156).verdict).toBe('misread');

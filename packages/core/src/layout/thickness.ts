@@ -1,5 +1,3 @@
-import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
 import type { Piece } from '../documents/piece';
 
 /** sd of ln(thickness) where nobody measured it in several places. */
@@ -41,15 +39,3 @@ export function thicknessSpread(
 /** The thickness that several readings stand for: their mean, to a hundredth. */
 export const meanThickness = (readingsMm: readonly number[]): number =>
   Math.round((readingsMm.reduce((sum, one) => sum + one, 0) / readingsMm.length) * 100) / 100;
-
-/** The thickness with its spread, in words. */
-export function thicknessText(
-  piece: Pick<Piece, 'thicknessMm' | 'thicknessReadingsMm'>,
-  units: UnitSystem,
-): string {
-  const { thinnestMm, thickestMm, readings } = thicknessSpread(piece);
-  const L = (mm: number): string => formatLengthShort(mm, units);
-  return readings < 2
-    ? L(piece.thicknessMm)
-    : `${L(piece.thicknessMm)}, from ${L(thinnestMm)} to ${L(thickestMm)} in ${readings} places`;
-}

@@ -1,7 +1,9 @@
+import { stressText } from '../words/plan/stressText';
 import { rememberingBend } from '../physics/plate/bender';
-import { INCH_POUND, METRIC } from '../words/units/unitSystem';
+import { INCH_POUND, METRIC } from '../data/unitSystem';
 import { caseWith, type JobParts } from './jobFixtures';
-import { contextOf, makePlan } from './makePlan';
+import { makePlan } from '../words/plan/makePlan';
+import { contextOf } from './contextOf';
 import { oddsMap, oddsSurface } from '../advice/risk/oddsMap';
 import type { Plan } from '../documents/plan';
 import { stressOf } from './stressOf';
@@ -131,7 +133,7 @@ it('an open hole beside it raises the stress', () => {
 });
 
 it('maps the odds over the piece, the same on both sides and worse at the edges', () => {
-  const worked = contextOf(caseWith(), METRIC, bend);
+  const worked = contextOf(caseWith(), bend);
   if (worked.kind === 'faulty') throw new Error('faulty');
   const prepared = oddsSurface(worked.context, bend);
   if (prepared.kind !== 'surface') throw new Error(prepared.kind);
@@ -144,8 +146,8 @@ it('maps the odds over the piece, the same on both sides and worse at the edges'
 });
 
 it('says in a line what it comes to, in inches too', () => {
-  const told = stressOf(caseWith(), INCH_POUND, bend);
-  expect(told.kind === 'stressed' && told.stress.text).toMatch(
+  const told = stressOf(caseWith(), bend);
+  expect(told.kind === 'stressed' && stressText(told.stress.context, INCH_POUND)).toMatch(
     /psi altogether, .* % of the working limit of .* psi.* in/,
   );
   expect(told.kind === 'stressed' && told.stress.field?.mesh.x.length).toBeGreaterThan(300);

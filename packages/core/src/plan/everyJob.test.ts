@@ -6,7 +6,7 @@ import { MOST_UNAIDED_N } from '../physics/effort/armForce';
 import { speedSettings } from '../physics/cutting/speedSettings';
 import { seededRandom } from '../math/seededRandom';
 import { assessHole } from '../advice/risk/assessHole';
-import { makePlan } from './makePlan';
+import { makePlan } from '../words/plan/makePlan';
 import type { Plan } from '../documents/plan';
 import { randomCase } from './randomJobs';
 

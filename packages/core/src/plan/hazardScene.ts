@@ -1,4 +1,4 @@
-import type { HazardScene } from '../setup/hazards/gate';
+import type { HazardScene } from '../setup/hazards/hazard';
 import type { JobHeader } from '../documents/job';
 import type { Material } from '../data/materials/material';
 import { jamTorque } from '../physics/holding/holdingTorque';
@@ -7,7 +7,7 @@ import type { LayerCut, MaterialCut } from '../setup/cutLayers';
 import type { PlanContext } from './planContext';
 import type { PossibleMaterial } from '../setup/possibilities';
 
-type Known = Pick<PlanContext, 'piece' | 'hole' | 'units' | 'setup' | 'depthMm' | 'time'>;
+type Known = Pick<PlanContext, 'piece' | 'hole' | 'setup' | 'depthMm' | 'time'>;
 
 /** What the hazards look at, from the plan as it stands. */
 export function hazardScene(
@@ -26,7 +26,6 @@ export function hazardScene(
   const coreMm = geometry.solid ? 0 : Math.max(0, geometry.diameterMm - 2 * geometry.rimWidthMm);
   return {
     job,
-    units: known.units,
     piece,
     hole,
     material: face,

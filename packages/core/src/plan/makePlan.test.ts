@@ -1,6 +1,6 @@
 import type { Plan } from '../documents/plan';
 import { caseIn, caseWith, jobWith, type JobParts } from './jobFixtures';
-import { makePlan } from './makePlan';
+import { makePlan } from '../words/plan/makePlan';
 
 function planOf(parts: JobParts = {}): Plan {
   const outcome = makePlan(caseWith(parts));

@@ -11,7 +11,7 @@ import type { CrackOdds } from '../physics/strength/crackOdds';
 import type { CrackCase } from './planCrack';
 import type { PlannedPurpose } from './planPurpose';
 import type { PossibleMaterial } from '../setup/possibilities';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { Material } from '../data/materials/material';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';
 import type {
   ChipSpread,
@@ -23,11 +23,12 @@ import type {
 import type { ExitPlan } from './planStages';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
 
-/** Everything worked out before it is put into words. */
+/** Everything worked out: numbers and codes, put into words elsewhere. */
 export interface PlanContext extends PlannedPurpose {
   readonly piece: Piece;
   readonly hole: Hole;
-  readonly units: UnitSystem;
+  /** What the bit meets first. */
+  readonly face: Material;
   readonly setup: ResolvedSetup;
   readonly depthMm: number;
   readonly depthPerSideMm: number;

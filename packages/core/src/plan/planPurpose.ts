@@ -3,7 +3,7 @@ import type { Piece } from '../documents/piece';
 import type { Material } from '../data/materials/material';
 import type { Fit } from '../documents/fit';
 import { fitOf, sceneOf } from '../layout/purposes/purposes';
-import type { UnitSystem } from '../words/units/unitSystem';
+import { METRIC, type UnitSystem } from '../data/unitSystem';
 
 export interface PlannedPurpose {
   /** null where no purpose is chosen, or its part is not known yet. */
@@ -17,7 +17,7 @@ export function planPurpose(
   piece: Piece,
   hole: Hole,
   material: Material,
-  units: UnitSystem,
+  units: UnitSystem = METRIC,
 ): PlannedPurpose {
   const outcome = hole.purpose ? fitOf(hole.purpose, sceneOf(piece, material, units)) : null;
   if (outcome === null) return { fit: null, purposeClash: null };

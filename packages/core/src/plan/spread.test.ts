@@ -1,5 +1,5 @@
 import { caseWith, type JobParts } from './jobFixtures';
-import { makePlan } from './makePlan';
+import { makePlan } from '../words/plan/makePlan';
 import { exitChipSd, logNormalP10, logNormalP90 } from './spread';
 
 function spanOf(parts: JobParts): number {

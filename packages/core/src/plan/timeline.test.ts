@@ -1,5 +1,5 @@
 import { caseWith, type JobParts } from './jobFixtures';
-import { makePlan } from './makePlan';
+import { makePlan } from '../words/plan/makePlan';
 
 const planOf = (parts: JobParts) => {
   const outcome = makePlan(caseWith(parts));

@@ -1,13 +1,24 @@
 import { easesOff } from '../physics/cutting/stages';
-import { formatLengthShort } from '../words/units/length';
-import { formatForce, formatMass } from '../words/units/formatQuantity';
 import type { Moment, PlannedStage } from '../documents/plan';
 import { coreMass } from './coreMass';
 import type { PlanContext } from './planContext';
 import { coreBreakS, turnOverS } from '../physics/cutting/pauses';
-import { renewal } from '../words/plan/waterWords';
 
-type Draft = Omit<Moment, 'atS'>;
+/** One thing that happens in the hole, with what there is to say of it. */
+export interface TimedMoment extends Pick<Moment, 'kind' | 'side' | 'depthMm' | 'atS' | 'haltS'> {
+  /** What a leaf is of. */
+  readonly material?: string;
+  /** What is pressed from here on, N. */
+  readonly forceN?: number;
+  /** Less than before. */
+  readonly eased?: boolean;
+  /** The core that comes out here. */
+  readonly core?: { readonly massKg: number; readonly lengthMm: number };
+  /** What the barrel lacks of the depth, mm. */
+  readonly shortMm?: number;
+}
+
+type Draft = Omit<TimedMoment, 'atS'>;
 
 /** Order of what happens at one depth: the core comes out before the extension goes on. */
 const ORDER: Readonly<Record<Moment['kind'], number>> = {
@@ -28,7 +39,7 @@ const ORDER: Readonly<Record<Moment['kind'], number>> = {
  * Depth against time: when each leaf, break, change and easing comes. Lifts are spread over the cut
  * as they fall; halts stand at their own depth.
  */
-export function timelineOf(context: PlanContext): Moment[] {
+export function timelineOf(context: PlanContext): TimedMoment[] {
   const { setup, depthPerSideMm, opensFarFace } = context;
   const twoSided = opensFarFace && setup.sides === 'two';
   const near = sideMoments(context, 1);
@@ -40,8 +51,6 @@ export function timelineOf(context: PlanContext): Moment[] {
           side: 1,
           depthMm: depthPerSideMm,
           haltS: turnOverS(context.piece.form),
-          title: 'Turn it over',
-          detail: 'Finish from the other face.',
         },
       ]
     : [];
@@ -54,21 +63,18 @@ export function timelineOf(context: PlanContext): Moment[] {
 }
 
 function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
-  const { layers, passes, water, stages, units, opensFarFace, setup } = context;
+  const { layers, passes, water, stages, opensFarFace, setup } = context;
   const mine = stages.filter((stage) => stage.side === side);
   const exit = mine.find((stage) => stage.kind === 'exit');
   const last = mine.at(-1);
   const mainN = mine.findLast((stage) => stage.kind === 'main')?.forceN ?? Infinity;
   const eased = exit !== undefined && easesOff(exit.forceN, mainN);
-  const L = (mm: number): string => formatLengthShort(mm, units);
   const at = (depthMm: number, moment: Omit<Draft, 'side' | 'depthMm'>): Draft => ({
     side,
     depthMm,
     ...moment,
   });
-  const moments: Draft[] = [
-    at(0, { kind: 'seat', haltS: 0, title: 'Seat', detail: 'Gently, until the ring is full.' }),
-  ];
+  const moments: Draft[] = [at(0, { kind: 'seat', haltS: 0 })];
   if (side === 1) {
     layers.slice(1).forEach(({ layer, slowest }) => {
       moments.push(
@@ -76,98 +82,45 @@ function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
           ? at(layer.fromMm, {
               kind: 'leaf',
               haltS: 0,
-              title: slowest.material.name,
-              detail: `Press with ${formatForce(slowest.force.feedForceN, units)}.`,
+              material: slowest.material.name,
+              forceN: slowest.force.feedForceN,
             })
-          : at(layer.fromMm, {
-              kind: 'cavity',
-              haltS: 0,
-              title: 'Cavity',
-              detail: 'Least force: the drill must not fall in.',
-            }),
+          : at(layer.fromMm, { kind: 'cavity', haltS: 0 }),
       );
     });
     for (const depth of water.changeAtDepthMm)
-      moments.push(
-        at(depth, {
-          kind: 'water-change',
-          haltS: setup.coolant.changeS,
-          title: renewal(setup.coolant.id),
-          detail: 'Motor off first.',
-        }),
-      );
-    if (water.offAtMm !== null)
-      moments.push(
-        at(water.offAtMm, {
-          kind: 'water-off',
-          haltS: 0,
-          title: 'Water off',
-          detail: 'Before the far face: the room behind stays dry.',
-        }),
-      );
+      moments.push(at(depth, { kind: 'water-change', haltS: setup.coolant.changeS }));
+    if (water.offAtMm !== null) moments.push(at(water.offAtMm, { kind: 'water-off', haltS: 0 }));
   }
-  for (const one of passes.breaks) {
-    const mass = formatMass(coreMass(context, one), units);
+  for (const one of passes.breaks)
     moments.push(
-      at(
-        one.atMm,
-        one.why === 'cavity'
-          ? {
-              kind: 'core-drop',
-              haltS: coreBreakS(one, setup.finishing.geometry.diameterMm),
-              title: 'Core drops free',
-              detail: `About ${mass}, ${L(one.lengthMm)} long.`,
-            }
-          : {
-              kind: 'core-break',
-              haltS: coreBreakS(one, setup.finishing.geometry.diameterMm),
-              title: 'Break out the core',
-              detail: `About ${mass}, ${L(one.lengthMm)} long.`,
-            },
-      ),
+      at(one.atMm, {
+        kind: one.why === 'cavity' ? 'core-drop' : 'core-break',
+        haltS: coreBreakS(one, setup.finishing.geometry.diameterMm),
+        core: { massKg: coreMass(context, one), lengthMm: one.lengthMm },
+      }),
     );
-  }
   if (passes.extendAtMm !== null)
     moments.push(
-      at(passes.extendAtMm, {
-        kind: 'extension',
-        haltS: 0,
-        title: 'Extension on',
-        detail: `The barrel ends ${L(passes.extensionMm)} short of the depth.`,
-      }),
+      at(passes.extendAtMm, { kind: 'extension', haltS: 0, shortMm: passes.extensionMm }),
     );
   if (exit)
-    moments.push(
-      at(exit.fromMm, {
-        kind: 'ease-off',
-        haltS: 0,
-        title: eased ? 'Ease off' : 'Nearly through',
-        detail: eased
-          ? `Down to ${formatForce(exit.forceN, units)}.`
-          : `Keep to ${formatForce(exit.forceN, units)}, no more.`,
-      }),
-    );
+    moments.push(at(exit.fromMm, { kind: 'ease-off', haltS: 0, eased, forceN: exit.forceN }));
   if (last && (side === 2 || !(opensFarFace && setup.sides === 'two')))
-    moments.push(
-      at(last.toMm, {
-        kind: 'end',
-        haltS: 0,
-        title: opensFarFace ? 'Through' : 'At depth',
-        detail: lastCore(context),
-      }),
-    );
+    moments.push(at(last.toMm, { kind: 'end', haltS: 0, ...lastCore(context) }));
   return moments;
 }
 
-function lastCore(context: PlanContext): string {
-  const { passes, depthPerSideMm, units } = context;
-  if (passes.lastCoreMm <= 0) return '';
-  const kg = coreMass(context, {
+/** The core that is left at the end, where it weighs anything. */
+function lastCore(context: PlanContext): Pick<Draft, 'core'> {
+  const { passes, depthPerSideMm } = context;
+  if (passes.lastCoreMm <= 0) return {};
+  const massKg = coreMass(context, {
     atMm: depthPerSideMm,
     lengthMm: passes.lastCoreMm,
     why: 'barrel-full',
   });
-  return kg > 0 ? `The last core weighs about ${formatMass(kg, units)}.` : '';
+  return massKg > 0 ? { core: { massKg, lengthMm: passes.lastCoreMm } } : {};
 }
 
 /** Puts the clock to each moment: the stages' own times, lifts where they fall, halts as they come. */
@@ -176,7 +129,7 @@ function timed(
   moments: readonly Draft[],
   side: 1 | 2,
   startS: number | null,
-): Moment[] {
+): TimedMoment[] {
   const { stages, lifts, time } = context;
   const mine = stages.filter((stage) => stage.side === side);
   const liftS = lifts.length > 0 ? time.pauses.lifts / (lifts.length * sidesOf(context)) : 0;

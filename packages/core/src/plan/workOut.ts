@@ -10,7 +10,6 @@ import { faceMaterial } from '../layout/faceMaterial';
 import { thicknessSpread } from '../layout/thickness';
 import type { Bend } from '../physics/plate/bender';
 import type { Bending } from '../documents/bending';
-import type { UnitSystem } from '../words/units/unitSystem';
 import {
   cutLayer,
   layersFromFarFace,
@@ -40,14 +39,14 @@ import type { ResolvedSetup } from '../setup/resolvedSetup';
  * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.
  * Expects a piece and hole that passed the job check.
  */
-export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): PlanContext {
+export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const { job, piece, hole, materials } = drillCase;
   const face = faceMaterial(piece, materials);
   const possible = possibleMaterials(materials, piece);
   const resolved = resolveSetup(drillCase, face);
   const capped = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
   const thickness = thicknessSpread(piece);
-  const purpose = planPurpose(piece, hole, face, units);
+  const purpose = planPurpose(piece, hole, face);
   const opensFarFace = hole.depth.kind === 'through';
   const pilotMm = capped.bits.at(-2)?.geometry.diameterMm ?? 0;
   const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
@@ -106,7 +105,7 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
   const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
   const scene = hazardScene(
     job,
-    { piece, hole, units, setup, depthMm, time },
+    { piece, hole, setup, depthMm, time },
     face,
     layers,
     possible,
@@ -133,7 +132,7 @@ export function workOut(drillCase: DrillCase, units: UnitSystem, bend: Bend): Pl
   return {
     piece,
     hole,
-    units,
+    face,
     setup,
     depthMm,
     depthPerSideMm,

@@ -1,6 +1,13 @@
 import type { Leg, Stop, Stroke } from './legs';
 import { rateFactor } from './rateBelief';
-import { isCutting, legOf, stopsAhead, type RunPhase, type RunState } from './runState';
+import {
+  isCutting,
+  legOf,
+  stopsAhead,
+  type Happening,
+  type RunPhase,
+  type RunState,
+} from './runState';
 
 /** Depths closer than this are one, mm. */
 export const SAME_DEPTH_MM = 1e-6;
@@ -34,7 +41,7 @@ export function phaseAt(leg: Leg, depthMm: number): 'seat' | 'cut' | 'ease-off' 
 
 export const nextStop = (state: RunState): Stop | undefined => stopsAhead(state)[0];
 
-const enter = (state: RunState, phase: RunPhase, what: string): RunState => ({
+const enter = (state: RunState, phase: RunPhase, what: Happening): RunState => ({
   ...state,
   phase,
   story: [
@@ -45,8 +52,9 @@ const enter = (state: RunState, phase: RunPhase, what: string): RunState => ({
 
 /** Arrived at a stop: a lift passes by itself, the water is shut in passing, the rest waits for a hand. */
 function arrive(state: RunState, stop: Stop): RunState {
-  if (stop.kind === 'lift') return enter({ ...state, liftLeftS: stop.haltS }, 'lift', stop.title);
-  return enter(state, stop.kind === 'water-off' ? 'water-change' : stop.kind, stop.title);
+  const what = { code: 'stop', stop } as const;
+  if (stop.kind === 'lift') return enter({ ...state, liftLeftS: stop.haltS }, 'lift', what);
+  return enter(state, stop.kind === 'water-off' ? 'water-change' : stop.kind, what);
 }
 
 /** Past what halted it, on with what belongs to the depth; a stop of the plan’s own is then behind. */
@@ -64,7 +72,7 @@ export function goOn(state: RunState): RunState {
 /** At the foot of a leg: turn it over, change the bit, or press on gently until it gives. */
 function atFoot(state: RunState): RunState {
   const leg = legOf(state);
-  return leg.then === 'flip' ? enter(state, 'flip', 'Half way: turn it over') : state;
+  return leg.then === 'flip' ? enter(state, 'flip', { code: 'phase', phase: 'flip' }) : state;
 }
 
 /** Lets time pass: the rim goes down, stops come due, a lift ends. Pure; seconds not below 0. */
@@ -123,7 +131,7 @@ function oneStretch(state: RunState, leftS: number): { state: RunState; usedS: n
     ? atFoot(there)
     : phase === there.phase
       ? there
-      : enter(there, phase, phase === 'ease-off' ? 'Ease off' : 'Press');
+      : enter(there, phase, { code: 'phase', phase });
   return { state: turned, usedS: needS };
 }
 

@@ -1,10 +1,10 @@
 import { jobWith } from '../plan/jobFixtures';
-import { METRIC } from '../words/units/unitSystem';
+import { METRIC } from '../data/unitSystem';
 import { finishSteps } from '../words/run/finishSteps';
 import { judgeResult } from './judgeResult';
-import { packingList } from './packingList';
+import { packingList } from '../words/run/packingList';
 import { promptBetween } from '../words/run/prompts';
-import { bitCheckDue, readyCheck, type ReadyScene } from './readyCheck';
+import { bitCheckDue, readyCheck, type ReadyScene } from '../words/run/readyCheck';
 import { replayRun, atMoment } from './replay';
 import { bitUses, runRecord } from './runRecord';
 import { diagnoseRun, signToFollow } from './runScene';
@@ -88,9 +88,9 @@ it.each<[string, Partial<RunResult>, string[]]>([
 ])('judges a result beside its run: %s', (_, part, codes) => {
   const run = through({ verdict: 'fine', crack: 'none', ...part });
   const { state } = replayRun(run.events) ?? {};
-  expect(
-    judgeResult(state?.result as RunResult, state as never, METRIC).map(({ code }) => code),
-  ).toEqual(codes);
+  expect(judgeResult(state?.result as RunResult, state as never).map(({ code }) => code)).toEqual(
+    codes,
+  );
 });
 
 it('judges a result of a run that was cut short, and of a blind hole', () => {
@@ -100,7 +100,6 @@ it('judges a result of a run that was cut short, and of a blind hole', () => {
   const flags = judgeResult(
     { verdict: 'fine', crack: 'none', exitChipMm: 1, partFit: 'fits' },
     given.state(),
-    METRIC,
   );
   expect(flags.map(({ code }) => code)).toEqual([
     'fine-but-given-up',

@@ -1,4 +1,3 @@
-import { formatDecimals } from '../words/units/roundNumber';
 import type { RunRecord } from './runRecord';
 
 /** One run’s place on the chart; in minutes or millimetres. */
@@ -10,10 +9,14 @@ export interface ComparedPoint {
 }
 
 export interface ComparedRuns {
-  readonly unit: string;
+  readonly of: 'time' | 'chip';
+  readonly unit: 'min' | 'mm';
   /** Oldest first. */
   readonly points: readonly ComparedPoint[];
-  readonly text: string;
+  /** Actual over planned, the middle one, which one odd run does not move; null where there is none. */
+  readonly middleRatio: number | null;
+  /** How many went past their ninetieth. */
+  readonly past90: number;
 }
 
 type Compared = Pick<
@@ -35,17 +38,7 @@ export function timeComparison(runs: readonly Compared[]): ComparedRuns {
       planned: (plannedS?.p50 ?? 0) / MIN_S,
       planned90: (plannedS?.p90 ?? 0) / MIN_S,
     }));
-  return {
-    unit: 'min',
-    points,
-    text: verdict(
-      points,
-      'finished run',
-      'took',
-      'times as long as planned',
-      'longer than nine in ten should',
-    ),
-  };
+  return { of: 'time', unit: 'min', points, ...beside(points) };
 }
 
 /** How wide the exit chips came out beside their plans, mm. */
@@ -58,43 +51,20 @@ export function chipComparison(runs: readonly Compared[]): ComparedRuns {
       planned: plannedChipMm ?? 0,
       planned90: plannedChipP90Mm ?? 0,
     }));
-  return {
-    unit: 'mm',
-    points,
-    text: verdict(
-      points,
-      'run with its chip measured',
-      'chipped',
-      'times as wide as planned',
-      'wider than nine in ten should',
-    ),
-  };
+  return { of: 'chip', unit: 'mm', points, ...beside(points) };
 }
 
-/** Nearer to one than this a ratio is as planned. */
-const AS_PLANNED = 0.05;
-
-/** The middle ratio, which one odd run does not move, and how many went past their ninetieth. */
-function verdict(
-  points: readonly ComparedPoint[],
-  what: string,
-  did: string,
-  ratio: string,
-  past: string,
-): string {
-  if (points.length === 0) return `No ${what} yet.`;
+function beside(points: readonly ComparedPoint[]): Pick<ComparedRuns, 'middleRatio' | 'past90'> {
   const ratios = points
     .map(({ actual, planned }) => actual / Math.max(planned, 1e-9))
     .sort((a, b) => a - b);
+  const half = Math.floor(ratios.length / 2);
   const middle =
     ratios.length % 2 === 1
-      ? (ratios[(ratios.length - 1) / 2] ?? 1)
-      : ((ratios[ratios.length / 2 - 1] ?? 1) + (ratios[ratios.length / 2] ?? 1)) / 2;
-  const over = points.filter(({ actual, planned90 }) => actual > planned90).length;
-  const count = points.length === 1 ? `One ${what}` : `${points.length} such runs`;
-  const beside =
-    Math.abs(middle - 1) < AS_PLANNED
-      ? `as ${ratio.slice(ratio.indexOf('as ') + 3)}`
-      : `${formatDecimals(middle, 1)} ${ratio}`;
-  return `${count} ${did} ${beside}, taking the middle one; ${over === 0 ? 'none' : over} went ${past}.`;
+      ? (ratios[half] ?? null)
+      : ratios.length === 0
+        ? null
+        : ((ratios[half - 1] ?? 1) + (ratios[half] ?? 1)) / 2;
+  const past90 = points.filter(({ actual, planned90 }) => actual > planned90).length;
+  return { middleRatio: middle, past90 };
 }

@@ -1,6 +1,3 @@
-import type { ReasonInput } from '../documents/reason';
-import { input } from '../documents/reason';
-import { formatDecimals } from '../words/units/roundNumber';
 import {
   BY_ITSELF,
   CAUSE_IDS,
@@ -9,7 +6,7 @@ import {
   type CauseId,
   type RunScene,
 } from '../data/signs/causes';
-import { SIGNS, type SignId } from '../data/signs/signs';
+import type { SignId } from '../data/signs/signs';
 
 /** A sign that was noted, and how long ago, s. */
 export interface NotedSign {
@@ -21,12 +18,12 @@ export interface NotedSign {
 
 export interface RankedCause {
   readonly id: CauseId;
-  readonly title: string;
-  readonly todo: string;
   /** Share of all causes, 0 to 1. */
   readonly share: number;
-  readonly because: readonly ReasonInput[];
-  readonly source: string;
+  /** Its share before any sign, 0 to 1. */
+  readonly prior: number;
+  /** What spoke, and how often the cause shows so. */
+  readonly because: readonly { readonly sign: SignId; readonly shown: number }[];
 }
 
 /** A sign speaks half as loudly after so long, s. */
@@ -60,22 +57,9 @@ export function diagnose(signs: readonly NotedSign[], scene: RunScene): readonly
   return weighed
     .map(({ id, cause, prior, weight }) => ({
       id,
-      title: cause.title,
-      todo: cause.todo,
       share: weight / total,
-      because: [
-        input(
-          'As the run stands',
-          `${formatDecimals((100 * prior) / priorTotal, 0)} % of what may be`,
-        ),
-        ...heard.map(({ sign }) =>
-          input(
-            SIGNS[sign].title,
-            `shows ${formatDecimals(100 * shownBy(cause, sign), 0)} % of the time`,
-          ),
-        ),
-      ],
-      source: cause.source,
+      prior: prior / priorTotal,
+      because: heard.map(({ sign }) => ({ sign, shown: shownBy(cause, sign) })),
     }))
     .sort((a, b) => b.share - a.share);
 }

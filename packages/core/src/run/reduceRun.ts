@@ -1,6 +1,4 @@
 import { SIGNS, type SignEffect, type SignId } from '../data/signs/signs';
-import { formatLengthShort } from '../words/units/length';
-import { METRIC } from '../words/units/unitSystem';
 import { goOn, nextStop, phaseAt, plannedBetween, SAME_DEPTH_MM } from './advance';
 import { afterPhase, enterLeg } from './afterThrough';
 import { legsOf } from './legs';
@@ -12,7 +10,8 @@ import {
   isOnPiece,
   isOver,
   legOf,
-  type FlagCode,
+  type Happening,
+  type Misfit,
   type RunPhase,
   type RunState,
 } from './runState';
@@ -70,26 +69,24 @@ const ANYONES: ReadonlySet<RunAct['kind']> = new Set(['drive', 'sign', 'helped',
 export function reduceRun(state: RunState, event: RunEvent): RunState {
   const { act } = event;
   if (event.device !== state.driver && !ANYONES.has(act.kind))
-    return flagged(
-      state,
-      event,
-      'not-the-driver',
-      `“${act.kind}” came from a device that was watching.`,
-    );
+    return flagged(state, event, { code: 'not-the-driver', act: act.kind });
   switch (act.kind) {
     case 'open':
-      return flagged(state, event, 'out-of-turn', 'The run was opened twice; the first counts.');
+      return flagged(state, event, { code: 'opened-twice' });
     case 'start':
       return state.phase === 'prepare'
-        ? told({ ...state, phase: phaseAt(legOf(state), 0), startedAt: event.at }, 'Started')
+        ? told(
+            { ...state, phase: phaseAt(legOf(state), 0), startedAt: event.at },
+            { code: 'started' },
+          )
         : outOfTurn(state, event);
     case 'pause':
       return isOver(state) || state.phase === 'paused' || state.phase === 'prepare'
         ? outOfTurn(state, event)
-        : halted(state, 'Paused');
+        : halted(state, { code: 'paused' });
     case 'resume':
       return state.phase === 'paused' && state.resumeTo
-        ? told({ ...state, phase: state.resumeTo, resumeTo: null }, 'Went on')
+        ? told({ ...state, phase: state.resumeTo, resumeTo: null }, { code: 'went-on' })
         : outOfTurn(state, event);
     case 'measure':
       return measured(state, event, act.depthMm, act.by);
@@ -109,11 +106,11 @@ export function reduceRun(state: RunState, event: RunEvent): RunState {
     case 'crack':
       return isOver(state)
         ? outOfTurn(state, event)
-        : told({ ...state, phase: 'cracked' }, 'It cracked');
+        : told({ ...state, phase: 'cracked' }, { code: 'cracked' });
     case 'abort':
       return isOver(state)
         ? outOfTurn(state, event)
-        : told({ ...state, phase: 'aborted' }, act.why ? `Given up: ${act.why}` : 'Given up');
+        : told({ ...state, phase: 'aborted' }, { code: 'given-up', why: act.why });
     case 'undo':
       // Left out before replaying, with what it takes back.
       return state;
@@ -124,7 +121,7 @@ export function reduceRun(state: RunState, event: RunEvent): RunState {
   }
 }
 
-const told = (state: RunState, what: string): RunState => ({
+const told = (state: RunState, what: Happening): RunState => ({
   ...state,
   story: [
     ...state.story,
@@ -135,15 +132,14 @@ const told = (state: RunState, what: string): RunState => ({
 export const flagged = (
   state: RunState,
   event: Pick<RunEvent, 'id'>,
-  code: FlagCode,
-  message: string,
-): RunState => ({ ...state, flags: [...state.flags, { code, eventId: event.id, message }] });
+  misfit: Misfit,
+): RunState => ({ ...state, flags: [...state.flags, { eventId: event.id, ...misfit }] });
 
 const outOfTurn = (state: RunState, event: RunEvent): RunState =>
-  flagged(state, event, 'out-of-turn', `“${event.act.kind}” does not follow on ${state.phase}.`);
+  flagged(state, event, { code: 'out-of-turn', act: event.act.kind, phase: state.phase });
 
 /** Standing still; a lift cut short is not taken up again. */
-function halted(state: RunState, what: string): RunState {
+function halted(state: RunState, what: Happening): RunState {
   const lifted = state.phase === 'lift' ? goOn(state) : state;
   return told({ ...lifted, phase: 'paused', resumeTo: lifted.phase }, what);
 }
@@ -157,12 +153,7 @@ function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' 
   const z = Math.min(depthMm, leg.depthMm);
   const known =
     depthMm > leg.depthMm + SAME_DEPTH_MM
-      ? flagged(
-          state,
-          event,
-          'depth-beyond-end',
-          `Measured ${formatLengthShort(depthMm, METRIC)}, but the bit goes no deeper than ${formatLengthShort(leg.depthMm, METRIC)} here; taken as that.`,
-        )
+      ? flagged(state, event, { code: 'depth-beyond-end', depthMm, endMm: leg.depthMm })
       : state;
   const there = anchored(known, z, by === 'rule' ? RULE_SD_MM : EYE_SD_MM);
   const moved = at === 'lift' ? { ...there, liftLeftS: 0 } : there;
@@ -177,7 +168,7 @@ function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' 
   const phase: RunPhase = stays ? at : phaseAt(leg, z);
   const set: RunState =
     state.phase === 'paused' ? { ...moved, resumeTo: phase } : { ...moved, phase };
-  return told(set, by === 'rule' ? 'Measured' : 'Moved on the drawing');
+  return told(set, { code: by === 'rule' ? 'measured' : 'moved-on-drawing' });
 }
 
 /** Depth known here: what it took to come here says how fast it goes. */
@@ -216,22 +207,24 @@ function nextPhase(state: RunState, event: RunEvent): RunState {
     case 'lift':
     case 'water-change':
     case 'core-break':
-      return told(goOn(state), 'Done, went on');
+      return told(goOn(state), { code: 'done-went-on' });
     case 'cool':
       return state.resumeTo
-        ? told({ ...state, phase: state.resumeTo, resumeTo: null, hot: false }, 'Cooled, went on')
-        : told(afterPhase(state), 'Next');
+        ? told(
+            { ...state, phase: state.resumeTo, resumeTo: null, hot: false },
+            { code: 'cooled-went-on' },
+          )
+        : told(afterPhase(state), { code: 'next' });
     case 'flip':
     case 'step-change':
-      return told(
-        enterLeg(state, state.leg + 1),
-        state.phase === 'flip' ? 'Turned over' : 'Bit changed',
-      );
+      return told(enterLeg(state, state.leg + 1), {
+        code: state.phase === 'flip' ? 'turned-over' : 'bit-changed',
+      });
     case 'through':
     case 'withdraw':
     case 'free-core':
     case 'clean':
-      return told(afterPhase(state), 'Next');
+      return told(afterPhase(state), { code: 'next' });
     default:
       return outOfTurn(state, event);
   }
@@ -242,7 +235,7 @@ function gaveWay(state: RunState, event: RunEvent): RunState {
   if (!canMeasure(state)) return outOfTurn(state, event);
   const leg = legOf(state);
   const there = anchored({ ...state, resumeTo: null, liftLeftS: 0 }, leg.depthMm, GIVE_SD_MM);
-  const what = leg.then === 'at-depth' ? 'At depth' : 'Through';
+  const what = { code: leg.then === 'at-depth' ? 'at-depth' : 'through' } as const;
   if (leg.then === 'step-change') return told({ ...there, phase: 'step-change' }, what);
   return told({ ...there, phase: leg.then === 'at-depth' ? 'withdraw' : 'through' }, what);
 }
@@ -256,9 +249,12 @@ function seen(state: RunState, event: RunEvent, id: SignId): RunState {
       { eventId: event.id, sign: id, atS: state.elapsedS, depthMm: state.depthMm, helped: null },
     ],
   };
-  const { effect, title } = SIGNS[id];
+  const { effect } = SIGNS[id];
   const at = state.phase === 'paused' ? state.resumeTo : state.phase;
-  return told(effect && at !== null && isOnPiece(at) ? acted(noted, effect, at) : noted, title);
+  return told(effect && at !== null && isOnPiece(at) ? acted(noted, effect, at) : noted, {
+    code: 'sign',
+    sign: id,
+  });
 }
 
 function acted(state: RunState, effect: SignEffect, at: RunPhase): RunState {

@@ -1,4 +1,3 @@
-import { formatDuration } from '../words/units/formatQuantity';
 import { advance } from './advance';
 import { elapsedBetween, type Elapsed } from './elapsed';
 import { flagged, openedRun, reduceRun } from './reduceRun';
@@ -69,19 +68,9 @@ export function replayRun(events: readonly RunEvent[]): Replayed | null {
     nowMs = Math.max(nowMs, ms);
     clocks = { ...clocks, [event.session]: { stamp: event, runMs: nowMs } };
     if (jumpMs !== null)
-      state = flagged(
-        state,
-        event,
-        'clock-was-set',
-        `The clock was set ${jumpMs < 0 ? 'back' : 'forward'} by about ${formatDuration(Math.abs(jumpMs) / 1000)}; the run’s own time was kept.`,
-      );
+      state = flagged(state, event, { code: 'clock-was-set', jumpS: jumpMs / 1000 });
     if (event.n > before.n + 1)
-      state = flagged(
-        state,
-        event,
-        'event-missing',
-        `${event.n - before.n - 1} entries before this one have not arrived.`,
-      );
+      state = flagged(state, event, { code: 'event-missing', count: event.n - before.n - 1 });
     if (!gone.has(event.id)) state = reduceRun(state, event);
     before = event;
   }

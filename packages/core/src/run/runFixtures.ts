@@ -1,5 +1,5 @@
 import { caseWith, type JobParts } from '../plan/jobFixtures';
-import { makePlan } from '../plan/makePlan';
+import { makePlan } from '../words/plan/makePlan';
 import type { Plan } from '../documents/plan';
 import { replayRun } from './replay';
 import type { RunAct, RunEvent } from '../documents/runEvent';

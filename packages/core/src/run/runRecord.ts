@@ -1,5 +1,4 @@
 import type { BitState, Verdict } from '../data/choices';
-import { METRIC } from '../words/units/unitSystem';
 import type { SignId } from '../data/signs/signs';
 import { judgeResult } from './judgeResult';
 import { replayRun } from './replay';
@@ -81,7 +80,7 @@ export function runRecord(runId: string, events: readonly RunEvent[]): RunRecord
     plannedChipMm: plan.exitChipMm?.p50 ?? null,
     plannedChipP90Mm: plan.exitChipMm?.p90 ?? null,
     signs: state.signs.map(({ sign }) => sign),
-    flagCount: state.flags.length + (result ? judgeResult(result, state, METRIC).length : 0),
+    flagCount: state.flags.length + (result ? judgeResult(result, state).length : 0),
     eventCount: events.length,
     driver: state.driver,
   };

@@ -3,12 +3,35 @@ import type { SignId } from '../data/signs/signs';
 import type { Leg, Stop } from './legs';
 import type { RateBelief } from './rateBelief';
 import type { HelpAnswer } from '../data/choices';
-import type { RunPlan, RunSubject } from '../documents/runEvent';
+import type { RunActKind, RunPlan, RunSubject } from '../documents/runEvent';
 import type { RunResult } from '../documents/runResult';
 
 /** A run is in one of the plan's steps, or halted, or over before its time. */
 export const RUN_PHASES = [...STEP_KINDS, 'paused', 'aborted', 'cracked'] as const;
 export type RunPhase = StepKind | 'paused' | 'aborted' | 'cracked';
+
+/** What happened, as codes: by the clock, or by a person's act. */
+export type Happening =
+  | { readonly code: 'stop'; readonly stop: Stop }
+  | { readonly code: 'phase'; readonly phase: 'seat' | 'cut' | 'ease-off' | 'flip' }
+  | { readonly code: 'sign'; readonly sign: SignId }
+  | { readonly code: 'given-up'; readonly why: string | undefined }
+  | {
+      readonly code:
+        | 'started'
+        | 'paused'
+        | 'went-on'
+        | 'cracked'
+        | 'measured'
+        | 'moved-on-drawing'
+        | 'done-went-on'
+        | 'cooled-went-on'
+        | 'next'
+        | 'turned-over'
+        | 'bit-changed'
+        | 'at-depth'
+        | 'through';
+    };
 
 /** What a run went through: written as it is replayed, never stored. */
 export interface StoryLine {
@@ -17,24 +40,19 @@ export interface StoryLine {
   readonly phase: RunPhase;
   readonly depthMm: number;
   readonly by: 'clock' | 'person';
-  readonly what: string;
+  readonly what: Happening;
 }
-
-export const FLAG_CODES = [
-  'clock-was-set',
-  'not-the-driver',
-  'out-of-turn',
-  'event-missing',
-  'depth-beyond-end',
-] as const;
-export type FlagCode = (typeof FLAG_CODES)[number];
 
 /** Something in the record that does not fit: kept, and said. */
-export interface RunFlag {
-  readonly code: FlagCode;
-  readonly eventId: string;
-  readonly message: string;
-}
+export type RunFlag = { readonly eventId: string } & Misfit;
+
+export type Misfit =
+  | { readonly code: 'clock-was-set'; readonly jumpS: number }
+  | { readonly code: 'not-the-driver'; readonly act: RunActKind }
+  | { readonly code: 'opened-twice' }
+  | { readonly code: 'out-of-turn'; readonly act: RunActKind; readonly phase: RunPhase }
+  | { readonly code: 'event-missing'; readonly count: number }
+  | { readonly code: 'depth-beyond-end'; readonly depthMm: number; readonly endMm: number };
 
 export interface SignSeen {
   readonly eventId: string;

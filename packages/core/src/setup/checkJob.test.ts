@@ -1,8 +1,9 @@
 import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { faultsInWords } from '../words/faults';
 import { checkJob } from './checkJob';
 
 const faultsOf = (parts: JobParts): string[] =>
-  checkJob(jobWith(parts)).map((fault) => `${fault.pointer} ${fault.message}`);
+  faultsInWords(checkJob(jobWith(parts))).map((fault) => `${fault.pointer} ${fault.message}`);
 
 it('finds nothing wrong with a sound job', () => {
   expect(checkJob(jobWith())).toEqual([]);

@@ -3,11 +3,9 @@ import type { Material } from '../data/materials/material';
 import { selfCrossing } from '../math/crossing';
 import { boundingBox, distanceToEdge, faceOutline, polygonSides } from '../layout/outline';
 import type { Outline, PolygonOutline } from '../documents/outline';
-import { CAVITY, findMaterial, MATERIAL_IDS } from '../data/materials/materials';
-import { capitalised } from '../words/sentence';
-import { formatDecimals } from '../words/units/roundNumber';
-import { checkIds, checkKit, mm, type Add } from './checkKit';
-import type { Fault } from '../documents/fault';
+import { CAVITY, findMaterial } from '../data/materials/materials';
+import { checkIds, checkKit } from './checkKit';
+import type { Add, JobFault } from './jobFault';
 import { checkSupport } from './checkSupport';
 import type { JobFile } from '../documents/jobFile';
 import type { Layer, Piece, PieceWithHoles } from '../documents/piece';
@@ -22,10 +20,10 @@ const LENGTH_TOLERANCE_MM = 0.01;
  * What a schema cannot see: names that point nowhere, holes off the piece, bits bigger than the
  * piece, layers that do not add up. Expects a file of the right shape; returns every fault.
  */
-export function checkJob(file: Checked): Fault[] {
-  const faults: Fault[] = [];
-  const add = (pointer: string, message: string): void => {
-    faults.push({ pointer, message });
+export function checkJob(file: Checked): JobFault[] {
+  const faults: JobFault[] = [];
+  const add: Add = (pointer, clash) => {
+    faults.push({ pointer, ...clash });
   };
   checkIds(file.pieces, '/pieces', 'piece', add);
   checkKit(file.kit ?? {}, '/kit', add);
@@ -47,12 +45,10 @@ function checkHoleIds(pieces: Checked['pieces'], add: Add): void {
     piece.holes.forEach(({ id }, place) => {
       const owner = seen.get(id);
       if (owner !== undefined)
-        add(
-          `/pieces/${index}/holes/${place}/id`,
-          owner === piece.id
-            ? `Two holes are called “${id}”; each needs an id of its own.`
-            : `Hole “${id}” is in another piece too; each hole of a file needs an id of its own.`,
-        );
+        add(`/pieces/${index}/holes/${place}/id`, {
+          code: owner === piece.id ? 'hole-twice-in-piece' : 'hole-in-another-piece',
+          id,
+        });
       else seen.set(id, piece.id);
     });
   });
@@ -76,31 +72,24 @@ function checkPiece(file: Checked, piece: PieceWithHoles, at: string, add: Add):
 function checkPolygon(outline: PolygonOutline, at: string, add: Add): void {
   const { pointsMm, bulges } = outline;
   if (new Set(pointsMm.map(String)).size < 3) {
-    add(`${at}/pointsMm`, 'A polygon needs at least three different points.');
+    add(`${at}/pointsMm`, { code: 'too-few-points' });
     return;
   }
   if (bulges && bulges.length > pointsMm.length) {
-    add(
-      `${at}/bulges`,
-      `${bulges.length} bulges for ${pointsMm.length} sides; give one a side, or none.`,
-    );
+    add(`${at}/bulges`, {
+      code: 'too-many-bulges',
+      bulges: bulges.length,
+      sides: pointsMm.length,
+    });
     return;
   }
   const crossing = selfCrossing(polygonSides(outline));
-  if (crossing) {
-    add(
-      `${at}/pointsMm`,
-      `The outline crosses itself at x ${mm(crossing.xMm)}, y ${mm(crossing.yMm)}; its sides may meet only at their ends.`,
-    );
-  }
+  if (crossing) add(`${at}/pointsMm`, { code: 'outline-crosses-itself', ...crossing });
 }
 
 function checkMaterial(file: Checked, id: string, at: string, add: Add): void {
   if (findMaterial(id, file.customMaterials)) return;
-  add(
-    at,
-    `Material “${id}” is not known. Use one of ${MATERIAL_IDS.join(', ')}, or describe it under customMaterials.`,
-  );
+  add(at, { code: 'material-unknown', id });
 }
 
 /** The windows must rise from the first word to the last. */
@@ -109,12 +98,16 @@ function checkCustomMaterial(material: Material, at: string, add: Add): void {
     const steps = Object.entries(window) as [string, number][];
     steps.slice(1).forEach(([name, value], index) => {
       const [lower, least] = steps[index] ?? ['', -Infinity];
-      if (value < least) {
-        add(
-          `${at}/${where}/${name}`,
-          `${material.name}: ${name} ${formatDecimals(value, 3)} ${unit} is under ${lower} ${formatDecimals(least, 3)} ${unit}; they must rise.`,
-        );
-      }
+      if (value < least)
+        add(`${at}/${where}/${name}`, {
+          code: 'window-falls',
+          material: material.name,
+          name,
+          value,
+          lower,
+          least,
+          unit,
+        });
     });
   };
   const { glaze, low, best, high } = material.pressureMpa;
@@ -134,10 +127,12 @@ function checkReadings(
     thicknessMm < thinnest - LENGTH_TOLERANCE_MM ||
     thicknessMm > thickest + LENGTH_TOLERANCE_MM
   ) {
-    add(
-      `${at}/thicknessMm`,
-      `thicknessMm ${mm(thicknessMm)} lies outside its own readings, ${mm(thinnest)} to ${mm(thickest)}.`,
-    );
+    add(`${at}/thicknessMm`, {
+      code: 'outside-readings',
+      thicknessMm,
+      thinnestMm: thinnest,
+      thickestMm: thickest,
+    });
   }
 }
 
@@ -151,21 +146,18 @@ function checkLayers(file: Checked, piece: Piece, at: string, add: Add): void {
       checkMaterial(file, part.material, `${here}/mix/${part_}/material`, add);
     });
     const shares = layer.mix?.reduce((sum, part) => sum + part.share, 0) ?? 1;
-    if (Math.abs(shares - 1) > 0.01)
-      add(`${here}/mix`, `The shares add up to ${formatDecimals(shares, 3)}; they must make 1.`);
+    if (Math.abs(shares - 1) > 0.01) add(`${here}/mix`, { code: 'shares-not-one', shares });
   });
   if (layers[0]?.material === CAVITY || layers.at(-1)?.material === CAVITY) {
-    add(
-      `${at}/layers`,
-      'A cavity lies between two leaves: the first and last layer must be solid.',
-    );
+    add(`${at}/layers`, { code: 'cavity-at-face' });
   }
   const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
   if (Math.abs(total - piece.thicknessMm) > LENGTH_TOLERANCE_MM) {
-    add(
-      `${at}/layers`,
-      `The layers add up to ${mm(total)}, but thicknessMm is ${mm(piece.thicknessMm)}; they must be the same.`,
-    );
+    add(`${at}/layers`, {
+      code: 'layers-not-thickness',
+      totalMm: total,
+      thicknessMm: piece.thicknessMm,
+    });
   }
 }
 
@@ -174,10 +166,12 @@ function checkHole(file: Checked, piece: Piece, hole: Hole, at: string, add: Add
   checkPlace(face, piece, hole, at, add);
   const { depth } = hole;
   if (depth.kind !== 'through' && depth.depthMm >= piece.thicknessMm) {
-    add(
-      `${at}/depth/depthMm`,
-      `A ${depth.kind} hole ${mm(depth.depthMm)} deep goes through a piece ${mm(piece.thicknessMm)} thick; make it shallower or use "through".`,
-    );
+    add(`${at}/depth/depthMm`, {
+      code: 'goes-through',
+      depth: depth.kind,
+      depthMm: depth.depthMm,
+      thicknessMm: piece.thicknessMm,
+    });
   }
   checkSetup(file, face, hole, at, add);
 }
@@ -187,18 +181,21 @@ function checkPlace(face: Outline, piece: Piece, hole: Hole, at: string, add: Ad
   const fromCentre = hole.face === 'base' && face.kind === 'circle';
   const shift = fromCentre ? face.diameterMm / 2 : 0;
   const clear = distanceToEdge(face, { xMm: hole.xMm + shift, yMm: hole.yMm + shift });
-  const name = `hole “${hole.label ?? hole.id}”`;
+  const { xMm, yMm, diameterMm } = hole;
+  const name = hole.label ?? hole.id;
   if (clear <= 0) {
-    const box = boundingBox(face);
-    add(
-      at,
-      `The middle of ${name} (x ${mm(hole.xMm)}, y ${mm(hole.yMm)}) lies outside piece “${piece.name}”, which is ${mm(box.widthMm)} × ${mm(box.heightMm)}.`,
-    );
-  } else if (clear < hole.diameterMm / 2 - LENGTH_TOLERANCE_MM) {
-    add(
-      at,
-      `${capitalised(name)} of ${mm(hole.diameterMm)} runs over the edge of piece “${piece.name}”: its middle is ${mm(clear)} from the edge and needs more than ${mm(hole.diameterMm / 2)}.`,
-    );
+    const { widthMm, heightMm } = boundingBox(face);
+    add(at, {
+      code: 'hole-off-piece',
+      hole: name,
+      piece: piece.name,
+      xMm,
+      yMm,
+      widthMm,
+      heightMm,
+    });
+  } else if (clear < diameterMm / 2 - LENGTH_TOLERANCE_MM) {
+    add(at, { code: 'hole-over-edge', hole: name, piece: piece.name, diameterMm, clearMm: clear });
   }
 }
 
@@ -211,33 +208,27 @@ function checkSetup(file: Checked, face: Outline, hole: Hole, at: string, add: A
   const least = Math.min(box.widthMm, box.heightMm);
   const checkOne = (id: string, pointer: string): void => {
     const bit = bits.find((candidate) => candidate.id === id);
-    if (!bit) {
-      add(pointer, `Bit “${id}” is not in the kit, which has ${listed(bits)}.`);
-    } else if (bit.diameterMm >= least) {
-      add(
-        pointer,
-        `Bit “${bit.name}” of ${mm(bit.diameterMm)} is bigger than the piece, which is ${mm(least)} across.`,
-      );
-    }
+    if (!bit) add(pointer, { code: 'bit-not-in-kit', id, known: idsOf(bits) });
+    else if (bit.diameterMm >= least)
+      add(pointer, {
+        code: 'bit-bigger-than-piece',
+        bit: bit.name,
+        diameterMm: bit.diameterMm,
+        acrossMm: least,
+      });
   };
   if (setup.bit !== undefined) checkOne(setup.bit, `${at}/setup/bit`);
   setup.bits?.forEach((id, index) => {
     checkOne(id, `${at}/setup/bits/${index}`);
   });
   const machines = file.kit?.machines ?? [];
-  if (setup.machine !== undefined && !machines.some((machine) => machine.id === setup.machine)) {
-    add(
-      `${at}/setup/machine`,
-      `Machine “${setup.machine}” is not in the kit, which has ${listed(machines)}.`,
-    );
-  }
+  if (setup.machine !== undefined && !machines.some((machine) => machine.id === setup.machine))
+    add(`${at}/setup/machine`, {
+      code: 'machine-not-in-kit',
+      id: setup.machine,
+      known: idsOf(machines),
+    });
 }
 
-/** So many ids are named in a sentence. */
-const MOST_LISTED = 12;
-const listed = (items: readonly { id: string }[]): string => {
-  if (items.length === 0) return 'none';
-  const more = items.length - MOST_LISTED;
-  const named = items.slice(0, MOST_LISTED).map((item) => item.id);
-  return `${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
-};
+const idsOf = (items: readonly { readonly id: string }[]): readonly string[] =>
+  items.map(({ id }) => id);

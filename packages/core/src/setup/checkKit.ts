@@ -1,27 +1,18 @@
-import { connectionInLine, CONNECTIONS } from '../data/couplings/connections';
+import { CONNECTIONS } from '../data/couplings/connections';
 import type { Holder, Shank } from '../data/couplings/shank';
-import { formatDecimals } from '../words/units/roundNumber';
 import type { Bit, Coupling, Kit, Machine } from '../documents/kit';
-
-/** Where a fault lies, as a JSON pointer, and what is wrong. */
-export type Add = (pointer: string, message: string) => void;
-
-export const mm = (value: number): string => `${formatDecimals(value, 2)} mm`;
+import type { Add, IdentifiedThing } from './jobFault';
 
 /** Each of these needs an id of its own. */
 export function checkIds(
   items: readonly { id: string }[],
   at: string,
-  kind: string,
+  what: IdentifiedThing,
   add: Add,
 ): void {
   const seen = new Set<string>();
   items.forEach((item, index) => {
-    if (seen.has(item.id))
-      add(
-        `${at}/${index}/id`,
-        `Two ${kind}s are called “${item.id}”; each needs an id of its own.`,
-      );
+    if (seen.has(item.id)) add(`${at}/${index}/id`, { code: 'same-id', what, id: item.id });
     seen.add(item.id);
   });
 }
@@ -46,30 +37,20 @@ export function checkKit(kit: Kit, at: string, add: Add): void {
 }
 
 function checkBit(bit: Bit, at: string, add: Add): void {
-  if (bit.rimWidthMm !== undefined && bit.rimWidthMm > bit.diameterMm / 2) {
-    add(
-      `${at}/rimWidthMm`,
-      `A rim ${mm(bit.rimWidthMm)} wide does not fit a bit of ${mm(bit.diameterMm)}: at most half the diameter, ${mm(bit.diameterMm / 2)}.`,
-    );
-  }
-  if (bit.barrelDiameterMm !== undefined && bit.barrelDiameterMm > bit.diameterMm) {
-    add(
-      `${at}/barrelDiameterMm`,
-      `A barrel of ${mm(bit.barrelDiameterMm)} is wider than its rim of ${mm(bit.diameterMm)} and would jam; at most as wide.`,
-    );
-  }
+  const { diameterMm, rimWidthMm, barrelDiameterMm: barrelMm } = bit;
+  if (rimWidthMm !== undefined && rimWidthMm > diameterMm / 2)
+    add(`${at}/rimWidthMm`, { code: 'rim-too-wide', rimWidthMm, diameterMm });
+  if (barrelMm !== undefined && barrelMm > diameterMm)
+    add(`${at}/barrelDiameterMm`, { code: 'barrel-too-wide', barrelMm, diameterMm });
   if (bit.shank) checkShank(bit.shank, `${at}/shank`, add);
 }
 
 function checkMachine(machine: Machine, at: string, add: Add): void {
   const { speeds, leverArmMm, pinionRadiusMm } = machine;
   if (speeds?.kind === 'range' && speeds.minRpm > speeds.maxRpm)
-    add(`${at}/speeds`, `minRpm ${speeds.minRpm} is above maxRpm ${speeds.maxRpm}.`);
+    add(`${at}/speeds`, { code: 'speeds-fall', minRpm: speeds.minRpm, maxRpm: speeds.maxRpm });
   if (leverArmMm !== undefined && pinionRadiusMm !== undefined && pinionRadiusMm > leverArmMm)
-    add(
-      `${at}/pinionRadiusMm`,
-      `A pinion of ${mm(pinionRadiusMm)} on a lever of ${mm(leverArmMm)} would make it harder to press; the lever is the longer one.`,
-    );
+    add(`${at}/pinionRadiusMm`, { code: 'pinion-over-lever', pinionRadiusMm, leverArmMm });
   machine.holders?.forEach((holder, index) => {
     checkHolder(holder, `${at}/holders/${index}`, add);
   });
@@ -79,18 +60,15 @@ function checkCoupling(coupling: Coupling, at: string, add: Add): void {
   checkShank(coupling.into, `${at}/into`, add);
   checkHolder(coupling.takes, `${at}/takes`, add);
   if (coupling.kind === 'extension' && !coupling.lengthMm)
-    add(`${at}/lengthMm`, `Extension “${coupling.name}” needs its length in mm.`);
+    add(`${at}/lengthMm`, { code: 'extension-without-length', name: coupling.name });
 }
 
 function checkShank({ kind, sizeMm }: Shank, at: string, add: Add): void {
   if (!CONNECTIONS[kind].sized && sizeMm !== undefined)
-    add(
-      `${at}/sizeMm`,
-      `A ${connectionInLine(kind)} has its size in its name; leave out ${mm(sizeMm)}.`,
-    );
+    add(`${at}/sizeMm`, { code: 'size-in-name', kind, sizeMm });
 }
 
 function checkHolder({ leastMm, mostMm }: Holder, at: string, add: Add): void {
   if (leastMm !== undefined && mostMm !== undefined && leastMm > mostMm)
-    add(`${at}/leastMm`, `A chuck from ${mm(leastMm)} to ${mm(mostMm)} closes on nothing.`);
+    add(`${at}/leastMm`, { code: 'chuck-closes-on-nothing', leastMm, mostMm });
 }

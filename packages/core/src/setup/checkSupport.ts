@@ -1,7 +1,7 @@
 import { boundingBox, distanceToEdge } from '../layout/outline';
 import type { Outline } from '../documents/outline';
-import { mm, type Add } from './checkKit';
 import type { SupportPad, SupportSetup } from '../documents/setup';
+import type { Add } from './jobFault';
 
 /** What is under or on the piece has a size, and meets it somewhere. */
 export function checkSupport(
@@ -10,43 +10,50 @@ export function checkSupport(
   at: string,
   add: Add,
 ): void {
-  const box = boundingBox(face);
-  const checkPatch = (patch: SupportPad, what: string, pointer: string): void => {
+  const { widthMm, heightMm } = boundingBox(face);
+  const checkPatch = (patch: SupportPad, what: 'pad' | 'board', pointer: string): void => {
     if (patch.widthMm <= 0 || patch.heightMm <= 0)
-      add(
-        pointer,
-        `${what} of ${mm(patch.widthMm)} × ${mm(patch.heightMm)} has no size; give it a width and a height above 0.`,
-      );
+      add(pointer, {
+        code: 'patch-without-size',
+        what,
+        widthMm: patch.widthMm,
+        heightMm: patch.heightMm,
+      });
     const meets =
-      patch.xMm < box.widthMm &&
-      patch.yMm < box.heightMm &&
+      patch.xMm < widthMm &&
+      patch.yMm < heightMm &&
       patch.xMm + patch.widthMm > 0 &&
       patch.yMm + patch.heightMm > 0;
     if (!meets)
-      add(
-        pointer,
-        `${what} at ${mm(patch.xMm)}, ${mm(patch.yMm)} lies outside the piece, which is ${mm(box.widthMm)} × ${mm(box.heightMm)}; move it under.`,
-      );
+      add(pointer, {
+        code: 'patch-off-piece',
+        what,
+        xMm: patch.xMm,
+        yMm: patch.yMm,
+        widthMm,
+        heightMm,
+      });
   };
   pads.forEach((pad, index) => {
-    checkPatch(pad, 'A pad', `${at}/pads/${index}`);
+    checkPatch(pad, 'pad', `${at}/pads/${index}`);
   });
   boards.forEach((board, index) => {
-    checkPatch(board, 'A board', `${at}/boards/${index}`);
+    checkPatch(board, 'board', `${at}/boards/${index}`);
     if (board.thicknessMm <= 0)
-      add(
-        `${at}/boards/${index}/thicknessMm`,
-        'A board of 0 mm spreads nothing; give its thickness.',
-      );
+      add(`${at}/boards/${index}/thicknessMm`, { code: 'board-without-thickness' });
   });
   clamps.forEach(({ xMm, yMm, padDiameterMm }, index) => {
     const clear = distanceToEdge(face, { xMm, yMm });
     if (padDiameterMm <= 0)
-      add(`${at}/clamps/${index}/padDiameterMm`, 'A clamp of 0 mm has no pad; give its diameter.');
+      add(`${at}/clamps/${index}/padDiameterMm`, { code: 'clamp-without-pad' });
     else if (clear < padDiameterMm / 2)
-      add(
-        `${at}/clamps/${index}`,
-        `A clamp’s pad of ${mm(padDiameterMm)} at ${mm(xMm)}, ${mm(yMm)} is not whole on the piece, which is ${mm(box.widthMm)} × ${mm(box.heightMm)}.`,
-      );
+      add(`${at}/clamps/${index}`, {
+        code: 'clamp-off-piece',
+        padDiameterMm,
+        xMm,
+        yMm,
+        widthMm,
+        heightMm,
+      });
   });
 }

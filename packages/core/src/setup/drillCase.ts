@@ -7,7 +7,7 @@ import type { Material } from '../data/materials/material';
 import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
 import { checkJob } from './checkJob';
-import type { Fault } from '../documents/fault';
+import type { JobFault } from './jobFault';
 
 /** All that one hole is worked out from. */
 export interface DrillCase {
@@ -23,20 +23,29 @@ export interface DrillCase {
 
 export type CaseOutcome =
   | { readonly kind: 'resolved'; readonly drillCase: DrillCase }
-  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+  | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
-/** One hole of a job file with everything it leans on; a fault where no hole, or more than one, has this id. */
+/** One hole of a job file with everything it is worked out from; a fault where no hole, or more than one, has this id. */
 export function resolveCase(file: JobFile, holeId: string): CaseOutcome {
   const found = casesOf(file).filter(({ hole }) => hole.id === holeId);
   const [drillCase, another] = found;
   if (drillCase && !another) return { kind: 'resolved', drillCase };
-  const message = another
-    ? `${found.length} holes are called “${holeId}”, in ${found.map(({ piece }) => `“${piece.name}”`).join(' and ')}; each needs an id of its own.`
-    : `There is no hole “${holeId}” in job “${file.job.name}”.`;
-  return { kind: 'faulty', faults: [{ pointer: '', message }] };
+  return {
+    kind: 'faulty',
+    faults: [
+      another
+        ? {
+            pointer: '',
+            code: 'hole-in-many-pieces',
+            id: holeId,
+            pieces: found.map(({ piece }) => piece.name),
+          }
+        : { pointer: '', code: 'no-such-hole', id: holeId, job: file.job.name },
+    ],
+  };
 }
 
-/** Every hole of a job file, each with what it leans on, in the file’s order. */
+/** Every hole of a job file, each with what it is worked out from, in the file’s order. */
 export const casesOf = ({
   job,
   pieces,
@@ -58,5 +67,5 @@ export const withSetup = (drillCase: DrillCase, setup: Setup): DrillCase =>
   withHole(drillCase, { setup });
 
 /** What a schema cannot see in a case; pointers lead into a job of just this piece and hole. */
-export const checkCase = ({ piece, hole, kit, materials }: DrillCase): Fault[] =>
+export const checkCase = ({ piece, hole, kit, materials }: DrillCase): JobFault[] =>
   checkJob({ pieces: [{ ...piece, holes: [hole] }], kit, customMaterials: materials });

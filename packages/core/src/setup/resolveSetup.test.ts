@@ -4,7 +4,7 @@ import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import { MATERIALS, type MaterialId } from '../data/materials/materials';
 import { caseWith, type JobParts } from '../plan/jobFixtures';
-import { makePlan } from '../plan/makePlan';
+import { makePlan } from '../words/plan/makePlan';
 import { resolveSetup } from './resolveSetup';
 import { suits } from './assumeSetup';
 

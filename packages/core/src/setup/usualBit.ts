@@ -1,7 +1,7 @@
 import type { Shank } from '../data/couplings/shank';
 import type { Bit } from '../documents/kit';
 import { MM_PER_INCH } from '../math/constants';
-import type { UnitSystem } from '../words/units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 import { BIT_FAMILIES, type BitFamilyId } from '../data/bits/bitFamilies';
 import { bitGeometry, bySize } from '../physics/cutting/bitGeometry';
 

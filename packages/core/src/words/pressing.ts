@@ -5,11 +5,12 @@ import { NEWTON_PER_KGF, NEWTON_PER_LBF } from '../math/constants';
 import { formatDuration, formatForce } from './units/formatQuantity';
 import { formatLengthShort } from './units/length';
 import { formatSignificant } from './units/roundNumber';
-import type { UnitSystem } from './units/unitSystem';
+import type { UnitSystem } from '../data/unitSystem';
 import { fatigue, restAllowance } from '../physics/effort/armForce';
 import { FEED_AIDS, type FeedAidId } from '../data/machines/feedAids';
 import { effortOf, EFFORT_WORDS, leverIsMeasured, leverShare } from '../physics/effort/pressing';
-import { formatReading, scaleReading } from '../physics/effort/scaleReading';
+import { scaleReading } from '../physics/effort/scaleReading';
+import { formatReading } from './units/formatReading';
 import type { Steadiness } from '../physics/effort/steadiness';
 
 /** The force in every unit people think in, and as a scale shows it. */

@@ -1,5 +1,6 @@
 import { routes } from '../../routes';
-import { byBitAndMachine, type RankedSetup } from '@nucleon/core/advice/choice/rankSetups';
+import { byBitAndMachine } from '@nucleon/core/advice/choice/rankSetups';
+import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
@@ -29,12 +30,12 @@ function ChooseRoom(loaded: LoadedHole) {
   const router = useRouter();
   const { outcome, faults } = useTask('rank', room.asked);
   const ranking = outcome?.kind === 'ranked' ? outcome.ranking : null;
-  const use = ({ setup }: RankedSetup): void => {
+  const use = ({ setup }: DescribedSetup): void => {
     room.edit.changeHole({ setup }, 'choose');
     router.navigate(planHref(room.detail));
   };
   const { setup } = room.edit.hole;
-  const isNow = (one: RankedSetup): boolean =>
+  const isNow = (one: DescribedSetup): boolean =>
     one.bit.id === setup?.bit &&
     one.machine.id === setup.machine &&
     one.water === setup.water?.kind;

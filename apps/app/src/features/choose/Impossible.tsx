@@ -1,4 +1,4 @@
-import type { ImpossibleSetup } from '@nucleon/core/advice/choice/rankSetups';
+import type { DescribedImpossible } from '@nucleon/core/words/advice/rankingInWords';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
@@ -7,7 +7,7 @@ import { Heading, Small, Strong } from '../../ui/text';
 const SHOWN_AT_FIRST = 4;
 
 /** Bits and machines of the right size that cannot, each with what stands in the way. */
-export function Impossible({ list }: { readonly list: readonly ImpossibleSetup[] }) {
+export function Impossible({ list }: { readonly list: readonly DescribedImpossible[] }) {
   const [all, setAll] = useState(false);
   if (list.length === 0) return null;
   const shown = all ? list : list.slice(0, SHOWN_AT_FIRST);

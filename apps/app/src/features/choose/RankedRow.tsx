@@ -1,5 +1,6 @@
 import { costReason, formatMoney, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
-import { meansInWords, type RankedSetup } from '@nucleon/core/advice/choice/rankSetups';
+import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
+import { meansInWords } from '@nucleon/core/words/advice/rankingInWords';
 import { COOLANTS } from '@nucleon/core/data/coolants';
 import { APART_WORDS } from '@nucleon/core/data/couplings/apart';
 import { useState } from 'react';
@@ -11,12 +12,12 @@ import { useUnits } from '../display/displayStore';
 
 interface RankedRowProps {
   readonly place: number;
-  readonly best: RankedSetup;
+  readonly best: DescribedSetup;
   /** The same bit and machine with other water, best first. */
-  readonly others: readonly RankedSetup[];
+  readonly others: readonly DescribedSetup[];
   /** Whether it is what the plan uses. */
-  readonly isNow: (one: RankedSetup) => boolean;
-  readonly onUse: (one: RankedSetup) => void;
+  readonly isNow: (one: DescribedSetup) => boolean;
+  readonly onUse: (one: DescribedSetup) => void;
 }
 
 /** A bit and machine that make the hole: figures, why it stands where it stands, and other water for it. */
@@ -109,10 +110,10 @@ export function RankedRow({ place, best, others, isNow, onUse }: RankedRowProps)
 }
 
 interface UseProps {
-  readonly one: RankedSetup;
+  readonly one: DescribedSetup;
   readonly now: boolean;
   readonly main: boolean;
-  readonly onUse: (one: RankedSetup) => void;
+  readonly onUse: (one: DescribedSetup) => void;
   readonly testID: string;
 }
 

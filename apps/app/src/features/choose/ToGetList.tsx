@@ -1,4 +1,4 @@
-import type { ToGet } from '@nucleon/core/advice/choice/whatToGet';
+import type { ToGet } from '@nucleon/core/words/advice/whatToGet';
 import { Column, Panel } from '../../ui/layout';
 import { Heading, Label, Small } from '../../ui/text';
 

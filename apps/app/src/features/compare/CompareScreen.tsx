@@ -1,4 +1,4 @@
-import type { Comparison } from '@nucleon/core/advice/choice/compareMethods';
+import type { DescribedComparison } from '@nucleon/core/words/advice/comparisonsInWords';
 import type { House } from '@nucleon/core/documents/house';
 import { getHouse, putHouse } from '../../api/house';
 import { Column } from '../../ui/layout';
@@ -56,7 +56,7 @@ function CompareRoom(loaded: LoadedHole) {
 }
 
 interface Habit {
-  readonly comparison: Comparison;
+  readonly comparison: DescribedComparison;
   /** null forgets it. */
   readonly way: string | null;
 }

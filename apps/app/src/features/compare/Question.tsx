@@ -1,8 +1,8 @@
-import {
-  COMPARED_FIGURES,
-  type Comparison,
-  type Method,
-} from '@nucleon/core/advice/choice/compareMethods';
+import { COMPARED_FIGURES } from '@nucleon/core/advice/choice/compareMethods';
+import type {
+  DescribedComparison,
+  DescribedMethod,
+} from '@nucleon/core/words/advice/comparisonsInWords';
 import { outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/Button';
@@ -11,8 +11,8 @@ import { Body, Heading, Label, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
 interface QuestionProps {
-  readonly comparison: Comparison;
-  readonly onPick: (method: Method) => void;
+  readonly comparison: DescribedComparison;
+  readonly onPick: (method: DescribedMethod) => void;
   /** null forgets the habit. */
   readonly onRemember: (way: string | null) => void;
 }
@@ -86,9 +86,9 @@ function Cells({
   ruled = false,
   children,
 }: {
-  readonly methods: readonly Method[];
+  readonly methods: readonly DescribedMethod[];
   readonly ruled?: boolean;
-  readonly children: (method: Method) => ReactNode;
+  readonly children: (method: DescribedMethod) => ReactNode;
 }) {
   return (
     <Row
@@ -114,7 +114,7 @@ function Cells({
 }
 
 /** Figure by figure across the ways, the best marked by a word. */
-function FigureRows({ methods }: { readonly methods: readonly Method[] }) {
+function FigureRows({ methods }: { readonly methods: readonly DescribedMethod[] }) {
   const units = useUnits();
   return COMPARED_FIGURES.map((figure) => (
     <Cells key={figure} methods={methods} ruled>

@@ -1,5 +1,5 @@
 import { routes } from '../../routes';
-import { INCH_POUND, METRIC } from '@nucleon/core/words/units/unitSystem';
+import { INCH_POUND, METRIC } from '@nucleon/core/data/unitSystem';
 import { formatForce } from '@nucleon/core/words/units/formatQuantity';
 import { formatLength } from '@nucleon/core/words/units/length';
 import { Chips } from '../../ui/Chips';

@@ -1,4 +1,5 @@
-import { isUnitSystem, METRIC, type UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import { isUnitSystem } from '@nucleon/core/data/unitSystem';
+import { METRIC, type UnitSystem } from '@nucleon/core/data/unitSystem';
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';

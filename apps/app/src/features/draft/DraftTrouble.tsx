@@ -1,5 +1,5 @@
 import { formatLengthShort } from '@nucleon/core/words/units/length';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';

@@ -1,5 +1,5 @@
 import { formatLengthShort } from '@nucleon/core/words/units/length';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { boundingBox } from '@nucleon/core/layout/outline';
 import { HELPER_LAYERS, type DrawnFile, type Entry } from '@nucleon/files/drawnFile';
 import { pieceFromDrawing, type DrawnPiece } from '@nucleon/files/pieceFromDrawing';

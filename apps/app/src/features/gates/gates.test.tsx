@@ -1,5 +1,5 @@
 import type { Piece } from '@nucleon/core/documents/piece';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { show, typeIn } from '../../testing';

@@ -4,7 +4,7 @@ import type { Drawing } from '@nucleon/core/math/primitives';
 import { faceMaterial } from '@nucleon/core/layout/faceMaterial';
 import { USUAL_GUIDE } from '@nucleon/core/layout/aim';
 import { dam, fallWedge, guideBoard, usualDamInner } from '@nucleon/core/layout/guideBoard';
-import { damLines, guideLines, wedgeLines } from '@nucleon/core/layout/guideLines';
+import { damLines, guideLines, wedgeLines } from '@nucleon/core/words/layout/guideLines';
 import { reachOf } from '@nucleon/core/layout/services';
 import type { ReasonInput } from '@nucleon/core/documents/reason';
 import { damDrawing, guideDrawing, wedgeDrawing } from '@nucleon/core/drawing/guideDrawing';

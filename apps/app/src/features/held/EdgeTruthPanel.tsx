@@ -1,4 +1,4 @@
-import type { RuleTruth } from '@nucleon/core/advice/choice/edgeTruth';
+import type { DescribedRule } from '@nucleon/core/words/advice/edgeTruthInWords';
 import { formatPressure } from '@nucleon/core/words/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useMemo, useState } from 'react';
@@ -12,7 +12,7 @@ import { useUnits } from '../display/displayStore';
 import { useEdges } from '../hole/useEdges';
 import type { HoleRoom } from '../hole/useHoleRoom';
 
-const VERDICT: Readonly<Record<RuleTruth['verdict'], string>> = {
+const VERDICT: Readonly<Record<DescribedRule['verdict'], string>> = {
   stricter: 'Stricter than the stress',
   alike: 'As the stress has it',
   laxer: 'Laxer than the stress',

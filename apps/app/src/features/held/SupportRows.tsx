@@ -1,5 +1,5 @@
-import type { RankedSupport } from '@nucleon/core/advice/choice/rankSupports';
-import { STABILITY_WORDS } from '@nucleon/core/advice/choice/stability';
+import type { DescribedSupport } from '@nucleon/core/words/advice/supportsInWords';
+import { STABILITY_WORDS } from '@nucleon/core/words/advice/stabilityWords';
 import { sinkingInWords } from '@nucleon/core/words/plan/sinkingWords';
 import { oddsInWords } from '@nucleon/core/words/odds';
 import { formatPressure } from '@nucleon/core/words/units/formatQuantity';
@@ -14,9 +14,9 @@ import { useUnits } from '../display/displayStore';
 const FIRST = 4;
 
 interface SupportRowsProps {
-  readonly ranked: readonly RankedSupport[];
+  readonly ranked: readonly DescribedSupport[];
   readonly barred: readonly { readonly name: string; readonly why: string }[];
-  readonly onUse: (one: RankedSupport) => void;
+  readonly onUse: (one: DescribedSupport) => void;
 }
 
 /** Everything it could lie on, best first. */

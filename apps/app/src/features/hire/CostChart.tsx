@@ -1,6 +1,6 @@
 import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
-import type { HireOption } from '@nucleon/core/advice/choice/hireOrBuy';
+import type { DescribedHireOption } from '@nucleon/core/words/advice/hireInWords';
 import { View } from 'react-native';
 import { LazyLinesChart } from '../../drawing/lazyLinesChart';
 import { LINE_DASHES, useLineTones } from './lineLooks';
@@ -11,7 +11,7 @@ const ROOM = 1.6;
 const LEAST_HOLES = 12;
 
 interface CostChartProps {
-  readonly options: readonly HireOption[];
+  readonly options: readonly DescribedHireOption[];
   readonly holes: number;
   readonly width: number;
 }

@@ -1,4 +1,5 @@
-import { edgeText, type JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { type JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { edgeText } from '@nucleon/core/words/layout/edgeText';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { Icon } from '../../ui/Icon';

@@ -3,7 +3,7 @@ import { usualSizes } from '@nucleon/core/advice/presumePiece';
 import type { Material } from '@nucleon/core/data/materials/material';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
-import { thicknessText } from '@nucleon/core/layout/thickness';
+import { thicknessText } from '@nucleon/core/words/layout/thicknessText';
 import Search from 'lucide-react-native/icons/search';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';

@@ -1,4 +1,5 @@
-import { brokenRule, edgeText, type JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { brokenRule, type JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { edgeText } from '@nucleon/core/words/layout/edgeText';
 import { detailFigures, headlineFigures } from '@nucleon/core/words/plan/figures';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { tellingDepth } from '@nucleon/core/drawing/sectionOf';

@@ -1,7 +1,7 @@
 import { headlineFigures } from '@nucleon/core/words/plan/figures';
-import { makePlan } from '@nucleon/core/plan/makePlan';
+import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import type { Plan } from '@nucleon/core/documents/plan';
-import { METRIC } from '@nucleon/core/words/units/unitSystem';
+import { METRIC } from '@nucleon/core/data/unitSystem';
 import { fireEvent, screen } from '@testing-library/react';
 import { show } from '../../testing';
 import { FigureGrid } from './FigureGrid';

@@ -1,5 +1,5 @@
 import { routes } from '../../routes';
-import { insteadOfDrilling, type Instead } from '@nucleon/core/advice/choice/insteadOfDrilling';
+import { insteadOfDrilling, type Instead } from '@nucleon/core/words/advice/insteadOfDrilling';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { useRouter } from 'expo-router';
 import { useWrite } from '../../api/useWrite';

@@ -1,12 +1,12 @@
 import type { StoredBit } from '@nucleon/contract/wire';
 import {
   BIT_LOOK_IDS,
-  lookAt,
   dressedSharpness,
   judgeBit,
   type BitLooks,
   type BitVerdict,
 } from '@nucleon/core/advice/bitCheck';
+import { lookAt, todoText, verdictText } from '@nucleon/core/words/advice/bitCheckWords';
 import type { SharpnessNote } from '@nucleon/core/documents/kit';
 import { useState } from 'react';
 import { putBit } from '../../api/kit';
@@ -36,7 +36,7 @@ export function BitCheck({
   const [gaugeMm, setGauge] = useState<number | null>(null);
   const next = BIT_LOOK_IDS.find((look) => looks[look] === undefined);
   const verdict =
-    next === undefined ? judgeBit(bit, looks as BitLooks, units, gaugeMm ?? undefined) : null;
+    next === undefined ? judgeBit(bit, looks as BitLooks, gaugeMm ?? undefined) : null;
   const kept = useWrite(
     (note: SharpnessNote & Pick<BitVerdict, 'runOutMm' | 'kind' | 'state'>) => {
       const { id, updatedAt: _at, ...own } = bit;
@@ -97,7 +97,7 @@ export function BitCheck({
         <Notice
           level={LEVELS[verdict.kind]}
           title={TITLES[verdict.kind]}
-          text={[verdict.text, ...verdict.doFirst].join(' ')}
+          text={[verdictText(verdict, units), ...verdict.doFirst.map(todoText)].join(' ')}
           testID={`verdict-${verdict.kind}`}
           live
         />

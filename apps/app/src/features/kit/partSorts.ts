@@ -9,7 +9,7 @@ import { COOLANTS } from '@nucleon/core/data/coolants';
 import { connectionInLine } from '@nucleon/core/data/couplings/connections';
 import { SUPPORTS } from '@nucleon/core/data/supports';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
-import type { UnitSystem } from '@nucleon/core/words/units/unitSystem';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import type { StoredPart } from '../../api/kit';
 
 interface PartSort {

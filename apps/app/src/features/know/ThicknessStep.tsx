@@ -1,6 +1,7 @@
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { usualSizes } from '@nucleon/core/advice/presumePiece';
-import { meanThickness, thicknessText } from '@nucleon/core/layout/thickness';
+import { meanThickness } from '@nucleon/core/layout/thickness';
+import { thicknessText } from '@nucleon/core/words/layout/thicknessText';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import Plus from 'lucide-react-native/icons/plus';

@@ -1,3 +1,4 @@
+import { comparedRunsText } from '@nucleon/core/words/run/comparedRunsText';
 import type { StoredRun } from '@nucleon/contract/wire';
 import { timeComparison, chipComparison } from '@nucleon/core/run/compareRuns';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
@@ -17,6 +18,7 @@ export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
   const theme = useTheme();
   const [what, setWhat] = useState<'time' | 'chip'>('time');
   const compared = what === 'time' ? timeComparison(runs) : chipComparison(runs);
+  const verdict = comparedRunsText(compared);
   const lines = [
     { yKey: 'actual', label: 'As it came', color: theme.rim.val, dash: null },
     { yKey: 'planned', label: 'As planned', color: theme.water.val, dash: [6, 4] },
@@ -40,7 +42,7 @@ export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
         onChange={setWhat}
         testID="log-compared"
       />
-      <Small testID="log-verdict">{compared.text}</Small>
+      <Small testID="log-verdict">{verdict}</Small>
       {compared.points.length > 1 ? (
         <Column gap="$2">
           <Measured>
@@ -54,7 +56,7 @@ export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
                   height={HEIGHT_PX}
                   formatX={(run) => run}
                   formatY={(value) => `${formatDecimals(value, 1)} ${compared.unit}`}
-                  label={`${compared.points.length} runs. ${compared.text}`}
+                  label={`${compared.points.length} runs. ${verdict}`}
                 />
               </Suspense>
             )}

@@ -1,3 +1,4 @@
+import { markCheckText } from '@nucleon/core/words/layout/markCheckText';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { HoleMark, MarkReading } from '@nucleon/core/documents/hole';
 import type { MarkKind } from '@nucleon/core/data/choices';
@@ -106,7 +107,12 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
           {box('checkMm', tapes.check)}
         </Row>
         {check ? (
-          <Notice level={LEVELS[check.verdict]} text={check.text} live testID={`check-${number}`} />
+          <Notice
+            level={LEVELS[check.verdict]}
+            text={markCheckText(check, units)}
+            live
+            testID={`check-${number}`}
+          />
         ) : null}
       </Column>
     </Panel>

@@ -1,3 +1,4 @@
+import { markNoteText } from '@nucleon/core/words/layout/markNoteText';
 import { routes } from '../../routes';
 import type { PieceLayout, StoredBit } from '@nucleon/contract/wire';
 import type { Datum } from '@nucleon/core/documents/piece';
@@ -34,7 +35,7 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
   const { data: house } = useQuery(houseQuery);
   const { piece, holes } = handle.draft.now;
   const { customMaterials: custom } = layout.job;
-  const sheet = markSheet({ piece, holes, custom, bits, house, units });
+  const sheet = markSheet({ piece, holes, custom, bits, house });
   const datum: Datum = piece.datum ?? USUAL_DATUM;
   const edit = (change: ReturnType<typeof changePiece>, group: string): void => {
     handle.dispatch({ type: 'edit', change, group, atMs: clockMs() });
@@ -50,7 +51,7 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
       <LayoutTrouble {...handle} />
       <Column padding="$4" gap="$4">
         {sheet.notes.map((note) => (
-          <Body key={note}>{note}</Body>
+          <Body key={note.code}>{markNoteText(note, units)}</Body>
         ))}
         {round ? null : (
           <Row gap="$5" flexWrap="wrap" id="print-hide-datum">

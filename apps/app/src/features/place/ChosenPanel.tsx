@@ -1,8 +1,10 @@
+import { exitClearText, exitReason } from '@nucleon/core/words/layout/exitPlaceWords';
 import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { StoredHole } from '@nucleon/contract/wire';
-import { roundLines } from '@nucleon/core/layout/roundLines';
-import { clashText, spansToServices } from '@nucleon/core/layout/services';
+import { roundLines } from '@nucleon/core/words/layout/roundLines';
+import { spansToServices } from '@nucleon/core/layout/services';
+import { clashText } from '@nucleon/core/words/layout/serviceWords';
 import { isRound, roundSetting } from '@nucleon/core/layout/wrap';
 import { useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
@@ -120,7 +122,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
       <EdgeList edges={lead?.judged ?? []} />
       {lead?.exit ? (
         <Small testID="exit-place">
-          {lead.exit.reason.text} {lead.exit.clearText}
+          {exitReason(lead.exit, units).text} {exitClearText(lead.exit, units)}
         </Small>
       ) : null}
       {isRound(piece.outline) && !onBase ? (

@@ -1,5 +1,6 @@
 import type { PointMm } from '@nucleon/core/layout/outline';
-import type { KeepOffKind, ServiceKind } from '@nucleon/core/data/choices';
+import type { KeepOffKind } from '@nucleon/core/data/choices';
+import type { ServiceKind } from '@nucleon/core/data/services';
 import type { KeepOffShape, ServiceBand } from '@nucleon/core/documents/piece';
 import type { SnapLine } from '@nucleon/core/layout/snap';
 import type { Face } from './layoutEdits';

@@ -1,4 +1,5 @@
-import type { KeepOffKind, ServiceKind } from '@nucleon/core/data/choices';
+import type { KeepOffKind } from '@nucleon/core/data/choices';
+import type { ServiceKind } from '@nucleon/core/data/services';
 import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import type { Chip } from '../../ui/Chips';
 

@@ -79,9 +79,9 @@ export function usePlaceRoom(
       hole,
       judged,
       broken: brokenRule(judged) !== undefined || clashes(content.piece, hole),
-      exit: exitPlace(content.piece, hole, others, leanOf(hole.setup ?? {}, machine), units),
+      exit: exitPlace(content.piece, hole, others, leanOf(hole.setup ?? {}, machine)),
     };
-  }, [content, state, placement, machines, units]);
+  }, [content, state, placement, machines]);
   const touch = placeTouch({ content, outline, shift, holes, state, act, edit });
   const remove = (ids: readonly string[]): void => {
     edit(removeHoles(ids), `remove ${ids.join()}`);

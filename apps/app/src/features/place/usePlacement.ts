@@ -1,5 +1,6 @@
 import type { PieceLayout, StoredHole, StoredHouse } from '@nucleon/contract/wire';
 import { checkJob } from '@nucleon/core/setup/checkJob';
+import { faultsInWords } from '@nucleon/core/words/faults';
 import { faceMaterial } from '@nucleon/core/layout/faceMaterial';
 import type { Fault } from '@nucleon/core/documents/fault';
 import type { Material } from '@nucleon/core/data/materials/material';
@@ -53,11 +54,13 @@ export function usePlacement(
       const cover = fit?.kind === 'fits' ? (fit.fit.coverMm ?? 0) : 0;
       return cover > 0 ? diameterMm / 2 + cover : 0;
     };
-    const faults = checkJob({
-      // Bits and machines are the kit's matter, not the layout's.
-      pieces: [{ ...piece, holes: holes.map(({ setup: _setup, ...hole }) => hole) }],
-      customMaterials: custom,
-    });
+    const faults = faultsInWords(
+      checkJob({
+        // Bits and machines are the kit's matter, not the layout's.
+        pieces: [{ ...piece, holes: holes.map(({ setup: _setup, ...hole }) => hole) }],
+        customMaterials: custom,
+      }),
+    );
     return {
       faults,
       broken: new Set(broken.map(({ id }) => id)),

@@ -1,4 +1,5 @@
-import { formatReading, scaleReading } from '@nucleon/core/physics/effort/scaleReading';
+import { scaleReading } from '@nucleon/core/physics/effort/scaleReading';
+import { formatReading } from '@nucleon/core/words/units/formatReading';
 import {
   steadinessOf,
   type ForceBand,

@@ -1,9 +1,5 @@
-import {
-  forceOfReading,
-  formatReading,
-  scaleReading,
-  scaleUnit,
-} from '@nucleon/core/physics/effort/scaleReading';
+import { forceOfReading, scaleReading, scaleUnit } from '@nucleon/core/physics/effort/scaleReading';
+import { formatReading } from '@nucleon/core/words/units/formatReading';
 import { steadinessLines } from '@nucleon/core/words/pressing';
 import {
   steadinessFromExtremes,

@@ -1,4 +1,5 @@
-import type { BitForPurpose, BitsForPurpose } from '@nucleon/core/advice/choice/bitsForPurpose';
+import type { BitForPurpose } from '@nucleon/core/advice/choice/bitsForPurpose';
+import type { DescribedBitsForPurpose } from '@nucleon/core/words/advice/bitsForPurposeInWords';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
 import OctagonX from 'lucide-react-native/icons/octagon-x';
@@ -23,7 +24,7 @@ export function BitRows({
   bits,
   purpose,
 }: {
-  readonly bits: BitsForPurpose;
+  readonly bits: DescribedBitsForPurpose;
   readonly purpose: PurposeDraft;
 }) {
   const units = useUnits();

@@ -1,4 +1,7 @@
-import { bitsForPurpose, type BitsForPurpose } from '@nucleon/core/advice/choice/bitsForPurpose';
+import {
+  bitsForPurposeInWords,
+  type DescribedBitsForPurpose,
+} from '@nucleon/core/words/advice/bitsForPurposeInWords';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
 import type { Purpose } from '@nucleon/core/layout/purposes/definePurpose';
 import type { FitOutcome } from '@nucleon/core/layout/purposes/fit';
@@ -17,7 +20,7 @@ export interface PurposeDraft {
   readonly change: (name: string, value: unknown) => void;
   readonly outcome: FitOutcome;
   /** Owned bits for it; null until the part is known. */
-  readonly bits: BitsForPurpose | null;
+  readonly bits: DescribedBitsForPurpose | null;
   readonly pickedBit: string | null;
   readonly pickBit: (id: string | null) => void;
 }
@@ -45,7 +48,7 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
       { piece, hole: { ...hole, purpose: { ...given, kind } } },
       workshop,
     );
-    return bitsForPurpose(drillCase, outcome.fit, units);
+    return bitsForPurposeInWords(drillCase, outcome.fit, units);
   }, [outcome, given, kind, hole, piece, detail.job, workshop, units]);
   return {
     tool,
@@ -64,7 +67,7 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
   };
 }
 
-const bestBit = (bits: BitsForPurpose | null): string | null => {
+const bestBit = (bits: DescribedBitsForPurpose | null): string | null => {
   const first = bits?.fitting[0];
   return first && first.verdict !== 'not-covered' ? first.bit.id : null;
 };

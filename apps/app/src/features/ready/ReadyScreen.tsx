@@ -1,7 +1,7 @@
 import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { materialClassOf } from '@nucleon/core/run/runMaterial';
-import { readyCheck, type ReadyItem } from '@nucleon/core/run/readyCheck';
+import { readyCheck, type ReadyItem } from '@nucleon/core/words/run/readyCheck';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';

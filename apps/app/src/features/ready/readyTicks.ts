@@ -1,4 +1,4 @@
-import type { ReadyItem } from '@nucleon/core/run/readyCheck';
+import type { ReadyItem } from '@nucleon/core/words/run/readyCheck';
 import { format } from 'date-fns/format';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';

@@ -1,3 +1,4 @@
+import { resultFlagText } from '@nucleon/core/words/run/resultFlagWords';
 import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { stateWords } from '@nucleon/core/words/bitWords';
@@ -36,7 +37,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
   const units = useUnits();
   const router = useRouter();
   const { handle, result, change, forget, whole, keep } = useResultDraft(run);
-  const flags = whole ? judgeResult(whole, state, units) : [];
+  const flags = whole ? judgeResult(whole, state) : [];
   const opensFar = state.plan.exitForceN !== null;
   const length = (key: LengthKey, label: string, anySign = false) => (
     <LengthBox
@@ -181,12 +182,12 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
         />
         {flags.length > 0 ? (
           <Column gap="$2" testID="result-flags">
-            {flags.map(({ code, message }) => (
+            {flags.map((flag) => (
               <Notice
-                key={code}
+                key={flag.code}
                 level="caution"
                 title="does not go together"
-                text={`${message} It is kept as you say it.`}
+                text={`${resultFlagText(flag, units)} It is kept as you say it.`}
               />
             ))}
           </Column>

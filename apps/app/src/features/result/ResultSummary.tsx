@@ -1,3 +1,4 @@
+import { resultFlagText } from '@nucleon/core/words/run/resultFlagWords';
 import { judgeResult } from '@nucleon/core/run/judgeResult';
 import { resultLines } from '@nucleon/core/words/run/resultLines';
 import { Image } from 'react-native';
@@ -19,9 +20,9 @@ export function ResultSummary({ run }: { readonly run: LiveRun }) {
   return (
     <Column paddingHorizontal="$4" gap="$2" testID="result-summary">
       <Lines lines={resultLines(result, units)} />
-      {judgeResult(result, state, units).map(({ code, message }) => (
-        <Small key={code} color="$caution">
-          {message}
+      {judgeResult(result, state).map((flag) => (
+        <Small key={flag.code} color="$caution">
+          {resultFlagText(flag, units)}
         </Small>
       ))}
       <Row gap="$2" flexWrap="wrap">

@@ -1,18 +1,22 @@
 import { formatClock } from '@nucleon/core/words/units/formatClock';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
-import type { RunState } from '@nucleon/core/run/runState';
+import type { RunState, StoryLine } from '@nucleon/core/run/runState';
+import { happeningText, misfitText } from '@nucleon/core/words/run/storyWords';
 import { Column, Row } from '../../ui/layout';
 import { Heading, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
 /** Lifts come and go by the dozen: they are counted, not listed. */
-const isTold = (what: string): boolean => what !== 'Lift' && what !== 'Press';
+const isLift = ({ what }: StoryLine): boolean => what.code === 'stop' && what.stop.kind === 'lift';
+const isListed = (line: StoryLine): boolean =>
+  !isLift(line) &&
+  !(line.what.code === 'phase' && (line.what.phase === 'seat' || line.what.phase === 'cut'));
 
 /** What happened, when and how deep. */
 export function RunStory({ state }: { readonly state: RunState }) {
   const units = useUnits();
-  const lines = state.story.filter(({ what }) => isTold(what));
-  const lifts = state.story.filter(({ what }) => what === 'Lift').length;
+  const lines = state.story.filter(isListed);
+  const lifts = state.story.filter(isLift).length;
   return (
     <Column padding="$4" gap="$2" testID="story">
       <Heading aria-level={2}>What happened</Heading>
@@ -29,7 +33,7 @@ export function RunStory({ state }: { readonly state: RunState }) {
               fontSize="$2"
               lineHeight="$2"
             >
-              {what}
+              {happeningText(what)}
             </Strong>
             <Small>{formatLengthShort(Math.round(depthMm * 10) / 10, units)}</Small>
           </Row>
@@ -43,9 +47,9 @@ export function RunStory({ state }: { readonly state: RunState }) {
       {state.flags.length > 0 ? (
         <Column gap="$1" testID="run-flags">
           <Strong>What does not fit</Strong>
-          {state.flags.map(({ eventId, code, message }) => (
-            <Small key={eventId + code} color="$caution">
-              {message}
+          {state.flags.map((flag) => (
+            <Small key={flag.eventId + flag.code} color="$caution">
+              {misfitText(flag, units)}
             </Small>
           ))}
         </Column>

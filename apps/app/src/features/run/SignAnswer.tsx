@@ -1,4 +1,5 @@
 import { diagnoseRun, signToFollow } from '@nucleon/core/run/runScene';
+import { causeInWords } from '@nucleon/core/words/run/causeInWords';
 import type { HelpAnswer } from '@nucleon/core/data/choices';
 import { isOver, type RunState, type SignSeen } from '@nucleon/core/run/runState';
 import { SIGNS } from '@nucleon/core/data/signs/signs';
@@ -51,7 +52,8 @@ export function SignAnswer({ state, onHelped }: SignAnswerProps) {
   if (follow) return <FollowUp seen={follow} onHelped={onHelped} />;
   if (!last || !isFresh(state, last)) return null;
   const { title, means, todo, level } = SIGNS[last.sign];
-  const causes = level === 'fine' ? [] : diagnoseRun(state).slice(0, CAUSES_SHOWN);
+  const causes =
+    level === 'fine' ? [] : diagnoseRun(state).slice(0, CAUSES_SHOWN).map(causeInWords);
   return (
     <Column
       padding="$3"

@@ -1,4 +1,5 @@
-import { cloudingText, type Clouding } from '@nucleon/core/advice/choice/waterAdvice';
+import { cloudingText } from '@nucleon/core/words/advice/waterAdvice';
+import { type Clouding } from '@nucleon/core/advice/choice/clouding';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import { View } from '@tamagui/core';
 import { Column, Row } from '../../ui/layout';

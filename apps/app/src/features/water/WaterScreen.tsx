@@ -1,7 +1,7 @@
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { oddsInWords } from '@nucleon/core/words/odds';
 import { COOLANTS, type CoolantId } from '@nucleon/core/data/coolants';
-import type { RankedWater } from '@nucleon/core/advice/choice/rankWater';
+import type { DescribedWater } from '@nucleon/core/words/advice/waterInWords';
 import { formatDuration, formatTempRise } from '@nucleon/core/words/units/formatQuantity';
 import { WET_GATES } from '@nucleon/core/setup/hazards/wetGates';
 import { Suspense, useMemo, useState } from 'react';
@@ -183,7 +183,7 @@ function MeansRow({
   onUse,
 }: {
   readonly place: number;
-  readonly one: RankedWater;
+  readonly one: DescribedWater;
   readonly onUse: () => void;
 }) {
   const units = useUnits();

@@ -1,5 +1,5 @@
 import { logTicks } from '@nucleon/core/words/advice/windowWords';
-import { AREA_WORDS } from '@nucleon/core/advice/choice/workingWindow';
+import { AREA_WORDS } from '@nucleon/core/words/advice/windowWords';
 import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
 import { formatSignificant } from '@nucleon/core/words/units/roundNumber';
 import { useTheme } from '@tamagui/core';

@@ -1,5 +1,5 @@
 import { LIMITS } from '@nucleon/core/data/schema/limits';
-import { AREA_WORDS } from '@nucleon/core/advice/choice/workingWindow';
+import { AREA_WORDS } from '@nucleon/core/words/advice/windowWords';
 import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
 import { pointInNumbers, pointInWords } from '@nucleon/core/words/advice/windowWords';
 import { useMedia } from '@tamagui/core';

@@ -1,4 +1,4 @@
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from '../../words/plan/makePlan';
 import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
 import type { House } from '../../documents/house';
 import { compareMethods, type Comparison, type QuestionId } from './compareMethods';

@@ -1,18 +1,14 @@
 import { type DrillCase, withSetup } from '../../setup/drillCase';
-import type { Fault } from '../../documents/fault';
+import type { JobFault } from '../../setup/jobFault';
 import type { Setup } from '../../documents/setup';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
-import { contextOf } from '../../plan/makePlan';
+import { contextOf } from '../../plan/contextOf';
 import type { PlanContext } from '../../plan/planContext';
 import { SCHOOLS, takeWay, type School } from '../../setup/schools';
 import { SCHOOL_IDS, type SchoolId } from '../../data/choices';
 import { bendLater, type Bend } from '../../physics/plate/bender';
-import { oddsInWords } from '../../words/odds';
-import { formatDuration, formatForce } from '../../words/units/formatQuantity';
-import { formatLengthAbout } from '../../words/units/length';
-import { METRIC, type UnitSystem } from '../../words/units/unitSystem';
 import { outcomeOf, type Outcome } from './outcome';
-import { stepChain } from './stepChain';
+import { stepChain, type ChainChoice } from './stepChain';
 
 /** The schools, and the one that needs the kit to answer: in steps or straight to size. */
 export const QUESTION_IDS = [...SCHOOL_IDS, 'steps'] as const;
@@ -21,16 +17,13 @@ export type QuestionId = (typeof QUESTION_IDS)[number];
 /** One way as a column. */
 export interface Method {
   readonly id: string;
-  readonly label: string;
-  readonly text: string;
-  readonly needs: string | null;
-  /** What of the kit answers that need; null where nothing does. */
+  /** What of the kit answers what it needs; null where nothing does. */
   readonly have: string | null;
   /** The hole's setup when this is picked. */
   readonly setup: Setup;
-  /** null where it cannot be worked out; `fault` says why. */
+  /** null where it cannot be worked out; the faults say why. */
   readonly outcome: Outcome | null;
-  readonly fault: string | null;
+  readonly faults: readonly JobFault[];
   /** What the plan does now. */
   readonly current: boolean;
   /** Best of the columns in these, by name. */
@@ -42,35 +35,37 @@ export type ComparedFigure = (typeof COMPARED_FIGURES)[number];
 
 export interface Comparison {
   readonly id: QuestionId;
-  readonly question: string;
-  readonly note: string;
   readonly methods: readonly Method[];
-  /** What it comes to on this job, in a sentence. */
-  readonly verdict: string;
+  /** What it comes to on this job. */
+  readonly verdict: Verdict;
+  /** The chain of bits that the columns are of, where the question is of steps. */
+  readonly chain: ChainChoice | null;
   /** Can be remembered as the house's way. */
   readonly rememberable: boolean;
   /** The way remembered, if any. */
   readonly habit: string | null;
 }
 
+/** Which way costs least; the runner-up, where it is not alike. */
+export type Verdict =
+  | { readonly code: 'none-cuts' | 'alike' }
+  | { readonly code: 'only'; readonly way: string }
+  | { readonly code: 'least'; readonly way: string; readonly second: string };
+
 export type CompareOutcome =
   | { readonly kind: 'compared'; readonly comparisons: readonly Comparison[] }
-  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+  | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
 /** Every dispute that arises on this hole, its ways side by side with all else as planned. */
-export function compareMethods(
-  drillCase: DrillCase,
-  units: UnitSystem = METRIC,
-  bend: Bend = bendLater,
-): CompareOutcome {
+export function compareMethods(drillCase: DrillCase, bend: Bend = bendLater): CompareOutcome {
   const { piece, hole } = drillCase;
-  const now = contextOf(drillCase, units, bend);
+  const now = contextOf(drillCase, bend);
   if (now.kind === 'faulty') return now;
   const asks = SCHOOL_IDS.filter((id) => {
     const school: School = SCHOOLS[id];
     return school.arises(piece) && (id !== 'sides' || hole.depth.kind === 'through');
   });
-  const scene: Scene = { drillCase, now: now.context, units, bend };
+  const scene: Scene = { drillCase, now: now.context, bend };
   const steps = compareSteps(scene);
   return {
     kind: 'compared',
@@ -81,7 +76,6 @@ export function compareMethods(
 interface Scene {
   readonly drillCase: DrillCase;
   readonly now: PlanContext;
-  readonly units: UnitSystem;
   readonly bend: Bend;
 }
 
@@ -108,20 +102,16 @@ function compareSchool(scene: Scene, id: SchoolId): Comparison {
     const current = isCurrent(settled, way.change);
     return method(scene, {
       id: wayId,
-      label: way.label,
-      text: way.text,
-      needs: way.needs ?? null,
       have: way.needs ? haveFor(scene, way.change) : null,
       // What is done now stays as it is, to the machine.
       setup: current ? settled : takeWay(settled, id, wayId),
       current,
     });
   });
-  return finished(scene, {
+  return finished({
     id,
-    question: school.question,
-    note: school.note,
     methods,
+    chain: null,
     rememberable: true,
     habit: scene.drillCase.habits.habits?.[id] ?? null,
   });
@@ -151,55 +141,44 @@ const GUIDE_PLAY_MM = 1;
 
 /** In steps or straight: computed over the bits owned. */
 function compareSteps(scene: Scene): Comparison | null {
-  const chain = stepChain(scene.drillCase, scene.units);
+  const chain = stepChain(scene.drillCase);
   if (chain.kind !== 'chosen' || chain.choice.stepped === null) return null;
   const settled = settledSetup(scene);
   const { bit: _bit, bits: _bits, ...rest } = settled;
-  const { stepped, straight, text, barred } = chain.choice;
+  const { stepped, straight } = chain.choice;
   const ids = stepped.steps.map((step) => step.bit.id);
   const one = straight.steps[0]?.bit.id;
   const now = scene.now.setup.bits.map(({ bit }) => bit.id).join();
-  return finished(
-    scene,
-    {
-      id: 'steps',
-      question: 'One size or steps?',
-      note: `Steps pay for solid bits, whose centre has no speed; a core grinds only its ring anyway.${barred[0] ? ` ${barred[0].bit.name} is left out: ${barred[0].text}` : ''}`,
-      methods: [
-        method(scene, {
-          id: 'straight',
-          label: 'Straight',
-          text: straight.steps.map((step) => step.bit.name).join(),
-          needs: null,
-          have: null,
-          setup: { ...rest, ...(one === undefined ? {} : { bit: one }) },
-          current: now === one,
-        }),
-        method(scene, {
-          id: 'steps',
-          label: 'In steps',
-          text: stepped.steps.map((step) => step.bit.name).join(', then '),
-          needs: null,
-          have: null,
-          setup: { ...rest, bits: ids },
-          current: now === ids.join(),
-        }),
-      ],
-      rememberable: false,
-      habit: null,
-    },
-    text,
-  );
+  return finished({
+    id: 'steps',
+    methods: [
+      method(scene, {
+        id: 'straight',
+        have: null,
+        setup: { ...rest, ...(one === undefined ? {} : { bit: one }) },
+        current: now === one,
+      }),
+      method(scene, {
+        id: 'steps',
+        have: null,
+        setup: { ...rest, bits: ids },
+        current: now === ids.join(),
+      }),
+    ],
+    chain: chain.choice,
+    rememberable: false,
+    habit: null,
+  });
 }
 
 function method(
-  { drillCase, units, bend }: Scene,
-  shown: Omit<Method, 'outcome' | 'fault' | 'bestIn'>,
+  { drillCase, bend }: Scene,
+  shown: Omit<Method, 'outcome' | 'faults' | 'bestIn'>,
 ): Method {
-  const worked = contextOf(withSetup(drillCase, shown.setup), units, bend);
+  const worked = contextOf(withSetup(drillCase, shown.setup), bend);
   return worked.kind === 'faulty'
-    ? { ...shown, outcome: null, fault: worked.faults[0]?.message ?? null, bestIn: [] }
-    : { ...shown, outcome: outcomeOf(worked.context, drillCase.habits), fault: null, bestIn: [] };
+    ? { ...shown, outcome: null, faults: worked.faults, bestIn: [] }
+    : { ...shown, outcome: outcomeOf(worked.context, drillCase.habits), faults: [], bestIn: [] };
 }
 
 /** A way is what is done now when each thing it changes is so already; measures do not count. */
@@ -224,11 +203,7 @@ const FIGURES: Readonly<Record<ComparedFigure, (outcome: Outcome) => number>> = 
   cost: ({ cost }) => cost.totalMoney,
 };
 
-function finished(
-  scene: Scene,
-  comparison: Omit<Comparison, 'verdict'>,
-  verdict?: string,
-): Comparison {
+function finished(comparison: Omit<Comparison, 'verdict'>): Comparison {
   const worked = comparison.methods.flatMap(({ outcome }) => outcome ?? []);
   const methods = comparison.methods.map((one): Method => {
     const { outcome } = one;
@@ -241,51 +216,20 @@ function finished(
     });
     return { ...one, bestIn };
   });
-  return { ...comparison, methods, verdict: verdict ?? inWords(methods, scene.units) };
+  return { ...comparison, methods, verdict: verdictOf(methods) };
 }
 
-/** What the columns come to: which costs least, and what the runner-up would give instead. */
-function inWords(methods: readonly Method[], units: UnitSystem): string {
+/** What the columns come to: which costs least, and the runner-up. */
+function verdictOf(methods: readonly Method[]): Verdict {
   const able = methods
-    .flatMap(({ label, outcome }) => (outcome?.timeS ? [{ label, outcome }] : []))
-    .sort((a, b) => a.outcome.cost.totalMoney - b.outcome.cost.totalMoney);
+    .flatMap(({ id, outcome }) =>
+      outcome?.timeS ? [{ id, costMoney: outcome.cost.totalMoney }] : [],
+    )
+    .sort((a, b) => a.costMoney - b.costMoney);
   const [first, second] = able;
-  if (!first) return 'None of these cuts here.';
-  if (!second) return `Only “${first.label}” cuts here.`;
-  if (second.outcome.cost.totalMoney < first.outcome.cost.totalMoney * ALIKE)
-    return 'On this job it hardly matters: take the way you know.';
-  const gains = [
-    gain(
-      first.outcome.timeS?.p50,
-      second.outcome.timeS?.p50,
-      (s) => `${formatDuration(s)} of time`,
-    ),
-    gain(
-      first.outcome.crackProbability,
-      second.outcome.crackProbability,
-      () =>
-        `cracks ${oddsInWords(first.outcome.crackProbability)}, not ${oddsInWords(second.outcome.crackProbability)}`,
-    ),
-    gain(
-      first.outcome.chipMm?.p50,
-      second.outcome.chipMm?.p50,
-      (mm) => `${formatLengthAbout(mm, units)} less chip`,
-    ),
-    gain(
-      first.outcome.effort.handForceN,
-      second.outcome.effort.handForceN,
-      (N) => `${formatForce(N, units)} less to press`,
-    ),
-  ].filter((text) => text !== null);
-  return `“${first.label}” costs least here${gains.length > 0 ? `: ${gains.slice(0, 2).join(', ')}` : ''}.`;
-}
-
-/** What the first saves over the second, said only where it is a fifth or more. */
-function gain(
-  first: number | undefined,
-  second: number | undefined,
-  say: (difference: number) => string,
-): string | null {
-  if (first === undefined || second === undefined) return null;
-  return second > first * 1.2 ? say(second - first) : null;
+  if (!first) return { code: 'none-cuts' };
+  if (!second) return { code: 'only', way: first.id };
+  return second.costMoney < first.costMoney * ALIKE
+    ? { code: 'alike' }
+    : { code: 'least', way: first.id, second: second.id };
 }

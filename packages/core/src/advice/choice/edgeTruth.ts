@@ -3,13 +3,10 @@ import { distance, type PointMm } from '../../math/arc';
 import { distanceToEdge, isOnFace, nearestOnEdge, outlineCentre } from '../../layout/outline';
 import type { JudgedRule } from '../../layout/edgeRules';
 import type { EdgeRuleId } from '../../data/choices';
-import { contextOf } from '../../plan/makePlan';
+import type { JobFault } from '../../setup/jobFault';
+import { contextOf } from '../../plan/contextOf';
 import type { PlanContext } from '../../plan/planContext';
 import type { Bend } from '../../physics/plate/bender';
-import { oddsInWords } from '../../words/odds';
-import { formatPressure } from '../../words/units/formatQuantity';
-import { formatLengthShort } from '../../words/units/length';
-import type { UnitSystem } from '../../words/units/unitSystem';
 
 /** What the stress comes to with the hole’s edge this far from the piece’s nearest edge. */
 export interface EdgePoint {
@@ -26,7 +23,8 @@ export interface RuleTruth {
   readonly label: string;
   readonly requiredMm: number;
   readonly verdict: 'stricter' | 'alike' | 'laxer';
-  readonly text: string;
+  /** Odds of a crack at its distance; null where that was not worked out. */
+  readonly odds: number | null;
 }
 
 export interface EdgeTruth {
@@ -36,10 +34,14 @@ export interface EdgeTruth {
   /** Least clear distance at which the edge hardly matters any more, mm. */
   readonly byStressMm: number;
   readonly rules: readonly RuleTruth[];
-  readonly text: string;
 }
 
-export type EdgeTruthOutcome = EdgeTruth | { readonly kind: 'untold'; readonly why: string };
+/** Why there is nothing to say of the edge. */
+export type EdgeUntold =
+  | { readonly code: 'no-plate' | 'deep-inside' | 'piece-too-small' }
+  | { readonly code: 'faulty'; readonly faults: readonly JobFault[] };
+
+export type EdgeTruthOutcome = EdgeTruth | { readonly kind: 'untold'; readonly why: EdgeUntold };
 
 /** The edge matters while odds by it are this much worse than deep inside. */
 const MATTERS = 1.25;
@@ -56,25 +58,23 @@ export function edgeTruth(
   drillCase: DrillCase,
   judged: readonly JudgedRule[],
   bend: Bend,
-  units: UnitSystem,
 ): EdgeTruthOutcome {
-  const worked = contextOf(drillCase, units, bend);
-  if (worked.kind === 'faulty') return { kind: 'untold', why: worked.faults[0]?.message ?? '' };
+  const worked = contextOf(drillCase, bend);
+  if (worked.kind === 'faulty')
+    return { kind: 'untold', why: { code: 'faulty', faults: worked.faults } };
   const { context } = worked;
-  if (context.bending.kind !== 'bent')
-    return { kind: 'untold', why: 'The piece is not reckoned as a plate here.' };
+  if (context.bending.kind !== 'bent') return { kind: 'untold', why: { code: 'no-plate' } };
   const way = inwards(context);
-  if (!way) return { kind: 'untold', why: 'The hole lies too deep inside for its edge to matter.' };
+  if (!way) return { kind: 'untold', why: { code: 'deep-inside' } };
   const rules = judged.filter(({ measure }) => measure === 'edge');
   const distances = LADDER.map((times) => times * context.piece.thicknessMm)
     .filter((mm) => mm <= way.mostMm)
     .sort((a, b) => a - b);
   const curve = distances.flatMap(
-    (clearMm) => pointAt(drillCase, context, way.at(clearMm), clearMm, bend) ?? [],
+    (clearMm) => pointAt(drillCase, way.at(clearMm), clearMm, bend) ?? [],
   );
   const deep = curve.at(-1);
-  if (!deep || curve.length < 2)
-    return { kind: 'untold', why: 'The piece is too small to move the hole away from its edge.' };
+  if (!deep || curve.length < 2) return { kind: 'untold', why: { code: 'piece-too-small' } };
   const limitMpa = context.crack.limitMpa;
   const byStressMm =
     curve.find(({ odds, stressMpa }) => odds <= MATTERS * deep.odds && stressMpa <= limitMpa)
@@ -84,8 +84,7 @@ export function edgeTruth(
     curve,
     limitMpa,
     byStressMm,
-    rules: rules.map((rule) => ruleTruth(rule, byStressMm, curve, units)),
-    text: `At ${formatLengthShort(curve[0]?.clearMm ?? 0, units)} from the edge all stress comes to ${formatPressure(curve[0]?.stressMpa ?? 0, units)}, far from it to ${formatPressure(deep.stressMpa, units)}; the working limit is ${formatPressure(limitMpa, units)}. For this force and this bed the edge hardly matters beyond ${formatLengthShort(byStressMm, units)}. The rules of thumb also cover what is not reckoned: chips that reach the edge, knocks, and what the fitting will pull.`,
+    rules: rules.map((rule) => ruleTruth(rule, byStressMm, curve)),
   };
 }
 
@@ -123,12 +122,11 @@ function inwards({ piece, hole, setup }: PlanContext): Inwards | null {
 
 function pointAt(
   drillCase: DrillCase,
-  { units }: PlanContext,
   place: PointMm,
   clearMm: number,
   bend: Bend,
 ): EdgePoint | null {
-  const worked = contextOf(withHole(drillCase, place), units, bend);
+  const worked = contextOf(withHole(drillCase, place), bend);
   if (worked.kind === 'faulty' || worked.context.bending.kind !== 'bent') return null;
   const { bending, crack } = worked.context;
   return { clearMm, bendingMpa: bending.stressMpa, stressMpa: crack.stressMpa, odds: crack.total };
@@ -138,7 +136,6 @@ function ruleTruth(
   { rule, label, requiredMm }: JudgedRule,
   byStressMm: number,
   curve: readonly EdgePoint[],
-  units: UnitSystem,
 ): RuleTruth {
   const verdict =
     requiredMm > APART * byStressMm
@@ -147,17 +144,5 @@ function ruleTruth(
         ? 'laxer'
         : 'alike';
   const there = curve.find(({ clearMm }) => clearMm >= requiredMm - 1e-6);
-  const odds = there ? ` At its distance it cracks ${oddsInWords(there.odds)}.` : '';
-  const text = {
-    stricter: `Asks more than stress does here.${odds} Keep it where chips, knocks or the fitting matter.`,
-    alike: `About what stress asks here.${odds}`,
-    laxer: `Asks less than stress does here.${odds} Go by the stress.`,
-  }[verdict];
-  return {
-    rule,
-    label,
-    requiredMm,
-    verdict,
-    text: `${formatLengthShort(requiredMm, units)}. ${text}`,
-  };
+  return { rule, label, requiredMm, verdict, odds: there?.odds ?? null };
 }

@@ -1,3 +1,4 @@
+import { hireInWords } from '../../words/advice/hireInWords';
 import { caseWith, type JobParts } from '../../plan/jobFixtures';
 import { hireOrBuy, MOST_HOLES, type HirePrices } from './hireOrBuy';
 
@@ -39,7 +40,10 @@ it('follows the prices it is given', () => {
 });
 
 it('hires a stand for a wall and a press for a loose piece', () => {
-  const titles = (parts: JobParts) => weigh(parts).options.map((one) => one.title);
+  const titles = (parts: JobParts) => {
+    const outcome = hireInWords(caseWith(parts));
+    return outcome.kind === 'weighed' ? outcome.hireOrBuy.options.map((one) => one.title) : [];
+  };
   expect(titles({})).toContain('Hired: bench drill press');
   const wall: JobParts = {
     piece: { form: 'wall', material: 'concrete', thicknessMm: 150 },

@@ -1,14 +1,12 @@
 import { withSetup, type DrillCase } from '../../setup/drillCase';
 import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamilyId } from '../../data/bits/bitFamilies';
 import { bitPrice, usualBit } from '../../setup/usualBit';
-import type { Fault } from '../../documents/fault';
+import type { JobFault } from '../../setup/jobFault';
 import type { Bit, Machine } from '../../documents/kit';
 import { MACHINE_KINDS, type MachineKindId } from '../../data/machines/machineKinds';
 import { machineFits, suits } from '../../setup/assumeSetup';
-import { contextOf } from '../../plan/makePlan';
+import { contextOf } from '../../plan/contextOf';
 import type { PlanContext } from '../../plan/planContext';
-import { formatDuration } from '../../words/units/formatQuantity';
-import { METRIC, type UnitSystem } from '../../words/units/unitSystem';
 import { lifeDepth } from '../../physics/wear/sharpness';
 import { HOUR_MONEY, outcomeOf, PIECE_MONEY } from './outcome';
 
@@ -29,8 +27,14 @@ export interface HirePrices {
 /** One way of having n holes. */
 export interface HireOption {
   readonly way: WayToHaveIt;
-  readonly title: string;
-  readonly text: string;
+  /** What it is done with; null where others drill it. */
+  readonly family: BitFamilyId | null;
+  readonly machine: MachineKindId | null;
+  /** Whether the piece can be taken to those who drill it. */
+  readonly movable: boolean;
+  /** How many holes one bit does, and a day at the rig. */
+  readonly holesPerBit: number;
+  readonly holesPerDay: number | null;
   /** Cost of 1 … most holes, in order. */
   readonly costMoney: readonly number[];
   /** Time at the bench for one hole, s; 0 where others drill it. */
@@ -44,12 +48,11 @@ export interface HireOrBuy {
   readonly prices: HirePrices;
   /** From how many holes on which way is cheapest, in rising order; the first is from 1. */
   readonly cheapestFrom: readonly { readonly holes: number; readonly way: WayToHaveIt }[];
-  readonly text: string;
 }
 
 export type HireOutcome =
   | { readonly kind: 'weighed'; readonly hireOrBuy: HireOrBuy }
-  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+  | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
 export const MOST_HOLES = 60;
 /** Hours at a rig in a day, the rest is fetching and cleaning. */
@@ -65,13 +68,9 @@ const ORDERED_TRIP_MONEY = 20;
  * Each way is planned as the hole it would be; bits are bought whole as their life is cut away.
  * @param own prices that are known better than the usual ones
  */
-export function hireOrBuy(
-  drillCase: DrillCase,
-  own: Partial<HirePrices> = {},
-  units: UnitSystem = METRIC,
-): HireOutcome {
+export function hireOrBuy(drillCase: DrillCase, own: Partial<HirePrices> = {}): HireOutcome {
   const { hole, habits } = drillCase;
-  const asIs = contextOf(drillCase, units);
+  const asIs = contextOf(drillCase);
   if (asIs.kind === 'faulty') return asIs;
   const { piece, headline } = asIs.context;
   const building = piece.form === 'wall' || piece.form === 'floor';
@@ -94,26 +93,22 @@ export function hireOrBuy(
   const rig: MachineKindId = building ? 'stand-core-drill' : 'bench-drill-press';
   const value = piece.valueMoney ?? PIECE_MONEY;
   const tried = (family: BitFamilyId, machine?: MachineKindId): Tried | null =>
-    tryWith(drillCase, family, machine, value, units);
+    tryWith(drillCase, family, machine, value);
   const cheapTry = tried(cheap);
   const goodTry = good === cheap ? null : tried(good);
   // What cannot be brought to the piece is not hired for it.
   const rigTry = machineFits({ kind: rig }, piece, headline.material) ? tried(good, rig) : null;
-  const name = (family: BitFamilyId): string => BIT_FAMILIES[family].name.toLowerCase();
+  const movable = headline.material.class !== 'masonry' || !building;
   const options = [
-    ...(cheapTry
-      ? [ownBit('cheap-bit', `Cheap bit: ${name(cheap)}`, cheapTry, prices.cheapBitMoney, prices)]
-      : []),
-    ...(goodTry
-      ? [ownBit('good-bit', `Good bit: ${name(good)}`, goodTry, prices.goodBitMoney, prices)]
-      : []),
-    ...(rigTry ? [hired(MACHINE_KINDS[rig].name, rigTry, prices)] : []),
-    orderedIn(prices, headline.material.class !== 'masonry' || !building),
+    ...(cheapTry ? [ownBit('cheap-bit', cheap, cheapTry, prices.cheapBitMoney, prices)] : []),
+    ...(goodTry ? [ownBit('good-bit', good, goodTry, prices.goodBitMoney, prices)] : []),
+    ...(rigTry ? [hired(good, rig, rigTry, prices)] : []),
+    orderedIn(prices, movable),
   ];
   const cheapestFrom = turningPoints(options);
   return {
     kind: 'weighed',
-    hireOrBuy: { options, prices, cheapestFrom, text: inWords(options, cheapestFrom) },
+    hireOrBuy: { options, prices, cheapestFrom },
   };
 }
 
@@ -144,7 +139,6 @@ function tryWith(
   family: BitFamilyId,
   machineKind: MachineKindId | undefined,
   value: number,
-  units: UnitSystem,
 ): Tried | null {
   const { hole, kit, habits } = drillCase;
   const { hold, start, bits: _bits, ...setup } = hole.setup ?? {};
@@ -166,7 +160,7 @@ function tryWith(
       machines: [...(kit.machines ?? []), ...(machine ? [machine] : [])],
     },
   };
-  const worked = contextOf(trial, units);
+  const worked = contextOf(trial);
   if (worked.kind === 'faulty') return null;
   const { context } = worked;
   const outcome = outcomeOf(context, habits);
@@ -182,7 +176,7 @@ const counts = Array.from({ length: MOST_HOLES }, (_, index) => index + 1);
 
 function ownBit(
   way: 'cheap-bit' | 'good-bit',
-  title: string,
+  family: BitFamilyId,
   tried: Tried,
   bitMoney: number,
   { hourMoney }: HirePrices,
@@ -191,8 +185,11 @@ function ownBit(
   const each = (hourMoney * tried.perHoleS) / 3600 + tried.lossMoney;
   return {
     way,
-    title,
-    text: `One bit lasts about ${tried.holesPerBit} ${tried.holesPerBit === 1 ? 'hole' : 'holes'}; each takes about ${formatDuration(tried.perHoleS)} with marking and cleaning.`,
+    family,
+    machine: null,
+    movable: true,
+    holesPerBit: tried.holesPerBit,
+    holesPerDay: null,
     costMoney: counts.map((holes, index) => holes * each + (bits[index] ?? 0) * bitMoney),
     perHoleS: tried.perHoleS,
     bits,
@@ -200,7 +197,8 @@ function ownBit(
 }
 
 function hired(
-  name: string,
+  family: BitFamilyId,
+  machine: MachineKindId,
   tried: Tried,
   { hourMoney, rigDayMoney, goodBitMoney }: HirePrices,
 ): HireOption {
@@ -209,8 +207,11 @@ function hired(
   const bits = counts.map((holes) => Math.ceil(holes / tried.holesPerBit));
   return {
     way: 'hired-rig',
-    title: `Hired: ${name.toLowerCase()}`,
-    text: `About ${aDay} holes a day; its bit is paid by the wear.`,
+    family,
+    machine,
+    movable: true,
+    holesPerBit: tried.holesPerBit,
+    holesPerDay: aDay,
     costMoney: counts.map(
       (holes) =>
         holes * each +
@@ -227,8 +228,11 @@ const orderedIn = (
   movable: boolean,
 ): HireOption => ({
   way: 'ordered-in',
-  title: movable ? 'Have it drilled' : 'Have someone come',
-  text: 'Who drills it for you carries the loss: ask whether they do.',
+  family: null,
+  machine: null,
+  movable,
+  holesPerBit: Infinity,
+  holesPerDay: null,
   costMoney: counts.map((holes) => orderedTripMoney + holes * orderedHoleMoney),
   perHoleS: 0,
   bits: counts.map(() => 0),
@@ -243,15 +247,4 @@ function turningPoints(options: readonly HireOption[]): HireOrBuy['cheapestFrom'
     if (points.at(-1)?.way !== cheapest.way) points.push({ holes, way: cheapest.way });
   });
   return points;
-}
-
-function inWords(options: readonly HireOption[], points: HireOrBuy['cheapestFrom']): string {
-  const title = (way: WayToHaveIt): string =>
-    options.find((one) => one.way === way)?.title.toLowerCase() ?? way;
-  const [first, ...others] = points;
-  if (!first) return '';
-  const start = `For one hole, ${title(first.way)} costs least`;
-  return others.length === 0
-    ? `${start}, and it stays so up to ${MOST_HOLES}.`
-    : `${start}; ${others.map(({ holes, way }) => `from ${holes}, ${title(way)}`).join('; ')}.`;
 }

@@ -1,22 +1,24 @@
 import { judgeEdges } from '../../layout/edgeRules';
 import { MATERIALS } from '../../data/materials/materials';
 import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
-import { contextOf } from '../../plan/makePlan';
-import type { PlanContext } from '../../plan/planContext';
+import { contextOf } from '../../plan/contextOf';
 import { rimStory } from '../risk/rimStory';
 import { rememberingBend } from '../../physics/plate/bender';
-import { METRIC } from '../../words/units/unitSystem';
-import { edgeTruth } from './edgeTruth';
-import { holdAdvice } from './holdAdvice';
+import { METRIC } from '../../data/unitSystem';
+import { inUnits, type PlanInUnits } from '../../words/plan/planInUnits';
+import { edgeTruthInWords } from '../../words/advice/edgeTruthInWords';
+import { supportsInWords } from '../../words/advice/supportsInWords';
+import { waterInWords } from '../../words/advice/waterInWords';
+import { holdAdvice } from '../../words/advice/holdAdvice';
 import { rankSupports } from './rankSupports';
-import { rankWater } from './rankWater';
-import { cloudingOf, cloudingText, waterAdvice } from './waterAdvice';
+import { cloudingText, waterAdvice } from '../../words/advice/waterAdvice';
+import { cloudingOf } from './clouding';
 
 const bend = rememberingBend(30);
-const contextWith = (parts: JobParts): PlanContext => {
-  const worked = contextOf(caseWith(parts), METRIC, bend);
+const contextWith = (parts: JobParts): PlanInUnits => {
+  const worked = contextOf(caseWith(parts), bend);
   if (worked.kind === 'faulty') throw new Error(JSON.stringify(worked.faults));
-  return worked.context;
+  return inUnits(worked.context, METRIC);
 };
 const POT = {
   form: 'vessel',
@@ -25,7 +27,7 @@ const POT = {
 } as const;
 
 it('ranks what a pane may lie on, firmest exits first, with what each asks', () => {
-  const outcome = rankSupports(caseWith(), bend);
+  const outcome = supportsInWords(caseWith(), bend);
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const { ranked } = outcome;
   const cost = ranked.map((one) => one.outcome.cost.totalMoney);
@@ -52,7 +54,7 @@ it('beds round ware in what follows it before anything flat', () => {
 });
 
 it('ranks the ways of wetting, and says why others cannot', () => {
-  const outcome = rankWater(caseWith(), bend);
+  const outcome = waterInWords(caseWith(), bend);
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const rise = (kind: string) => outcome.ranked.find((one) => one.kind === kind)?.tempRiseK ?? NaN;
   expect(rise('still-bath')).toBeLessThan(rise('bottle'));
@@ -148,7 +150,7 @@ it('sets the stress near an edge beside the rules of thumb', () => {
   const [hole] = piece?.holes ?? [];
   if (!piece || !hole) throw new Error('no hole');
   const judged = judgeEdges({ piece, material: MATERIALS['float-glass'], hole }, []);
-  const told = edgeTruth(caseIn(file), judged, bend, METRIC);
+  const told = edgeTruthInWords(caseIn(file), judged, bend, METRIC);
   if (told.kind !== 'told') throw new Error(told.why);
   const stress = told.curve.map(({ bendingMpa }) => bendingMpa);
   expect(stress[0]).toBeGreaterThan(1.3 * (stress.at(-1) ?? 0));

@@ -2,9 +2,9 @@ import { bitPrice } from '../../setup/usualBit';
 import { effortOf, type Effort } from '../../physics/effort/pressing';
 import type { House } from '../../documents/house';
 import { normalCdf } from '../../math/normal';
-import type { ChipSpread, TimeSpread, Warning } from '../../documents/plan';
+import type { ChipSpread, TimeSpread, WarningCode } from '../../documents/plan';
 import type { PlanContext } from '../../plan/planContext';
-import { planWarnings } from '../../words/plan/planWarnings';
+import { warningsOf } from '../../plan/warnings';
 import { exitChipSd } from '../../plan/spread';
 
 /** An hour at the bench, in one's own money, until the workshop says what it is worth. */
@@ -38,7 +38,7 @@ export interface Outcome {
   readonly rpm: number;
   readonly effort: Effort;
   readonly cost: HoleCost;
-  readonly warnings: readonly Warning[];
+  readonly warnings: readonly WarningCode[];
 }
 
 export function outcomeOf(context: PlanContext, house: House = {}): Outcome {
@@ -60,7 +60,7 @@ export function outcomeOf(context: PlanContext, house: House = {}): Outcome {
       setup.feedAid,
     ),
     cost: costOf(context, chipOverOdds, house),
-    warnings: planWarnings(context),
+    warnings: warningsOf(context),
   };
 }
 

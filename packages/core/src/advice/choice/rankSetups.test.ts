@@ -1,7 +1,8 @@
 import type { Bit, Kit, Machine } from '../../documents/kit';
 import type { JobFile } from '../../documents/jobFile';
 import { caseIn, jobWith } from '../../plan/jobFixtures';
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from '../../words/plan/makePlan';
+import { rankingInWords } from '../../words/advice/rankingInWords';
 import { rankSetups, type Ranking } from './rankSetups';
 
 const CUP: Bit = {
@@ -28,6 +29,11 @@ const fileWith = (kit: Kit): JobFile => {
 };
 const rank = (kit: Kit): Ranking => {
   const found = rankSetups(caseIn(fileWith(kit)));
+  if (found.kind === 'faulty') throw new Error(JSON.stringify(found.faults));
+  return found.ranking;
+};
+const described = (kit: Kit) => {
+  const found = rankingInWords(caseIn(fileWith(kit)));
   if (found.kind === 'faulty') throw new Error(JSON.stringify(found.faults));
   return found.ranking;
 };
@@ -124,11 +130,11 @@ it('keeps spindle water from slots, and from mains tools not made for it', () =>
 });
 
 it('says what to get where the kit is empty, and which sizes come nearest', () => {
-  const { ranked, toGet } = rank({});
+  const { ranked, toGet } = described({});
   expect(ranked).toEqual([]);
   expect(toGet.bit[0]).toBe('Plated cup saw, 25 mm outside');
   expect(toGet.machine[0]).toMatch(/rpm to .* rpm/);
-  const near = rank({
+  const near = described({
     bits: [
       { ...CUP, diameterMm: 20 },
       { ...CUP, id: 'x', diameterMm: 40 },

@@ -1,7 +1,7 @@
 import { type DrillCase, withSetup } from '../../setup/drillCase';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
 import { faceMaterial } from '../../layout/faceMaterial';
-import type { Fault } from '../../documents/fault';
+import type { JobFault } from '../../setup/jobFault';
 import type { Hole } from '../../documents/hole';
 import type { Setup } from '../../documents/setup';
 import type { Bit, Coupling, Machine } from '../../documents/kit';
@@ -9,20 +9,17 @@ import { thicknessSpread } from '../../layout/thickness';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 import { CAVITY, findMaterial } from '../../data/materials/materials';
 import type { Material } from '../../data/materials/material';
-import { contextOf } from '../../plan/makePlan';
+import { contextOf } from '../../plan/contextOf';
+import type { PlanContext } from '../../plan/planContext';
 import { resolveSetup } from '../../setup/resolveSetup';
 import { isUsable } from '../../setup/assumeSetup';
 import { SIZE_TOLERANCE_MM } from '../../setup/resolvedSetup';
 import { planPurpose } from '../../plan/planPurpose';
 import { bitsForRange } from '../../layout/purposes/ownedFit';
-import { formatLength } from '../../words/units/length';
 import { bendLater, scalingBend, type Bend } from '../../physics/plate/bender';
-import { METRIC, type UnitSystem } from '../../words/units/unitSystem';
 import { chainOf, obstaclesTo, type Obstacle, type Trial } from './obstacles';
 import { outcomeOf, type Outcome } from './outcome';
-import { placeInWords } from '../../words/advice/placeInWords';
 import { waterMeans } from './waterMeans';
-import { whatToGet, type ToGet } from './whatToGet';
 
 /** One way of making the hole with what is owned. */
 export interface RankedSetup {
@@ -34,8 +31,8 @@ export interface RankedSetup {
   /** What the hole's setup becomes when this is chosen. */
   readonly setup: Setup;
   readonly outcome: Outcome;
-  /** Why it stands where it stands. */
-  readonly why: string;
+  /** What it was worked out from. */
+  readonly context: PlanContext;
 }
 
 export interface ImpossibleSetup {
@@ -49,14 +46,15 @@ export interface Ranking {
   readonly ranked: readonly RankedSetup[];
   readonly impossible: readonly ImpossibleSetup[];
   /** Bits of another size, the nearest first. */
-  readonly otherSizes: readonly { readonly bit: Bit; readonly text: string }[];
-  /** What would make the hole, where nothing owned does; and always the bit that is meant. */
-  readonly toGet: ToGet;
+  readonly otherSizes: readonly { readonly bit: Bit; readonly missMm: number }[];
+  /** The hole as it stands, and the machines there are: what to get is said from these. */
+  readonly asIs: PlanContext;
+  readonly machines: readonly Machine[];
 }
 
 export type RankOutcome =
   | { readonly kind: 'ranked'; readonly ranking: Ranking }
-  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+  | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
 /** Nearest other sizes worth naming. */
 const OTHER_SIZES = 3;
@@ -65,33 +63,36 @@ const OTHER_SIZES = 3;
  * Every owned bit × machine × means that can make this hole, the least expected cost first; the
  * impossible ones with what stands in the way. The order of the kit does not matter.
  */
-export function rankSetups(
-  drillCase: DrillCase,
-  units: UnitSystem = METRIC,
-  bend: Bend = bendLater,
-): RankOutcome {
+export function rankSetups(drillCase: DrillCase, bend: Bend = bendLater): RankOutcome {
   const { hole, kit } = drillCase;
   const scaled = scalingBend(bend);
-  const asIs = contextOf(drillCase, units, scaled);
+  const asIs = contextOf(drillCase, scaled);
   if (asIs.kind === 'faulty') return asIs;
-  const bits = bitsOfSize(drillCase, units);
+  const bits = bitsOfSize(drillCase);
   const machines = (kit.machines ?? []).filter((machine) => !machine.retired);
   const couplings = (kit.couplings ?? []).filter((one) => !one.retired);
 
-  const ranked: Omit<RankedSetup, 'why'>[] = [];
+  const ranked: RankedSetup[] = [];
   const impossible: ImpossibleSetup[] = [];
   for (const bit of bits.fitting) {
     for (const machine of machines) {
       const tried = waterMeans(drillCase).map((water) => {
-        const trial = trialOf(drillCase, { bit, machine, water, couplings, units });
+        const trial = trialOf(drillCase, { bit, machine, water, couplings });
         return { water, trial, obstacles: obstaclesTo(trial) };
       });
       const able = tried.filter(({ obstacles }) => obstacles.length === 0);
       for (const { water, trial } of able) {
         const setup = setupWith(hole, bit, machine, water);
-        const outcome = tryOut(drillCase, setup, units, scaled);
-        if (outcome?.timeS)
-          ranked.push({ bit, machine, water, couplings: chainOf(trial) ?? null, setup, outcome });
+        const tried = tryOut(drillCase, setup, scaled);
+        if (tried?.outcome.timeS)
+          ranked.push({
+            bit,
+            machine,
+            water,
+            couplings: chainOf(trial) ?? null,
+            setup,
+            ...tried,
+          });
       }
       if (able.length === 0) {
         const [first] = tried;
@@ -110,13 +111,11 @@ export function rankSetups(
   return {
     kind: 'ranked',
     ranking: {
-      ranked: ranked.map((one, index) => ({
-        ...one,
-        why: placeInWords(one.outcome, ranked[0]?.outcome ?? one.outcome, index, units),
-      })),
+      ranked,
       impossible: impossible.sort(byNames),
       otherSizes: bits.others,
-      toGet: whatToGet(asIs.context, machines),
+      asIs: asIs.context,
+      machines,
     },
   };
 }
@@ -137,13 +136,13 @@ const byCost = (a: Costed, b: Costed): number =>
   a.water.localeCompare(b.water);
 
 /** Bits that make this hole: within the part's range, else within half a millimetre. */
-function bitsOfSize(
-  { piece, hole, kit, materials }: DrillCase,
-  units: UnitSystem,
-): { fitting: readonly Bit[]; others: Ranking['otherSizes'] } {
+function bitsOfSize({ piece, hole, kit, materials }: DrillCase): {
+  fitting: readonly Bit[];
+  others: Ranking['otherSizes'];
+} {
   const bits = (kit.bits ?? []).filter((bit) => !bit.retired);
   const face = faceMaterial(piece, materials);
-  const { fit } = planPurpose(piece, hole, face, units);
+  const { fit } = planPurpose(piece, hole, face);
   const range = fit?.diameter ?? {
     targetMm: hole.diameterMm,
     leastMm: hole.diameterMm - SIZE_TOLERANCE_MM,
@@ -155,10 +154,7 @@ function bitsOfSize(
     others: misses
       .filter(({ bit }) => isUsable(bit))
       .slice(0, OTHER_SIZES)
-      .map(({ bit, missMm }) => ({
-        bit,
-        text: `${formatLength(Math.abs(missMm), units)} too ${missMm < 0 ? 'small' : 'wide'}.`,
-      })),
+      .map(({ bit, missMm }) => ({ bit, missMm })),
   };
 }
 
@@ -167,7 +163,6 @@ interface Means {
   readonly machine: Machine;
   readonly water: CoolantId;
   readonly couplings: readonly Coupling[];
-  readonly units: UnitSystem;
 }
 
 function trialOf(drillCase: DrillCase, means: Means): Trial {
@@ -220,18 +215,19 @@ const trayOf = (water: Setup['water']): Omit<NonNullable<Setup['water']>, 'kind'
 export function tryOut(
   drillCase: DrillCase,
   setup: Setup,
-  units: UnitSystem,
   bend: Bend,
-): Outcome | null {
-  const worked = contextOf(withSetup(drillCase, setup), units, bend);
-  return worked.kind === 'faulty' ? null : outcomeOf(worked.context, drillCase.habits);
+): Pick<RankedSetup, 'outcome' | 'context'> | null {
+  const worked = contextOf(withSetup(drillCase, setup), bend);
+  if (worked.kind === 'faulty') return null;
+  const { context } = worked;
+  return { outcome: outcomeOf(context, drillCase.habits), context };
 }
 
 /** The ways of wetting that go with one bit and machine, best first, in the order of their best. */
-export function byBitAndMachine(
-  ranked: readonly RankedSetup[],
-): readonly (readonly [RankedSetup, ...RankedSetup[]])[] {
-  const groups = new Map<string, [RankedSetup, ...RankedSetup[]]>();
+export function byBitAndMachine<One extends Pick<RankedSetup, 'bit' | 'machine'>>(
+  ranked: readonly One[],
+): readonly (readonly [One, ...One[]])[] {
+  const groups = new Map<string, [One, ...One[]]>();
   for (const one of ranked) {
     const key = `${one.bit.id} ${one.machine.id}`;
     const group = groups.get(key);
@@ -240,7 +236,3 @@ export function byBitAndMachine(
   }
   return [...groups.values()];
 }
-
-/** Short name of a set of means. */
-export const meansInWords = ({ bit, machine, water }: Omit<Costed, 'outcome'>): string =>
-  `${bit.name}, ${machine.name}, ${COOLANTS[water].name.toLowerCase()}`;

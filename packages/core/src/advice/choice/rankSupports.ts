@@ -1,35 +1,41 @@
 import { type DrillCase, withSetup } from '../../setup/drillCase';
-import type { Fault } from '../../documents/fault';
+import type { JobFault } from '../../setup/jobFault';
 import type { Piece } from '../../documents/piece';
 import type { Setup, SupportSetup } from '../../documents/setup';
-import { contextOf } from '../../plan/makePlan';
+import { contextOf } from '../../plan/contextOf';
 import type { PlanContext } from '../../plan/planContext';
-import { stressText } from '../../plan/stressOf';
 import type { Bend } from '../../physics/plate/bender';
 import type { Bending } from '../../documents/bending';
 import { SUPPORT_IDS, SUPPORTS, type Support, type SupportId } from '../../data/supports';
-import { METRIC, type UnitSystem } from '../../words/units/unitSystem';
 import { outcomeOf, type Outcome } from './outcome';
 import { stabilityOf, type Stability } from './stability';
-import { placeInWords } from '../../words/advice/placeInWords';
+
+/** What lying on something asks for besides. */
+export const SUPPORT_NEEDS = [
+  'cradle',
+  'flat-piece',
+  'fresh-place',
+  'weight',
+  'drying',
+  'catch-plug',
+] as const;
+export type SupportNeed = (typeof SUPPORT_NEEDS)[number];
 
 /** One thing to lay the piece on, with what it comes to. */
 export interface RankedSupport {
   readonly kind: SupportId;
-  readonly name: string;
-  readonly note: string;
   readonly outcome: Outcome;
+  /** What it was worked out from. */
+  readonly context: PlanContext;
   readonly bending: Bending;
   /** Bending, heat and built-in together, MPa. */
   readonly stressMpa: number;
   readonly stability: Stability | null;
   /** A flat piece, or a bed that follows an odd one. */
   readonly suits: boolean;
-  /** What it wants, each to follow “wants”. */
-  readonly needs: readonly string[];
+  readonly needs: readonly SupportNeed[];
   /** What of the kit is this; null where nothing is. */
   readonly have: string | null;
-  readonly why: string;
   readonly current: boolean;
   readonly setup: Setup;
 }
@@ -38,26 +44,23 @@ export type SupportsOutcome =
   | {
       readonly kind: 'ranked';
       readonly ranked: readonly RankedSupport[];
-      /** Those that cannot, and why. */
-      readonly barred: readonly { readonly name: string; readonly why: string }[];
+      /** Those on which it is in trouble, and those that go under no built piece. */
+      readonly troubled: readonly RankedSupport[];
+      readonly barred: readonly SupportId[];
     }
-  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+  | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
 /**
  * Everything the piece could lie on, the least expected cost first: the same force, bit and water on
  * each. Walls and floors lie on nothing, and rank nothing.
  */
-export function rankSupports(
-  drillCase: DrillCase,
-  bend: Bend,
-  units: UnitSystem = METRIC,
-): SupportsOutcome {
+export function rankSupports(drillCase: DrillCase, bend: Bend): SupportsOutcome {
   const { piece } = drillCase;
-  const now = contextOf(drillCase, units, bend);
+  const now = contextOf(drillCase, bend);
   if (now.kind === 'faulty') return now;
   if (piece.form === 'wall' || piece.form === 'floor')
-    return { kind: 'ranked', ranked: [], barred: [] };
-  const scene = { drillCase, now: now.context, bend, units };
+    return { kind: 'ranked', ranked: [], troubled: [], barred: [] };
+  const scene = { drillCase, now: now.context, bend };
   const tried = SUPPORT_IDS.filter((id) => canBeUnder(id, piece)).flatMap(
     (id) => tryOn(scene, id) ?? [],
   );
@@ -70,22 +73,11 @@ export function rankSupports(
         a.stressMpa - b.stressMpa ||
         a.kind.localeCompare(b.kind),
     );
-  const [first] = ranked;
   return {
     kind: 'ranked',
-    ranked: ranked.map((one, index) => ({
-      ...one,
-      why: first ? placeInWords(one.outcome, first.outcome, index, units) : '',
-    })),
-    barred: [
-      ...tried
-        .filter(({ bending }) => bending.kind === 'trouble')
-        .map(({ name, text }) => ({ name, why: text })),
-      ...SUPPORT_IDS.filter((id) => !canBeUnder(id, piece)).map((id) => ({
-        name: SUPPORTS[id].name,
-        why: 'A built piece does not lie in a bed: hold a board or foam behind it.',
-      })),
-    ],
+    ranked,
+    troubled: tried.filter(({ bending }) => bending.kind === 'trouble'),
+    barred: SUPPORT_IDS.filter((id) => !canBeUnder(id, piece)),
   };
 }
 
@@ -93,34 +85,30 @@ interface Scene {
   readonly drillCase: DrillCase;
   readonly now: PlanContext;
   readonly bend: Bend;
-  readonly units: UnitSystem;
 }
 
-function tryOn(scene: Scene, id: SupportId): (RankedSupport & { readonly text: string }) | null {
-  const { drillCase, now, bend, units } = scene;
+function tryOn(scene: Scene, id: SupportId): RankedSupport | null {
+  const { drillCase, now, bend } = scene;
   const { piece, hole, kit, habits } = drillCase;
   const support: Support = SUPPORTS[id];
   const current = id === now.setup.support.id;
   const setup: Setup = { ...hole.setup, support: supportOf(hole.setup?.support, id, current) };
-  const worked = contextOf(withSetup(drillCase, setup), units, bend);
+  const worked = contextOf(withSetup(drillCase, setup), bend);
   if (worked.kind === 'faulty') return null;
   const { context } = worked;
   const { bending } = context;
   return {
     kind: id,
-    name: id === 'nothing' ? heldName(context) : support.name,
-    note: support.note,
     outcome: outcomeOf(context, habits),
+    context,
     bending,
     stressMpa: context.crack.stressMpa,
     stability: bending.kind === 'bent' ? stabilityOf(bending.deflectionMm) : null,
     suits: isFlat(piece) || support.follows,
     needs: needsOf(scene, id),
     have: (kit.supports ?? []).find((one) => one.kind === id && one.retired !== true)?.name ?? null,
-    why: '',
     current,
     setup,
-    text: stressText(context),
   };
 }
 
@@ -135,13 +123,6 @@ const supportOf = (
   return { ...rest, kind };
 };
 
-const heldName = ({ setup }: PlanContext): string =>
-  setup.support.edgesHeld === 'four'
-    ? 'Held round its edges'
-    : setup.support.edgesHeld === 'two'
-      ? 'Over two battens'
-      : SUPPORTS.nothing.name;
-
 /** What lies in a tray or takes a shape is no use behind a piece that stands built. */
 const canBeUnder = (id: SupportId, { assembled }: Piece): boolean =>
   !(assembled && (id === 'wet-sand' || id === 'mouldable-plastic'));
@@ -151,22 +132,17 @@ const isFlat = ({ form }: Piece): boolean => form === 'sheet' || form === 'slab'
 /** From here on a bed does not follow a piece that is not flat, N/mm³. */
 const HARD_BED = 10;
 
-function needsOf({ drillCase: { piece }, now }: Scene, id: SupportId): readonly string[] {
+function needsOf({ drillCase: { piece }, now }: Scene, id: SupportId): readonly SupportNeed[] {
   const support: Support = SUPPORTS[id];
-  const isBath = now.setup.coolant.kind === 'standing' && now.setup.coolant.id !== 'pool';
-  const lines = [
-    !isFlat(piece) && !support.follows && id !== 'nothing'
-      ? 'a cradle, or a bed that follows: a round or odd piece touches this in a line or at points'
-      : null,
-    isFlat(piece) && support.foundationNPerMm3 >= HARD_BED
-      ? 'a piece as flat as it is: lay it on and feel for rocking'
-      : null,
-    support.usedUp ? 'a fresh place for each hole' : null,
-    isBath && support.inWater === 'floats' ? 'a weight on it: it floats in the bath' : null,
-    support.inWater === 'swells' && now.setup.coolant.kind !== 'dry'
-      ? 'drying after: it swells where it stays wet'
-      : null,
-    id === 'nothing' ? 'a hand or tape behind for the plug' : null,
-  ];
-  return lines.filter((line) => line !== null);
+  const { coolant } = now.setup;
+  const isBath = coolant.kind === 'standing' && coolant.id !== 'pool';
+  const needs: Readonly<Record<SupportNeed, boolean>> = {
+    cradle: !isFlat(piece) && !support.follows && id !== 'nothing',
+    'flat-piece': isFlat(piece) && support.foundationNPerMm3 >= HARD_BED,
+    'fresh-place': support.usedUp,
+    weight: isBath && support.inWater === 'floats',
+    drying: support.inWater === 'swells' && coolant.kind !== 'dry',
+    'catch-plug': id === 'nothing',
+  };
+  return SUPPORT_NEEDS.filter((need) => needs[need]);
 }

@@ -6,9 +6,3 @@ const GIVES_MM = 0.5;
 
 export const stabilityOf = (deflectionMm: number): Stability =>
   deflectionMm < FIRM_MM ? 'firm' : deflectionMm < GIVES_MM ? 'gives' : 'sways';
-
-export const STABILITY_WORDS: Readonly<Record<Stability, string>> = {
-  firm: 'Lies firm',
-  gives: 'Gives a little',
-  sways: 'Sways under the drill',
-};

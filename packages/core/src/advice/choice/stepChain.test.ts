@@ -1,7 +1,8 @@
+import { chainText } from '../../words/advice/chainInWords';
 import type { Bit } from '../../documents/kit';
 import { caseIn, jobWith } from '../../plan/jobFixtures';
-import { contextOf } from '../../plan/makePlan';
-import { METRIC } from '../../words/units/unitSystem';
+import { contextOf } from '../../plan/contextOf';
+import { METRIC } from '../../data/unitSystem';
 import {
   chainOfSteps,
   chainScene,
@@ -35,7 +36,7 @@ const jobOf = (bits: readonly Bit[], finalMm: number, thicknessMm = 12) =>
 
 const sceneOf = (bits: readonly Bit[], finalMm: number): ChainScene => {
   const drillCase = caseIn(jobOf(bits, finalMm));
-  const worked = contextOf(drillCase, METRIC);
+  const worked = contextOf(drillCase);
   if (worked.kind === 'faulty') throw new Error('faulty fixture');
   return chainScene(drillCase, worked.context);
 };
@@ -75,7 +76,9 @@ it.each([
 it('steps a wide solid bit, whose centre has no speed, and not a core', () => {
   const solid = stepChain(caseIn(jobOf([rod(2), rod(8)], 8, 2)));
   expect(solid.kind === 'chosen' && solid.choice.best.steps.length).toBe(2);
-  expect(solid.kind === 'chosen' && solid.choice.text).toContain('less than straight');
+  expect(solid.kind === 'chosen' && chainText(solid.choice, METRIC)).toContain(
+    'less than straight',
+  );
   const core: Bit = { id: 'core', name: 'Core 8', family: 'sintered-core', diameterMm: 8 };
   const cored = stepChain(caseIn(jobOf([rod(2), core], 8, 2)));
   expect(cored.kind === 'chosen' && cored.choice.best.steps.map((step) => step.bit.id)).toEqual([
@@ -100,8 +103,8 @@ it('keeps carbide from under a core in glass, and a core from a hole that ate it
   if (!core || !small || !wide) throw new Error('fixture');
   const spear = { ...small, bit: { ...small.bit, family: 'carbide-spear' as const } };
   const glass = { class: 'glass' } as Parameters<typeof pilotRule>[2][number];
-  expect(pilotRule(spear, core, [glass], 'press')).toContain('Carbide');
+  expect(pilotRule(spear, core, [glass], 'press')).toBe('carbide-under-core');
   expect(pilotRule(small, core, [glass], 'press')).toBeNull();
-  expect(pilotRule(wide, core, [glass], 'freehand')).toContain('guide');
+  expect(pilotRule(wide, core, [glass], 'freehand')).toBe('ring-eaten');
   expect(pilotRule(wide, core, [glass], 'press')).toBeNull();
 });

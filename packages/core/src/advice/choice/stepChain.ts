@@ -3,11 +3,11 @@ import { wobbleOf } from '../../physics/cutting/wobble';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
 import { solidCentreSeatTime } from '../../physics/cutting/stages';
 import type { Hold } from '../../data/choices';
-import type { Fault } from '../../documents/fault';
+import type { JobFault } from '../../setup/jobFault';
 import type { Bit } from '../../documents/kit';
 import type { Material } from '../../data/materials/material';
 import { cutLayer, layersTo, type DepthLayer } from '../../setup/cutLayers';
-import { contextOf } from '../../plan/makePlan';
+import { contextOf } from '../../plan/contextOf';
 import { BIT_SWAP_S } from '../../physics/cutting/pauses';
 import type { PlanContext } from '../../plan/planContext';
 import { isUsable, suits } from '../../setup/assumeSetup';
@@ -15,9 +15,6 @@ import { SIZE_TOLERANCE_MM, type ResolvedBit } from '../../setup/resolvedSetup';
 import { handlingCase } from '../../plan/planCrack';
 import { SHARPNESS_SD } from '../../plan/spread';
 import { handlingHazard, oddsOf } from '../../physics/strength/handlingHazard';
-import { formatDuration } from '../../words/units/formatQuantity';
-import { formatLengthShort } from '../../words/units/length';
-import { METRIC, type UnitSystem } from '../../words/units/unitSystem';
 import { HOUR_MONEY, PIECE_MONEY } from './outcome';
 
 /** One bit of a chain, following the hole the one before it left. */
@@ -46,17 +43,15 @@ export interface ChainChoice {
   readonly straight: BitChain;
   /** The cheapest chain of two bits or more, whether it pays or not; null where none can be made. */
   readonly stepped: BitChain | null;
-  /** Which pays, and by how much. */
-  readonly text: string;
   /** Bits that may not be used as a pilot here, and why. */
-  readonly barred: readonly { readonly bit: Bit; readonly text: string }[];
+  readonly barred: readonly { readonly bit: Bit; readonly why: PilotRule }[];
 }
 
 export type ChainOutcome =
   | { readonly kind: 'chosen'; readonly choice: ChainChoice }
   /** Nothing owned makes the hole's own size. */
-  | { readonly kind: 'no-bit'; readonly text: string }
-  | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
+  | { readonly kind: 'no-bit'; readonly diameterMm: number }
+  | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
 /** What weighs a chain: everything its steps are reckoned from. */
 export interface ChainScene {
@@ -74,24 +69,19 @@ export interface ChainScene {
  * annulus the hole before it left at the pressure of its own family, takes 40 s to swap, and risks
  * the piece once more. Against going straight with the bit of the hole's size.
  */
-export function stepChain(drillCase: DrillCase, units: UnitSystem = METRIC): ChainOutcome {
-  const worked = contextOf(drillCase, units);
+export function stepChain(drillCase: DrillCase): ChainOutcome {
+  const worked = contextOf(drillCase);
   if (worked.kind === 'faulty') return worked;
   const scene = chainScene(drillCase, worked.context);
   const best = cheapestChain(scene);
   const straight = cheapestChain(scene, 1);
-  if (!best || !straight)
-    return {
-      kind: 'no-bit',
-      text: `No usable bit of yours makes ${formatLengthShort(scene.finalMm, units)} in this material.`,
-    };
+  if (!best || !straight) return { kind: 'no-bit', diameterMm: scene.finalMm };
   return {
     kind: 'chosen',
     choice: {
       best,
       straight,
       stepped: cheapestStepped(scene),
-      text: chainInWords(best, straight, units),
       barred: barredPilots(scene),
     },
   };
@@ -123,6 +113,9 @@ export function chainScene(
 const isFinal = ({ finalMm }: ChainScene, { bit }: ResolvedBit): boolean =>
   Math.abs(bit.diameterMm - finalMm) <= SIZE_TOLERANCE_MM;
 
+/** Why a bit makes no pilot here. */
+export type PilotRule = 'carbide-under-core' | 'ring-eaten';
+
 /**
  * Why a bit may not follow a hole, or null: carbide never goes under a core in glass or glaze, and a
  * core whose ring the hole has eaten needs something to steer it.
@@ -132,15 +125,13 @@ export function pilotRule(
   next: ResolvedBit,
   materials: readonly Material[],
   hold: Hold,
-): string | null {
+): PilotRule | null {
   const brittle = materials.some(({ class: kind }) => kind === 'glass' || kind === 'ceramic');
   if (pilot.bit.family === 'carbide-spear' && !next.geometry.solid && brittle)
-    return 'Carbide never makes the pilot under a core in glass or glazed ware: it starts a crack.';
+    return 'carbide-under-core';
   const innerMm = next.geometry.diameterMm - 2 * next.geometry.rimWidthMm;
   const eaten = !next.geometry.solid && pilot.geometry.diameterMm > innerMm;
-  return eaten && hold === 'freehand'
-    ? 'The hole has eaten the ring it would stand in: free hand it wanders. Use a guide.'
-    : null;
+  return eaten && hold === 'freehand' ? 'ring-eaten' : null;
 }
 
 /** One step's time and odds. */
@@ -237,19 +228,7 @@ function barredPilots(scene: ChainScene): ChainChoice['barred'] {
       const rules = finals.map((next) =>
         pilotRule(pilot, next, materials, scene.context.setup.hold),
       );
-      const text = rules.length > 0 && rules.every((rule) => rule !== null) ? rules[0] : null;
-      return text ? [{ bit: pilot.bit, text }] : [];
+      const why = rules.length > 0 && rules.every((rule) => rule !== null) ? rules[0] : null;
+      return why ? [{ bit: pilot.bit, why }] : [];
     });
-}
-
-function chainInWords(best: BitChain, straight: BitChain, units: UnitSystem): string {
-  if (best.steps.length === 1)
-    return 'Straight to size: steps would only add swaps and another break-through.';
-  const saved = straight.timeS - best.timeS;
-  const sizes = best.steps
-    .map(({ bit }) => formatLengthShort(bit.diameterMm, units))
-    .join(', then ');
-  return saved > 0
-    ? `In steps, ${sizes}: about ${formatDuration(saved)} less than straight to size.`
-    : `In steps, ${sizes}: about ${formatDuration(-saved)} longer, but safer for the piece.`;
 }

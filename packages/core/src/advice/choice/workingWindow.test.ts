@@ -1,7 +1,7 @@
 import { caseWith, type JobParts } from '../../plan/jobFixtures';
-import { contextOf } from '../../plan/makePlan';
+import { contextOf } from '../../plan/contextOf';
 import type { PlanContext } from '../../plan/planContext';
-import { METRIC } from '../../words/units/unitSystem';
+import { METRIC } from '../../data/unitSystem';
 import { cuttingTorque } from '../../physics/cutting/feedForce';
 import { rimSpeedAt } from '../../physics/cutting/contact';
 import { logTicks, pointInNumbers, pointInWords } from '../../words/advice/windowWords';
@@ -10,7 +10,7 @@ import { WINDOW_AREAS } from '../../setup/windowAreas';
 import { workingWindow } from './workingWindow';
 
 const contextWith = (parts: JobParts = {}): PlanContext => {
-  const worked = contextOf(caseWith(parts), METRIC);
+  const worked = contextOf(caseWith(parts));
   if (worked.kind === 'faulty') throw new Error(JSON.stringify(worked.faults));
   return worked.context;
 };

@@ -3,21 +3,6 @@ import type { PlanContext } from '../../plan/planContext';
 import { areaAt, marginsAt, windowCase, type WindowCase } from '../../setup/windowMargins';
 import { WINDOW_AREAS, type WindowArea } from '../../setup/windowAreas';
 
-export const AREA_WORDS: Readonly<Record<WindowArea | 'clean', { name: string; text: string }>> = {
-  clean: { name: 'Cuts clean', text: 'The rim bites, the water keeps up, nothing tears.' },
-  glazes: { name: 'Glazes', text: 'Too light: grains polish instead of biting.' },
-  chips: { name: 'Chips', text: 'Too heavy: diamonds tear out and edges chip.' },
-  overheats: {
-    name: 'Overheats',
-    text: 'Heat alone strains the rim past half its strength, or boils it dry.',
-  },
-  'throws-water': { name: 'Throws water', text: 'The rim flings its water off.' },
-  stalls: { name: 'Stalls', text: 'More than half of what stops the motor, or than its power.' },
-  'beyond-hands': { name: 'Beyond the hands', text: 'More than arms hold for long.' },
-  'too-slow': { name: 'Slow', text: 'Under the rim speed at which it cuts well.' },
-  'too-fast': { name: 'Too fast', text: 'Over the rim speed this material and bit stand.' },
-};
-
 /** Grid reaches beyond the window by these factors. */
 const SPEED_REACH = 2;
 const FORCE_REACH = 2;

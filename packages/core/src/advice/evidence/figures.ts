@@ -1,5 +1,5 @@
 import { lastingForceN } from '../../physics/effort/pressing';
-import type { Plan } from '../../documents/plan';
+import type { PlanNumbers } from '../../plan/planNumbers';
 import type { Risk } from '../../physics/strength/assessRisk';
 
 /** A middle with the tenth and ninetieth of a hundred like tries. */
@@ -11,7 +11,7 @@ export interface Spread {
 
 /** A hole as the model has it. */
 export interface Worked {
-  readonly plan: Plan;
+  readonly plan: PlanNumbers;
   readonly risk: Risk;
 }
 

@@ -1,7 +1,7 @@
-import { makePlan } from '../../plan/makePlan';
+import { contextOf } from '../../plan/contextOf';
+import { planNumbers } from '../../plan/planNumbers';
 import { assessHole } from '../risk/assessHole';
 import { rememberingBend, type Bend } from '../../physics/plate/bender';
-import { METRIC } from '../../words/units/unitSystem';
 import type { EvidenceRow } from './evidenceRow';
 import { FIGURES, PEOPLES_FIGURES, type Spread } from './figures';
 
@@ -39,12 +39,12 @@ function modelOf(row: EvidenceRow, bend: Bend): Pick<WeighedRow, 'unit' | 'model
     return { unit, model: of() };
   }
   const { unit, of } = FIGURES[row.figure];
-  const planned = makePlan(row.drillCase, METRIC, bend);
+  const worked = contextOf(row.drillCase, bend);
   const assessed = assessHole(row.drillCase, { draws: DRAWS, bend });
   const model =
-    planned.kind === 'faulty' || assessed.kind === 'faulty'
+    worked.kind === 'faulty' || assessed.kind === 'faulty'
       ? null
-      : of({ plan: planned.plan, risk: assessed.risk });
+      : of({ plan: planNumbers(worked.context), risk: assessed.risk });
   return { unit, model };
 }
 

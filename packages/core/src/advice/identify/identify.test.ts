@@ -1,3 +1,4 @@
+import { faultsInWords } from '../../words/faults';
 import { MATERIALS } from '../../data/materials/materials';
 import { likelihood } from './evidence';
 import { checkAnswers, identify, IDENTIFIER_KINDS, IDENTIFIERS } from './identify';
@@ -39,11 +40,11 @@ describe.each(IDENTIFIER_KINDS)('%s', (kind) => {
     expect(after.map((one) => one.question)).not.toContain(first?.question);
   });
   it('names an answer or a question it does not know', () => {
-    expect(checkAnswers(kind, { colour: 'blue' })[0]?.message).toMatch(
+    expect(faultsInWords(checkAnswers(kind, { colour: 'blue' }))[0]?.message).toMatch(
       /“colour” is not a question/,
     );
     const [id] = Object.keys(identifier.questions);
-    expect(checkAnswers(kind, { [id ?? '']: 'maybe' })[0]?.message).toMatch(
+    expect(faultsInWords(checkAnswers(kind, { [id ?? '']: 'maybe' }))[0]?.message).toMatch(
       /“maybe” is not an answer/,
     );
   });

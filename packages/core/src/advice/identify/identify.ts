@@ -1,4 +1,4 @@
-import type { Fault } from '../../documents/fault';
+import type { JobFault } from '../../setup/jobFault';
 import type { GlassTreatment } from '../../data/choices';
 import type { Possibility } from '../../documents/piece';
 import { ceramic } from './ceramic';
@@ -92,24 +92,24 @@ export function identify(kind: IdentifierKind, answers: Answers): Identification
 }
 
 /** Answers that name no question, or no answer of it: what is known instead. */
-export function checkAnswers(kind: IdentifierKind, answers: Answers): Fault[] {
+export function checkAnswers(kind: IdentifierKind, answers: Answers): JobFault[] {
   const { questions } = IDENTIFIERS[kind];
-  return Object.entries(answers).flatMap(([id, answer]): Fault[] => {
+  return Object.entries(answers).flatMap(([id, answer]): JobFault[] => {
     const question = Object.hasOwn(questions, id) ? questions[id] : undefined;
-    if (!question) {
+    const pointer = `/answers/${id}`;
+    if (!question)
       return [
-        {
-          pointer: `/answers/${id}`,
-          message: `“${id}” is not a question about ${kind}; use ${Object.keys(questions).join(', ')}.`,
-        },
+        { pointer, code: 'no-such-question', id, about: kind, known: Object.keys(questions) },
       ];
-    }
     return Object.hasOwn(question.answers, answer)
       ? []
       : [
           {
-            pointer: `/answers/${id}`,
-            message: `“${answer}” is not an answer to ${id}; use ${Object.keys(question.answers).join(', ')}.`,
+            pointer,
+            code: 'no-such-answer',
+            id,
+            answer,
+            known: Object.keys(question.answers),
           },
         ];
   });

@@ -1,6 +1,6 @@
 import { assessHole } from './assessHole';
 import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from '../../words/plan/makePlan';
 import { UNKNOWN_WORDS } from '../../words/plan/unknownWords';
 
 const both = (parts: JobParts) => {

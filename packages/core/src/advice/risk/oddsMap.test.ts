@@ -1,7 +1,7 @@
 import type { JobFile } from '../../documents/jobFile';
 import type { Piece } from '../../documents/piece';
 import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from '../../words/plan/makePlan';
 import type { Plan } from '../../documents/plan';
 
 function planOf(parts: JobParts = {}): Plan {

@@ -1,5 +1,5 @@
 import type { Drawing } from '../../math/primitives';
-import type { UnitSystem } from '../../words/units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { readFields, type Fields, type ValuesOf } from './field';
 import type { Calculated, Clash, FitOutcome, FitScene } from './fit';
 import type { Fit } from '../../documents/fit';

@@ -1,6 +1,6 @@
 import { formatLengthShort, parseLength } from '../../words/units/length';
 import { formatDecimals } from '../../words/units/roundNumber';
-import type { UnitSystem } from '../../words/units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { Fault } from '../../documents/fault';
 
 /** A length of the part, mm; typed lengths such as `1 1/2 in` are taken too. */

@@ -2,7 +2,7 @@ import type { Drawing } from '../../math/primitives';
 import type { Fault } from '../../documents/fault';
 import type { Fit } from '../../documents/fit';
 import type { ReasonInput } from '../../documents/reason';
-import type { UnitSystem } from '../../words/units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** What a calculator knows beside its own fields. */
 export interface FitScene {

@@ -1,6 +1,6 @@
 import { input, type ReasonInput } from '../../documents/reason';
 import { formatLength } from '../../words/units/length';
-import type { UnitSystem } from '../../words/units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { Fit } from '../../documents/fit';
 
 /** What a fit asks beside its diameter, a line each. */

@@ -1,4 +1,4 @@
-import { INCH_POUND, METRIC } from '../../words/units/unitSystem';
+import { INCH_POUND, METRIC } from '../../data/unitSystem';
 import type { FitScene } from './fit';
 import type { Fit } from '../../documents/fit';
 import { orificeFlow } from './orifice';

@@ -1,5 +1,5 @@
 import type { Piece } from '../../documents/piece';
-import { METRIC, type UnitSystem } from '../../words/units/unitSystem';
+import { METRIC, type UnitSystem } from '../../data/unitSystem';
 import { anchor } from './anchor';
 import { beadBore } from './beadBore';
 import { blindRing } from './blindRing';

@@ -1,7 +1,8 @@
-import { INCH_POUND, METRIC } from '../../words/units/unitSystem';
+import { INCH_POUND, METRIC } from '../../data/unitSystem';
 import { armForce, forceForCut, MOST_UNAIDED_N, restAllowance } from './armForce';
 import { effortOf, enduranceS, handForce, MOST_PUSH_N } from './pressing';
-import { forceOfReading, formatReading, scaleReading } from './scaleReading';
+import { forceOfReading, scaleReading } from './scaleReading';
+import { formatReading } from '../../words/units/formatReading';
 import { simulatedScale } from './simulatedScale';
 import { steadinessFromExtremes, steadinessOf, type ForceSample } from './steadiness';
 

@@ -1,6 +1,5 @@
 import { NEWTON_PER_KGF, NEWTON_PER_LBF } from '../../math/constants';
-import { formatDecimals } from '../../words/units/roundNumber';
-import type { UnitSystem } from '../../words/units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** What a scale shows when it is pressed: kilograms or pounds, never newtons. */
 export interface ScaleUnit {
@@ -20,8 +19,3 @@ export const scaleReading = (forceN: number, units: UnitSystem, tare = 0): numbe
 /** And back: the force that presses a scale to a reading, N, its tare taken off. */
 export const forceOfReading = (reading: number, units: UnitSystem, tare = 0): number =>
   (reading - tare) * scaleUnit(units).newtonPerUnit;
-
-/** `2.7 kg`, to the tenth a kitchen scale is read at, to the whole from 20 up. */
-export function formatReading(reading: number, units: UnitSystem): string {
-  return `${formatDecimals(reading, Math.abs(reading) < 20 ? 1 : 0)} ${scaleUnit(units).unit}`;
-}

@@ -1,7 +1,6 @@
 import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import { isTile } from '../../data/materials/materials';
-import type { Hazard, HazardWork } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard, type HazardWork } from './hazard';
 
 /** A tool made for dry tile: carbide, which is no diamond, or wax in the barrel. */
 const MADE_FOR_DRY_TILE = ({ bitFamily }: HazardWork): boolean =>
@@ -10,20 +9,20 @@ const MADE_FOR_DRY_TILE = ({ bitFamily }: HazardWork): boolean =>
   bitFamily === 'grinder-core';
 
 /** Dry is for bits made for it; glass and glazed ware crack from the heat of a diamond rim. */
-export const dryGlass: Hazard<'dry-glass'> = {
+export const dryGlass = defineHazard({
   code: 'dry-glass',
-  title: 'Glass or glaze run dry',
   scope: 'hole',
   facts: ({ work }) => [work.coolantId, work.bitFamily],
-  judge: ({ work, material, piece }): Judged | null => {
+  judge: ({ work, material, piece }) => {
     if (work.coolantKind !== 'dry') return null;
     const tile = isTile(material);
     if (material.class !== 'glass' && material.class !== 'ceramic') return null;
     if (tile && piece.form !== 'vessel' && MADE_FOR_DRY_TILE(work)) return null;
     return {
       level: 'stop',
-      message: `${material.name} is not drilled dry with this bit: the ring heats and cracks it, and the bit burns. Choose any means of water${tile ? ', or a bit made for dry tile' : ''}.`,
+      found: tile ? 'dry-tile' : 'dry',
+      material: material.name,
       answers: [],
     };
   },
-};
+});

@@ -1,15 +1,9 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard } from './hazard';
 
 /** Once a job, whatever the work. */
-export const eyes: Hazard<'eyes'> = {
+export const eyes = defineHazard({
   code: 'eyes',
-  title: 'Eyes',
   scope: 'job',
   facts: () => [],
-  judge: (): Judged => ({
-    level: 'confirm',
-    message: 'Chips and spray fly without warning. Glasses or goggles on before the motor.',
-    answers: [{ code: 'eyes-covered', label: 'Eye protection is on' }],
-  }),
-};
+  judge: () => ({ level: 'confirm', found: 'chips-fly', answers: [{ code: 'eyes-covered' }] }),
+});

@@ -1,32 +1,29 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
-import { formatSignificant } from '../../words/units/roundNumber';
+import { defineHazard } from './hazard';
+
+/** A lighter core is not worth weighing, kg. */
+const WORTH_SAYING_KG = 0.5;
 
 /** A plug or core that drops on somebody, or on the pane below. */
-export const fallingCore: Hazard<'falling-core'> = {
+export const fallingCore = defineHazard({
   code: 'falling-core',
-  title: 'Where the core falls',
   scope: 'hole',
   facts: ({ piece, hole }) => [piece.form, piece.assembled, hole.depth.kind, hole.diameterMm],
-  judge: ({ piece, hole, work }): Judged | null => {
+  judge: ({ piece, hole, work }) => {
     if (hole.depth.kind !== 'through' || work.solidBit) return null;
-    const heavy = work.coreMassKg >= 0.5;
-    const mass = heavy ? ` of about ${formatSignificant(work.coreMassKg, 2)} kg` : '';
-    if (piece.form === 'floor') {
+    const massKg = work.coreMassKg >= WORTH_SAYING_KG ? work.coreMassKg : null;
+    if (piece.form === 'floor')
       return {
         level: 'confirm',
-        message: `The core${mass} drops into the room below: catch it, tape it, bar the way, a second person there.`,
-        answers: [{ code: 'below-barred', label: 'Catch in place, nobody below' }],
+        found: 'through-floor',
+        massKg,
+        answers: [{ code: 'below-barred' }],
       };
-    }
     if (piece.form !== 'wall' && piece.assembled !== true) return null;
     return {
       level: 'confirm',
-      message:
-        piece.form === 'wall'
-          ? `The core${mass} can shoot out of the far face: look behind, bar the way, support the last of it.`
-          : 'The plug drops inside and can break what is below: tape it, or hold something soft under it.',
-      answers: [{ code: 'caught', label: 'It will be caught' }],
+      found: piece.form === 'wall' ? 'through-wall' : 'into-assembly',
+      massKg,
+      answers: [{ code: 'caught' }],
     };
   },
-};
+});

@@ -1,18 +1,12 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard } from './hazard';
 
 /** Always with glass. */
-export const glassHandling: Hazard<'glass-handling'> = {
+export const glassHandling = defineHazard({
   code: 'glass-handling',
-  title: 'Handling glass',
   scope: 'piece',
   facts: () => [],
-  judge: ({ materials }): Judged | null =>
+  judge: ({ materials }) =>
     materials.some((one) => one.class === 'glass')
-      ? {
-          level: 'note',
-          message: 'Cut-resistant gloves to carry it; none near the spinning bit.',
-          answers: [],
-        }
+      ? { level: 'note', found: 'gloves', answers: [] }
       : null,
-};
+});

@@ -1,5 +1,4 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard } from './hazard';
 import type { MachineKindId } from '../../data/machines/machineKinds';
 
 const MAY_HAMMER: ReadonlySet<MachineKindId> = new Set([
@@ -9,23 +8,19 @@ const MAY_HAMMER: ReadonlySet<MachineKindId> = new Set([
 ]);
 
 /** A diamond rim is broken by one blow, and so is the piece. */
-export const hammer: Hazard<'hammer'> = {
+export const hammer = defineHazard({
   code: 'hammer',
-  title: 'Is the hammer off?',
   scope: 'hole',
   facts: ({ work }) => [work.machineKind],
-  judge: ({ work }): Judged | null =>
+  judge: ({ work }) =>
     MAY_HAMMER.has(work.machineKind)
       ? {
           level: 'stop',
-          message:
-            'Rotation only: one blow of the hammer breaks the rim and the piece. Look again after the hammer was used to break out a core.',
-          answers: [
-            { code: 'rotation-only', label: 'Set to rotation only' },
-            ...(work.machineKind === 'rotary-hammer'
-              ? []
-              : [{ code: 'no-hammer', label: 'This drill has no hammer' }]),
-          ],
+          found: 'hammer',
+          answers:
+            work.machineKind === 'rotary-hammer'
+              ? [{ code: 'rotation-only' }]
+              : [{ code: 'rotation-only' }, { code: 'no-hammer' }],
         }
       : null,
-};
+});

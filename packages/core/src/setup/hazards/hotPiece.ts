@@ -1,22 +1,15 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard } from './hazard';
 import type { CoolantId } from '../../data/coolants';
 
 const RUNS_DRY: ReadonlySet<CoolantId> = new Set(['bottle', 'sponge', 'mist', 'puddle', 'none']);
 
 /** A hot ring and cold water. */
-export const hotPiece: Hazard<'hot-piece'> = {
+export const hotPiece = defineHazard({
   code: 'hot-piece',
-  title: 'After a dry spell',
   scope: 'hole',
   facts: () => [],
-  judge: ({ material, work }): Judged | null =>
+  judge: ({ material, work }) =>
     (material.class === 'glass' || material.class === 'ceramic') && RUNS_DRY.has(work.coolantId)
-      ? {
-          level: 'note',
-          message:
-            'If the groove has run dry and hot, stop and let it cool by itself: cold water on it cracks the piece.',
-          answers: [],
-        }
+      ? { level: 'note', found: 'hot', answers: [] }
       : null,
-};
+});

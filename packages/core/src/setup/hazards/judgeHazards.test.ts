@@ -2,10 +2,10 @@ import { GLASS_TREATMENTS, PIECE_FORMS } from '../../data/choices';
 import type { HazardCheck } from '../../documents/hazardCheck';
 import type { Piece } from '../../documents/piece';
 import { caseWith, type JobParts } from '../../plan/jobFixtures';
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from '../../words/plan/makePlan';
 import { MATERIAL_IDS, MATERIALS } from '../../data/materials/materials';
 import { BIT_FAMILY_IDS } from '../../data/bits/bitFamilies';
-import { INCH_POUND } from '../../words/units/unitSystem';
+import { INCH_POUND } from '../../data/unitSystem';
 import type { Gate } from '../../documents/gate';
 import { HAZARDS, type HazardCode } from './judgeHazards';
 

@@ -7,8 +7,8 @@ import { dust } from './dust';
 import { eyes } from './eyes';
 import { fallingCore } from './fallingCore';
 import { fibrousStone } from './fibrousStone';
-import type { Hazard, HazardScene } from './gate';
-import type { Gate, GateLevel } from '../../documents/gate';
+import type { Finding, Hazard, HazardScene } from './hazard';
+import type { GateLevel, GateScope } from '../../documents/gate';
 import { factsKey } from './glassFacts';
 import { glassHandling } from './glassHandling';
 import { hammer } from './hammer';
@@ -67,9 +67,29 @@ export type HazardCode = keyof typeof HAZARDS;
 
 const ORDER: Record<GateLevel, number> = { stop: 0, confirm: 1, note: 2 };
 
+/** What a hazard can find. */
+export type Found<Code extends HazardCode> = NonNullable<
+  ReturnType<(typeof HAZARDS)[Code]['judge']>
+>;
+/** The answers that may settle it. */
+export type AnswerCode<Code extends HazardCode> = Found<Code>['answers'][number]['code'];
+
+/** A hazard that arises, as codes and values. */
+export interface RaisedGate {
+  readonly code: HazardCode;
+  readonly scope: GateScope;
+  readonly finding: Finding;
+  /** Stored with an answer, so that a changed piece opens the gate again. */
+  readonly of: string;
+  /** The recorded answer that settles it. */
+  readonly settledBy?: HazardCheck;
+  /** An answer given before the facts changed. */
+  readonly outdated?: HazardCheck;
+}
+
 export interface JudgedGates {
-  readonly open: readonly Gate[];
-  readonly settled: readonly Gate[];
+  readonly open: readonly RaisedGate[];
+  readonly settled: readonly RaisedGate[];
 }
 
 /** All gates that arise, stops first, those a recorded check settles apart from those still open. */
@@ -79,33 +99,32 @@ export function judgeHazards(scene: HazardScene): JudgedGates {
     ...(scene.piece.checks ?? []),
     ...(scene.hole.checks ?? []),
   ];
-  const open: Gate[] = [];
-  const settled: Gate[] = [];
-  for (const hazard of Object.values(HAZARDS)) {
-    const judged = hazard.judge(scene);
-    if (!judged) continue;
-    const of = factsKey(hazard.facts(scene));
-    const { code, title, scope } = hazard;
-    const gate: Gate = { code, title, scope, of, ...judged };
+  const open: RaisedGate[] = [];
+  const settled: RaisedGate[] = [];
+  for (const hazard of Object.values<Hazard<HazardCode>>(HAZARDS)) {
+    const finding = hazard.judge(scene);
+    if (!finding) continue;
+    const { code, scope } = hazard;
+    const gate: RaisedGate = { code, scope, finding, of: factsKey(hazard.facts(scene)) };
     const given = checks.filter((check) => answers(gate, check));
     const settledBy = given.findLast((check) => stillHolds(gate, check));
     const outdated = given.at(-1);
     if (settledBy) settled.push({ ...gate, settledBy });
     else open.push(outdated ? { ...gate, outdated } : gate);
   }
-  const byLevel = (a: Gate, b: Gate): number => ORDER[a.level] - ORDER[b.level];
+  const byLevel = (a: RaisedGate, b: RaisedGate): number =>
+    ORDER[a.finding.level] - ORDER[b.finding.level];
   return { open: open.sort(byLevel), settled: settled.sort(byLevel) };
 }
 
 /** Whether a check is one of the gate's answers, with the writing it asks for. */
-const answers = (gate: Gate, check: HazardCheck): boolean =>
-  check.hazard === gate.code &&
-  gate.answers.some(
+const answers = ({ code, finding }: RaisedGate, check: HazardCheck): boolean =>
+  check.hazard === code &&
+  finding.answers.some(
     (answer) =>
-      answer.code === check.answer &&
-      (answer.asks === undefined || (check.note ?? '').trim() !== ''),
+      answer.code === check.answer && (!answer.inWriting || (check.note ?? '').trim() !== ''),
   );
 
 /** An answer written by hand in a file, without facts, is taken as it stands. */
-const stillHolds = (gate: Gate, check: HazardCheck): boolean =>
+const stillHolds = (gate: RaisedGate, check: HazardCheck): boolean =>
   check.of === undefined || check.of === gate.of;

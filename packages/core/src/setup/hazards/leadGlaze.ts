@@ -1,26 +1,24 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard } from './hazard';
 
 /** Lead went out of most table glazes before this. */
 const SAFE_FROM_YEAR = 1980;
 
 /** Old and folk earthenware glazes hold lead. */
-export const leadGlaze: Hazard<'lead-glaze'> = {
+export const leadGlaze = defineHazard({
   code: 'lead-glaze',
-  title: 'Lead in the glaze?',
   scope: 'piece',
   facts: ({ piece, work, materials }) => [
     piece.yearMade,
     work.coolantKind === 'dry',
     materials.some((one) => one.id === 'glazed-earthenware'),
   ],
-  judge: ({ piece, work, materials }): Judged | null => {
+  judge: ({ piece, work, materials }) => {
     if (!materials.some((one) => one.id === 'glazed-earthenware')) return null;
     if (piece.yearMade !== undefined && piece.yearMade >= SAFE_FROM_YEAR) return null;
     return {
       level: 'confirm',
-      message: `Old or folk earthenware may be lead-glazed: ${work.coolantKind === 'dry' ? 'not dry, ' : ''}wet only, wipe up wet, wash hands, and no food from it afterwards.`,
-      answers: [{ code: 'no-food-after', label: 'Wet only, and no food from it after' }],
+      found: work.coolantKind === 'dry' ? 'dry' : 'wet',
+      answers: [{ code: 'no-food-after' }],
     };
   },
-};
+});

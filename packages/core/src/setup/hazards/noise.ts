@@ -1,20 +1,14 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard } from './hazard';
 
 const LONG_RUN_MIN = 10;
 
 /** Hearing, where it goes on. */
-export const noise: Hazard<'noise'> = {
+export const noise = defineHazard({
   code: 'noise',
-  title: 'A long run',
   scope: 'hole',
   facts: () => [],
-  judge: ({ work }): Judged | null =>
-    work.cuttingMinutes >= LONG_RUN_MIN
-      ? {
-          level: 'note',
-          message: `About ${Math.round(work.cuttingMinutes)} minutes of cutting: hearing protection, and a rest for the hands.`,
-          answers: [],
-        }
+  judge: ({ work: { cuttingMinutes } }) =>
+    cuttingMinutes >= LONG_RUN_MIN
+      ? { level: 'note', found: 'long', minutes: cuttingMinutes, answers: [] }
       : null,
-};
+});

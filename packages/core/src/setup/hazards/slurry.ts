@@ -1,19 +1,12 @@
-import type { Hazard } from './gate';
-import type { Judged } from '../../documents/gate';
+import { defineHazard } from './hazard';
 
 /** Wet masonry. */
-export const slurry: Hazard<'slurry'> = {
+export const slurry = defineHazard({
   code: 'slurry',
-  title: 'Slurry',
   scope: 'hole',
   facts: () => [],
-  judge: ({ materials, work }): Judged | null =>
+  judge: ({ materials, work }) =>
     work.coolantKind !== 'dry' && materials.some((one) => one.class === 'masonry')
-      ? {
-          level: 'note',
-          message:
-            'Masonry slurry is alkaline on skin, slippery and stains. Not down the drain: let it settle, bag the solids.',
-          answers: [],
-        }
+      ? { level: 'note', found: 'alkaline', answers: [] }
       : null,
-};
+});

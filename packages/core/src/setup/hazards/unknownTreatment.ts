@@ -1,10 +1,9 @@
-import type { Hazard } from './gate';
+import { defineHazard } from './hazard';
 import { glassFacts } from './glassFacts';
 
 /** Flat glass nobody has vouched for. */
-export const unknownTreatment: Hazard<'unknown-treatment'> = {
+export const unknownTreatment = defineHazard({
   code: 'unknown-treatment',
-  title: 'Is this glass tempered?',
   scope: 'piece',
   facts: glassFacts,
   judge: ({ piece, material }) => {
@@ -14,14 +13,13 @@ export const unknownTreatment: Hazard<'unknown-treatment'> = {
       return null;
     return {
       level: 'stop',
+      found: 'not-said',
       helpedByKnowing: true,
-      message:
-        'Nobody has said how this pane was treated. Tempered glass bursts when drilled. Presume it is tempered if it came from a car, a shower, a door, an oven or a table top, or has a stamp in a corner.',
       answers: [
-        { code: 'label-annealed', label: 'A label says annealed' },
-        { code: 'maker-annealed', label: 'Its maker says annealed' },
-        { code: 'polariser-clear', label: 'Polariser test clear, after it showed a tempered pane' },
+        { code: 'label-annealed' },
+        { code: 'maker-annealed' },
+        { code: 'polariser-clear' },
       ],
     };
   },
-};
+});

@@ -1,4 +1,4 @@
-import { METRIC } from '../units/unitSystem';
+import { METRIC } from '../../data/unitSystem';
 import { conclude, conclusionText } from '../../advice/identify/conclude';
 import { identify } from '../../advice/identify/identify';
 import { knownLines } from './knownLines';

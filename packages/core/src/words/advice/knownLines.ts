@@ -1,11 +1,11 @@
 import type { Damage, GlassTreatment } from '../../data/choices';
 import type { Piece } from '../../documents/piece';
-import { thicknessText } from '../../layout/thickness';
+import { thicknessText } from '../layout/thicknessText';
 import type { Material } from '../../data/materials/material';
 import { CAVITY, findMaterial } from '../../data/materials/materials';
 import { input, type ReasonInput } from '../../documents/reason';
 import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { sharesInWords } from './identifyWords';
 
 const DAMAGE: Record<Damage, string> = {

@@ -3,7 +3,7 @@ import { input, type Reason, type ReasonInput } from '../../documents/reason';
 import { oddsInWords } from '../odds';
 import { formatDuration, formatDurationSpan, formatForce } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { ComparedFigure } from '../../advice/choice/compareMethods';
 import type { HoleCost, Outcome } from '../../advice/choice/outcome';
 

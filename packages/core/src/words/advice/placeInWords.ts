@@ -3,8 +3,10 @@ import { oddsInWords } from '../odds';
 import { formatForce } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
 import { formatSignificant } from '../units/roundNumber';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { Outcome } from '../../advice/choice/outcome';
+import type { PlanInUnits } from '../plan/planInUnits';
+import { warningText } from '../plan/planWarnings';
 
 /** Less than this apart is alike, as a ratio. */
 const ALIKE = 1.15;
@@ -18,12 +20,14 @@ export function placeInWords(
   outcome: Outcome,
   first: Outcome,
   index: number,
-  units: UnitSystem,
+  plan: PlanInUnits,
 ): string {
-  const grave = outcome.warnings[0];
-  if (index === 0) {
-    return grave ? `First of what you have, but: ${grave.message}` : firstInWords(outcome, units);
-  }
+  const { units } = plan;
+  const [grave] = outcome.warnings;
+  if (index === 0)
+    return grave
+      ? `First of what you have, but: ${warningText(plan, grave)}`
+      : firstInWords(outcome, units);
   const said = [
     slower(outcome, first),
     chipped(outcome, first, units),

@@ -1,7 +1,24 @@
 import { formatForce, formatRpm, formatRimSpeed, formatPressure } from '../units/formatQuantity';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { rimSpeedAt } from '../../physics/cutting/contact';
-import { AREA_WORDS, type WindowPoint } from '../../advice/choice/workingWindow';
+import type { WindowPoint } from '../../advice/choice/workingWindow';
+import type { WindowArea } from '../../setup/windowAreas';
+
+/** What each area of the window is called, and what goes wrong in it. */
+export const AREA_WORDS: Readonly<Record<WindowArea | 'clean', { name: string; text: string }>> = {
+  clean: { name: 'Cuts clean', text: 'The rim bites, the water keeps up, nothing tears.' },
+  glazes: { name: 'Glazes', text: 'Too light: grains polish instead of biting.' },
+  chips: { name: 'Chips', text: 'Too heavy: diamonds tear out and edges chip.' },
+  overheats: {
+    name: 'Overheats',
+    text: 'Heat alone strains the rim past half its strength, or boils it dry.',
+  },
+  'throws-water': { name: 'Throws water', text: 'The rim flings its water off.' },
+  stalls: { name: 'Stalls', text: 'More than half of what stops the motor, or than its power.' },
+  'beyond-hands': { name: 'Beyond the hands', text: 'More than arms hold for long.' },
+  'too-slow': { name: 'Slow', text: 'Under the rim speed at which it cuts well.' },
+  'too-fast': { name: 'Too fast', text: 'Over the rim speed this material and bit stand.' },
+};
 
 /** Well inside, with room, or close: in standard deviations of what is unsure. */
 const WELL_SD = 2;

@@ -2,7 +2,7 @@ import { boundingBox, faceOutline } from '../../layout/outline';
 import type { Hole } from '../../documents/hole';
 import type { Piece } from '../../documents/piece';
 import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 const MOST_NAMED = 12;
 

@@ -1,5 +1,5 @@
 import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** So many depths are named one by one. */
 const FEW = 6;

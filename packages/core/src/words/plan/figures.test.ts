@@ -1,7 +1,7 @@
-import { INCH_POUND, METRIC } from '../units/unitSystem';
+import { INCH_POUND, METRIC } from '../../data/unitSystem';
 import { assumedLine, detailFigures, headlineFigures } from './figures';
 import { caseWith, type JobParts } from '../../plan/jobFixtures';
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from './makePlan';
 import { planText } from './planText';
 import type { Plan } from '../../documents/plan';
 

@@ -10,7 +10,7 @@ import {
   type ShownQuantity,
 } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { Reason } from '../../documents/reason';
 import type { Plan } from '../../documents/plan';
 import { oddsInWords } from '../odds';

@@ -1,7 +1,7 @@
 import { oddsInWords } from '../odds';
 import { formatPressure } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** Under this ratio of worst to best the odds are the same all over. */
 export const ODDS_ALIKE = 1.15;

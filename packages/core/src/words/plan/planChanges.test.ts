@@ -1,4 +1,4 @@
-import { METRIC } from '../units/unitSystem';
+import { METRIC } from '../../data/unitSystem';
 import { planChanges, planChangesText } from './planChanges';
 
 const plan = {

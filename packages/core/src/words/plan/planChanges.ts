@@ -1,7 +1,7 @@
 import { oddsInWords } from '../odds';
 import { formatDuration, formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { Plan } from '../../documents/plan';
 
 /** What a plan comes to, as far as a later model may tell another story of the same hole. */

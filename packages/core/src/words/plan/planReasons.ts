@@ -1,5 +1,5 @@
 import type { Reason } from '../../documents/reason';
-import type { PlanContext } from '../../plan/planContext';
+import type { PlanInUnits } from './planInUnits';
 import type { Explain } from './reasons/explain';
 import { rpm, feedForce, rate, torque, power, rimSpeed, pressure } from './reasons/cuttingReasons';
 import { time, lifts, passes } from './reasons/timeReasons';
@@ -49,7 +49,7 @@ const EXPLAIN = {
 
 export type ReasonKey = keyof typeof EXPLAIN;
 
-export function planReasons(context: PlanContext): Partial<Record<ReasonKey, Reason>> {
+export function planReasons(context: PlanInUnits): Partial<Record<ReasonKey, Reason>> {
   const reasons: Partial<Record<ReasonKey, Reason>> = {};
   for (const [key, explain] of Object.entries(EXPLAIN) as [ReasonKey, Explain][]) {
     const reason = explain(context);

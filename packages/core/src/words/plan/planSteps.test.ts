@@ -1,5 +1,5 @@
 import { caseWith, type JobParts } from '../../plan/jobFixtures';
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from './makePlan';
 import type { Step } from '../../documents/plan';
 import { STEP_KINDS } from '../../documents/plan';
 

@@ -18,7 +18,7 @@ import { depthsText } from './depthsText';
 import { fullRingDepth, radiusAt } from '../../layout/curve';
 import type { FollowUp } from '../../documents/fit';
 import type { PlannedStage, Step } from '../../documents/plan';
-import type { PlanContext } from '../../plan/planContext';
+import type { PlanInUnits } from './planInUnits';
 import { renewal } from './waterWords';
 
 const START_DETAIL: Record<Start, string> = {
@@ -37,7 +37,7 @@ const HOLD_DETAIL: Record<Hold, string> = {
 };
 
 /** The hole from mark to clean-up, with the person's own choices in it. */
-export function planSteps(context: PlanContext): Step[] {
+export function planSteps(context: PlanInUnits): Step[] {
   const twoSided = context.opensFarFace && context.setup.sides === 'two';
   return [
     ...prepare(context),
@@ -47,7 +47,7 @@ export function planSteps(context: PlanContext): Step[] {
   ];
 }
 
-function prepare(context: PlanContext): Step[] {
+function prepare(context: PlanInUnits): Step[] {
   const { setup, piece, hole, units } = context;
   const { bit, geometry } = setup.finishing;
   return [
@@ -89,19 +89,19 @@ function prepare(context: PlanContext): Step[] {
 }
 
 /** What the part itself asks for, before the drilling and after it. */
-const partSteps = ({ fit }: PlanContext, when: FollowUp['when']): Step[] =>
+const partSteps = ({ fit }: PlanInUnits, when: FollowUp['when']): Step[] =>
   (fit?.followUps ?? [])
     .filter((one) => one.when === when)
     .map(({ title, detail }) => ({ kind: when === 'before' ? 'prepare' : 'done', title, detail }));
 
-function markDetail({ hole, units, setup }: PlanContext): string {
+function markDetail({ hole, units, setup }: PlanInUnits): string {
   const at = `${formatLength(hole.xMm, units)} from the left, ${formatLength(hole.yMm, units)} from the bottom`;
   return setup.finishing.geometry.solid
     ? `A dot ${at}.`
     : `${capitalised(at)}. Draw the circle of ${formatLength(setup.finishing.geometry.diameterMm, units)} or four ticks on it: the middle goes with the core.`;
 }
 
-function waterDetail({ setup, water, units }: PlanContext): string {
+function waterDetail({ setup, water, units }: PlanInUnits): string {
   const { note } = COOLANTS[setup.coolant.id];
   if (water.fillL !== null)
     return `${setup.coolant.name}: pour ${formatVolume(water.fillL, units)}, ${formatLength(setup.coolant.atCoverMm, units)} over the face.`;
@@ -110,7 +110,7 @@ function waterDetail({ setup, water, units }: PlanContext): string {
   return `${setup.coolant.name}. ${note}`;
 }
 
-function drillSide(context: PlanContext, side: 1 | 2): Step[] {
+function drillSide(context: PlanInUnits, side: 1 | 2): Step[] {
   const { setup, stages, units, lifts, water } = context;
   const mine = stages.filter((stage) => stage.side === side);
   const seat = mine.find((stage) => stage.kind === 'seat');
@@ -159,13 +159,13 @@ function drillSide(context: PlanContext, side: 1 | 2): Step[] {
 const LEAST_REST_S = 20;
 
 /** Arms that press near their most have to let go between times. */
-const restDetail = ({ time }: PlanContext): string =>
+const restDetail = ({ time }: PlanInUnits): string =>
   time.restsS >= LEAST_REST_S
     ? ` Rest the arms ${formatDuration(time.restsS)} in all: let go at every lift.`
     : '';
 
 /** A new plated rim is sharp beyond what it keeps: the first millimetre wears it in. */
-const bedIn = ({ setup, units, depthPerSideMm }: PlanContext, seat: PlannedStage): Step[] =>
+const bedIn = ({ setup, units, depthPerSideMm }: PlanInUnits, seat: PlannedStage): Step[] =>
   setup.finishing.bit.holesCut === 0 &&
   BIT_FAMILIES[setup.finishing.bit.family].abrasive === 'plated'
     ? [
@@ -180,14 +180,14 @@ const bedIn = ({ setup, units, depthPerSideMm }: PlanContext, seat: PlannedStage
     : [];
 
 /** On a round wall the rim bites in a crescent first. */
-function curveDetail({ piece, hole, setup, units }: PlanContext): string {
+function curveDetail({ piece, hole, setup, units }: PlanInUnits): string {
   const R = hole.face === 'base' ? null : radiusAt(piece.outline, hole.yMm);
   if (R === null) return '';
   const s = fullRingDepth(R, setup.finishing.geometry.diameterMm);
   return ` On this curve it bites at two sides first: the ring is full from ${formatLengthShort(s, units)}.`;
 }
 
-function easeOff({ setup, units }: PlanContext, exit: PlannedStage, mainN: number): Step {
+function easeOff({ setup, units }: PlanInUnits, exit: PlannedStage, mainN: number): Step {
   const meets = setup.sides === 'two';
   const watch = meets
     ? 'The two cuts meet in the middle.'
@@ -203,10 +203,10 @@ function easeOff({ setup, units }: PlanContext, exit: PlannedStage, mainN: numbe
   };
 }
 
-const swapDetail = ({ setup }: PlanContext): string =>
+const swapDetail = ({ setup }: PlanInUnits): string =>
   setup.bits.length > 1 ? ` Steps: ${setup.bits.map((one) => one.bit.name).join(', then ')}.` : '';
 
-function liftStep({ lifts, units }: PlanContext): Step {
+function liftStep({ lifts, units }: PlanInUnits): Step {
   const first = lifts[0] ?? 0;
   const gap = lifts.length > 1 ? (lifts[1] ?? first) - first : 0;
   const rhythm = gap > 0 ? `, then about every ${formatLengthShort(gap, units)}` : '';
@@ -220,7 +220,7 @@ function liftStep({ lifts, units }: PlanContext): Step {
   };
 }
 
-const waterChanges = (depths: readonly number[], { setup, units }: PlanContext): Step[] =>
+const waterChanges = (depths: readonly number[], { setup, units }: PlanInUnits): Step[] =>
   depths.length === 0
     ? []
     : [
@@ -232,7 +232,7 @@ const waterChanges = (depths: readonly number[], { setup, units }: PlanContext):
         },
       ];
 
-const waterOff = ({ water, units, piece }: PlanContext): Step[] =>
+const waterOff = ({ water, units, piece }: PlanInUnits): Step[] =>
   water.offAtMm === null
     ? []
     : [
@@ -245,7 +245,7 @@ const waterOff = ({ water, units, piece }: PlanContext): Step[] =>
         },
       ];
 
-const coreBreaks = (context: PlanContext): Step[] =>
+const coreBreaks = (context: PlanInUnits): Step[] =>
   context.passes.breaks.map((one) => {
     const at = formatLengthShort(one.atMm, context.units);
     const mass = formatMass(coreMass(context, one), context.units);
@@ -266,13 +266,13 @@ const coreBreaks = (context: PlanContext): Step[] =>
         };
   });
 
-const flip = ({ depthPerSideMm, units }: PlanContext): Step => ({
+const flip = ({ depthPerSideMm, units }: PlanInUnits): Step => ({
   kind: 'flip',
   title: 'Turn the piece over',
   detail: `At ${formatLength(depthPerSideMm, units)}. Carry the centre to the other face and finish from there.`,
 });
 
-function finish(context: PlanContext): Step[] {
+function finish(context: PlanInUnits): Step[] {
   const { opensFarFace, setup, hole, units } = context;
   const stopFirst =
     setup.hold === 'rig'

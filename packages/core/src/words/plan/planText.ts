@@ -5,7 +5,7 @@ import {
   formatRpm,
 } from '../units/formatQuantity';
 import { formatLength } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { Plan } from '../../documents/plan';
 
 /** The plan as plain lines to copy, send or pin over the bench. */

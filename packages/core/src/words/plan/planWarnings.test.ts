@@ -1,6 +1,6 @@
 import type { Bit } from '../../documents/kit';
 import { caseWith, type JobParts } from '../../plan/jobFixtures';
-import { makePlan } from '../../plan/makePlan';
+import { makePlan } from './makePlan';
 import type { WarningCode } from '../../documents/plan';
 
 function warnings(parts: JobParts): Record<string, string> {

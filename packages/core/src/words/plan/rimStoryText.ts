@@ -1,5 +1,5 @@
 import { formatDuration, formatTempRise } from '../units/formatQuantity';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { RimStory } from '../../advice/risk/rimStory';
 
 /** How hot the ring runs, what a dry spell does, how long it takes to come back, and what it bears. */

@@ -4,7 +4,7 @@ import type { Unknown } from '../../physics/strength/riskModel';
 import { formatDuration, formatDurationSpan } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
 import { formatDecimals } from '../units/roundNumber';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { UNKNOWN_WORDS, type AnswerPlace } from './unknownWords';
 
 /** One outcome of the Monte Carlo as it is said. */

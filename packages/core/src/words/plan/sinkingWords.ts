@@ -1,5 +1,5 @@
 import { formatLengthAbout } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** Sinking less than this is none that matters, mm. */
 const HARDLY_MM = 0.01;

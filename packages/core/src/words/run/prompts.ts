@@ -1,5 +1,5 @@
 import { formatForce } from '../units/formatQuantity';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { comingUp, forceNow } from '../../run/runFigures';
 import { runView } from './runView';
 import type { RunPhase, RunState } from '../../run/runState';

@@ -1,7 +1,7 @@
 import { stateWords } from '../bitWords';
 import { input, type ReasonInput } from '../../documents/reason';
 import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from './resultWords';
 import type { RunResult } from '../../documents/runResult';
 

@@ -1,6 +1,6 @@
 import { formatDuration, formatDurationSpan } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { RunRecord } from '../../run/runRecord';
 
 /** `6 mm in 2.1 min, planned 1.6–3.2 min; chip 0.3 mm, planned under 0.9 mm`: a run beside its plan. */

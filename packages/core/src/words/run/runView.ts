@@ -2,7 +2,7 @@ import { easesOff } from '../../physics/cutting/stages';
 import { formatDurationSpan, formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { showDepth } from '../units/showDepth';
-import type { UnitSystem } from '../units/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { nextStop } from '../../run/advance';
 import type { RunActKind } from '../../documents/runEvent';
 import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from '../../run/runFigures';

@@ -7,7 +7,7 @@ import {
   NEWTON_PER_LBF,
 } from '../../math/constants';
 import { formatDecimals, formatSignificant } from './roundNumber';
-import type { UnitSystem } from './unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** A value split for large type: the number and its unit. */
 export interface ShownQuantity {

@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../../math/constants';
 import { formatDecimals, formatSignificant } from './roundNumber';
-import type { UnitSystem } from './unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** Workshop rules for inch fractions: nothing finer than a sixty-fourth is marked on a rule. */
 const FINEST_INCH_DENOMINATOR = 64;

@@ -9,7 +9,7 @@ import {
 } from './formatQuantity';
 import { formatLength, formatLengthAbout, nearestInchFraction, parseLength } from './length';
 import { formatSignificant } from './roundNumber';
-import { INCH_POUND, METRIC } from './unitSystem';
+import { INCH_POUND, METRIC } from '../../data/unitSystem';
 
 const mmOf = (text: string, units = METRIC): number | string => {
   const parsed = parseLength(text, units);

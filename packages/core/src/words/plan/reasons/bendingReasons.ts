@@ -6,7 +6,7 @@ import { formatLengthShort } from '../../units/length';
 import { formatSignificant } from '../../units/roundNumber';
 import { sinksInWords } from '../sinkingWords';
 import { bendingText } from '../bendingWords';
-import type { PlanContext } from '../../../plan/planContext';
+import type { PlanInUnits } from '../planInUnits';
 import { percent, type Explain } from './explain';
 
 const SOURCE =
@@ -14,7 +14,7 @@ const SOURCE =
 
 /** Explains where the piece bends; says why where it is not reckoned. */
 const whereBent =
-  (explain: (bent: Bent, context: PlanContext) => Omit<Reason, 'source'>): Explain =>
+  (explain: (bent: Bent, context: PlanInUnits) => Omit<Reason, 'source'>): Explain =>
   (context) =>
     context.bending.kind === 'bent'
       ? { ...explain(context.bending, context), source: SOURCE }

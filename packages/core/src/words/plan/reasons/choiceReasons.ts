@@ -1,6 +1,6 @@
 import { BIT_FAMILIES } from '../../../data/bits/bitFamilies';
 import { formatLength, formatLengthShort } from '../../units/length';
-import type { PlanContext } from '../../../plan/planContext';
+import type { PlanInUnits } from '../planInUnits';
 import { type Explain } from './explain';
 import { input } from '../../../documents/reason';
 
@@ -23,7 +23,7 @@ export const bit: Explain = ({ setup, hole, units }) => {
 };
 
 export const choice =
-  (name: string, value: (context: PlanContext) => string, why: string): Explain =>
+  (name: string, value: (context: PlanInUnits) => string, why: string): Explain =>
   (context) => {
     const { assumed, byHabit } = context.setup;
     const chosen = [input('Chosen', value(context))];

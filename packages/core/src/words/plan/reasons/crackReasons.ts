@@ -1,7 +1,7 @@
 import { isBuilding } from '../../../setup/benchFit';
 import { input, type ReasonInput } from '../../../documents/reason';
 import type { StressSite } from '../../../physics/strength/stressSites';
-import type { UnitSystem } from '../../units/unitSystem';
+import type { UnitSystem } from '../../../data/unitSystem';
 import { stressSites } from '../../../plan/planCrack';
 import { formatPressure } from '../../units/formatQuantity';
 import { formatSignificant } from '../../units/roundNumber';

@@ -3,7 +3,7 @@ import { provenance } from '../../../data/materials/provenance';
 import { formatSignificant } from '../../units/roundNumber';
 import { formatForce } from '../../units/formatQuantity';
 import { formatLength, formatLengthAbout, formatLengthShort } from '../../units/length';
-import type { UnitSystem } from '../../units/unitSystem';
+import type { UnitSystem } from '../../../data/unitSystem';
 import type { ExitPlan } from '../../../plan/planStages';
 import { shellingSd } from '../../../plan/spread';
 import { FORCE_SD } from '../../../data/steadiness';

@@ -7,11 +7,11 @@ import { FINGERS_NM, holdingTorque, jamTorque, PALM_NM } from '../../physics/hol
 import { ONE_HAND_NM, TWO_HANDS_NM } from '../../physics/effort/handLimits';
 import { radiusAt } from '../../layout/curve';
 import { clutchOf } from '../../data/machines/machineKinds';
-import type { PlanContext } from '../../plan/planContext';
+import type { PlanInUnits } from '../plan/planInUnits';
 import { input, type ReasonInput } from '../../documents/reason';
-import { formatForce, formatPressure } from '../../words/units/formatQuantity';
-import { formatLength, formatLengthAbout, formatLengthShort } from '../../words/units/length';
-import { formatSignificant } from '../../words/units/roundNumber';
+import { formatForce, formatPressure } from '../units/formatQuantity';
+import { formatLength, formatLengthAbout, formatLengthShort } from '../units/length';
+import { formatSignificant } from '../units/roundNumber';
 
 /** One thing about how the piece is held, with its numbers. */
 export interface HoldPart {
@@ -33,7 +33,7 @@ const SNUG_N = 500;
 const nm = (value: number): string => `${formatSignificant(value, 2)} N·m`;
 
 /** How to hold this piece: against the cut, the jam, the drop; clamped, cradled, bedded or boarded. */
-export function holdAdvice(context: PlanContext): readonly HoldPart[] {
+export function holdAdvice(context: PlanInUnits): readonly HoldPart[] {
   const { piece } = context;
   const isFlat = piece.form === 'sheet' || piece.form === 'slab';
   return [
@@ -47,7 +47,7 @@ export function holdAdvice(context: PlanContext): readonly HoldPart[] {
   ];
 }
 
-function holdPiece({ headline }: PlanContext): HoldPart {
+function holdPiece({ headline }: PlanInUnits): HoldPart {
   const { grabNm, holdWith } = holdingTorque(headline.force.torqueNm);
   const text = {
     fingers: 'Fingers hold it, even when the rim grabs.',
@@ -69,7 +69,7 @@ function holdPiece({ headline }: PlanContext): HoldPart {
   };
 }
 
-function holdJam({ setup, headline }: PlanContext): HoldPart {
+function holdJam({ setup, headline }: PlanInUnits): HoldPart {
   const { machine } = setup;
   const clutchNm = clutchOf(machine);
   const { jamNm, heldBy } = jamTorque(headline.speed.setting.stallTorqueNm, clutchNm);
@@ -96,7 +96,7 @@ function holdJam({ setup, headline }: PlanContext): HoldPart {
   };
 }
 
-function stopDrop({ depthMm, setup, opensFarFace, passes, units }: PlanContext): HoldPart {
+function stopDrop({ depthMm, setup, opensFarFace, passes, units }: PlanInUnits): HoldPart {
   const { usableDepthMm } = setup.finishing.geometry;
   if (passes.breaks.length > 0)
     return {
@@ -124,7 +124,7 @@ function stopDrop({ depthMm, setup, opensFarFace, passes, units }: PlanContext):
   };
 }
 
-function clampIt(context: PlanContext): HoldPart {
+function clampIt(context: PlanInUnits): HoldPart {
   const { piece, headline, setup, crack, units } = context;
   const { material } = headline;
   const { support } = setup;
@@ -161,7 +161,7 @@ function clampIt(context: PlanContext): HoldPart {
   };
 }
 
-function cradleIt({ piece, hole, headline, units }: PlanContext): readonly HoldPart[] {
+function cradleIt({ piece, hole, headline, units }: PlanInUnits): readonly HoldPart[] {
   if (hole.face === 'base') return [];
   const radiusMm = radiusAt(faceOutline(piece.outline, hole.face ?? 'side'), hole.yMm);
   if (radiusMm === null) return [];
@@ -186,7 +186,7 @@ function cradleIt({ piece, hole, headline, units }: PlanContext): readonly HoldP
 /** An odd piece is bedded to a third of its height. */
 const BEDDED_SHARE = 1 / 3;
 
-function bedIt({ piece, units }: PlanContext): HoldPart {
+function bedIt({ piece, units }: PlanInUnits): HoldPart {
   const deepMm = piece.thicknessMm * BEDDED_SHARE;
   return {
     id: 'bed',
@@ -198,7 +198,7 @@ function bedIt({ piece, units }: PlanContext): HoldPart {
   };
 }
 
-function boardIt({ headline, units }: PlanContext): HoldPart {
+function boardIt({ headline, units }: PlanInUnits): HoldPart {
   const side = 6 * headline.bit.diameterMm;
   return {
     id: 'boards',

@@ -1,13 +1,14 @@
 import { isBuilding } from '../../setup/benchFit';
 import { dam, usualDam } from '../../layout/guideBoard';
-import { depthsText } from '../../words/plan/depthsText';
-import type { PlanContext } from '../../plan/planContext';
+import { depthsText } from '../plan/depthsText';
+import type { PlanInUnits } from '../plan/planInUnits';
 import { flowFor, WATER_OFF_BEFORE_MM } from '../../plan/planWater';
 import { input, type ReasonInput } from '../../documents/reason';
-import { formatDuration, formatFlow, formatVolume } from '../../words/units/formatQuantity';
-import { formatLengthAbout, formatLengthShort } from '../../words/units/length';
-import { formatDecimals, formatSignificant } from '../../words/units/roundNumber';
-import { clearness, settlingTime } from '../../physics/water/clearness';
+import { formatDuration, formatFlow, formatVolume } from '../units/formatQuantity';
+import { formatLengthAbout, formatLengthShort } from '../units/length';
+import { formatDecimals, formatSignificant } from '../units/roundNumber';
+import type { Clouding } from '../../advice/choice/clouding';
+import { settlingTime } from '../../physics/water/clearness';
 import { DROPS_PER_ML, dripRate } from '../../physics/water/drip';
 
 /** One thing to do about water, with its numbers. */
@@ -19,31 +20,9 @@ export interface WaterPart {
   readonly source: string;
 }
 
-/** How clear standing water is after so many holes. */
-export interface Clouding {
-  readonly holes: number;
-  /** Share of the light from the mark that still comes up. */
-  readonly light: number;
-  readonly isClear: boolean;
-}
-
 /** Fines of this much a bucket's depth of water settles overnight, mm. */
 const BUCKET_MM = 250;
 const USUAL_GRAIN_UM = 10;
-const MOST_SHOWN_HOLES = 12;
-
-/** After each hole in one filling, until the mark is lost or for a dozen; empty where none stands. */
-export function cloudingOf({ water, headline }: PlanContext): readonly Clouding[] {
-  const { fillL, coverMm, finesG } = water;
-  if (fillL === null || coverMm === null) return [];
-  const all: Clouding[] = [];
-  for (let holes = 1; holes <= MOST_SHOWN_HOLES; holes++) {
-    const seen = clearness(finesG * holes, fillL, coverMm, headline.material.grainSizeUm);
-    all.push({ holes, ...seen });
-    if (!seen.isClear) break;
-  }
-  return all;
-}
 
 /** When standing water has to be changed, by how it clouds. */
 export function cloudingText(clouding: readonly Clouding[]): string {
@@ -56,7 +35,7 @@ export function cloudingText(clouding: readonly Clouding[]): string {
 }
 
 /** What the planned water asks for: how much, how fast, when to change it, and where it goes after. */
-export function waterAdvice(context: PlanContext): readonly WaterPart[] {
+export function waterAdvice(context: PlanInUnits): readonly WaterPart[] {
   const { kind, id } = context.setup.coolant;
   const parts = {
     standing: () => [id === 'pool' ? pool(context) : bath(context)],
@@ -67,9 +46,9 @@ export function waterAdvice(context: PlanContext): readonly WaterPart[] {
   return [...parts, ...waterOff(context), slurry(context)];
 }
 
-const needed = ({ headline }: PlanContext) => flowFor(headline);
+const needed = ({ headline }: PlanInUnits) => flowFor(headline);
 
-const changes = ({ water, units }: PlanContext): ReasonInput =>
+const changes = ({ water, units }: PlanInUnits): ReasonInput =>
   input(
     'Change it',
     water.changeAtDepthMm.length > 0
@@ -77,7 +56,7 @@ const changes = ({ water, units }: PlanContext): ReasonInput =>
       : `after ${formatDecimals(Math.max(1, water.holesPerFill ?? 1), 0)} such ${(water.holesPerFill ?? 1) > 1 ? 'holes' : 'hole'}`,
   );
 
-function bath(context: PlanContext): WaterPart {
+function bath(context: PlanInUnits): WaterPart {
   const { water, setup, units } = context;
   return {
     id: 'bath',
@@ -93,7 +72,7 @@ function bath(context: PlanContext): WaterPart {
   };
 }
 
-function pool(context: PlanContext): WaterPart {
+function pool(context: PlanInUnits): WaterPart {
   const { water, headline, units } = context;
   const ring = dam({ ...usualDam(headline.bit.diameterMm), heightMm: (water.coverMm ?? 10) + 5 });
   return {
@@ -112,7 +91,7 @@ function pool(context: PlanContext): WaterPart {
 /** A drop a second: slower, the groove dries between drops. */
 const LEAST_DRIP_L_PER_MIN = 60 / DROPS_PER_ML / 1000;
 
-function drip(context: PlanContext): WaterPart {
+function drip(context: PlanInUnits): WaterPart {
   const { units } = context;
   const { forHeatLPerMin, forFinesLPerMin } = needed(context);
   const asked = Math.max(forHeatLPerMin, forFinesLPerMin, LEAST_DRIP_L_PER_MIN);
@@ -132,7 +111,7 @@ function drip(context: PlanContext): WaterPart {
   };
 }
 
-function flow(context: PlanContext): WaterPart {
+function flow(context: PlanInUnits): WaterPart {
   const { water, units } = context;
   const at = needed(context);
   return {
@@ -154,7 +133,7 @@ function flow(context: PlanContext): WaterPart {
 /** A hand on the bottle wets the groove about this often, s. */
 const SQUEEZE_EVERY_S = 5;
 
-function byHand(context: PlanContext): WaterPart {
+function byHand(context: PlanInUnits): WaterPart {
   const { units } = context;
   const { forHeatLPerMin, forFinesLPerMin } = needed(context);
   const perSqueezeMl = (Math.max(forHeatLPerMin, forFinesLPerMin) * 1000 * SQUEEZE_EVERY_S) / 60;
@@ -178,7 +157,7 @@ const dry = (): WaterPart => ({
   source: 'From practice.',
 });
 
-function waterOff({ water, piece, units }: PlanContext): readonly WaterPart[] {
+function waterOff({ water, piece, units }: PlanInUnits): readonly WaterPart[] {
   if (water.offAtMm === null) return [];
   return [
     {
@@ -191,7 +170,7 @@ function waterOff({ water, piece, units }: PlanContext): readonly WaterPart[] {
   ];
 }
 
-function slurry({ water, headline, piece, units }: PlanContext): WaterPart {
+function slurry({ water, headline, piece, units }: PlanInUnits): WaterPart {
   const { material } = headline;
   const seconds = settlingTime(
     BUCKET_MM,

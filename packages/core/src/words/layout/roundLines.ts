@@ -1,7 +1,7 @@
-import { input, type ReasonInput } from '../documents/reason';
-import { formatLengthAbout, formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
-import type { RoundSetting } from './wrap';
+import { input, type ReasonInput } from '../../documents/reason';
+import { formatLengthAbout, formatLengthShort } from '../units/length';
+import type { UnitSystem } from '../../data/unitSystem';
+import type { RoundSetting } from '../../layout/wrap';
 
 const LEAST_TILT_DEG = 0.1;
 

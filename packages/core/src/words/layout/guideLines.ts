@@ -1,9 +1,15 @@
-import { input, type ReasonInput } from '../documents/reason';
-import { formatVolume } from '../words/units/formatQuantity';
-import { formatLengthAbout, formatLengthShort } from '../words/units/length';
-import { formatSignificant } from '../words/units/roundNumber';
-import type { UnitSystem } from '../words/units/unitSystem';
-import type { Dam, DamInput, FallWedge, GuideBoard, GuideBoardInput } from './guideBoard';
+import { input, type ReasonInput } from '../../documents/reason';
+import { formatVolume } from '../units/formatQuantity';
+import { formatLengthAbout, formatLengthShort } from '../units/length';
+import { formatSignificant } from '../units/roundNumber';
+import type { UnitSystem } from '../../data/unitSystem';
+import type {
+  Dam,
+  DamInput,
+  FallWedge,
+  GuideBoard,
+  GuideBoardInput,
+} from '../../layout/guideBoard';
 
 const ML_PER_L = 1000;
 const deg = (value: number): string => `${formatSignificant(value, 2)}°`;

@@ -2,7 +2,7 @@ import type { Hole } from '../../documents/hole';
 import type { Piece } from '../../documents/piece';
 import type { Material } from '../../data/materials/material';
 import type { Plan, WarningCode } from '../../documents/plan';
-import { oddsInWords } from '../../words/odds';
+import { oddsInWords } from '../odds';
 import type { PurposeKind } from '../../layout/purposes/purposes';
 
 export const WAYS = [

@@ -7,13 +7,13 @@ import { rpmForRimSpeed } from '../../physics/cutting/contact';
 import { cuttingWindow } from '../../physics/cutting/pace';
 import { TWO_HANDS_NM } from '../../physics/effort/handLimits';
 import type { Machine } from '../../documents/kit';
-import type { PlanContext } from '../../plan/planContext';
+import type { PlanInUnits } from '../plan/planInUnits';
 import { fitsStand, isBuilding } from '../../setup/benchFit';
 import { suits, usualFamily } from '../../setup/assumeSetup';
-import { formatForce, formatRpm } from '../../words/units/formatQuantity';
-import { formatLength, formatLengthShort } from '../../words/units/length';
-import { formatSignificant } from '../../words/units/roundNumber';
-import { holdersOf } from './obstacles';
+import { formatForce, formatRpm } from '../units/formatQuantity';
+import { formatLength, formatLengthShort } from '../units/length';
+import { formatSignificant } from '../units/roundNumber';
+import { holdersOf } from '../../advice/choice/obstacles';
 
 /** A specification to buy or hire by: what it must be, never whose. */
 export interface ToGet {
@@ -27,18 +27,18 @@ const BARREL_RESERVE_MM = 5;
 const TORQUE_RESERVE = 2;
 
 /** The bit that is meant for this hole, and the machine that turns it as it should be turned. */
-export function whatToGet(context: PlanContext, machines: readonly Machine[]): ToGet {
+export function whatToGet(context: PlanInUnits, machines: readonly Machine[]): ToGet {
   return { bit: bitToGet(context, machines), machine: machineToGet(context) };
 }
 
 /** A family that suits every leaf: the usual one, else a segmented core. */
-function familyFor({ piece, hole, layers, headline }: PlanContext): BitFamilyId {
+function familyFor({ piece, hole, layers, headline }: PlanInUnits): BitFamilyId {
   const usual = usualFamily(piece, hole.diameterMm, headline.material);
   const materials = layers.flatMap((layer) => layer.parts.map((part) => part.cut.material));
   return materials.every((material) => suits(usual, material)) ? usual : 'segmented-core';
 }
 
-function bitToGet(context: PlanContext, machines: readonly Machine[]): string[] {
+function bitToGet(context: PlanInUnits, machines: readonly Machine[]): string[] {
   const { hole, fit, depthPerSideMm, units } = context;
   const family = familyFor(context);
   const { name, solid, diameterMm: range, mayRunDry } = BIT_FAMILIES[family];
@@ -71,7 +71,7 @@ function bitToGet(context: PlanContext, machines: readonly Machine[]): string[] 
   ];
 }
 
-function machineToGet(context: PlanContext): string[] {
+function machineToGet(context: PlanInUnits): string[] {
   const { headline, hole, units, setup, piece } = context;
   const family = familyFor(context);
   const bit = bitGeometry({ family, diameterMm: hole.diameterMm });

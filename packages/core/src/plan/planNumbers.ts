@@ -3,14 +3,16 @@ import { MATERIAL_DATA_VERSION } from '../data/materials/materials';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';
 import { MODEL_VERSION, type Plan, type PlannedLayer, type PlannedSetup } from '../documents/plan';
 import type { PlanContext } from './planContext';
-import { planReasons } from '../words/plan/planReasons';
-import { planSteps } from '../words/plan/planSteps';
-import { planWarnings } from '../words/plan/planWarnings';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
-import { timelineOf } from './timeline';
 
-/** Everything worked out, as the plan that is shown, stored and printed. */
-export function planOutput(context: PlanContext): Plan {
+/** The figures of a plan, without the sentences that go with them. */
+export type PlanNumbers = Omit<
+  Plan,
+  'fit' | 'timeline' | 'gates' | 'settledGates' | 'warnings' | 'steps' | 'reasons'
+>;
+
+/** Everything worked out, as the figures that are shown, stored and printed. */
+export function planNumbers(context: PlanContext): PlanNumbers {
   const { headline, setup, exit, time, water } = context;
   const bent = context.bending.kind === 'bent' ? context.bending : null;
   return {
@@ -47,7 +49,6 @@ export function planOutput(context: PlanContext): Plan {
     lifts: context.lifts,
     passes: context.passes.count,
     coreBreaksAtMm: context.passes.coreBreaksAtMm,
-    timeline: timelineOf(context),
     stages: context.stages,
     pilots: time.pilots,
     clock: {
@@ -60,18 +61,12 @@ export function planOutput(context: PlanContext): Plan {
     layers: context.layers.map(plannedLayer),
     water,
     crackProbability: context.crack.total,
-    fit: context.fit,
     couldBe: context.possible.map(({ material, share }) => ({
       material: material.id,
       name: material.name,
       share,
     })),
     bitLife: context.bitLife,
-    gates: context.gates.open,
-    settledGates: context.gates.settled,
-    warnings: planWarnings(context),
-    steps: planSteps(context),
-    reasons: planReasons(context),
     modelVersion: MODEL_VERSION,
     dataVersion: MATERIAL_DATA_VERSION,
   };

@@ -1,15 +1,15 @@
-import type { DrillCase } from '../setup/drillCase';
-import { COOLANTS, type CoolantId } from '../data/coolants';
-import type { Hole } from '../documents/hole';
-import type { Piece } from '../documents/piece';
+import type { DrillCase } from '../../setup/drillCase';
+import { COOLANTS, type CoolantId } from '../../data/coolants';
+import type { Hole } from '../../documents/hole';
+import type { Piece } from '../../documents/piece';
 import { makePlan } from '../plan/makePlan';
-import { FEED_AIDS } from '../data/machines/feedAids';
-import { MACHINE_KINDS, type MachineKindId } from '../data/machines/machineKinds';
-import { isPurposeKind, PURPOSES } from '../layout/purposes/purposes';
-import { formatLengthShort } from '../words/units/length';
-import { formatVolume } from '../words/units/formatQuantity';
-import type { UnitSystem } from '../words/units/unitSystem';
-import type { BarePlan } from '../documents/plan';
+import { FEED_AIDS } from '../../data/machines/feedAids';
+import { MACHINE_KINDS, type MachineKindId } from '../../data/machines/machineKinds';
+import { isPurposeKind, PURPOSES } from '../../layout/purposes/purposes';
+import { formatLengthShort } from '../units/length';
+import { formatVolume } from '../units/formatQuantity';
+import type { UnitSystem } from '../../data/unitSystem';
+import type { BarePlan } from '../../documents/plan';
 
 /** One thing to lay out before starting. */
 export interface PackedItem {

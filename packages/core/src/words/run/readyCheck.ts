@@ -1,12 +1,12 @@
-import { COOLANTS, type CoolantId } from '../data/coolants';
-import type { Bit } from '../documents/kit';
-import type { Hole } from '../documents/hole';
-import type { Piece } from '../documents/piece';
-import { MACHINE_KINDS, type MachineKindId } from '../data/machines/machineKinds';
-import type { BarePlan } from '../documents/plan';
-import { formatRpm, formatVolume } from '../words/units/formatQuantity';
-import { formatLengthShort } from '../words/units/length';
-import type { UnitSystem } from '../words/units/unitSystem';
+import { COOLANTS, type CoolantId } from '../../data/coolants';
+import type { Bit } from '../../documents/kit';
+import type { Hole } from '../../documents/hole';
+import type { Piece } from '../../documents/piece';
+import { MACHINE_KINDS, type MachineKindId } from '../../data/machines/machineKinds';
+import type { BarePlan } from '../../documents/plan';
+import { formatRpm, formatVolume } from '../units/formatQuantity';
+import { formatLengthShort } from '../units/length';
+import type { UnitSystem } from '../../data/unitSystem';
 
 /** How long a tick holds: this run, the working day, or the job. */
 export type ReadyKeeps = 'run' | 'day' | 'job';

@@ -1,0 +1,99 @@
+import { connectionInLine } from '../data/couplings/connections';
+import { MATERIAL_IDS } from '../data/materials/materials';
+import type { Fault } from '../documents/fault';
+import type { Clash, JobFault } from '../setup/jobFault';
+import { formatDecimals } from './units/roundNumber';
+
+type Of<Code extends Clash['code']> = Extract<Clash, { readonly code: Code }>;
+
+const mm = (value: number): string => `${formatDecimals(value, 2)} mm`;
+const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): string =>
+  `${mm(widthMm)} × ${mm(heightMm)}`;
+
+/** So many ids are named in a sentence. */
+const MOST_LISTED = 12;
+const listed = (ids: readonly string[]): string => {
+  if (ids.length === 0) return 'none';
+  const more = ids.length - MOST_LISTED;
+  return `${ids.slice(0, MOST_LISTED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+};
+
+/** One sentence a clash: both values, and what would be right. */
+const CLASH_WORDS: { readonly [Code in Clash['code']]: (clash: Of<Code>) => string } = {
+  'same-id': ({ what, id }) => `Two ${what}s are called “${id}”; each needs an id of its own.`,
+  'hole-twice-in-piece': ({ id }) => `Two holes are called “${id}”; each needs an id of its own.`,
+  'hole-in-another-piece': ({ id }) =>
+    `Hole “${id}” is in another piece too; each hole of a file needs an id of its own.`,
+  'hole-in-many-pieces': ({ id, pieces }) =>
+    `${pieces.length} holes are called “${id}”, in ${pieces.map((piece) => `“${piece}”`).join(' and ')}; each needs an id of its own.`,
+  'no-such-hole': ({ id, job }) => `There is no hole “${id}” in job “${job}”.`,
+  'too-few-points': () => 'A polygon needs at least three different points.',
+  'cavity-at-face': () =>
+    'A cavity lies between two leaves: the first and last layer must be solid.',
+  'too-many-bulges': ({ bulges, sides }) =>
+    `${bulges} bulges for ${sides} sides; give one a side, or none.`,
+  'outline-crosses-itself': ({ xMm, yMm }) =>
+    `The outline crosses itself at x ${mm(xMm)}, y ${mm(yMm)}; its sides may meet only at their ends.`,
+  'material-unknown': ({ id }) =>
+    `Material “${id}” is not known. Use one of ${MATERIAL_IDS.join(', ')}, or describe it under customMaterials.`,
+  'window-falls': ({ material, name, value, lower, least, unit }) =>
+    `${material}: ${name} ${formatDecimals(value, 3)} ${unit} is under ${lower} ${formatDecimals(least, 3)} ${unit}; they must rise.`,
+  'outside-readings': ({ thicknessMm, thinnestMm, thickestMm }) =>
+    `thicknessMm ${mm(thicknessMm)} lies outside its own readings, ${mm(thinnestMm)} to ${mm(thickestMm)}.`,
+  'shares-not-one': ({ shares }) =>
+    `The shares add up to ${formatDecimals(shares, 3)}; they must make 1.`,
+  'layers-not-thickness': ({ totalMm, thicknessMm }) =>
+    `The layers add up to ${mm(totalMm)}, but thicknessMm is ${mm(thicknessMm)}; they must be the same.`,
+  'goes-through': ({ depth, depthMm, thicknessMm }) =>
+    `A ${depth} hole ${mm(depthMm)} deep goes through a piece ${mm(thicknessMm)} thick; make it shallower or use "through".`,
+  'hole-off-piece': (clash) =>
+    `The middle of hole “${clash.hole}” (x ${mm(clash.xMm)}, y ${mm(clash.yMm)}) lies outside piece “${clash.piece}”, which is ${size(clash)}.`,
+  'hole-over-edge': ({ hole, piece, diameterMm, clearMm }) =>
+    `Hole “${hole}” of ${mm(diameterMm)} runs over the edge of piece “${piece}”: its middle is ${mm(clearMm)} from the edge and needs more than ${mm(diameterMm / 2)}.`,
+  'bit-not-in-kit': ({ id, known }) => `Bit “${id}” is not in the kit, which has ${listed(known)}.`,
+  'machine-not-in-kit': ({ id, known }) =>
+    `Machine “${id}” is not in the kit, which has ${listed(known)}.`,
+  'bit-bigger-than-piece': ({ bit, diameterMm, acrossMm }) =>
+    `Bit “${bit}” of ${mm(diameterMm)} is bigger than the piece, which is ${mm(acrossMm)} across.`,
+  'rim-too-wide': ({ rimWidthMm, diameterMm }) =>
+    `A rim ${mm(rimWidthMm)} wide does not fit a bit of ${mm(diameterMm)}: at most half the diameter, ${mm(diameterMm / 2)}.`,
+  'barrel-too-wide': ({ barrelMm, diameterMm }) =>
+    `A barrel of ${mm(barrelMm)} is wider than its rim of ${mm(diameterMm)} and would jam; at most as wide.`,
+  'speeds-fall': ({ minRpm, maxRpm }) => `minRpm ${minRpm} is above maxRpm ${maxRpm}.`,
+  'pinion-over-lever': ({ pinionRadiusMm, leverArmMm }) =>
+    `A pinion of ${mm(pinionRadiusMm)} on a lever of ${mm(leverArmMm)} would make it harder to press; the lever is the longer one.`,
+  'extension-without-length': ({ name }) => `Extension “${name}” needs its length in mm.`,
+  'size-in-name': ({ kind, sizeMm }) =>
+    `A ${connectionInLine(kind)} has its size in its name; leave out ${mm(sizeMm)}.`,
+  'chuck-closes-on-nothing': ({ leastMm, mostMm }) =>
+    `A chuck from ${mm(leastMm)} to ${mm(mostMm)} closes on nothing.`,
+  'patch-without-size': (clash) =>
+    `A ${clash.what} of ${size(clash)} has no size; give it a width and a height above 0.`,
+  'patch-off-piece': (clash) =>
+    `A ${clash.what} at ${mm(clash.xMm)}, ${mm(clash.yMm)} lies outside the piece, which is ${size(clash)}; move it under.`,
+  'board-without-thickness': () => 'A board of 0 mm spreads nothing; give its thickness.',
+  'clamp-without-pad': () => 'A clamp of 0 mm has no pad; give its diameter.',
+  'clamp-off-piece': (clash) =>
+    `A clamp’s pad of ${mm(clash.padDiameterMm)} at ${mm(clash.xMm)}, ${mm(clash.yMm)} is not whole on the piece, which is ${size(clash)}.`,
+  'no-such-question': ({ id, about, known }) =>
+    `“${id}” is not a question about ${about}; use ${known.join(', ')}.`,
+  'no-such-answer': ({ id, answer, known }) =>
+    `“${answer}” is not an answer to ${id}; use ${known.join(', ')}.`,
+};
+
+export const clashText = (clash: Clash): string =>
+  (CLASH_WORDS[clash.code] as (clash: Clash) => string)(clash);
+
+/** Clashes as faults: where, and in a sentence. */
+export const faultsInWords = (faults: readonly JobFault[]): Fault[] =>
+  faults.map(({ pointer, ...clash }) => ({ pointer, message: clashText(clash as Clash) }));
+
+/** An outcome that is faulty, its faults in sentences. */
+export const faultyInWords = ({
+  faults,
+}: {
+  readonly faults: readonly JobFault[];
+}): { readonly kind: 'faulty'; readonly faults: readonly Fault[] } => ({
+  kind: 'faulty',
+  faults: faultsInWords(faults),
+});
