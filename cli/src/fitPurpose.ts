@@ -1,6 +1,7 @@
 import type { Fault } from '@nucleon/core/documents/fault';
 import { isPurposeKind, PURPOSE_KINDS, PURPOSES } from '@nucleon/core/layout/purposes/purposes';
 import { METRIC, type UnitSystem } from '@nucleon/core/data/unitSystem';
+import { fitInWords } from '@nucleon/core/words/purposes/fitInWords';
 import type { Console } from './console';
 import { faultLine } from './faultLine';
 import { jsonOption } from './jsonOption';
@@ -36,11 +37,12 @@ export function fitPurpose(
       message: `thicknessMm is ${JSON.stringify(thicknessMm)}; it must be a number of mm above 0.`,
     });
   }
-  const outcome = PURPOSES[purpose].fit(part, {
-    thicknessMm: thicknessMm ?? Infinity,
-    pieceMassKg: null,
+  const outcome = fitInWords(
+    PURPOSES[purpose],
+    part,
+    { thicknessMm: thicknessMm ?? Infinity, pieceMassKg: null },
     units,
-  });
+  );
   if (outcome.kind === 'faulty') return refuse(...outcome.faults);
   const { results, ...rest } = outcome.fit;
   const numbers = Object.fromEntries(results.map(({ key, value }) => [key, value]));

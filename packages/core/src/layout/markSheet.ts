@@ -6,7 +6,7 @@ import type { Piece } from '../documents/piece';
 import type { House } from '../documents/house';
 import type { MarkKind } from '../data/choices';
 import type { Material } from '../data/materials/material';
-import { fitOf, sceneOf } from './purposes/purposes';
+import { sceneOf, sizeFor } from './purposes/purposes';
 import { brokenRule, judgeEdges } from './edgeRules';
 import { checkMark, markingOrder, type MarkCheck } from './markCheck';
 import { markAdvice, usualMark, type MarkAdvice, type MarkScene } from './markKind';
@@ -91,9 +91,9 @@ function checkReading(
   const off = tapes.offsetFor(reading.firstMm, reading.secondMm);
   const there = { ...hole, xMm: hole.xMm + off.xMm, yMm: hole.yMm + off.yMm };
   const judge = (at: Hole) => brokenRule(judgeEdges({ piece, material, hole: at, house }, holes));
-  const fit = hole.purpose ? fitOf(hole.purpose, sceneOf(piece, material)) : null;
+  const sizing = hole.purpose ? sizeFor(hole.purpose, sceneOf(piece, material)) : null;
   return checkMark(tapes, reading, {
-    toleranceMm: fit?.kind === 'fits' ? fit.fit.toleranceMm : null,
+    toleranceMm: sizing?.kind === 'sized' ? sizing.numbers.toleranceMm : null,
     brokenThere: judge(there),
     brokenAsPlanned: judge(hole),
   });

@@ -66,7 +66,7 @@ export function warningsOf(context: PlanContext): readonly WarningCode[] {
     when(bending.kind === 'trouble', 'not-held'),
     when(bending.kind === 'bent' && bending.stressMpa > crack.limitMpa, 'bends-too-far'),
     when(leafNotSuited(context) !== undefined, 'wrong-bit-for-material'),
-    when(context.purposeClash !== null, 'purpose-clash'),
+    when(context.purposeClashes, 'purpose-clash'),
     when(missesFit(context), 'bit-outside-fit'),
     when(Math.abs(geometry.diameterMm - hole.diameterMm) > SIZE_TOLERANCE_MM, 'bit-off-size'),
     when(context.possible.length > 1, 'material-not-sure'),

@@ -181,9 +181,7 @@ it('says which entries have not arrived', () => {
   const run = writeRun();
   run.at(0, { kind: 'start' });
   run.at(9, { kind: 'pause' }, { n: 5 });
-  expect(run.state().flags).toMatchObject([
-    { code: 'event-missing', count: 2 },
-  ]);
+  expect(run.state().flags).toMatchObject([{ code: 'event-missing', count: 2 }]);
 });
 
 it('takes an act back, and a taking back too', () => {

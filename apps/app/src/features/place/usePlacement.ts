@@ -6,7 +6,7 @@ import type { Fault } from '@nucleon/core/documents/fault';
 import type { Material } from '@nucleon/core/data/materials/material';
 import { brokenRule, judgeEdges, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { clashes } from '@nucleon/core/layout/services';
-import { fitOf, sceneOf } from '@nucleon/core/layout/purposes/purposes';
+import { sizeFor, sceneOf } from '@nucleon/core/layout/purposes/purposes';
 import { useMemo } from 'react';
 import type { LayoutContent } from './layoutDraft';
 
@@ -50,8 +50,8 @@ export function usePlacement(
     );
     const scene = sceneOf(piece, material ?? undefined);
     const coverRadius = ({ purpose, diameterMm }: StoredHole): number => {
-      const fit = purpose ? fitOf(purpose, scene) : null;
-      const cover = fit?.kind === 'fits' ? (fit.fit.coverMm ?? 0) : 0;
+      const fit = purpose ? sizeFor(purpose, scene) : null;
+      const cover = fit?.kind === 'sized' ? (fit.numbers.coverMm ?? 0) : 0;
       return cover > 0 ? diameterMm / 2 + cover : 0;
     };
     const faults = faultsInWords(

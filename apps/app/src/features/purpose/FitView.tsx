@@ -1,4 +1,4 @@
-import { fitLines } from '@nucleon/core/layout/purposes/fitLines';
+import { fitLines } from '@nucleon/core/words/purposes/fitLines';
 import { formatLength, formatLengthShort } from '@nucleon/core/words/units/length';
 import { Measured } from '../../drawing/Measured';
 import { ScaleDrawing } from '../../drawing/ScaleDrawing';

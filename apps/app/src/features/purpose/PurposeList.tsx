@@ -1,3 +1,4 @@
+import { sayIn } from '@nucleon/core/words/purposes/fitInWords';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { PURPOSE_KINDS, PURPOSES, type PurposeKind } from '@nucleon/core/layout/purposes/purposes';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -27,7 +28,7 @@ export function PurposeList({ bits, onChoose }: PurposeListProps) {
   const wanted = search.trim().toLowerCase();
   const rows = PURPOSE_KINDS.flatMap((kind) => {
     const { title, about, reverse } = PURPOSES[kind];
-    const line = holeMm === null ? about : reverse(holeMm, units);
+    const line = holeMm === null ? about : reverse(holeMm, sayIn(units));
     const matches = `${title} ${about}`.toLowerCase().includes(wanted);
     return line !== null && matches ? [{ kind, title, line }] : [];
   });

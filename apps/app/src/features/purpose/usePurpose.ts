@@ -4,7 +4,7 @@ import {
 } from '@nucleon/core/words/advice/bitsForPurposeInWords';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
 import type { Purpose } from '@nucleon/core/layout/purposes/definePurpose';
-import type { FitOutcome } from '@nucleon/core/layout/purposes/fit';
+import { fitInWords, type FitOutcome } from '@nucleon/core/words/purposes/fitInWords';
 import { PURPOSES, sceneOf, type PurposeKind } from '@nucleon/core/layout/purposes/purposes';
 import { useMemo, useState } from 'react';
 import { useUnits } from '../display/displayStore';
@@ -38,7 +38,7 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
   const tool = PURPOSES[kind];
   const material = findMaterial(piece.material, detail.job.customMaterials);
   const outcome = useMemo(
-    () => tool.fit(given, sceneOf(piece, material, units)),
+    () => fitInWords(tool, given, sceneOf(piece, material), units),
     [tool, given, piece, material, units],
   );
   const bits = useMemo(() => {

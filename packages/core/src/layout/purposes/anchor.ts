@@ -1,4 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -30,24 +29,15 @@ export const anchor = definePurpose({
     makerSpacingMm: { kind: 'length', label: 'Maker’s least spacing', optional: true, most: 2000 },
     spacingMm: { kind: 'length', label: 'Spacing here', optional: true, most: 10_000 },
   },
-  calculate: (v, { units }) => {
+  calculate: (v) => {
     const thicknessMm = v.pieceThicknessMm;
-    const L = (mm: number): string => formatLengthShort(mm, units);
     if (v.makerDepthMm >= thicknessMm) {
       return clash(
         'makerDepthMm',
-        `An anchor ${L(v.makerDepthMm)} deep does not fit a piece ${L(thicknessMm)} thick.`,
+        ({ L }) =>
+          `An anchor ${L(v.makerDepthMm)} deep does not fit a piece ${L(thicknessMm)} thick.`,
       );
     }
-    const near = (has: number | undefined, needs: number | undefined, what: string) =>
-      has !== undefined && needs !== undefined && has < needs
-        ? [
-            {
-              code: 'hole-near-edge' as const,
-              message: `${what} of ${L(has)} is under the maker’s ${L(needs)}: ask an engineer, or move it.`,
-            },
-          ]
-        : [];
     return {
       diameter: {
         targetMm: v.makerHoleMm,
@@ -57,28 +47,44 @@ export const anchor = definePurpose({
       depth: { kind: 'blind', depthMm: v.makerDepthMm },
       coverMm: null,
       toleranceMm: 2,
-      why: 'The maker’s own hole: an anchor holds as its maker tested it, in a hole drilled as the maker says.',
-      working: [input('Maker’s hole', L(v.makerHoleMm)), input('Maker’s depth', L(v.makerDepthMm))],
-      source:
-        'The maker’s data, passed through. Many anchors are not tested in smooth diamond-cored holes: look before you core.',
-      results: [
-        { key: 'depthMm', label: 'Drill to', value: v.makerDepthMm, text: L(v.makerDepthMm) },
-      ],
-      followUps: [
-        {
-          when: 'after',
-          title: 'Clean as the maker says',
-          detail:
-            'Brush and blow or rinse as often as the sheet says, and rough a polished bore if it asks for it.',
-        },
-      ],
-      cautions: [
-        ...near(v.edgeMm, v.makerEdgeMm, 'An edge distance'),
-        ...near(v.spacingMm, v.makerSpacingMm, 'A spacing'),
-      ],
+      says: ({ L }) => {
+        const near = (has: number | undefined, needs: number | undefined, what: string) =>
+          has !== undefined && needs !== undefined && has < needs
+            ? [
+                {
+                  code: 'hole-near-edge' as const,
+                  message: `${what} of ${L(has)} is under the maker’s ${L(needs)}: ask an engineer, or move it.`,
+                },
+              ]
+            : [];
+        return {
+          why: 'The maker’s own hole: an anchor holds as its maker tested it, in a hole drilled as the maker says.',
+          working: [
+            input('Maker’s hole', L(v.makerHoleMm)),
+            input('Maker’s depth', L(v.makerDepthMm)),
+          ],
+          source:
+            'The maker’s data, passed through. Many anchors are not tested in smooth diamond-cored holes: look before you core.',
+          results: [
+            { key: 'depthMm', label: 'Drill to', value: v.makerDepthMm, text: L(v.makerDepthMm) },
+          ],
+          followUps: [
+            {
+              when: 'after',
+              title: 'Clean as the maker says',
+              detail:
+                'Brush and blow or rinse as often as the sheet says, and rough a polished bore if it asks for it.',
+            },
+          ],
+          cautions: [
+            ...near(v.edgeMm, v.makerEdgeMm, 'An edge distance'),
+            ...near(v.spacingMm, v.makerSpacingMm, 'A spacing'),
+          ],
+        };
+      },
     };
   },
-  draw: (v, { diameter }, { units }) => {
+  draw: (v, { diameter }, _, { L }) => {
     const t = v.pieceThicknessMm;
     const hole = diameter.targetMm;
     const half = Math.max(2 * hole, 0.5 * v.makerDepthMm);
@@ -89,16 +95,14 @@ export const anchor = definePurpose({
         ...leaf(hole, half, [0, end], 'masonry'),
         box([-half, half], [end, floor], 'masonry'),
         box([-hole * 0.36, hole * 0.36], [-0.25 * end, end * 0.94], 'part'),
-        across(hole, -0.32 * end, formatLengthShort(hole, units)),
-        upright(half * 1.06, 0, end, formatLengthShort(end, units)),
+        across(hole, -0.32 * end, L(hole)),
+        upright(half * 1.06, 0, end, L(end)),
       ],
       [-half, half * 1.08],
       [-0.4 * end, floor],
-      `Section: anchor in a hole of ${formatLengthShort(hole, units)}, ${formatLengthShort(end, units)} deep.`,
+      `Section: anchor in a hole of ${L(hole)}, ${L(end)} deep.`,
     );
   },
-  reverse: (diameterMm, units) =>
-    diameterMm >= 6 && diameterMm <= 40
-      ? `An anchor whose maker asks for ${formatLengthShort(diameterMm, units)}.`
-      : null,
+  reverse: (diameterMm, { L }) =>
+    diameterMm >= 6 && diameterMm <= 40 ? `An anchor whose maker asks for ${L(diameterMm)}.` : null,
 });

@@ -1,5 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
-import { formatDecimals } from '../../words/units/roundNumber';
 import { AIM_DEG, exitOffset, twoSidedMismatch } from '../aim';
 import { input } from '../../documents/reason';
 import { bundleDiameter, CORD_ROOM, MOST_STRANDS } from './bundle';
@@ -37,8 +35,7 @@ export const beadBore = definePurpose({
       usual: 'press',
     },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     const bundle = bundleDiameter(v.strandMm, v.strands);
     const easy = bundle * CORD_ROOM;
     const twoEnds = v.beadLengthMm > ONE_END_RATIO * easy;
@@ -49,7 +46,8 @@ export const beadBore = definePurpose({
     if (targetMm > v.beadLengthMm * 2) {
       return clash(
         'beadLengthMm',
-        `A bore of ${L(targetMm)} in a bead ${L(v.beadLengthMm)} long is wider than twice its length: choose thinner cord or “Cord or chain”.`,
+        ({ L }) =>
+          `A bore of ${L(targetMm)} in a bead ${L(v.beadLengthMm)} long is wider than twice its length: choose thinner cord or “Cord or chain”.`,
       );
     }
     const ratio = v.beadLengthMm / targetMm;
@@ -62,95 +60,97 @@ export const beadBore = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: drift,
-      why: twoEnds
-        ? `Met from both ends: ${L(bundle)} of cord passes the step of about ${L(drift)} in the middle.`
-        : `${L(bundle)} of cord and three tenths of room.`,
-      working: [
-        input('Bundle', L(bundle)),
-        input(
-          'Length over bore',
-          `${L(v.beadLengthMm)} ÷ ${L(targetMm)} = ${formatDecimals(ratio, 1)}`,
-        ),
-        input('Lean', `${formatDecimals(AIM_DEG[v.aim], 1)}°`),
-        input(
-          twoEnds ? 'Step where the two meet' : 'Drift at the far end',
-          twoEnds
-            ? `√2 × half × tan(lean) + 0.5 mm = ${L(drift)}`
-            : `length × tan(lean) = ${L(drift)}`,
-        ),
-      ],
-      source:
-        'From both ends above eight diameters; drift by the angle each way of steering holds.',
-      results: [
-        {
-          key: 'aspectRatio',
-          label: 'Length over bore',
-          value: ratio,
-          text: formatDecimals(ratio, 1),
-        },
-        {
-          key: 'driftMm',
-          label: twoEnds ? 'Step in the middle' : 'Drift at the far end',
-          value: drift,
-          text: L(drift),
-        },
-      ],
-      followUps: [
-        ...(twoEnds
-          ? [
-              {
-                when: 'before' as const,
-                title: 'Mark both ends',
-                detail:
-                  'Drill half from each; a dimple in a hard rest takes the first end and lines up the second.',
-              },
-            ]
-          : []),
-        {
-          when: 'after',
-          title: 'Clean the bore',
-          detail: 'Flush it, draw a wetted thread with abrasive through, ease both mouths.',
-        },
-      ],
-      cautions: [
-        ...(ratio > 2 * ONE_END_RATIO
-          ? [
-              {
-                code: 'tight-bore' as const,
-                message: `${formatDecimals(ratio, 0)} diameters long: clear it every millimetre or two, thin bits bend and bind.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L, decimals }) => ({
+        why: twoEnds
+          ? `Met from both ends: ${L(bundle)} of cord passes the step of about ${L(drift)} in the middle.`
+          : `${L(bundle)} of cord and three tenths of room.`,
+        working: [
+          input('Bundle', L(bundle)),
+          input(
+            'Length over bore',
+            `${L(v.beadLengthMm)} ÷ ${L(targetMm)} = ${decimals(ratio, 1)}`,
+          ),
+          input('Lean', `${decimals(AIM_DEG[v.aim], 1)}°`),
+          input(
+            twoEnds ? 'Step where the two meet' : 'Drift at the far end',
+            twoEnds
+              ? `√2 × half × tan(lean) + 0.5 mm = ${L(drift)}`
+              : `length × tan(lean) = ${L(drift)}`,
+          ),
+        ],
+        source:
+          'From both ends above eight diameters; drift by the angle each way of steering holds.',
+        results: [
+          {
+            key: 'aspectRatio',
+            label: 'Length over bore',
+            value: ratio,
+            text: decimals(ratio, 1),
+          },
+          {
+            key: 'driftMm',
+            label: twoEnds ? 'Step in the middle' : 'Drift at the far end',
+            value: drift,
+            text: L(drift),
+          },
+        ],
+        followUps: [
+          ...(twoEnds
+            ? [
+                {
+                  when: 'before' as const,
+                  title: 'Mark both ends',
+                  detail:
+                    'Drill half from each; a dimple in a hard rest takes the first end and lines up the second.',
+                },
+              ]
+            : []),
+          {
+            when: 'after',
+            title: 'Clean the bore',
+            detail: 'Flush it, draw a wetted thread with abrasive through, ease both mouths.',
+          },
+        ],
+        cautions: [
+          ...(ratio > 2 * ONE_END_RATIO
+            ? [
+                {
+                  code: 'tight-bore' as const,
+                  message: `${decimals(ratio, 0)} diameters long: clear it every millimetre or two, thin bits bend and bind.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter }, { units }) => {
-    const L = v.beadLengthMm;
-    const half = Math.max(0.45 * L, 1.6 * diameter.targetMm);
+  draw: (v, { diameter }, _, { L }) => {
+    const long = v.beadLengthMm;
+    const half = Math.max(0.45 * long, 1.6 * diameter.targetMm);
     const R = diameter.targetMm / 2;
     const cord = bundleDiameter(v.strandMm, v.strands) / 2;
     return drawing(
       [
-        { kind: 'disc', x: 0, z: L / 2, radiusMm: half, tone: 'stone' },
-        { kind: 'area', x0: -R, x1: R, z0: L / 2 - half, z1: L / 2 + half, tone: 'void' },
+        { kind: 'disc', x: 0, z: long / 2, radiusMm: half, tone: 'stone' },
+        { kind: 'area', x0: -R, x1: R, z0: long / 2 - half, z1: long / 2 + half, tone: 'void' },
         {
           kind: 'area',
           x0: -cord,
           x1: cord,
-          z0: L / 2 - 1.2 * half,
-          z1: L / 2 + 1.2 * half,
+          z0: long / 2 - 1.2 * half,
+          z1: long / 2 + 1.2 * half,
           tone: 'part',
         },
-        across(2 * R, L / 2 - 1.3 * half, formatLengthShort(2 * R, units)),
-        upright(half * 1.08, L / 2 - half, L / 2 + half, formatLengthShort(L, units)),
+        across(2 * R, long / 2 - 1.3 * half, L(2 * R)),
+        upright(half * 1.08, long / 2 - half, long / 2 + half, L(long)),
       ],
       [-half, half * 1.08],
-      [L / 2 - 1.45 * half, L / 2 + 1.2 * half],
-      `Bead ${formatLengthShort(L, units)} long with a bore of ${formatLengthShort(2 * R, units)} and its cord.`,
+      [long / 2 - 1.45 * half, long / 2 + 1.2 * half],
+      `Bead ${L(long)} long with a bore of ${L(2 * R)} and its cord.`,
     );
   },
-  reverse: (diameterMm, units) =>
+  reverse: (diameterMm, { L }) =>
     diameterMm <= 8
-      ? `A bead up to ${formatLengthShort(ONE_END_RATIO * diameterMm, units)} long from one end, twice that from both.`
+      ? `A bead up to ${L(ONE_END_RATIO * diameterMm)} long from one end, twice that from both.`
       : null,
 });

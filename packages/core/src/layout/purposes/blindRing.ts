@@ -1,4 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -27,14 +26,13 @@ export const blindRing = definePurpose({
       usual: 'standing',
     },
   },
-  calculate: (v, { units }) => {
+  calculate: (v) => {
     const thicknessMm = v.pieceThicknessMm;
-    const L = (mm: number): string => formatLengthShort(mm, units);
     const left = thicknessMm - v.ringDepthMm;
     if (left <= 0) {
       return clash(
         'ringDepthMm',
-        `A ring ${L(v.ringDepthMm)} deep goes through a piece ${L(thicknessMm)} thick.`,
+        ({ L }) => `A ring ${L(v.ringDepthMm)} deep goes through a piece ${L(thicknessMm)} thick.`,
       );
     }
     return {
@@ -46,34 +44,36 @@ export const blindRing = definePurpose({
       depth: { kind: v.core === 'standing' ? 'ring' : 'blind', depthMm: v.ringDepthMm },
       coverMm: null,
       toleranceMm: 1,
-      why: `The bit’s outside is the ring’s outside; ${L(left)} stay below.`,
-      working: [
-        input('Ring, outside', L(v.outerDiameterMm)),
-        input('Depth by a stop', L(v.ringDepthMm)),
-        input('Left below', `thickness − depth = ${L(left)}`),
-      ],
-      source: 'A core bit cuts its own outside diameter; no far face is opened.',
-      results: [{ key: 'leftBelowMm', label: 'Left below', value: left, text: L(left) }],
-      followUps: [
-        {
-          when: 'before',
-          title: 'Set a depth stop',
-          detail: `Collar or tape at ${L(v.ringDepthMm)}; try it on a scrap first.`,
-        },
-      ],
-      cautions: [
-        ...(left < LEAST_LEFT * thicknessMm
-          ? [
-              {
-                code: 'thin-left' as const,
-                message: `${L(left)} below a ring of ${L(v.ringDepthMm)} is less than a third of ${L(thicknessMm)}: it may break along the ring.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L }) => ({
+        why: `The bit’s outside is the ring’s outside; ${L(left)} stay below.`,
+        working: [
+          input('Ring, outside', L(v.outerDiameterMm)),
+          input('Depth by a stop', L(v.ringDepthMm)),
+          input('Left below', `thickness − depth = ${L(left)}`),
+        ],
+        source: 'A core bit cuts its own outside diameter; no far face is opened.',
+        results: [{ key: 'leftBelowMm', label: 'Left below', value: left, text: L(left) }],
+        followUps: [
+          {
+            when: 'before',
+            title: 'Set a depth stop',
+            detail: `Collar or tape at ${L(v.ringDepthMm)}; try it on a scrap first.`,
+          },
+        ],
+        cautions: [
+          ...(left < LEAST_LEFT * thicknessMm
+            ? [
+                {
+                  code: 'thin-left' as const,
+                  message: `${L(left)} below a ring of ${L(v.ringDepthMm)} is less than a third of ${L(thicknessMm)}: it may break along the ring.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter, depth }, { units }) => {
+  draw: (v, { diameter, depth }, _, { L }) => {
     const t = v.pieceThicknessMm;
     const R = diameter.targetMm / 2;
     const w = Math.min(2, R / 3);
@@ -85,14 +85,14 @@ export const blindRing = definePurpose({
         ...(depth.kind === 'ring'
           ? [box([-R, -R + w], [0, d], 'void'), box([R - w, R], [0, d], 'void')]
           : [box([-R, R], [0, d], 'void')]),
-        across(2 * R, -0.25 * t, formatLengthShort(2 * R, units)),
-        upright(half * 1.05, 0, d, formatLengthShort(d, units)),
+        across(2 * R, -0.25 * t, L(2 * R)),
+        upright(half * 1.05, 0, d, L(d)),
       ],
       [-half, half * 1.08],
       [-0.45 * t, t],
-      `Section: a ring of ${formatLengthShort(2 * R, units)}, ${formatLengthShort(d, units)} deep in ${formatLengthShort(t, units)}.`,
+      `Section: a ring of ${L(2 * R)}, ${L(d)} deep in ${L(t)}.`,
     );
   },
-  reverse: (diameterMm, units) =>
-    diameterMm >= 3 ? `A ring or dimple ${formatLengthShort(diameterMm, units)} across.` : null,
+  reverse: (diameterMm, { L }) =>
+    diameterMm >= 3 ? `A ring or dimple ${L(diameterMm)} across.` : null,
 });

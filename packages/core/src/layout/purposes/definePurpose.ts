@@ -1,8 +1,7 @@
-import type { Drawing } from '../../math/primitives';
 import type { UnitSystem } from '../../data/unitSystem';
+import type { Drawing } from '../../math/primitives';
 import { readFields, type Fields, type ValuesOf } from './field';
-import type { Calculated, Clash, FitOutcome, FitScene } from './fit';
-import type { Fit } from '../../documents/fit';
+import type { Calculated, Clash, FitNumbers, FitScene, Say, Sizing } from './fit';
 
 interface PurposeSpec<Fs extends Fields> {
   readonly title: string;
@@ -10,39 +9,45 @@ interface PurposeSpec<Fs extends Fields> {
   readonly about: string;
   readonly fields: Fs;
   readonly calculate: (values: ValuesOf<Fs>, scene: FitScene) => Calculated | Clash;
-  readonly draw: (values: ValuesOf<Fs>, fit: Fit, scene: FitScene) => Drawing;
+  readonly draw: (values: ValuesOf<Fs>, fit: FitNumbers, scene: FitScene, say: Say) => Drawing;
   /** What a hole of this diameter takes, in a line; null where it serves no such part. */
-  readonly reverse: (diameterMm: number, units: UnitSystem) => string | null;
+  readonly reverse: (diameterMm: number, say: Say) => string | null;
 }
+
+type Given = Readonly<Record<string, unknown>>;
 
 /** A purpose with its fields' types closed in: one shape for all, for the registry. */
-export interface Purpose {
-  readonly title: string;
-  readonly about: string;
-  readonly fields: Fields;
-  readonly fit: (given: Readonly<Record<string, unknown>>, scene: FitScene) => FitOutcome;
-  readonly reverse: (diameterMm: number, units: UnitSystem) => string | null;
+export interface Purpose extends Pick<
+  PurposeSpec<Fields>,
+  'title' | 'about' | 'fields' | 'reverse'
+> {
+  /** @param units what a length typed without one is in */
+  readonly size: (given: Given, scene: FitScene, units?: UnitSystem) => Sizing;
 }
 
-/** Read the fields, calculate, explain, draw: the life of every purpose. */
+/**
+ * One part and the hole it asks for: its fields, its numbers, the words for them, its drawing. The
+ * numbers stand by themselves; the words are functions of how numbers are written, called last.
+ */
 export function definePurpose<const Fs extends Fields>(spec: PurposeSpec<Fs>): Purpose {
-  const fit: Purpose['fit'] = (given, scene) => {
-    const { values, faults } = readFields(spec.fields, given, scene.thicknessMm, scene.units);
-    if (faults.length > 0) return { kind: 'faulty', faults };
-    const calculated = spec.calculate(values, scene);
-    if ('kind' in calculated) {
-      const { field, message } = calculated;
-      return { kind: 'faulty', faults: [{ pointer: `/${field}`, message }] };
-    }
-    const { working, source, why, ...rest } = calculated;
-    const made: Fit = { ...rest, reason: { text: why, inputs: working, source } };
-    return { kind: 'fits', fit: made, drawing: spec.draw(values, made, scene) };
-  };
   return {
     title: spec.title,
     about: spec.about,
     fields: spec.fields,
-    fit,
     reverse: spec.reverse,
+    size: (given, scene, units) => {
+      const { values, faults } = readFields(spec.fields, given, scene.thicknessMm, units);
+      if (faults.length > 0)
+        return { kind: 'faulty', faults: faults.map((fault) => ({ kind: 'field', ...fault })) };
+      const calculated = spec.calculate(values, scene);
+      if ('kind' in calculated) return { kind: 'faulty', faults: [calculated] };
+      const { says, ...numbers } = calculated;
+      return {
+        kind: 'sized',
+        numbers,
+        says,
+        draws: (say) => spec.draw(values, numbers, scene, say),
+      };
+    },
   };
 }

@@ -1,5 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
-import { formatDecimals, formatSignificant } from '../../words/units/roundNumber';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { orificeDiameter, orificeFlow } from './orifice';
@@ -46,58 +44,61 @@ export const drainFlow = definePurpose({
       usual: 'drowned',
     },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     const derate = DERATE[v.runs];
     const each = v.litresPerHour / v.holes;
     const exact = orificeDiameter(each, v.headMm, derate);
     const targetMm = Math.ceil(exact / STEP_MM - 1e-9) * STEP_MM;
     const passes = orificeFlow(targetMm, v.headMm, derate) * v.holes;
-    const flow = (litres: number): string => `${formatSignificant(litres, 3)} L/h`;
     return {
       diameter: { targetMm, leastMm: exact, mostMm: targetMm * MOST_OVER },
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
-      why: `${flow(each)} through each, under ${L(v.headMm)} of water.`,
-      working: [
-        input('Flow through each hole Q', flow(each)),
-        input('Head h', L(v.headMm)),
-        input('Runs', v.runs === 'drowned' ? 'full' : 'half full: × 0.5'),
-        input('Q = C_d·A·√(2·g·h), C_d 0.6', `just ${L(exact)}`),
-        input('Next size up', L(targetMm)),
-      ],
-      source:
-        'Torricelli’s relation for a sharp-edged orifice, C_d 0.6; an overflow derated by half.',
-      results: [
-        {
-          key: 'passesLPerH',
-          label: 'That size passes',
-          value: passes,
-          text: flow(passes),
-        },
-        { key: 'exactDiameterMm', label: 'Just enough', value: exact, text: L(exact) },
-      ],
-      followUps: [
-        {
-          when: 'after',
-          title: 'Try the flow',
-          detail: `Fill to ${L(v.headMm)} above the hole and time a litre: about ${formatDecimals((3600 / passes) * v.holes, 0)} s through each. Ease the edge; a rough one passes less.`,
-        },
-      ],
-      cautions: [
-        ...(v.holes > 20
-          ? [
-              {
-                code: 'many-holes' as const,
-                message: `${v.holes} holes weaken the piece: keep three diameters between them.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L, decimals, significant }) => {
+        const flow = (litres: number): string => `${significant(litres, 3)} L/h`;
+        return {
+          why: `${flow(each)} through each, under ${L(v.headMm)} of water.`,
+          working: [
+            input('Flow through each hole Q', flow(each)),
+            input('Head h', L(v.headMm)),
+            input('Runs', v.runs === 'drowned' ? 'full' : 'half full: × 0.5'),
+            input('Q = C_d·A·√(2·g·h), C_d 0.6', `just ${L(exact)}`),
+            input('Next size up', L(targetMm)),
+          ],
+          source:
+            'Torricelli’s relation for a sharp-edged orifice, C_d 0.6; an overflow derated by half.',
+          results: [
+            {
+              key: 'passesLPerH',
+              label: 'That size passes',
+              value: passes,
+              text: flow(passes),
+            },
+            { key: 'exactDiameterMm', label: 'Just enough', value: exact, text: L(exact) },
+          ],
+          followUps: [
+            {
+              when: 'after',
+              title: 'Try the flow',
+              detail: `Fill to ${L(v.headMm)} above the hole and time a litre: about ${decimals((3600 / passes) * v.holes, 0)} s through each. Ease the edge; a rough one passes less.`,
+            },
+          ],
+          cautions: [
+            ...(v.holes > 20
+              ? [
+                  {
+                    code: 'many-holes' as const,
+                    message: `${v.holes} holes weaken the piece: keep three diameters between them.`,
+                  },
+                ]
+              : []),
+          ],
+        };
+      },
     };
   },
-  draw: (v, { diameter }, { thicknessMm: t, units }) => {
+  draw: (v, { diameter }, { thicknessMm: t }, { L }) => {
     const hole = diameter.targetMm;
     const half = Math.max(2 * hole, 1.2 * t);
     const head = Math.min(v.headMm, 2.2 * half);
@@ -107,14 +108,14 @@ export const drainFlow = definePurpose({
         { kind: 'water-line', x0: -half, x1: half, z: -head },
         ...leaf(hole, half, [0, t], 'ceramic'),
         { kind: 'area', x0: -hole / 2, x1: hole / 2, z0: 0, z1: t * 1.6, tone: 'water' },
-        across(hole, t * 1.9, formatLengthShort(hole, units)),
-        upright(half * 1.04, -head, 0, formatLengthShort(v.headMm, units)),
+        across(hole, t * 1.9, L(hole)),
+        upright(half * 1.04, -head, 0, L(v.headMm)),
       ],
       [-half, half * 1.08],
       [-head, t * 2.2],
-      `Water ${formatLengthShort(v.headMm, units)} above a hole of ${formatLengthShort(hole, units)}.`,
+      `Water ${L(v.headMm)} above a hole of ${L(hole)}.`,
     );
   },
-  reverse: (diameterMm, units) =>
-    `${formatSignificant(orificeFlow(diameterMm, 100), 2)} L/h under ${formatLengthShort(100, units)} of water.`,
+  reverse: (diameterMm, { L, significant }) =>
+    `${significant(orificeFlow(diameterMm, 100), 2)} L/h under ${L(100)} of water.`,
 });

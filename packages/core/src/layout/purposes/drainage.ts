@@ -1,6 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
-import { formatVolume } from '../../words/units/formatQuantity';
-import { formatDecimals, formatSignificant } from '../../words/units/roundNumber';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -43,14 +40,14 @@ export const drainage = definePurpose({
       usual: 'stays',
     },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     const bridged = BRIDGING * v.grainMm;
     const targetMm = Math.min(bridged, v.mostHoleMm);
     if (targetMm >= v.potDiameterMm / 2) {
       return clash(
         'potDiameterMm',
-        `Holes of ${L(targetMm)} are too wide for a base of ${L(v.potDiameterMm)}: at most half of it.`,
+        ({ L }) =>
+          `Holes of ${L(targetMm)} are too wide for a base of ${L(v.potDiameterMm)}: at most half of it.`,
       );
     }
     const baseArea = (Math.PI * v.potDiameterMm ** 2) / 4;
@@ -63,65 +60,67 @@ export const drainage = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
-      why: `Seven tenths of a grain of ${L(v.grainMm)}${bridged > v.mostHoleMm ? `, held to ${L(v.mostHoleMm)}` : ''}.`,
-      working: [
-        input('0.7 × smallest grain', L(bridged)),
-        input('Open area wanted', `${formatSignificant(wanted, 3)} mm²`),
-        input('Each hole', `${formatSignificant((Math.PI * targetMm ** 2) / 4, 3)} mm²`),
-        input('Holes', String(count)),
-        ...(reserveL === null
-          ? []
-          : [
-              input(
-                'Water kept below the side hole',
-                `0.4 × base × ${L(v.sideHeightMm ?? 0)} = ${formatVolume(reserveL, units)}`,
-              ),
-            ]),
-      ],
-      source:
-        'Grains bridge an opening narrower than about 0.7 of their size; a bed holds water in two fifths of its volume.',
-      results: [
-        { key: 'holeCount', label: 'Holes', value: count, text: formatDecimals(count, 0) },
-        ...(reserveL === null
-          ? []
-          : [
-              {
-                key: 'reserveL',
-                label: 'Water kept below',
-                value: reserveL,
-                text: formatVolume(reserveL, units),
-              },
-            ]),
-      ],
-      followUps: [
-        {
-          when: 'after',
-          title: 'Fill from coarse to fine',
-          detail: 'Coarsest grit over the holes first; water through once before planting.',
-        },
-        ...(v.rootBall === 'out'
-          ? [
-              {
-                when: 'before' as const,
-                title: 'Look for an inward lip',
-                detail: 'The root ball must come out: a rim that turns in keeps it for good.',
-              },
-            ]
-          : []),
-      ],
-      cautions: [
-        ...(count > MANY_HOLES
-          ? [
-              {
-                code: 'many-holes' as const,
-                message: `${count} holes of ${L(targetMm)}: fewer, wider ones under a piece of mesh are quicker and leave the base stronger.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L, volume, decimals, significant }) => ({
+        why: `Seven tenths of a grain of ${L(v.grainMm)}${bridged > v.mostHoleMm ? `, held to ${L(v.mostHoleMm)}` : ''}.`,
+        working: [
+          input('0.7 × smallest grain', L(bridged)),
+          input('Open area wanted', `${significant(wanted, 3)} mm²`),
+          input('Each hole', `${significant((Math.PI * targetMm ** 2) / 4, 3)} mm²`),
+          input('Holes', String(count)),
+          ...(reserveL === null
+            ? []
+            : [
+                input(
+                  'Water kept below the side hole',
+                  `0.4 × base × ${L(v.sideHeightMm ?? 0)} = ${volume(reserveL)}`,
+                ),
+              ]),
+        ],
+        source:
+          'Grains bridge an opening narrower than about 0.7 of their size; a bed holds water in two fifths of its volume.',
+        results: [
+          { key: 'holeCount', label: 'Holes', value: count, text: decimals(count, 0) },
+          ...(reserveL === null
+            ? []
+            : [
+                {
+                  key: 'reserveL',
+                  label: 'Water kept below',
+                  value: reserveL,
+                  text: volume(reserveL),
+                },
+              ]),
+        ],
+        followUps: [
+          {
+            when: 'after',
+            title: 'Fill from coarse to fine',
+            detail: 'Coarsest grit over the holes first; water through once before planting.',
+          },
+          ...(v.rootBall === 'out'
+            ? [
+                {
+                  when: 'before' as const,
+                  title: 'Look for an inward lip',
+                  detail: 'The root ball must come out: a rim that turns in keeps it for good.',
+                },
+              ]
+            : []),
+        ],
+        cautions: [
+          ...(count > MANY_HOLES
+            ? [
+                {
+                  code: 'many-holes' as const,
+                  message: `${count} holes of ${L(targetMm)}: fewer, wider ones under a piece of mesh are quicker and leave the base stronger.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter }, { thicknessMm: t, units }) => {
+  draw: (v, { diameter }, { thicknessMm: t }, { L }) => {
     const hole = diameter.targetMm;
     const half = Math.max(2.2 * hole, 3 * v.grainMm, t);
     const r = v.grainMm / 2;
@@ -137,16 +136,12 @@ export const drainage = definePurpose({
       tone: 'grain' as const,
     }));
     return drawing(
-      [
-        ...leaf(hole, half, [0, t], 'ceramic'),
-        ...grains,
-        across(hole, t * 1.5, formatLengthShort(hole, units)),
-      ],
+      [...leaf(hole, half, [0, t], 'ceramic'), ...grains, across(hole, t * 1.5, L(hole))],
       [-half, half],
       [-2 * v.grainMm, t * 1.9],
-      `Grains of ${formatLengthShort(v.grainMm, units)} bridging a hole of ${formatLengthShort(hole, units)}.`,
+      `Grains of ${L(v.grainMm)} bridging a hole of ${L(hole)}.`,
     );
   },
-  reverse: (diameterMm, units) =>
-    `Drainage that holds back grains of ${formatLengthShort(diameterMm / BRIDGING, units)} and coarser.`,
+  reverse: (diameterMm, { L }) =>
+    `Drainage that holds back grains of ${L(diameterMm / BRIDGING)} and coarser.`,
 });

@@ -1,7 +1,5 @@
-import { formatLengthShort, parseLength } from '../../words/units/length';
-import { formatDecimals } from '../../words/units/roundNumber';
-import type { UnitSystem } from '../../data/unitSystem';
-import type { Fault } from '../../documents/fault';
+import { readLength } from '../../data/readLength';
+import { METRIC, type UnitSystem } from '../../data/unitSystem';
 
 /** A length of the part, mm; typed lengths such as `1 1/2 in` are taken too. */
 export interface LengthField {
@@ -50,62 +48,60 @@ type ValueOf<F extends Field> = F extends { readonly kind: 'choice'; readonly op
 /** What a purpose's fields hold once read. */
 export type ValuesOf<Fs extends Fields> = { readonly [K in keyof Fs]: ValueOf<Fs[K]> };
 
+/** A value of a field that will not do, or none where one is wanted. */
+export interface FieldFault {
+  readonly name: string;
+  readonly field: Field;
+  /** undefined where nothing was given. */
+  readonly given: unknown;
+}
+
 /** The value taken for a field nobody has filled; undefined where it must be asked. */
 export function usualValue(field: Field, thicknessMm: number): number | string | undefined {
   if (field.kind !== 'length' || field.usual !== 'piece-thickness') return field.usual;
   return Number.isFinite(thicknessMm) ? thicknessMm : undefined;
 }
 
-type Read =
-  | { readonly value: number | string | undefined }
-  | { readonly fault: string; readonly missing?: true };
-
-/** Reads what was given for the fields; every fault names the value and what would be accepted. */
+/** Reads what was given for the fields; a fault names what was given. */
 export function readFields<Fs extends Fields>(
   fields: Fs,
   given: Readonly<Record<string, unknown>>,
   thicknessMm: number,
-  units: UnitSystem,
-): { readonly values: ValuesOf<Fs>; readonly faults: readonly Fault[] } {
+  units: UnitSystem = METRIC,
+): { readonly values: ValuesOf<Fs>; readonly faults: readonly FieldFault[] } {
   const values: Record<string, number | string | undefined> = {};
-  const faults: Fault[] = [];
+  const faults: FieldFault[] = [];
   for (const [name, field] of Object.entries(fields)) {
     const said = given[name] ?? usualValue(field, thicknessMm);
-    const read = readField(field, said, units);
-    if ('fault' in read)
-      faults.push({
-        pointer: `/${name}`,
-        message: read.fault,
-        ...(read.missing ? { missing: true } : {}),
-      });
-    else values[name] = read.value;
+    const value = readField(field, said, units);
+    if (value === null) faults.push({ name, field, given: said });
+    else values[name] = value;
   }
   return { values: values as ValuesOf<Fs>, faults };
 }
 
-function readField(field: Field, said: unknown, units: UnitSystem): Read {
-  if (field.kind === 'choice') {
-    const known = Object.keys(field.options);
-    return typeof said === 'string' && known.includes(said)
-      ? { value: said }
-      : { fault: `${field.label} is ${shown(said)}; use one of ${known.join(', ')}.` };
-  }
-  if (said === undefined || said === null) {
-    return field.optional
-      ? { value: undefined }
-      : { fault: `${field.label} is missing; give ${accepted(field, units)}.`, missing: true };
-  }
+/** null where it will not do. */
+function readField(
+  field: Field,
+  said: unknown,
+  units: UnitSystem,
+): number | string | undefined | null {
+  if (field.kind === 'choice')
+    return typeof said === 'string' && Object.hasOwn(field.options, said) ? said : null;
+  if (said === undefined || said === null) return field.optional ? undefined : null;
   const value = numberOf(field, said, units);
-  return value !== null && within(field, value)
-    ? { value }
-    : { fault: `${field.label} is ${shown(said)}; it must be ${accepted(field, units)}.` };
+  return value !== null && within(field, value) ? value : null;
 }
 
-function numberOf(field: LengthField | NumberField, said: unknown, units: UnitSystem) {
+function numberOf(
+  field: LengthField | NumberField,
+  said: unknown,
+  units: UnitSystem,
+): number | null {
   if (typeof said === 'number') return Number.isFinite(said) ? said : null;
   if (typeof said !== 'string' || field.kind !== 'length') return null;
-  const parsed = parseLength(said, units);
-  return parsed.kind === 'parsed' ? parsed.mm : null;
+  const read = readLength(said, units);
+  return read.kind === 'read' ? read.mm : null;
 }
 
 function within(field: LengthField | NumberField, value: number): boolean {
@@ -115,22 +111,3 @@ function within(field: LengthField | NumberField, value: number): boolean {
   if (field.above !== undefined && value <= field.above) return false;
   return field.atLeast === undefined || value >= field.atLeast;
 }
-
-function accepted(field: LengthField | NumberField, units: UnitSystem): string {
-  if (field.kind === 'length') {
-    const from = field.least === 0 ? 'from 0' : 'above 0';
-    return `a length ${from}, at most ${formatLengthShort(field.most, units)}`;
-  }
-  const number = field.whole ? 'a whole number' : 'a number';
-  const from =
-    field.above !== undefined ? `above ${field.above}` : `from ${String(field.atLeast ?? 0)}`;
-  const unit = field.unit ? ` ${field.unit}` : '';
-  return `${number} ${from}, at most ${formatDecimals(field.most, 2)}${unit}`;
-}
-
-const shown = (said: unknown): string =>
-  typeof said === 'string'
-    ? `“${said.slice(0, 40)}”`
-    : said === undefined
-      ? 'missing'
-      : JSON.stringify(said).slice(0, 40);

@@ -1,5 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
-import { formatSignificant } from '../../words/units/roundNumber';
 import { input } from '../../documents/reason';
 import { bundleDiameter, CORD_ROOM, MOST_STRANDS } from './bundle';
 import { definePurpose } from './definePurpose';
@@ -25,8 +23,7 @@ export const hangingCord = definePurpose({
       most: MOST_STRANDS,
     },
   },
-  calculate: (v, { pieceMassKg, units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v, { pieceMassKg }) => {
     const bundle = bundleDiameter(v.strandMm, v.strands);
     return {
       diameter: {
@@ -37,38 +34,41 @@ export const hangingCord = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
-      why: `A bundle of ${L(bundle)} and three tenths of room.`,
-      working: [
-        input('Strand', L(v.strandMm)),
-        input(`${v.strands} side by side`, L(bundle)),
-        input('Hole', `bundle × 1.3 = ${L(bundle * CORD_ROOM)}`),
-      ],
-      source: 'Smallest circle round equal strands; a cord passes easily at 1.3 times its bundle.',
-      results: [
-        { key: 'bundleMm', label: 'Bundle', value: bundle, text: L(bundle) },
-        ...(pieceMassKg === null
-          ? []
-          : [
-              {
-                key: 'massG',
-                label: 'It weighs',
-                value: pieceMassKg * 1000,
-                text: `${formatSignificant(pieceMassKg * 1000, 2)} g`,
-              },
-            ]),
-      ],
-      followUps: [
-        {
-          when: 'after',
-          title: 'Ease both edges',
-          detail:
-            'A sharp rim saws through cord: round it with wet fine abrasive until a thread slides.',
-        },
-      ],
-      cautions: [],
+      says: ({ L, significant }) => ({
+        why: `A bundle of ${L(bundle)} and three tenths of room.`,
+        working: [
+          input('Strand', L(v.strandMm)),
+          input(`${v.strands} side by side`, L(bundle)),
+          input('Hole', `bundle × 1.3 = ${L(bundle * CORD_ROOM)}`),
+        ],
+        source:
+          'Smallest circle round equal strands; a cord passes easily at 1.3 times its bundle.',
+        results: [
+          { key: 'bundleMm', label: 'Bundle', value: bundle, text: L(bundle) },
+          ...(pieceMassKg === null
+            ? []
+            : [
+                {
+                  key: 'massG',
+                  label: 'It weighs',
+                  value: pieceMassKg * 1000,
+                  text: `${significant(pieceMassKg * 1000, 2)} g`,
+                },
+              ]),
+        ],
+        followUps: [
+          {
+            when: 'after',
+            title: 'Ease both edges',
+            detail:
+              'A sharp rim saws through cord: round it with wet fine abrasive until a thread slides.',
+          },
+        ],
+        cautions: [],
+      }),
     };
   },
-  draw: (v, { diameter }, { units }) => {
+  draw: (v, { diameter }, _, { L }) => {
     const R = diameter.targetMm / 2;
     const bundle = bundleDiameter(v.strandMm, v.strands);
     const ring = (bundle - v.strandMm) / 2;
@@ -89,15 +89,15 @@ export const hangingCord = definePurpose({
         ...(central
           ? [{ kind: 'disc' as const, x: 0, z: 0, radiusMm: v.strandMm / 2, tone: 'part' as const }]
           : []),
-        across(2 * R, -1.9 * R, formatLengthShort(2 * R, units)),
+        across(2 * R, -1.9 * R, L(2 * R)),
       ],
       [-2 * R, 2 * R],
       [-2.2 * R, 1.6 * R],
-      `Seen from above: ${v.strands} strands in a hole of ${formatLengthShort(2 * R, units)}.`,
+      `Seen from above: ${v.strands} strands in a hole of ${L(2 * R)}.`,
     );
   },
-  reverse: (diameterMm, units) =>
+  reverse: (diameterMm, { L }) =>
     diameterMm <= 30
-      ? `A cord of ${formatLengthShort(diameterMm / CORD_ROOM, units)}, or two strands of ${formatLengthShort(diameterMm / CORD_ROOM / 2, units)}.`
+      ? `A cord of ${L(diameterMm / CORD_ROOM)}, or two strands of ${L(diameterMm / CORD_ROOM / 2)}.`
       : null,
 });

@@ -1,7 +1,4 @@
-import { formatLengthShort } from '../../words/units/length';
 import { STANDARD_GRAVITY_M_PER_S2 } from '../../math/constants';
-import { formatSignificant } from '../../words/units/roundNumber';
-import { formatForce } from '../../words/units/formatQuantity';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -34,17 +31,15 @@ export const hangingRing = definePurpose({
       most: 200,
     },
   },
-  calculate: (v, { pieceMassKg, units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v, { pieceMassKg }) => {
     const { ringInsideMm: inside, pieceThicknessMm: t, edgeDistanceMm: e } = v;
     const needed = Math.hypot(e, t);
     if (inside < needed) {
-      const reach =
-        inside > t ? ` or drill within ${L(Math.sqrt(inside ** 2 - t ** 2))} of the edge` : '';
-      return clash(
-        'ringInsideMm',
-        `A ring of ${L(inside)} inside cannot close round ${L(e)} of edge and ${L(t)} of thickness: it needs ${L(needed)}${reach}.`,
-      );
+      return clash('ringInsideMm', ({ L }) => {
+        const reach =
+          inside > t ? ` or drill within ${L(Math.sqrt(inside ** 2 - t ** 2))} of the edge` : '';
+        return `A ring of ${L(inside)} inside cannot close round ${L(e)} of edge and ${L(t)} of thickness: it needs ${L(needed)}${reach}.`;
+      });
     }
     const r = inside / 2;
     const just = ringHole(v.wireMm, r, t);
@@ -56,75 +51,78 @@ export const hangingRing = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: Math.max(0, farthest - e),
-      why: `The wire of ${L(v.wireMm)} turns through ${L(t)} on a ring of ${L(inside)}.`,
-      working: [
-        input('Inside radius r', L(r)),
-        input('Thickness t', L(t)),
-        input('r − √(r² − t²/4)', L(just - v.wireMm)),
-        input('Hole, just', `wire + that = ${L(just)}`),
-        input('Hole, to swing', L(targetMm)),
-        input('Ring closes round the edge', `inside ${L(inside)} ≥ √(e² + t²) = ${L(needed)}`),
-        ...(weightN === null || pieceMassKg === null
-          ? []
-          : [
-              input(
-                'Hangs',
-                `volume × density = ${formatSignificant(pieceMassKg * 1000, 2)} g, ${formatForce(weightN, units)}`,
-              ),
-            ]),
-      ],
-      source:
-        'Geometry of a circle through a slab: the chord over its thickness, and the diagonal of edge and thickness.',
-      results: [
-        {
-          key: 'farthestEdgeMm',
-          label: 'Farthest from the edge',
-          value: farthest,
-          text: L(farthest),
-        },
-        {
-          key: 'leastRingInsideMm',
-          label: 'Smallest ring that closes',
-          value: needed,
-          text: L(needed),
-        },
-        ...(pieceMassKg === null
-          ? []
-          : [
-              {
-                key: 'massG',
-                label: 'It weighs',
-                value: pieceMassKg * 1000,
-                text: `${formatSignificant(pieceMassKg * 1000, 2)} g`,
-              },
-            ]),
-      ],
-      followUps: [
-        {
-          when: 'before',
-          title: 'Find where it hangs',
-          detail: 'Hold it by the mark: it hangs straight with its middle of mass below the hole.',
-        },
-        {
-          when: 'after',
-          title: 'Ease both edges',
-          detail:
-            'Round the hole’s edges with wet fine abrasive, then open the ring sideways, never apart.',
-        },
-      ],
-      cautions: [
-        ...(e < t
-          ? [
-              {
-                code: 'hole-near-edge' as const,
-                message: `${L(e)} of edge is less than the thickness of ${L(t)}: pebbles keep one thickness.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L, force, significant }) => ({
+        why: `The wire of ${L(v.wireMm)} turns through ${L(t)} on a ring of ${L(inside)}.`,
+        working: [
+          input('Inside radius r', L(r)),
+          input('Thickness t', L(t)),
+          input('r − √(r² − t²/4)', L(just - v.wireMm)),
+          input('Hole, just', `wire + that = ${L(just)}`),
+          input('Hole, to swing', L(targetMm)),
+          input('Ring closes round the edge', `inside ${L(inside)} ≥ √(e² + t²) = ${L(needed)}`),
+          ...(weightN === null || pieceMassKg === null
+            ? []
+            : [
+                input(
+                  'Hangs',
+                  `volume × density = ${significant(pieceMassKg * 1000, 2)} g, ${force(weightN)}`,
+                ),
+              ]),
+        ],
+        source:
+          'Geometry of a circle through a slab: the chord over its thickness, and the diagonal of edge and thickness.',
+        results: [
+          {
+            key: 'farthestEdgeMm',
+            label: 'Farthest from the edge',
+            value: farthest,
+            text: L(farthest),
+          },
+          {
+            key: 'leastRingInsideMm',
+            label: 'Smallest ring that closes',
+            value: needed,
+            text: L(needed),
+          },
+          ...(pieceMassKg === null
+            ? []
+            : [
+                {
+                  key: 'massG',
+                  label: 'It weighs',
+                  value: pieceMassKg * 1000,
+                  text: `${significant(pieceMassKg * 1000, 2)} g`,
+                },
+              ]),
+        ],
+        followUps: [
+          {
+            when: 'before',
+            title: 'Find where it hangs',
+            detail:
+              'Hold it by the mark: it hangs straight with its middle of mass below the hole.',
+          },
+          {
+            when: 'after',
+            title: 'Ease both edges',
+            detail:
+              'Round the hole’s edges with wet fine abrasive, then open the ring sideways, never apart.',
+          },
+        ],
+        cautions: [
+          ...(e < t
+            ? [
+                {
+                  code: 'hole-near-edge' as const,
+                  message: `${L(e)} of edge is less than the thickness of ${L(t)}: pebbles keep one thickness.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter }, { units }) => {
+  draw: (v, { diameter }, _, { L }) => {
     const { pieceThicknessMm: t, edgeDistanceMm: e, wireMm } = v;
     const hole = diameter.targetMm;
     const R = v.ringInsideMm / 2 + wireMm;
@@ -152,16 +150,16 @@ export const hangingRing = definePurpose({
           tone: 'rim',
           hollow: true,
         },
-        across(hole, -R * 0.9, formatLengthShort(hole, units)),
-        upright(body * 1.04, 0, t, formatLengthShort(t, units)),
+        across(hole, -R * 0.9, L(hole)),
+        upright(body * 1.04, 0, t, L(t)),
       ],
       [middle - R, body * 1.06],
       [Math.min(-R * 1.1 + t / 2, -R), Math.max(R + t / 2, t * 1.4)],
-      `Section near the edge: a ring of ${formatLengthShort(v.ringInsideMm, units)} inside through a hole of ${formatLengthShort(hole, units)}, ${formatLengthShort(e, units)} from the edge.`,
+      `Section near the edge: a ring of ${L(v.ringInsideMm)} inside through a hole of ${L(hole)}, ${L(e)} from the edge.`,
     );
   },
-  reverse: (diameterMm, units) =>
+  reverse: (diameterMm, { L }) =>
     diameterMm <= 15 && diameterMm > SWING_MM + 0.3
-      ? `A ring of wire up to about ${formatLengthShort((diameterMm - SWING_MM) * 0.7, units)}, less through a thick piece.`
+      ? `A ring of wire up to about ${L((diameterMm - SWING_MM) * 0.7)}, less through a thick piece.`
       : null,
 });

@@ -1,5 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
-import { formatDecimals } from '../../words/units/roundNumber';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { across, drawing } from './sketch';
@@ -20,9 +18,7 @@ export const kilnFired = definePurpose({
       usual: 'tack',
     },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
-    const percent = (share: number): string => `${formatDecimals(share * 100, 0)} %`;
+  calculate: (v) => {
     const [few, many] = SHRINKS[v.firing];
     const wanted = v.wantedDiameterMm;
     const closes = many >= 1;
@@ -38,64 +34,69 @@ export const kilnFired = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
-      why: closes
-        ? `A full fuse may close it: drill ${L(wanted)} after the firing, or keep it open with a fibre plug.`
-        : `It loses ${percent(few)} to ${percent(many)} in the kiln.`,
-      working: [
-        input('Wanted after', L(wanted)),
-        input('Shrinks by', `${percent(few)} to ${percent(many)}`),
-        input(
-          'Drill',
-          closes
-            ? `after the firing: ${L(wanted)}`
-            : `wanted ÷ (1 − ${percent(middle)}) = ${L(targetMm)}`,
-        ),
-      ],
-      source:
-        'What holes lose in tack, contour and full firings; try your own schedule on a scrap.',
-      results: [
-        {
-          key: 'afterLeastMm',
-          label: 'After the firing, at worst',
-          value: targetMm * (1 - many),
-          text: L(targetMm * (1 - many)),
-        },
-      ],
-      followUps: [
-        ...(closes
-          ? [
-              {
-                when: 'before' as const,
-                title: 'Fire first, or plug it',
-                detail: `Drill after firing and annealing. If it must be drilled before: ${L(wanted / (1 - few))} with a fibre plug of ${L(wanted)}, and reopen it after.`,
-              },
-            ]
-          : [
-              {
-                when: 'after' as const,
-                title: 'Clean before the kiln',
-                detail: 'Fines left in the hole fire into a white scum: rinse, brush, dry.',
-              },
-            ]),
-        {
-          when: 'after',
-          title: 'Reopen if it closed in',
-          detail: 'A rod of the wanted size, wet, after the anneal.',
-        },
-      ],
-      cautions: [
-        ...(closes
-          ? [
-              {
-                code: 'closes-in-the-kiln' as const,
-                message: `A full fuse takes ${percent(few)} to ${percent(many)}: a hole of ${L(wanted)} drilled before may be gone after.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L, decimals }) => {
+        const percent = (share: number): string => `${decimals(share * 100, 0)} %`;
+        return {
+          why: closes
+            ? `A full fuse may close it: drill ${L(wanted)} after the firing, or keep it open with a fibre plug.`
+            : `It loses ${percent(few)} to ${percent(many)} in the kiln.`,
+          working: [
+            input('Wanted after', L(wanted)),
+            input('Shrinks by', `${percent(few)} to ${percent(many)}`),
+            input(
+              'Drill',
+              closes
+                ? `after the firing: ${L(wanted)}`
+                : `wanted ÷ (1 − ${percent(middle)}) = ${L(targetMm)}`,
+            ),
+          ],
+          source:
+            'What holes lose in tack, contour and full firings; try your own schedule on a scrap.',
+          results: [
+            {
+              key: 'afterLeastMm',
+              label: 'After the firing, at worst',
+              value: targetMm * (1 - many),
+              text: L(targetMm * (1 - many)),
+            },
+          ],
+          followUps: [
+            ...(closes
+              ? [
+                  {
+                    when: 'before' as const,
+                    title: 'Fire first, or plug it',
+                    detail: `Drill after firing and annealing. If it must be drilled before: ${L(wanted / (1 - few))} with a fibre plug of ${L(wanted)}, and reopen it after.`,
+                  },
+                ]
+              : [
+                  {
+                    when: 'after' as const,
+                    title: 'Clean before the kiln',
+                    detail: 'Fines left in the hole fire into a white scum: rinse, brush, dry.',
+                  },
+                ]),
+            {
+              when: 'after',
+              title: 'Reopen if it closed in',
+              detail: 'A rod of the wanted size, wet, after the anneal.',
+            },
+          ],
+          cautions: [
+            ...(closes
+              ? [
+                  {
+                    code: 'closes-in-the-kiln' as const,
+                    message: `A full fuse takes ${percent(few)} to ${percent(many)}: a hole of ${L(wanted)} drilled before may be gone after.`,
+                  },
+                ]
+              : []),
+          ],
+        };
+      },
     };
   },
-  draw: (v, { diameter }, { units }) => {
+  draw: (v, { diameter }, _, { L }) => {
     const R = diameter.targetMm / 2;
     const [few, many] = SHRINKS[v.firing];
     const half = 2.2 * Math.max(R, v.wantedDiameterMm / 2);
@@ -113,15 +114,13 @@ export const kilnFired = definePurpose({
             tone: 'rim' as const,
             hollow: true,
           })),
-        across(2 * R, -0.95 * half, formatLengthShort(2 * R, units)),
+        across(2 * R, -0.95 * half, L(2 * R)),
       ],
       [-half, half],
       [-1.1 * half, 0.8 * half],
-      `Seen from above: drilled ${formatLengthShort(2 * R, units)}, after the firing between the two dashed circles.`,
+      `Seen from above: drilled ${L(2 * R)}, after the firing between the two dashed circles.`,
     );
   },
-  reverse: (diameterMm, units) =>
-    diameterMm <= 60
-      ? `${formatLengthShort(diameterMm * 0.825, units)} after a contour firing.`
-      : null,
+  reverse: (diameterMm, { L }) =>
+    diameterMm <= 60 ? `${L(diameterMm * 0.825)} after a contour firing.` : null,
 });

@@ -1,4 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -62,8 +61,7 @@ export const pipe = definePurpose({
     },
     coverDiameterMm: { kind: 'length', label: 'Cover plate across', optional: true, most: 1500 },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     const clearance = v.clearanceMm ?? CLEARANCE_MM[v.service];
     const drop = v.fallOneIn === undefined ? 0 : v.wallThicknessMm / v.fallOneIn;
     const sloping = drop > 0 && v.drilled === 'sloping';
@@ -72,7 +70,8 @@ export const pipe = definePurpose({
     if (room > od) {
       return clash(
         'fallOneIn',
-        `A fall of one in ${v.fallOneIn ?? 0} drops ${L(drop)} through ${L(v.wallThicknessMm)} of wall, more than the ${v.service} of ${L(od)} itself: it fouls a level hole. Drill it at the fall, or make the fall gentler than one in ${Math.ceil(v.wallThicknessMm / od)}.`,
+        ({ L }) =>
+          `A fall of one in ${v.fallOneIn ?? 0} drops ${L(drop)} through ${L(v.wallThicknessMm)} of wall, more than the ${v.service} of ${L(od)} itself: it fouls a level hole. Drill it at the fall, or make the fall gentler than one in ${Math.ceil(v.wallThicknessMm / od)}.`,
       );
     }
     const targetMm = od + 2 * clearance + room;
@@ -80,7 +79,8 @@ export const pipe = definePurpose({
     if (cover !== undefined && cover < targetMm + 2 * LEAST_LAP_MM) {
       return clash(
         'coverDiameterMm',
-        `A cover plate of ${L(cover)} does not cover a hole of ${L(targetMm)}: it needs ${L(targetMm + 2 * LEAST_LAP_MM)} or more.`,
+        ({ L }) =>
+          `A cover plate of ${L(cover)} does not cover a hole of ${L(targetMm)}: it needs ${L(targetMm + 2 * LEAST_LAP_MM)} or more.`,
       );
     }
     const least = od + room + Math.min(clearance, 1);
@@ -95,86 +95,87 @@ export const pipe = definePurpose({
         : {}),
       coverMm,
       toleranceMm: clearance,
-      why: `${L(od)} and ${L(clearance)} all round${room > 0 ? `, and ${L(room)} for the slope inside a level hole` : ''}.`,
-      working: [
-        input('Outside diameter OD', L(od)),
-        input('Room all round c', L(clearance)),
-        ...(drop > 0
-          ? [
-              input(
-                'Drop through the wall',
-                `${L(v.wallThicknessMm)} ÷ ${v.fallOneIn ?? 0} = ${L(drop)}`,
-              ),
-            ]
-          : []),
-        input(
-          'Hole',
-          room > 0 ? `OD + 2·c + wall·tan(angle) = ${L(targetMm)}` : `OD + 2·c = ${L(targetMm)}`,
-        ),
-        ...(lap === null ? [] : [input('Cover laps over', `(cover − hole) ÷ 2 = ${L(lap)}`)]),
-      ],
-      source:
-        'A hole drilled at the fall needs no more than pipe and room; a level one must also hold the drop over the wall’s thickness.',
-      results: [
-        ...(drop > 0
-          ? [
-              {
-                key: 'heightDifferenceMm',
-                label: v.lowSide === 'far' ? 'Far face lower by' : 'Near face lower by',
-                value: drop,
-                text: L(drop),
-              },
-              {
-                key: 'farFaceHeightMm',
-                label: 'Far mark, from the near one',
-                value: v.lowSide === 'far' ? -drop : drop,
-                text: `${L(drop)} ${v.lowSide === 'far' ? 'down' : 'up'}`,
-              },
-            ]
-          : []),
-        ...(lap === null
-          ? []
-          : [{ key: 'coverLapMm', label: 'Cover laps over', value: lap, text: L(lap) }]),
-      ],
-      followUps: [
-        ...(drop > 0
-          ? [
-              {
-                when: 'before' as const,
-                title: 'Set the fall',
-                detail: `Mark the far face ${L(drop)} ${v.lowSide === 'far' ? 'lower' : 'higher'} than the near one; check the drill against a level with a wedge of one in ${v.fallOneIn ?? 0}.`,
-              },
-            ]
-          : []),
-        {
-          when: 'after',
-          title: `Seal round the ${v.service}`,
-          detail: `Pass it through, centre it with ${L(clearance)} all round, and seal both faces.`,
-        },
-      ],
-      cautions: [
-        ...(v.fallOneIn !== undefined && v.fallOneIn < STEEP_ONE_IN
-          ? [
-              {
-                code: 'steep-fall' as const,
-                message: `One in ${v.fallOneIn} is steep: start square to the face until the ring holds, then tilt, or use a stand.`,
-              },
-            ]
-          : []),
-        ...(coverMm === 0
-          ? [
-              {
-                code: 'no-chip-hidden' as const,
-                message: 'The cover laps over so little that any chip shows.',
-              },
-            ]
-          : []),
-      ],
+      says: ({ L }) => ({
+        why: `${L(od)} and ${L(clearance)} all round${room > 0 ? `, and ${L(room)} for the slope inside a level hole` : ''}.`,
+        working: [
+          input('Outside diameter OD', L(od)),
+          input('Room all round c', L(clearance)),
+          ...(drop > 0
+            ? [
+                input(
+                  'Drop through the wall',
+                  `${L(v.wallThicknessMm)} ÷ ${v.fallOneIn ?? 0} = ${L(drop)}`,
+                ),
+              ]
+            : []),
+          input(
+            'Hole',
+            room > 0 ? `OD + 2·c + wall·tan(angle) = ${L(targetMm)}` : `OD + 2·c = ${L(targetMm)}`,
+          ),
+          ...(lap === null ? [] : [input('Cover laps over', `(cover − hole) ÷ 2 = ${L(lap)}`)]),
+        ],
+        source:
+          'A hole drilled at the fall needs no more than pipe and room; a level one must also hold the drop over the wall’s thickness.',
+        results: [
+          ...(drop > 0
+            ? [
+                {
+                  key: 'heightDifferenceMm',
+                  label: v.lowSide === 'far' ? 'Far face lower by' : 'Near face lower by',
+                  value: drop,
+                  text: L(drop),
+                },
+                {
+                  key: 'farFaceHeightMm',
+                  label: 'Far mark, from the near one',
+                  value: v.lowSide === 'far' ? -drop : drop,
+                  text: `${L(drop)} ${v.lowSide === 'far' ? 'down' : 'up'}`,
+                },
+              ]
+            : []),
+          ...(lap === null
+            ? []
+            : [{ key: 'coverLapMm', label: 'Cover laps over', value: lap, text: L(lap) }]),
+        ],
+        followUps: [
+          ...(drop > 0
+            ? [
+                {
+                  when: 'before' as const,
+                  title: 'Set the fall',
+                  detail: `Mark the far face ${L(drop)} ${v.lowSide === 'far' ? 'lower' : 'higher'} than the near one; check the drill against a level with a wedge of one in ${v.fallOneIn ?? 0}.`,
+                },
+              ]
+            : []),
+          {
+            when: 'after',
+            title: `Seal round the ${v.service}`,
+            detail: `Pass it through, centre it with ${L(clearance)} all round, and seal both faces.`,
+          },
+        ],
+        cautions: [
+          ...(v.fallOneIn !== undefined && v.fallOneIn < STEEP_ONE_IN
+            ? [
+                {
+                  code: 'steep-fall' as const,
+                  message: `One in ${v.fallOneIn} is steep: start square to the face until the ring holds, then tilt, or use a stand.`,
+                },
+              ]
+            : []),
+          ...(coverMm === 0
+            ? [
+                {
+                  code: 'no-chip-hidden' as const,
+                  message: 'The cover laps over so little that any chip shows.',
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
   // Drawn as it lies in the wall: near face to the left, height upwards, so that the fall is seen.
-  draw: (v, { diameter, fall }, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  draw: (v, { diameter, fall }, _, { L }) => {
     const t = v.wallThicknessMm;
     const H = diameter.targetMm / 2;
     const R = v.outerDiameterMm / 2;
@@ -220,10 +221,10 @@ export const pipe = definePurpose({
       `Cut through a wall of ${L(t)}, near face to the left: the ${v.service} in a hole of ${L(diameter.targetMm)}${drop > 0 ? `, ${L(drop)} of fall` : ''}.`,
     );
   },
-  reverse: (diameterMm, units) => {
+  reverse: (diameterMm, { L }) => {
     const pipeMm = diameterMm - 2 * CLEARANCE_MM.pipe;
     return pipeMm >= 3
-      ? `A pipe or cable of up to ${formatLengthShort(pipeMm, units)}, with ${formatLengthShort(CLEARANCE_MM.pipe, units)} all round.`
+      ? `A pipe or cable of up to ${L(pipeMm)}, with ${L(CLEARANCE_MM.pipe)} all round.`
       : null;
   },
 });

@@ -1,5 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
-import { formatVolume } from '../../words/units/formatQuantity';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -34,12 +32,12 @@ export const postSocket = definePurpose({
     embedmentMm: { kind: 'length', label: 'Post stands in', most: 1000 },
     slabThicknessMm: { kind: 'length', label: 'Slab', usual: 'piece-thickness', most: 2000 },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     if (v.groutGapMm < LEAST_GAP_MM) {
       return clash(
         'groutGapMm',
-        `A grout gap of ${L(v.groutGapMm)} is under the ${L(LEAST_GAP_MM)} that grout needs to flow round the post.`,
+        ({ L }) =>
+          `A grout gap of ${L(v.groutGapMm)} is under the ${L(LEAST_GAP_MM)} that grout needs to flow round the post.`,
       );
     }
     const other = v.postDepthMm ?? v.postWidthMm;
@@ -52,7 +50,8 @@ export const postSocket = definePurpose({
     if (v.embedmentMm > v.slabThicknessMm) {
       return clash(
         'embedmentMm',
-        `A post standing ${L(v.embedmentMm)} in does not fit a slab of ${L(v.slabThicknessMm)}: shorten it or find a deeper place.`,
+        ({ L }) =>
+          `A post standing ${L(v.embedmentMm)} in does not fit a slab of ${L(v.slabThicknessMm)}: shorten it or find a deeper place.`,
       );
     }
     const through = below < LEAST_BELOW_MM;
@@ -67,53 +66,55 @@ export const postSocket = definePurpose({
       depth: through ? { kind: 'through' } : { kind: 'blind', depthMm },
       coverMm: null,
       toleranceMm: v.groutGapMm / 2,
-      why: `${L(across_)} ${v.section === 'round' ? 'of post' : 'corner to corner'} and ${L(v.groutGapMm)} of grout all round.`,
-      working: [
-        input(v.section === 'round' ? 'Post' : 'Corner to corner', L(across_)),
-        input('Core', `+ 2 × grout = ${L(targetMm)}`),
-        input('Over-depth', `larger of 15 mm and 0.15 × core = ${L(over)}`),
-        input('Depth', `embedment + over-depth = ${L(depthMm)}`),
-        input('Left below', L(Math.max(0, below))),
-        input('Grout', `(core − post) × depth × 1.1 = ${formatVolume(groutL, units)}`),
-      ],
-      source:
-        'At least 6 mm of grout to flow, 50 mm of concrete left below, a tenth more grout than the gap.',
-      results: [
-        { key: 'depthMm', label: 'Core to', value: holeDepth, text: L(holeDepth) },
-        { key: 'groutL', label: 'Mix grout', value: groutL, text: formatVolume(groutL, units) },
-        {
-          key: 'leftBelowMm',
-          label: 'Concrete left below',
-          value: Math.max(0, below),
-          text: L(Math.max(0, below)),
-        },
-      ],
-      followUps: [
-        {
-          when: 'after',
-          title: 'Clean the socket',
-          detail:
-            'Snap and lift the core, rough the wall, rinse out all slurry, leave it damp but not wet.',
-        },
-        {
-          when: 'after',
-          title: `Grout with ${formatVolume(groutL, units)}`,
-          detail: `Post on ${L(over)} of packing, plumb both ways and braced; pour from one side until it rises at the other. Slope the top to shed water.`,
-        },
-      ],
-      cautions: [
-        ...(through
-          ? [
-              {
-                code: 'goes-right-through' as const,
-                message: `${L(depthMm)} would leave ${L(Math.max(0, below))} of a slab of ${L(v.slabThicknessMm)}: under ${L(LEAST_BELOW_MM)} it breaks out. Planned as a through hole: shutter the underside.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L, volume }) => ({
+        why: `${L(across_)} ${v.section === 'round' ? 'of post' : 'corner to corner'} and ${L(v.groutGapMm)} of grout all round.`,
+        working: [
+          input(v.section === 'round' ? 'Post' : 'Corner to corner', L(across_)),
+          input('Core', `+ 2 × grout = ${L(targetMm)}`),
+          input('Over-depth', `larger of 15 mm and 0.15 × core = ${L(over)}`),
+          input('Depth', `embedment + over-depth = ${L(depthMm)}`),
+          input('Left below', L(Math.max(0, below))),
+          input('Grout', `(core − post) × depth × 1.1 = ${volume(groutL)}`),
+        ],
+        source:
+          'At least 6 mm of grout to flow, 50 mm of concrete left below, a tenth more grout than the gap.',
+        results: [
+          { key: 'depthMm', label: 'Core to', value: holeDepth, text: L(holeDepth) },
+          { key: 'groutL', label: 'Mix grout', value: groutL, text: volume(groutL) },
+          {
+            key: 'leftBelowMm',
+            label: 'Concrete left below',
+            value: Math.max(0, below),
+            text: L(Math.max(0, below)),
+          },
+        ],
+        followUps: [
+          {
+            when: 'after',
+            title: 'Clean the socket',
+            detail:
+              'Snap and lift the core, rough the wall, rinse out all slurry, leave it damp but not wet.',
+          },
+          {
+            when: 'after',
+            title: `Grout with ${volume(groutL)}`,
+            detail: `Post on ${L(over)} of packing, plumb both ways and braced; pour from one side until it rises at the other. Slope the top to shed water.`,
+          },
+        ],
+        cautions: [
+          ...(through
+            ? [
+                {
+                  code: 'goes-right-through' as const,
+                  message: `${L(depthMm)} would leave ${L(Math.max(0, below))} of a slab of ${L(v.slabThicknessMm)}: under ${L(LEAST_BELOW_MM)} it breaks out. Planned as a through hole: shutter the underside.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter, depth }, { units }) => {
+  draw: (v, { diameter, depth }, _, { L }) => {
     const t = v.slabThicknessMm;
     const end = depth.kind === 'through' ? t : depth.depthMm;
     const hole = diameter.targetMm;
@@ -126,16 +127,16 @@ export const postSocket = definePurpose({
         ...(end < t ? [box([-half, half], [end, t], 'masonry')] : []),
         box([-hole / 2, hole / 2], [0, end], 'grain'),
         box([-post, post], [-stand, Math.min(v.embedmentMm, t)], 'part'),
-        across(hole, -stand * 1.12, formatLengthShort(hole, units)),
-        upright(half * 1.06, 0, end, formatLengthShort(end, units)),
+        across(hole, -stand * 1.12, L(hole)),
+        upright(half * 1.06, 0, end, L(end)),
       ],
       [-half, half * 1.08],
       [-stand * 1.4, t * 1.04],
-      `Section: post of ${formatLengthShort(v.postWidthMm, units)} in a core of ${formatLengthShort(hole, units)}, ${formatLengthShort(end, units)} deep in a slab of ${formatLengthShort(t, units)}.`,
+      `Section: post of ${L(v.postWidthMm)} in a core of ${L(hole)}, ${L(end)} deep in a slab of ${L(t)}.`,
     );
   },
-  reverse: (diameterMm, units) =>
+  reverse: (diameterMm, { L }) =>
     diameterMm >= 30
-      ? `A round post of ${formatLengthShort(diameterMm - 20, units)} with 10 mm of grout all round.`
+      ? `A round post of ${L(diameterMm - 20)} with 10 mm of grout all round.`
       : null,
 });

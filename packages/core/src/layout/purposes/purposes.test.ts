@@ -1,3 +1,4 @@
+import { fitInWords, sayIn } from '../../words/purposes/fitInWords';
 import { INCH_POUND, METRIC } from '../../data/unitSystem';
 import type { FitScene } from './fit';
 import type { Fit } from '../../documents/fit';
@@ -7,18 +8,17 @@ import { PURPOSE_KINDS, PURPOSES, type PurposeKind } from './purposes';
 const scene = (more: Partial<FitScene> = {}): FitScene => ({
   thicknessMm: 10,
   pieceMassKg: null,
-  units: METRIC,
   ...more,
 });
 
-function fits(kind: PurposeKind, given: object, more: Partial<FitScene> = {}): Fit {
-  const outcome = PURPOSES[kind].fit(given as Record<string, unknown>, scene(more));
+function fits(kind: PurposeKind, given: object, more: Partial<FitScene> = {}, units = METRIC): Fit {
+  const outcome = fitInWords(PURPOSES[kind], given as Record<string, unknown>, scene(more), units);
   if (outcome.kind !== 'fits') throw new Error(outcome.faults.map((one) => one.message).join(' '));
   return outcome.fit;
 }
 
 function refused(kind: PurposeKind, given: object, more: Partial<FitScene> = {}): string {
-  const outcome = PURPOSES[kind].fit(given as Record<string, unknown>, scene(more));
+  const outcome = fitInWords(PURPOSES[kind], given as Record<string, unknown>, scene(more));
   return outcome.kind === 'fits' ? 'fits' : outcome.faults.map((one) => one.message).join(' ');
 }
 
@@ -367,13 +367,13 @@ describe.each(PURPOSE_KINDS)('%s', (kind) => {
         PURPOSES[kind].fields[name]?.kind === 'length' ? `${value / 25.4} in` : value,
       ]),
     );
-    const [a, b] = [fits(kind, given), fits(kind, inches, { units: INCH_POUND })];
+    const [a, b] = [fits(kind, given), fits(kind, inches, {}, INCH_POUND)];
     expect(b.diameter.targetMm).toBeCloseTo(a.diameter.targetMm, 6);
     expect(b.reason.text).not.toMatch(/ mm(?!\))/);
   });
 
   it('asks for what is missing and names what will not do', () => {
-    const outcome = PURPOSES[kind].fit({}, scene());
+    const outcome = fitInWords(PURPOSES[kind], {}, scene());
     expect(outcome.kind).toBe('faulty');
     if (outcome.kind === 'faulty') expect(outcome.faults.every((one) => one.missing)).toBe(true);
     for (const wrong of [-1, 0, NaN, Infinity, 1e9, 'wide', null, {}]) {
@@ -382,7 +382,7 @@ describe.each(PURPOSE_KINDS)('%s', (kind) => {
   });
 
   it('shows its working and draws within its frame', () => {
-    const outcome = PURPOSES[kind].fit(given, scene());
+    const outcome = fitInWords(PURPOSES[kind], given, scene());
     if (outcome.kind !== 'fits') throw new Error('faulty');
     const { fit, drawing } = outcome;
     expect(fit.reason.inputs.length).toBeGreaterThan(1);
@@ -398,7 +398,7 @@ describe.each(PURPOSE_KINDS)('%s', (kind) => {
   });
 
   it('says what a hole of a size takes', () => {
-    const said = PURPOSES[kind].reverse(12, METRIC);
+    const said = PURPOSES[kind].reverse(12, sayIn(METRIC));
     if (said !== null) expect(said).toMatch(/\d/);
   });
 });

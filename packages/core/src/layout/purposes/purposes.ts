@@ -1,12 +1,11 @@
 import type { Piece } from '../../documents/piece';
-import { METRIC, type UnitSystem } from '../../data/unitSystem';
 import { anchor } from './anchor';
 import { beadBore } from './beadBore';
 import { blindRing } from './blindRing';
 import type { Purpose } from './definePurpose';
 import { drainage } from './drainage';
 import { drainFlow } from './drainFlow';
-import type { FitOutcome, FitScene } from './fit';
+import type { FitScene, Sizing } from './fit';
 import { hangingCord } from './hangingCord';
 import { hangingRing } from './hangingRing';
 import { kilnFired } from './kilnFired';
@@ -52,15 +51,13 @@ export interface PurposeOfHole {
 export const sceneOf = (
   piece: Pick<Piece, 'thicknessMm' | 'outline' | 'form'>,
   material: Material | undefined,
-  units: UnitSystem = METRIC,
 ): FitScene => ({
   thicknessMm: piece.thicknessMm,
   pieceMassKg: material ? pieceMass(piece, material.densityKgPerM3) : null,
-  units,
 });
 
-/** The fit of a hole's purpose; null for a purpose this version does not know. */
-export function fitOf(purpose: PurposeOfHole, scene: FitScene): FitOutcome | null {
+/** What a hole's purpose asks of it; null for a purpose this version does not know. */
+export function sizeFor(purpose: PurposeOfHole, scene: FitScene): Sizing | null {
   const { kind, ...given } = purpose;
-  return isPurposeKind(kind) ? PURPOSES[kind].fit(given, scene) : null;
+  return isPurposeKind(kind) ? PURPOSES[kind].size(given, scene) : null;
 }

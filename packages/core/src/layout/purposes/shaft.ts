@@ -1,4 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -31,16 +30,18 @@ export const shaft = definePurpose({
       most: 500,
     },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     if (v.fit === 'bush' && v.bushDiameterMm === undefined) {
-      return clash('bushDiameterMm', 'A bush is wanted, but its outside diameter is missing.');
+      return clash(
+        'bushDiameterMm',
+        () => 'A bush is wanted, but its outside diameter is missing.',
+      );
     }
     const bush = v.bushDiameterMm ?? 0;
     if (v.fit === 'bush' && bush <= v.shaftDiameterMm) {
       return clash(
         'bushDiameterMm',
-        `A bush of ${L(bush)} outside cannot hold a shaft of ${L(v.shaftDiameterMm)}.`,
+        ({ L }) => `A bush of ${L(bush)} outside cannot hold a shaft of ${L(v.shaftDiameterMm)}.`,
       );
     }
     const part = v.fit === 'bush' ? bush : v.shaftDiameterMm;
@@ -50,7 +51,7 @@ export const shaft = definePurpose({
     if (flange !== undefined && flange <= targetMm) {
       return clash(
         'flangeDiameterMm',
-        `A washer of ${L(flange)} falls into a hole of ${L(targetMm)}.`,
+        ({ L }) => `A washer of ${L(flange)} falls into a hole of ${L(targetMm)}.`,
       );
     }
     const coverMm = flange === undefined ? null : (flange - targetMm) / 2 - room.usual / 2;
@@ -59,39 +60,41 @@ export const shaft = definePurpose({
       depth: { kind: 'through' },
       coverMm: coverMm === null ? null : Math.max(0, coverMm),
       toleranceMm: 0.5,
-      why: `${L(part)} ${v.fit === 'bush' ? 'of bush' : 'of shaft'} and ${L(room.usual)} of room.`,
-      working: [
-        input(v.fit === 'bush' ? 'Bush, outside' : 'Shaft', L(part)),
-        input('Room', `${L(room.least)} to ${L(room.most)}`),
-        input('Hole', L(targetMm)),
-        ...(coverMm === null ? [] : [input('Chips the washer hides', L(coverMm))]),
-      ],
-      source:
-        'Running, push and glued fits in brittle bodies; no press fits: they wedge the hole open.',
-      results: [],
-      followUps: [
-        {
-          when: 'after',
-          title: v.fit === 'bush' ? 'Glue the bush' : 'Try the shaft',
-          detail:
-            v.fit === 'bush'
-              ? 'Dry and clean, thin even glue, the bush held square by the shaft until it sets.'
-              : 'It goes in by its own weight or a light push; ease the hole, never force the shaft.',
-        },
-      ],
-      cautions: [
-        ...(coverMm !== null && coverMm <= 0
-          ? [
-              {
-                code: 'no-chip-hidden' as const,
-                message: `A washer of ${L(flange ?? 0)} over a hole of ${L(targetMm)} hides no chip.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L }) => ({
+        why: `${L(part)} ${v.fit === 'bush' ? 'of bush' : 'of shaft'} and ${L(room.usual)} of room.`,
+        working: [
+          input(v.fit === 'bush' ? 'Bush, outside' : 'Shaft', L(part)),
+          input('Room', `${L(room.least)} to ${L(room.most)}`),
+          input('Hole', L(targetMm)),
+          ...(coverMm === null ? [] : [input('Chips the washer hides', L(coverMm))]),
+        ],
+        source:
+          'Running, push and glued fits in brittle bodies; no press fits: they wedge the hole open.',
+        results: [],
+        followUps: [
+          {
+            when: 'after',
+            title: v.fit === 'bush' ? 'Glue the bush' : 'Try the shaft',
+            detail:
+              v.fit === 'bush'
+                ? 'Dry and clean, thin even glue, the bush held square by the shaft until it sets.'
+                : 'It goes in by its own weight or a light push; ease the hole, never force the shaft.',
+          },
+        ],
+        cautions: [
+          ...(coverMm !== null && coverMm <= 0
+            ? [
+                {
+                  code: 'no-chip-hidden' as const,
+                  message: `A washer of ${L(flange ?? 0)} over a hole of ${L(targetMm)} hides no chip.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter }, { thicknessMm: t, units }) => {
+  draw: (v, { diameter }, { thicknessMm: t }, { L }) => {
     const hole = diameter.targetMm;
     const half = Math.max(1.6 * hole, 0.8 * t, (v.flangeDiameterMm ?? 0) * 0.7);
     const R = v.shaftDiameterMm / 2;
@@ -106,14 +109,14 @@ export const shaft = definePurpose({
         ...(v.flangeDiameterMm === undefined
           ? []
           : bothSides(R, v.flangeDiameterMm / 2, [-washer, 0], 'barrel')),
-        across(hole, -0.75 * hole, formatLengthShort(hole, units)),
-        upright(half * 1.05, 0, t, formatLengthShort(t, units)),
+        across(hole, -0.75 * hole, L(hole)),
+        upright(half * 1.05, 0, t, L(t)),
       ],
       [-half, half * 1.08],
       [-0.9 * hole, t + 0.45 * hole],
-      `Section: shaft of ${formatLengthShort(v.shaftDiameterMm, units)} in a hole of ${formatLengthShort(hole, units)}.`,
+      `Section: shaft of ${L(v.shaftDiameterMm)} in a hole of ${L(hole)}.`,
     );
   },
-  reverse: (diameterMm, units) =>
-    `A shaft of ${formatLengthShort(diameterMm - ROOM_MM.running.usual, units)} that runs free.`,
+  reverse: (diameterMm, { L }) =>
+    `A shaft of ${L(diameterMm - ROOM_MM.running.usual)} that runs free.`,
 });

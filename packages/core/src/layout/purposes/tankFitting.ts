@@ -1,4 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -36,24 +35,22 @@ export const tankFitting = definePurpose({
       usual: 'inside',
     },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     const thread = v.threadDiameterMm;
     const flange = v.flangeDiameterMm;
     if (flange <= thread) {
       return clash(
         'flangeDiameterMm',
-        `The flange of ${L(flange)} is not wider than the thread of ${L(thread)}: it would fall through the hole.`,
+        ({ L }) =>
+          `The flange of ${L(flange)} is not wider than the thread of ${L(thread)}: it would fall through the hole.`,
       );
     }
-    if (
-      v.makerLeastMm !== undefined &&
-      v.makerMostMm !== undefined &&
-      v.makerLeastMm > v.makerMostMm
-    ) {
+    const { makerLeastMm: from, makerMostMm: to } = v;
+    if (from !== undefined && to !== undefined && from > to) {
       return clash(
         'makerMostMm',
-        `The maker’s hole runs from ${L(v.makerLeastMm)} to ${L(v.makerMostMm)}: the second must be the larger.`,
+        ({ L }) =>
+          `The maker’s hole runs from ${L(from)} to ${L(to)}: the second must be the larger.`,
       );
     }
     const sealed = flange - 2 * v.sealWidthMm;
@@ -61,14 +58,15 @@ export const tankFitting = definePurpose({
     if (leastMm <= thread) {
       return clash(
         'makerLeastMm',
-        `A hole of ${L(leastMm)} does not pass a thread of ${L(thread)}.`,
+        ({ L }) => `A hole of ${L(leastMm)} does not pass a thread of ${L(thread)}.`,
       );
     }
     const mostMm = Math.min(v.makerMostMm ?? thread + ROOM_MM.most, sealed);
     if (mostMm < leastMm) {
       return clash(
         'flangeDiameterMm',
-        `A flange of ${L(flange)} with ${L(v.sealWidthMm)} of seal a side allows a hole of at most ${L(sealed)}, but the thread of ${L(thread)} needs ${L(leastMm)}.`,
+        ({ L }) =>
+          `A flange of ${L(flange)} with ${L(v.sealWidthMm)} of seal a side allows a hole of at most ${L(sealed)}, but the thread of ${L(thread)} needs ${L(leastMm)}.`,
       );
     }
     const wished =
@@ -85,51 +83,53 @@ export const tankFitting = definePurpose({
       depth: { kind: 'through' },
       coverMm,
       toleranceMm: null,
-      why: `${L(thread)} of thread and ${L(targetMm - thread)} of room.`,
-      working: [
-        input('Thread', L(thread)),
-        input('Hole', `${L(leastMm)} to ${L(mostMm)}; ${L(targetMm)}`),
-        input('Worst shift of the thread in it', `(hole − thread) ÷ 2 = ${L(shift)}`),
-        input('Flange beyond the hole', `(flange − hole) ÷ 2 = ${L((flange - targetMm) / 2)}`),
-        input('Seal kept on sound face', L(v.sealWidthMm)),
-        input('Chips it hides', `beyond − shift − seal = ${L(raw)}`),
-      ],
-      source:
-        'Thread plus 1 to 2 mm, or the maker’s own range, never wider than leaves the seal on sound face.',
-      results: [
-        { key: 'worstShiftMm', label: 'Thread can shift by', value: shift, text: L(shift) },
-      ],
-      followUps: [
-        {
-          when: 'before',
-          title: `Drill from ${other}`,
-          detail: `Chips are worse where the bit comes out: let that be the ${v.sealSide} face, under the gasket.`,
-        },
-        {
-          when: 'after',
-          title: 'Fit and test',
-          detail: `Gasket ${v.sealSide}, clean and dry, hand-tight and a quarter turn. Fill, wait a day with dry paper under it.`,
-        },
-        {
-          when: 'after',
-          title: 'If it weeps',
-          detail:
-            'Reseat the gasket; then a second gasket; then sealant on clean dry faces. Never more force.',
-        },
-      ],
-      cautions: [
-        ...(raw <= 0
-          ? [
-              {
-                code: 'no-chip-hidden' as const,
-                message: `With the thread shifted to one side the flange of ${L(flange)} leaves ${L(Math.max(0, (flange - targetMm) / 2 - shift))} for seal and chips together; the seal alone wants ${L(v.sealWidthMm)}. No chip may reach the gasket.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L }) => ({
+        why: `${L(thread)} of thread and ${L(targetMm - thread)} of room.`,
+        working: [
+          input('Thread', L(thread)),
+          input('Hole', `${L(leastMm)} to ${L(mostMm)}; ${L(targetMm)}`),
+          input('Worst shift of the thread in it', `(hole − thread) ÷ 2 = ${L(shift)}`),
+          input('Flange beyond the hole', `(flange − hole) ÷ 2 = ${L((flange - targetMm) / 2)}`),
+          input('Seal kept on sound face', L(v.sealWidthMm)),
+          input('Chips it hides', `beyond − shift − seal = ${L(raw)}`),
+        ],
+        source:
+          'Thread plus 1 to 2 mm, or the maker’s own range, never wider than leaves the seal on sound face.',
+        results: [
+          { key: 'worstShiftMm', label: 'Thread can shift by', value: shift, text: L(shift) },
+        ],
+        followUps: [
+          {
+            when: 'before',
+            title: `Drill from ${other}`,
+            detail: `Chips are worse where the bit comes out: let that be the ${v.sealSide} face, under the gasket.`,
+          },
+          {
+            when: 'after',
+            title: 'Fit and test',
+            detail: `Gasket ${v.sealSide}, clean and dry, hand-tight and a quarter turn. Fill, wait a day with dry paper under it.`,
+          },
+          {
+            when: 'after',
+            title: 'If it weeps',
+            detail:
+              'Reseat the gasket; then a second gasket; then sealant on clean dry faces. Never more force.',
+          },
+        ],
+        cautions: [
+          ...(raw <= 0
+            ? [
+                {
+                  code: 'no-chip-hidden' as const,
+                  message: `With the thread shifted to one side the flange of ${L(flange)} leaves ${L(Math.max(0, (flange - targetMm) / 2 - shift))} for seal and chips together; the seal alone wants ${L(v.sealWidthMm)}. No chip may reach the gasket.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter, coverMm }, { thicknessMm: t, units }) => {
+  draw: (v, { diameter, coverMm }, { thicknessMm: t }, { L }) => {
     const hole = diameter.targetMm;
     const half = v.flangeDiameterMm * 0.72;
     const flange = v.flangeDiameterMm / 2;
@@ -152,18 +152,18 @@ export const tankFitting = definePurpose({
           tone: 'rim' as const,
           dashed: true,
         })),
-        across(hole, t + 4 * h, formatLengthShort(hole, units)),
-        across(v.flangeDiameterMm, -gasket - h * 2, formatLengthShort(v.flangeDiameterMm, units)),
+        across(hole, t + 4 * h, L(hole)),
+        across(v.flangeDiameterMm, -gasket - h * 2, L(v.flangeDiameterMm)),
         box([-R * 0.72, R * 0.72], [-gasket - h, t + 2.2 * h], 'void'),
-        upright(half, 0, t, formatLengthShort(t, units)),
+        upright(half, 0, t, L(t)),
       ],
       [-half, half * 1.08],
       [-gasket - h * 3, t + 4.6 * h],
-      `Section: thread of ${formatLengthShort(v.threadDiameterMm, units)} in a hole of ${formatLengthShort(hole, units)}, gasket of ${formatLengthShort(v.flangeDiameterMm, units)} ${v.sealSide}, hiding chips up to ${formatLengthShort(coverMm ?? 0, units)} from the edge.`,
+      `Section: thread of ${L(v.threadDiameterMm)} in a hole of ${L(hole)}, gasket of ${L(v.flangeDiameterMm)} ${v.sealSide}, hiding chips up to ${L(coverMm ?? 0)} from the edge.`,
     );
   },
-  reverse: (diameterMm, units) =>
+  reverse: (diameterMm, { L }) =>
     diameterMm >= 8
-      ? `A fitting with a thread of ${formatLengthShort(diameterMm - ROOM_MM.most, units)} to ${formatLengthShort(diameterMm - ROOM_MM.least, units)} and a gasket of ${formatLengthShort(diameterMm + 2 * LEAST_SEAL_MM + ROOM_MM.most, units)} or more.`
+      ? `A fitting with a thread of ${L(diameterMm - ROOM_MM.most)} to ${L(diameterMm - ROOM_MM.least)} and a gasket of ${L(diameterMm + 2 * LEAST_SEAL_MM + ROOM_MM.most)} or more.`
       : null,
 });

@@ -1,4 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -31,13 +30,13 @@ export const tubeRivet = definePurpose({
       most: 20,
     },
   },
-  calculate: (v, { units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v) => {
     const od = v.tubeDiameterMm;
     if (v.tubeWallMm >= od / 2) {
       return clash(
         'tubeWallMm',
-        `A wall of ${L(v.tubeWallMm)} fills a tube of ${L(od)}: it must be under half, ${L(od / 2)}.`,
+        ({ L }) =>
+          `A wall of ${L(v.tubeWallMm)} fills a tube of ${L(od)}: it must be under half, ${L(od / 2)}.`,
       );
     }
     const flare = v.flareMm ?? Math.max(LEAST_FLARE_MM, FLARE_OF_OD * od);
@@ -50,50 +49,52 @@ export const tubeRivet = definePurpose({
       depth: { kind: 'through' },
       coverMm: Math.max(0, rawCover),
       toleranceMm: null,
-      why: `${L(od)} of tube and a tenth of a millimetre to slip in.`,
-      working: [
-        input('Tube OD', L(od)),
-        input('Hole', `OD + 0.05 to 0.15 mm: ${L(targetMm)}`),
-        input('Flare each side', L(flare)),
-        input('Tube length', `thickness + 2 × flare = ${L(length)}`),
-        input('Bore left', `OD − 2 × wall = ${L(od - 2 * v.tubeWallMm)}`),
-        input('Chips the flare hides', `flare − wall − play = ${L(rawCover)}`),
-      ],
-      source: 'Slip fit of 0.05 to 0.15 mm; flare 0.35 of the tube, at least 1 mm a side.',
-      results: [
-        { key: 'tubeLengthMm', label: 'Cut the tube to', value: length, text: L(length) },
-        {
-          key: 'boreMm',
-          label: 'Bore left',
-          value: od - 2 * v.tubeWallMm,
-          text: L(od - 2 * v.tubeWallMm),
-        },
-      ],
-      followUps: [
-        {
-          when: 'before',
-          title: 'Make the tube ready',
-          detail: `Cut ${L(length)}, square both ends, take off the burr, soften it: heat to dull red and quench.`,
-        },
-        {
-          when: 'after',
-          title: 'Flare from both sides by turns',
-          detail: `${L(flare)} standing each side. Support the far flare on a cone; press, never strike: riveting is a risk of its own.`,
-        },
-      ],
-      cautions: [
-        ...(rawCover <= 0
-          ? [
-              {
-                code: 'no-chip-hidden' as const,
-                message: `A flare of ${L(flare)} with a wall of ${L(v.tubeWallMm)} covers nothing beyond the hole: any chip shows.`,
-              },
-            ]
-          : []),
-      ],
+      says: ({ L }) => ({
+        why: `${L(od)} of tube and a tenth of a millimetre to slip in.`,
+        working: [
+          input('Tube OD', L(od)),
+          input('Hole', `OD + 0.05 to 0.15 mm: ${L(targetMm)}`),
+          input('Flare each side', L(flare)),
+          input('Tube length', `thickness + 2 × flare = ${L(length)}`),
+          input('Bore left', `OD − 2 × wall = ${L(od - 2 * v.tubeWallMm)}`),
+          input('Chips the flare hides', `flare − wall − play = ${L(rawCover)}`),
+        ],
+        source: 'Slip fit of 0.05 to 0.15 mm; flare 0.35 of the tube, at least 1 mm a side.',
+        results: [
+          { key: 'tubeLengthMm', label: 'Cut the tube to', value: length, text: L(length) },
+          {
+            key: 'boreMm',
+            label: 'Bore left',
+            value: od - 2 * v.tubeWallMm,
+            text: L(od - 2 * v.tubeWallMm),
+          },
+        ],
+        followUps: [
+          {
+            when: 'before',
+            title: 'Make the tube ready',
+            detail: `Cut ${L(length)}, square both ends, take off the burr, soften it: heat to dull red and quench.`,
+          },
+          {
+            when: 'after',
+            title: 'Flare from both sides by turns',
+            detail: `${L(flare)} standing each side. Support the far flare on a cone; press, never strike: riveting is a risk of its own.`,
+          },
+        ],
+        cautions: [
+          ...(rawCover <= 0
+            ? [
+                {
+                  code: 'no-chip-hidden' as const,
+                  message: `A flare of ${L(flare)} with a wall of ${L(v.tubeWallMm)} covers nothing beyond the hole: any chip shows.`,
+                },
+              ]
+            : []),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter }, { units }) => {
+  draw: (v, { diameter }, _, { L }) => {
     const hole = diameter.targetMm;
     const t = v.pieceThicknessMm;
     const R = v.tubeDiameterMm / 2;
@@ -108,16 +109,16 @@ export const tubeRivet = definePurpose({
         ...bothSides(R - w, R, [-w, t + w], 'part'),
         ...lip(0, 1),
         ...lip(t, -1),
-        across(hole, -Math.max(2 * w, 0.3 * R), formatLengthShort(hole, units)),
-        upright(half, 0, t, formatLengthShort(t, units)),
+        across(hole, -Math.max(2 * w, 0.3 * R), L(hole)),
+        upright(half, 0, t, L(t)),
       ],
       [-half, half * 1.08],
       [-Math.max(0.25 * t, R), t + Math.max(0.2 * t, 0.6 * R)],
-      `Section: tube of ${formatLengthShort(v.tubeDiameterMm, units)} in a hole of ${formatLengthShort(hole, units)}, flared over both faces.`,
+      `Section: tube of ${L(v.tubeDiameterMm)} in a hole of ${L(hole)}, flared over both faces.`,
     );
   },
-  reverse: (diameterMm, units) =>
+  reverse: (diameterMm, { L }) =>
     diameterMm <= 20
-      ? `A tube of ${formatLengthShort(diameterMm - ROOM_MM.most, units)} to ${formatLengthShort(diameterMm - ROOM_MM.least, units)} outside.`
+      ? `A tube of ${L(diameterMm - ROOM_MM.most)} to ${L(diameterMm - ROOM_MM.least)} outside.`
       : null,
 });

@@ -1,4 +1,3 @@
-import { formatLengthShort } from '../../words/units/length';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -21,8 +20,7 @@ export const wallPlug = definePurpose({
     coverDiameterMm: { kind: 'length', label: 'Rose or foot across', optional: true, most: 400 },
     pairSpacingMm: { kind: 'length', label: 'Second screw, apart', optional: true, most: 3000 },
   },
-  calculate: (v, { thicknessMm, units }) => {
-    const L = (mm: number): string => formatLengthShort(mm, units);
+  calculate: (v, { thicknessMm }) => {
     const targetMm = v.plugDiameterMm + ROOM_MM.usual;
     const recess = v.tileThicknessMm + v.adhesiveMm;
     const depthMm = recess + v.plugLengthMm + BELOW_MM.usual;
@@ -31,13 +29,15 @@ export const wallPlug = definePurpose({
     if (foot !== undefined && foot <= targetMm) {
       return clash(
         'coverDiameterMm',
-        `A rose of ${L(foot)} does not cover a hole of ${L(targetMm)}.`,
+        ({ L }) => `A rose of ${L(foot)} does not cover a hole of ${L(targetMm)}.`,
       );
     }
-    if (v.pairSpacingMm !== undefined && v.pairSpacingMm < 2 * targetMm) {
+    const apart = v.pairSpacingMm;
+    if (apart !== undefined && apart < 2 * targetMm) {
       return clash(
         'pairSpacingMm',
-        `Two holes of ${L(targetMm)} only ${L(v.pairSpacingMm)} apart run into each other: at least ${L(2 * targetMm)}.`,
+        ({ L }) =>
+          `Two holes of ${L(targetMm)} only ${L(apart)} apart run into each other: at least ${L(2 * targetMm)}.`,
       );
     }
     const intoWall = depthMm < thicknessMm;
@@ -52,54 +52,56 @@ export const wallPlug = definePurpose({
       depth: intoWall ? { kind: 'blind', depthMm } : { kind: 'through' },
       coverMm,
       toleranceMm: v.pairSpacingMm === undefined ? null : 1,
-      why: `Plug of ${L(v.plugDiameterMm)} and half to one millimetre, so that it slides past the tile.`,
-      working: [
-        input('Hole in the tile', `plug + 0.5 to 1 mm: ${L(targetMm)}`),
-        input('Plug set below the face', `tile + adhesive = ${L(recess)}`),
-        input('Depth from the face', `recess + plug + 5 to 10 mm = ${L(depthMm)}`),
-        input('Screw', `fixture + recess + plug = ${L(screw)}`),
-      ],
-      source:
-        'The expanding part must start below the tile body; rotation only until through the tile.',
-      results: [
-        { key: 'recessMm', label: 'Push the plug in', value: recess, text: L(recess) },
-        { key: 'depthMm', label: 'Drill, from the face', value: depthMm, text: L(depthMm) },
-        { key: 'screwLengthMm', label: 'Screw of at least', value: screw, text: L(screw) },
-      ],
-      followUps: [
-        ...(v.pairSpacingMm === undefined
-          ? []
-          : [
-              {
-                when: 'before' as const,
-                title: 'Mark the pair',
-                detail: `${L(v.pairSpacingMm)} apart, on one level line; measure again after the tape is on.`,
-              },
-            ]),
-        {
-          when: 'after',
-          title: 'Change the bit below the tile',
-          detail: `Diamond through tile and adhesive, rotation only; then a masonry bit of ${L(v.plugDiameterMm)} to ${L(depthMm)} from the face.`,
-        },
-        {
-          when: 'after',
-          title: `Set the plug ${L(recess)} below the face`,
-          detail: `Push it past the tile with the screw’s shank; screw of ${L(screw)} or a little longer, by hand at the end.`,
-        },
-      ],
-      cautions: [
-        ...(intoWall || thicknessMm <= v.tileThicknessMm + 1e-6
-          ? []
-          : [
-              {
-                code: 'reaches-past-tile' as const,
-                message: `${L(depthMm)} goes through the ${L(thicknessMm)} you entered for the piece: is there wall enough behind the tile?`,
-              },
-            ]),
-      ],
+      says: ({ L }) => ({
+        why: `Plug of ${L(v.plugDiameterMm)} and half to one millimetre, so that it slides past the tile.`,
+        working: [
+          input('Hole in the tile', `plug + 0.5 to 1 mm: ${L(targetMm)}`),
+          input('Plug set below the face', `tile + adhesive = ${L(recess)}`),
+          input('Depth from the face', `recess + plug + 5 to 10 mm = ${L(depthMm)}`),
+          input('Screw', `fixture + recess + plug = ${L(screw)}`),
+        ],
+        source:
+          'The expanding part must start below the tile body; rotation only until through the tile.',
+        results: [
+          { key: 'recessMm', label: 'Push the plug in', value: recess, text: L(recess) },
+          { key: 'depthMm', label: 'Drill, from the face', value: depthMm, text: L(depthMm) },
+          { key: 'screwLengthMm', label: 'Screw of at least', value: screw, text: L(screw) },
+        ],
+        followUps: [
+          ...(v.pairSpacingMm === undefined
+            ? []
+            : [
+                {
+                  when: 'before' as const,
+                  title: 'Mark the pair',
+                  detail: `${L(v.pairSpacingMm)} apart, on one level line; measure again after the tape is on.`,
+                },
+              ]),
+          {
+            when: 'after',
+            title: 'Change the bit below the tile',
+            detail: `Diamond through tile and adhesive, rotation only; then a masonry bit of ${L(v.plugDiameterMm)} to ${L(depthMm)} from the face.`,
+          },
+          {
+            when: 'after',
+            title: `Set the plug ${L(recess)} below the face`,
+            detail: `Push it past the tile with the screw’s shank; screw of ${L(screw)} or a little longer, by hand at the end.`,
+          },
+        ],
+        cautions: [
+          ...(intoWall || thicknessMm <= v.tileThicknessMm + 1e-6
+            ? []
+            : [
+                {
+                  code: 'reaches-past-tile' as const,
+                  message: `${L(depthMm)} goes through the ${L(thicknessMm)} you entered for the piece: is there wall enough behind the tile?`,
+                },
+              ]),
+        ],
+      }),
     };
   },
-  draw: (v, { diameter }, { units }) => {
+  draw: (v, { diameter }, _, { L }) => {
     const hole = diameter.targetMm;
     const recess = v.tileThicknessMm + v.adhesiveMm;
     const end = recess + v.plugLengthMm + BELOW_MM.usual;
@@ -116,17 +118,17 @@ export const wallPlug = definePurpose({
         ...(v.coverDiameterMm === undefined
           ? []
           : [box([-v.coverDiameterMm / 2, v.coverDiameterMm / 2], [-v.fixtureMm, 0], 'barrel')]),
-        across(hole, -v.fixtureMm - 0.08 * end, formatLengthShort(hole, units)),
-        upright(half * 1.05, 0, recess, formatLengthShort(recess, units)),
-        upright(-half * 1.05, 0, end, formatLengthShort(end, units), 'left'),
+        across(hole, -v.fixtureMm - 0.08 * end, L(hole)),
+        upright(half * 1.05, 0, recess, L(recess)),
+        upright(-half * 1.05, 0, end, L(end), 'left'),
       ],
       [-half * 1.08, half * 1.08],
       [-v.fixtureMm - 0.16 * end, end * 1.12],
-      `Section: tile, adhesive and wall; the plug starts ${formatLengthShort(recess, units)} below the face.`,
+      `Section: tile, adhesive and wall; the plug starts ${L(recess)} below the face.`,
     );
   },
-  reverse: (diameterMm, units) =>
+  reverse: (diameterMm, { L }) =>
     diameterMm >= 4 && diameterMm <= 20
-      ? `A wall plug of ${formatLengthShort(diameterMm - ROOM_MM.usual, units)} through tile.`
+      ? `A wall plug of ${L(diameterMm - ROOM_MM.usual)} through tile.`
       : null,
 });

@@ -1,5 +1,6 @@
 import { MM_PER_INCH } from '../../math/constants';
 import { formatDecimals, formatSignificant } from './roundNumber';
+import { readLength, type Unreadable } from '../../data/readLength';
 import type { UnitSystem } from '../../data/unitSystem';
 
 /** Workshop rules for inch fractions: nothing finer than a sixty-fourth is marked on a rule. */
@@ -68,41 +69,19 @@ export type ParsedLength =
   | { readonly kind: 'parsed'; readonly mm: number }
   | { readonly kind: 'fault'; readonly message: string };
 
-const LENGTH_PATTERN =
-  /^(?:(\d+)\s+)?(?:(\d+)\s*\/\s*(\d+)|(\d*[.,]?\d+))\s*(mm|cm|m|inch|inches|in|"|″)?$/i;
+const UNREADABLE = {
+  'not-a-length': 'is not a length',
+  'divides-by-zero': 'divides by zero',
+  'not-above-zero': 'is not above zero',
+} as const satisfies Record<Unreadable, string>;
 
-const MM_PER_UNIT: Record<string, number> = {
-  mm: 1,
-  cm: 10,
-  m: 1000,
-  in: MM_PER_INCH,
-  inch: MM_PER_INCH,
-  inches: MM_PER_INCH,
-  '"': MM_PER_INCH,
-  '″': MM_PER_INCH,
-};
-
-/**
- * Reads a typed length. A bare number takes the person's own unit, a bare fraction is inches.
- * Accepts `6`, `6,5 mm`, `2.4 cm`, `1/4"`, `1 1/2 in`. Zero and negatives are faults.
- */
+/** Reads a typed length, or says in a sentence why it is none and what would be accepted. */
 export function parseLength(text: string, units: UnitSystem): ParsedLength {
-  const trimmed = text.trim();
-  const match = LENGTH_PATTERN.exec(trimmed);
-  const fault = (why: string): ParsedLength => ({
-    kind: 'fault',
-    message: `“${trimmed}” ${why}. Type a length such as 6, 6.5 mm, 1/4 in or 1 1/2 in.`,
-  });
-  if (!match) return fault('is not a length');
-  const [, whole, numerator, denominator, decimal, unitText] = match;
-  const isFraction = numerator !== undefined && denominator !== undefined;
-  if (whole !== undefined && !isFraction) return fault('is not a length');
-  if (isFraction && Number(denominator) === 0) return fault('divides by zero');
-  const value = isFraction
-    ? Number(whole ?? 0) + Number(numerator) / Number(denominator)
-    : Number((decimal ?? '').replace(',', '.'));
-  const ownUnit = isFraction || units.length === 'inch' ? 'in' : 'mm';
-  const mm = value * (MM_PER_UNIT[(unitText ?? ownUnit).toLowerCase()] ?? 1);
-  if (!(mm > 0)) return fault('is not above zero');
-  return { kind: 'parsed', mm };
+  const read = readLength(text, units);
+  return read.kind === 'read'
+    ? { kind: 'parsed', mm: read.mm }
+    : {
+        kind: 'fault',
+        message: `“${text.trim()}” ${UNREADABLE[read.why]}. Type a length such as 6, 6.5 mm, 1/4 in or 1 1/2 in.`,
+      };
 }

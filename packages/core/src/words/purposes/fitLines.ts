@@ -1,5 +1,5 @@
 import { input, type ReasonInput } from '../../documents/reason';
-import { formatLength } from '../../words/units/length';
+import { formatLength } from '../units/length';
 import type { UnitSystem } from '../../data/unitSystem';
 import type { Fit } from '../../documents/fit';
 
