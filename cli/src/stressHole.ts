@@ -1,7 +1,7 @@
 import { contextOf } from '@nucleon/core/plan/contextOf';
 import { oddsMap, oddsSurface } from '@nucleon/core/advice/risk/oddsMap';
 import { MODEL_VERSION } from '@nucleon/core/documents/plan';
-import { stressOf } from '@nucleon/core/plan/stressOf';
+import { stressOf } from '@nucleon/core/advice/risk/stressOf';
 import { faultsInWords } from '@nucleon/core/words/faults';
 import { stressText } from '@nucleon/core/words/plan/stressText';
 import { bendingText } from '@nucleon/core/words/plan/bendingWords';

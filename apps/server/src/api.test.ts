@@ -1,4 +1,4 @@
-import { caseIn } from '@nucleon/core/plan/jobFixtures';
+import { caseIn } from '@nucleon/core/setup/jobFixtures';
 import { readFileSync } from 'node:fs';
 import { readJobFile } from '@nucleon/contract/readJobFile';
 import type {

@@ -1,3 +1,4 @@
+import { PHASES } from '@nucleon/core/data/phases';
 import { MATERIALS, type MaterialId } from '@nucleon/core/data/materials/materials';
 import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { replayRun } from '@nucleon/core/run/replay';
@@ -220,12 +221,7 @@ function pastRun(
 /** Withdrawn, freed, cleaned: whatever such a hole asks for after it is through. */
 const stillToDo = (events: readonly RunEvent[]): boolean => {
   const phase = replayRun(events)?.state.phase;
-  return phase !== undefined && AFTER_THROUGH.has(phase);
+  return (
+    phase !== undefined && !PHASES[phase].over && (PHASES[phase].after === true || phase === 'cool')
+  );
 };
-const AFTER_THROUGH: ReadonlySet<string> = new Set([
-  'through',
-  'withdraw',
-  'free-core',
-  'cool',
-  'clean',
-]);

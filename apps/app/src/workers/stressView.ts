@@ -2,7 +2,7 @@ import { faultyInWords } from '@nucleon/core/words/faults';
 import { holdAdvice, type HoldPart } from '@nucleon/core/words/advice/holdAdvice';
 import { isOnFace } from '@nucleon/core/layout/outline';
 import type { Fault } from '@nucleon/core/documents/fault';
-import { stressOf } from '@nucleon/core/plan/stressOf';
+import { stressOf } from '@nucleon/core/advice/risk/stressOf';
 import { inUnits } from '@nucleon/core/words/plan/planInUnits';
 import { stressText } from '@nucleon/core/words/plan/stressText';
 import type { Bend } from '@nucleon/core/physics/plate/bender';

@@ -1,4 +1,4 @@
-import { caseIn } from '@nucleon/core/plan/jobFixtures';
+import { caseIn } from '@nucleon/core/setup/jobFixtures';
 import { readFileSync } from 'node:fs';
 import type { StoredBit, StoredHouse } from '@nucleon/contract/wire';
 import type { JobFile } from '@nucleon/core/documents/jobFile';

@@ -2,7 +2,7 @@ import type { RunDetail, StoredBit } from '@nucleon/contract/wire';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { writeRun, planWith, type Written } from '@nucleon/core/run/runFixtures';
 import type { RunResult } from '@nucleon/core/documents/runResult';
-import { jobWith } from '@nucleon/core/plan/jobFixtures';
+import { jobWith } from '@nucleon/core/setup/jobFixtures';
 import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';

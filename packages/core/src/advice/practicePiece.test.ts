@@ -1,4 +1,4 @@
-import { caseIn, jobWith } from '../plan/jobFixtures';
+import { caseIn, jobWith } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import { practicePiece } from './practicePiece';
 

@@ -1,5 +1,5 @@
 import { outlineCentre } from '../layout/outline';
-import { caseIn } from '../plan/jobFixtures';
+import { caseIn } from '../setup/jobFixtures';
 import { MATERIAL_IDS, MATERIALS } from '../data/materials/materials';
 import { makePlan } from '../words/plan/makePlan';
 import { INCH_POUND, METRIC } from '../data/unitSystem';

@@ -7,23 +7,16 @@ import { markOf } from './identify/knowMarks';
 import type { UnitSystem } from '../data/unitSystem';
 import type { Piece } from '../documents/piece';
 
-const BEADS = new Set(['quartzite-agate', 'jade', 'shell']);
-const VESSELS = new Set([
-  'container-glass',
-  'borosilicate-glass',
-  'glazed-earthenware',
-  'terracotta',
-  'stoneware',
-  'porcelain-vessel',
-]);
+const FORM_OF_CLASS: Record<MaterialClass, PieceForm> = {
+  glass: 'sheet',
+  ceramic: 'slab',
+  stone: 'slab',
+  masonry: 'wall',
+};
 
 /** The form a piece of this material most often has. */
-export function usualForm(material: Pick<Material, 'id' | 'class'>): PieceForm {
-  if (BEADS.has(material.id)) return 'bead';
-  if (VESSELS.has(material.id)) return 'vessel';
-  if (material.class === 'glass') return 'sheet';
-  return material.class === 'masonry' ? 'wall' : 'slab';
-}
+export const usualForm = (material: Pick<Material, 'class' | 'usualForm'>): PieceForm =>
+  material.usualForm ?? FORM_OF_CLASS[material.class];
 
 const USUAL_MATERIAL: Record<MaterialClass, MaterialId> = {
   glass: 'float-glass',
@@ -121,7 +114,7 @@ export function usualSizes(
 }
 
 export interface KnownSoFar {
-  readonly material: Pick<Material, 'id' | 'class' | 'name'>;
+  readonly material: Pick<Material, 'id' | 'class' | 'name' | 'usualForm'>;
   readonly thicknessMm: number;
   readonly diameterMm: number;
   readonly glassTreatment?: GlassTreatment;

@@ -26,6 +26,15 @@ export const GLASS_TREATMENTS = [
 ] as const;
 export type GlassTreatment = (typeof GLASS_TREATMENTS)[number];
 
+/** Strong by a stress that drilling lets go. */
+export const STRENGTHENED_TREATMENTS = [
+  'tempered',
+  'heat-strengthened',
+  'chemically-strengthened',
+  'toughened-tableware',
+  'glass-ceramic',
+] as const satisfies readonly GlassTreatment[];
+
 export const DAMAGES = ['none', 'edge-chip', 'crack', 'mended'] as const;
 export type Damage = (typeof DAMAGES)[number];
 

@@ -18,6 +18,12 @@ export interface Coolant {
   readonly changeS: number;
   /** Water comes up inside the barrel: no lifting to flush. */
   readonly flushesGroove: boolean;
+  /** Brought by hand now and then: the groove may run dry between times. */
+  readonly nowAndThen: boolean;
+  /** The piece lies in a tray of it. */
+  readonly inTray: boolean;
+  /** Nobody needs to own anything for it. */
+  readonly atHand: boolean;
   readonly note: string;
 }
 
@@ -33,18 +39,18 @@ const POOL_CHANGE_S = 20;
 
 // prettier-ignore
 export const COOLANTS = {
-  'still-bath': { name: 'Still bath', heatTransferWPerM2K: 6000, burnOutWPerM2: FULL, throwOffMPerS: 2.5, kind: 'standing', coverMm: 6, changeS: BATH_CHANGE_S, flushesGroove: false, note: 'Tray filled just over the face.' },
-  pool: { name: 'Dam or gasket pool', heatTransferWPerM2K: 4000, burnOutWPerM2: FULL, throwOffMPerS: 2.0, kind: 'standing', coverMm: 10, changeS: POOL_CHANGE_S, flushesGroove: false, note: 'A ring of putty or a gasket holds water round the mark.' },
-  puddle: { name: 'Topped-up puddle', heatTransferWPerM2K: 2000, burnOutWPerM2: FULL, throwOffMPerS: 1.5, kind: 'wetted', coverMm: 2, changeS: 0, flushesGroove: false, note: 'Keep topping it up; wipe the fines away.' },
-  drip: { name: 'Drip at the groove', heatTransferWPerM2K: 3000, burnOutWPerM2: DROPS, throwOffMPerS: 1.5, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, note: 'A steady drip where the rim meets the piece.' },
-  'running-tap': { name: 'Running tap or hose', heatTransferWPerM2K: 5000, burnOutWPerM2: FULL, throwOffMPerS: 2.5, kind: 'flowing', coverMm: 0, changeS: 0, flushesGroove: false, note: 'Thin stream on to the groove.' },
-  bottle: { name: 'Squeeze bottle', heatTransferWPerM2K: 1200, burnOutWPerM2: DROPS, throwOffMPerS: 1.5, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, note: 'Now and then: never let the groove run pale and dry.' },
-  sponge: { name: 'Wet sponge', heatTransferWPerM2K: 800, burnOutWPerM2: DAMP, throwOffMPerS: 2.0, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, note: 'Squeeze it beside the rim.' },
-  mist: { name: 'Mist', heatTransferWPerM2K: 800, burnOutWPerM2: DAMP, throwOffMPerS: null, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, note: 'Cools little; carries no fines.' },
-  'oil-bath': { name: 'Light oil bath', heatTransferWPerM2K: 1500, burnOutWPerM2: null, throwOffMPerS: 2.5, kind: 'standing', coverMm: 6, changeS: BATH_CHANGE_S, flushesGroove: false, note: 'For beads; wash the oil out before gluing.' },
-  spindle: { name: 'Through the spindle', heatTransferWPerM2K: 15000, burnOutWPerM2: FULL, throwOffMPerS: 6, kind: 'flowing', coverMm: 0, changeS: 0, flushesGroove: true, note: 'Water down the barrel and up the groove.' },
-  'grinder-feed': { name: 'Grinder’s sponge feed', heatTransferWPerM2K: 2500, burnOutWPerM2: DROPS, throwOffMPerS: 2.0, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, note: 'It wets the drum, not the tip above: add mist.' },
-  none: { name: 'Dry', heatTransferWPerM2K: 50, burnOutWPerM2: null, throwOffMPerS: null, kind: 'dry', coverMm: 0, changeS: 0, flushesGroove: false, note: 'Masonry bits made for it only, with extraction and a respirator.' },
+  'still-bath': { name: 'Still bath', heatTransferWPerM2K: 6000, burnOutWPerM2: FULL, throwOffMPerS: 2.5, kind: 'standing', coverMm: 6, changeS: BATH_CHANGE_S, flushesGroove: false, nowAndThen: false, inTray: true, atHand: false, note: 'Tray filled just over the face.' },
+  pool: { name: 'Dam or gasket pool', heatTransferWPerM2K: 4000, burnOutWPerM2: FULL, throwOffMPerS: 2.0, kind: 'standing', coverMm: 10, changeS: POOL_CHANGE_S, flushesGroove: false, nowAndThen: false, inTray: false, atHand: false, note: 'A ring of putty or a gasket holds water round the mark.' },
+  puddle: { name: 'Topped-up puddle', heatTransferWPerM2K: 2000, burnOutWPerM2: FULL, throwOffMPerS: 1.5, kind: 'wetted', coverMm: 2, changeS: 0, flushesGroove: false, nowAndThen: true, inTray: false, atHand: true, note: 'Keep topping it up; wipe the fines away.' },
+  drip: { name: 'Drip at the groove', heatTransferWPerM2K: 3000, burnOutWPerM2: DROPS, throwOffMPerS: 1.5, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, nowAndThen: false, inTray: false, atHand: false, note: 'A steady drip where the rim meets the piece.' },
+  'running-tap': { name: 'Running tap or hose', heatTransferWPerM2K: 5000, burnOutWPerM2: FULL, throwOffMPerS: 2.5, kind: 'flowing', coverMm: 0, changeS: 0, flushesGroove: false, nowAndThen: false, inTray: false, atHand: false, note: 'Thin stream on to the groove.' },
+  bottle: { name: 'Squeeze bottle', heatTransferWPerM2K: 1200, burnOutWPerM2: DROPS, throwOffMPerS: 1.5, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, nowAndThen: true, inTray: false, atHand: true, note: 'Now and then: never let the groove run pale and dry.' },
+  sponge: { name: 'Wet sponge', heatTransferWPerM2K: 800, burnOutWPerM2: DAMP, throwOffMPerS: 2.0, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, nowAndThen: true, inTray: false, atHand: true, note: 'Squeeze it beside the rim.' },
+  mist: { name: 'Mist', heatTransferWPerM2K: 800, burnOutWPerM2: DAMP, throwOffMPerS: null, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, nowAndThen: true, inTray: false, atHand: false, note: 'Cools little; carries no fines.' },
+  'oil-bath': { name: 'Light oil bath', heatTransferWPerM2K: 1500, burnOutWPerM2: null, throwOffMPerS: 2.5, kind: 'standing', coverMm: 6, changeS: BATH_CHANGE_S, flushesGroove: false, nowAndThen: false, inTray: true, atHand: false, note: 'For beads; wash the oil out before gluing.' },
+  spindle: { name: 'Through the spindle', heatTransferWPerM2K: 15000, burnOutWPerM2: FULL, throwOffMPerS: 6, kind: 'flowing', coverMm: 0, changeS: 0, flushesGroove: true, nowAndThen: false, inTray: false, atHand: false, note: 'Water down the barrel and up the groove.' },
+  'grinder-feed': { name: 'Grinder’s sponge feed', heatTransferWPerM2K: 2500, burnOutWPerM2: DROPS, throwOffMPerS: 2.0, kind: 'wetted', coverMm: 0, changeS: 0, flushesGroove: false, nowAndThen: false, inTray: true, atHand: false, note: 'It wets the drum, not the tip above: add mist.' },
+  none: { name: 'Dry', heatTransferWPerM2K: 50, burnOutWPerM2: null, throwOffMPerS: null, kind: 'dry', coverMm: 0, changeS: 0, flushesGroove: false, nowAndThen: false, inTray: false, atHand: false, note: 'Masonry bits made for it only, with extraction and a respirator.' },
 } as const satisfies Record<string, Coolant>;
 
 /** h at a dry rim when air is drawn through a slotted barrel, W/(m²·K). */

@@ -1,3 +1,4 @@
+import type { StepKind } from '../data/phases';
 import type { Gate } from './gate';
 import type { Hold, Pace, Start, MaterialClass } from '../data/choices';
 import type { FeedAidId } from '../data/machines/feedAids';
@@ -7,26 +8,6 @@ import type { Reason } from './reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
 export const MODEL_VERSION = '1.8.0';
-
-/** Run states a step belongs to. */
-export const STEP_KINDS = [
-  'prepare',
-  'seat',
-  'cut',
-  'lift',
-  'water-change',
-  'core-break',
-  'step-change',
-  'flip',
-  'ease-off',
-  'through',
-  'withdraw',
-  'free-core',
-  'cool',
-  'clean',
-  'done',
-] as const;
-export type StepKind = (typeof STEP_KINDS)[number];
 
 export interface Step {
   readonly kind: StepKind;

@@ -1,7 +1,8 @@
 import { Type, type TSchema } from '@sinclair/typebox';
 import { COOLANT_IDS } from '../data/coolants';
 import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
-import { MOMENT_KINDS, STEP_KINDS, type BarePlan } from './plan';
+import { MOMENT_KINDS, type BarePlan } from './plan';
+import { STEP_KINDS } from '../data/phases';
 import { HOLDS, MATERIAL_CLASSES } from '../data/choices';
 import { LIMITS } from '../data/schema/limits';
 import { id, list, number, object, oneOf, someOf, text, yesNo } from '../data/schema/schema';

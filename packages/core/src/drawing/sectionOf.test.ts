@@ -1,4 +1,4 @@
-import { caseWith, type JobParts } from '../plan/jobFixtures';
+import { caseWith, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import type { Plan } from '../documents/plan';
 import { METRIC } from '../data/unitSystem';

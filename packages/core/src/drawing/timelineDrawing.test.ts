@@ -1,4 +1,4 @@
-import { caseWith } from '../plan/jobFixtures';
+import { caseWith } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import { METRIC } from '../data/unitSystem';
 import { timelineDrawing } from './timelineDrawing';

@@ -1,6 +1,8 @@
+import { isFlat } from '../data/pieceForms';
 import type { EdgeRuleId, KeepOffKind } from '../data/choices';
 import type { Piece, KeepOff } from '../documents/piece';
 import type { Material } from '../data/materials/material';
+import { isTile } from '../data/materials/materials';
 import type { House } from '../documents/house';
 import {
   spanToCorner,
@@ -16,7 +18,7 @@ export type Measure = 'edge' | 'web' | 'corner' | 'hole' | 'diameter' | 'handle'
 
 export interface RuleScene {
   readonly piece: Pick<Piece, 'form' | 'thicknessMm' | 'assembled' | 'outline' | 'keepOff'>;
-  readonly material: Pick<Material, 'id' | 'class'>;
+  readonly material: Pick<Material, 'id' | 'class' | 'traits'>;
   readonly hole: PlacedHole;
   readonly house?: House | undefined;
 }
@@ -30,9 +32,8 @@ interface Rule {
 }
 
 const isPane = ({ piece, material }: RuleScene): boolean =>
-  material.class === 'glass' && (piece.form === 'sheet' || piece.form === 'slab');
+  material.class === 'glass' && isFlat(piece);
 const isBuilt = (scene: RuleScene): boolean => isPane(scene) && scene.piece.assembled === true;
-const TILES: ReadonlySet<string> = new Set(['porcelain-tile', 'glazed-wall-tile']);
 const FLAT_GLASS = 'Usual rule of flat-glass processing standards';
 
 /** The schools of how near is too near, side by side; each is asked only where it is meant for. */
@@ -91,7 +92,7 @@ export const EDGE_RULES = {
     measure: 'edge',
     label: '15 mm to the edge, tile',
     source: 'Tilers’ rule; the tile maker’s own comes first',
-    applies: ({ material }) => TILES.has(material.id),
+    applies: ({ material }) => isTile(material),
     requiredMm: () => 15,
   },
   'three-diameters-of-masonry': {

@@ -1,4 +1,3 @@
-import { METRIC } from '../data/unitSystem';
 import { guideLean, leanOf } from './aim';
 import { exitPlace } from './exitPlace';
 import { dam, fallWedge, guideBoard, usualDamInner } from './guideBoard';

@@ -5,7 +5,7 @@ import type { Hole, MarkReading } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import type { House } from '../documents/house';
 import type { MarkKind } from '../data/choices';
-import type { Material } from '../data/materials/material';
+import { hasTrait, type Material } from '../data/materials/material';
 import { sceneOf, sizeFor } from './purposes/purposes';
 import { brokenRule, judgeEdges } from './edgeRules';
 import { checkMark, markingOrder, type MarkCheck } from './markCheck';
@@ -14,7 +14,6 @@ import { tapePlan, type TapePlan } from './tapes';
 
 /** Holes narrower than this are drilled with solid bits unless the kit says otherwise, mm. */
 const SOLID_BELOW_MM = 3;
-const MASONRY_GLOSS: ReadonlySet<string> = new Set(['terrazzo']);
 
 /** Everything about marking one hole. */
 export interface MarkRow {
@@ -40,8 +39,10 @@ export interface MarkSheet {
 }
 
 /** Whether pencil fails and a bit skates on this face. */
-const isGlossy = ({ id, class: kind }: Material): boolean =>
-  kind === 'glass' || (kind === 'ceramic' && id !== 'terracotta') || MASONRY_GLOSS.has(id);
+const isGlossy = (material: Material): boolean =>
+  material.class === 'glass' ||
+  (material.class === 'ceramic' && !hasTrait(material, 'unglazed')) ||
+  hasTrait(material, 'polished');
 
 export interface MarkSheetInput {
   readonly piece: Piece;

@@ -1,12 +1,12 @@
 import { stressText } from '../words/plan/stressText';
 import { rememberingBend } from '../physics/plate/bender';
 import { INCH_POUND, METRIC } from '../data/unitSystem';
-import { caseWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import { contextOf } from './contextOf';
 import { oddsMap, oddsSurface } from '../advice/risk/oddsMap';
 import type { Plan } from '../documents/plan';
-import { stressOf } from './stressOf';
+import { stressOf } from '../advice/risk/stressOf';
 
 const bend = rememberingBend();
 const planOf = (parts: JobParts): Plan => {

@@ -1,3 +1,4 @@
+import { isBuilding } from '../data/pieceForms';
 import type { Side } from '../math/arc';
 import { boundingBox, freeEdges } from '../layout/outline';
 import type { Hole } from '../documents/hole';
@@ -60,7 +61,7 @@ export function bendingSceneOf(
 }
 
 function declineOf(piece: Piece, hole: Hole): BendingDecline | null {
-  if (piece.form === 'wall' || piece.form === 'floor') return 'built-in';
+  if (isBuilding(piece)) return 'built-in';
   const { outline } = piece;
   const isFlat =
     outline.kind === 'rectangle' || outline.kind === 'circle' || outline.kind === 'polygon';

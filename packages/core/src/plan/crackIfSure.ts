@@ -3,7 +3,7 @@ import { thermalStress } from '../physics/heat/thermalStress';
 import type { CrackOdds } from '../physics/strength/crackOdds';
 import { cutLayer, slowestOf, type DepthLayer } from '../setup/cutLayers';
 import { planCrack, type CrackCase } from './planCrack';
-import { heatOf } from './planHeat';
+import { heatOf } from './planRim';
 import { planExit, type ExitPlan } from './planStages';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
 

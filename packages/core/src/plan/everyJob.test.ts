@@ -8,7 +8,7 @@ import { seededRandom } from '../math/seededRandom';
 import { assessHole } from '../advice/risk/assessHole';
 import { makePlan } from '../words/plan/makePlan';
 import type { Plan } from '../documents/plan';
-import { randomCase } from './randomJobs';
+import { randomCase } from '../setup/randomJobs';
 
 const draw = (count: number, seed: number): readonly DrillCase[] => {
   const random = seededRandom(seed);

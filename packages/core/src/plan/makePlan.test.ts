@@ -1,5 +1,5 @@
 import type { Plan } from '../documents/plan';
-import { caseIn, caseWith, jobWith, type JobParts } from './jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 
 function planOf(parts: JobParts = {}): Plan {

@@ -9,7 +9,7 @@ import type { ThicknessSpread } from '../layout/thickness';
 import type { Bending } from '../documents/bending';
 import type { CrackOdds } from '../physics/strength/crackOdds';
 import type { CrackCase } from './planCrack';
-import type { PlannedPurpose } from './planPurpose';
+import type { PlannedPurpose } from '../layout/purposes/plannedPurpose';
 import type { PossibleMaterial } from '../setup/possibilities';
 import type { Material } from '../data/materials/material';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';

@@ -1,4 +1,4 @@
-import { isBuilding } from '../setup/benchFit';
+import { isBuilding, isFlat } from '../data/pieceForms';
 import { wobbleOf } from '../physics/cutting/wobble';
 import { BIT_FAMILIES } from '../data/bits/bitFamilies';
 import { WOBBLE_PER_MM } from '../physics/exit/exitChip';
@@ -26,7 +26,7 @@ import {
 import type { MaterialCut } from '../setup/cutLayers';
 import type { PossibleMaterial } from '../setup/possibilities';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
-import { SHARPNESS_SD, stressSpread } from './spread';
+import { SHARPNESS_SD, stressSpread } from '../physics/spread';
 
 /** Everything a crack depends on. */
 export interface CrackCase {
@@ -108,9 +108,9 @@ export function stressSites(one: CrackCase): readonly StressSite[] {
     atRestMpa,
     lengthShare: ring,
   };
-  const isFlat = piece.form === 'sheet' || piece.form === 'slab';
+  const flat = isFlat(piece);
   const webMpa =
-    isFlat && clearMm !== null ? webStress(feedForceN, D, clearMm, piece.thicknessMm) : 0;
+    flat && clearMm !== null ? webStress(feedForceN, D, clearMm, piece.thicknessMm) : 0;
   const grooveMpa =
     easedAtMm === null || easedAtMm <= 0
       ? 0
@@ -190,9 +190,9 @@ export function clearOf(
   diameterMm: number,
 ): number | null {
   const { outline } = piece;
-  const isFlat =
+  const flatFace =
     outline.kind === 'rectangle' || outline.kind === 'circle' || outline.kind === 'polygon';
-  if (!isFlat || isBuilding(piece)) return null;
+  if (!flatFace || isBuilding(piece)) return null;
   const openings = (piece.keepOff ?? []).filter(
     ({ kind }) => kind === 'hole' || kind === 'cut-out' || kind === 'crack',
   );

@@ -6,12 +6,12 @@ import { type Stage } from '../documents/plan';
 import type { Piece } from '../documents/piece';
 import { lastLigament } from '../physics/strength/stressSites';
 import { glazingTime, meanSlowness } from '../physics/wear/sharpness';
-import { isBuilding } from '../setup/benchFit';
+import { isBuilding } from '../data/pieceForms';
 import { sheetThickness } from './planCrack';
 import { rateAt, type LayerCut, type MaterialCut } from '../setup/cutLayers';
 import type { PlannedStage } from '../documents/plan';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
-import { exitChipSd, logNormalP10 } from './spread';
+import { exitChipSd, logNormalP10 } from '../physics/spread';
 
 /** Chips wider than this show where no cover hides them, mm. */
 const ALLOWED_CHIP_MM = 1;

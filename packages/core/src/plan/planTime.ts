@@ -21,7 +21,7 @@ import {
   spanSd,
   PAUSES_SD,
   sumSpread,
-} from './spread';
+} from '../physics/spread';
 import { cutLayer, type DepthLayer, type LayerCut, type MaterialCut } from '../setup/cutLayers';
 import type { PlannedPilot, PlannedStage, TimeSpread } from '../documents/plan';
 import { cutIfOther, type PossibleMaterial } from '../setup/possibilities';

@@ -1,6 +1,6 @@
-import { caseWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
-import { exitChipSd, logNormalP10, logNormalP90 } from './spread';
+import { exitChipSd, logNormalP10, logNormalP90 } from '../physics/spread';
 
 function spanOf(parts: JobParts): number {
   const outcome = makePlan(caseWith(parts));

@@ -1,4 +1,4 @@
-import { caseWith, type JobParts } from './jobFixtures';
+import { caseWith, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 
 const planOf = (parts: JobParts) => {

@@ -1,6 +1,6 @@
 import { easesOff } from '../physics/cutting/stages';
 import type { Moment, PlannedStage } from '../documents/plan';
-import { coreMass } from './coreMass';
+import { coreMass } from '../setup/coreMass';
 import type { PlanContext } from './planContext';
 import { coreBreakS, turnOverS } from '../physics/cutting/pauses';
 

@@ -1,13 +1,7 @@
 import type { Leg, Stop, Stroke } from './legs';
 import { rateFactor } from './rateBelief';
-import {
-  isCutting,
-  legOf,
-  stopsAhead,
-  type Happening,
-  type RunPhase,
-  type RunState,
-} from './runState';
+import { isCutting, legOf, stopsAhead, type Happening, type RunState } from './runState';
+import { type RunPhase } from '../data/phases';
 
 /** Depths closer than this are one, mm. */
 export const SAME_DEPTH_MM = 1e-6;

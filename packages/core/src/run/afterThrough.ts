@@ -1,6 +1,7 @@
 import { phaseAt } from './advance';
 import { priorRate } from './rateBelief';
-import { legOf, type RunPhase, type RunState } from './runState';
+import { legOf, type RunState } from './runState';
+import { type RunPhase } from '../data/phases';
 
 /** A rim that got hotter than this is let cool before the next hole, K. */
 const COOL_FIRST_K = 30;

@@ -1,4 +1,4 @@
-import { jobWith } from '../plan/jobFixtures';
+import { jobWith } from '../setup/jobFixtures';
 import { METRIC } from '../data/unitSystem';
 import { finishSteps } from '../words/run/finishSteps';
 import { judgeResult } from './judgeResult';

@@ -12,9 +12,9 @@ import {
   legOf,
   type Happening,
   type Misfit,
-  type RunPhase,
   type RunState,
 } from './runState';
+import { type RunPhase } from '../data/phases';
 
 /** How well a depth is known: read off a rule, or set by eye on the drawing, mm. */
 const RULE_SD_MM = 0.25;

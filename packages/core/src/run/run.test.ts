@@ -1,4 +1,4 @@
-import type { JobParts } from '../plan/jobFixtures';
+import type { JobParts } from '../setup/jobFixtures';
 import { METRIC } from '../data/unitSystem';
 import { advance } from './advance';
 import { elapsedBetween } from './elapsed';

@@ -4,7 +4,8 @@ import { judgeResult } from './judgeResult';
 import { replayRun } from './replay';
 import { wayDown } from './runFigures';
 import type { RunEvent, RunSubject } from '../documents/runEvent';
-import { isOver, type RunPhase } from './runState';
+import { isOver } from './runState';
+import { type RunPhase } from '../data/phases';
 
 /** One line of the logbook: what was planned, what came of it. */
 export interface RunRecord extends RunSubject {

@@ -1,7 +1,7 @@
 import { COOLANTS, type CoolantId } from '../data/coolants';
 import { diagnose, type RankedCause } from './diagnose';
 import type { RunScene } from '../data/signs/causes';
-import type { SignScene } from '../data/signs/signs';
+import { SIGNS, type SignScene } from '../data/signs/signs';
 import { rateFactor } from './rateBelief';
 import { wayDown } from './runFigures';
 import { materialClassOf } from './runMaterial';
@@ -65,16 +65,8 @@ const FOLLOW_UP_UNTIL_S = 180;
 
 /** The last sign that asked for something, when it is time to ask whether that helped. */
 export const signToFollow = (state: RunState): RunState['signs'][number] | null => {
-  const last = state.signs.findLast(({ sign }) => !FINE.has(sign));
+  const last = state.signs.findLast(({ sign }) => SIGNS[sign].followUp);
   if (!last || last.helped !== null) return null;
   const agoS = state.elapsedS - last.atS;
   return agoS >= FOLLOW_UP_AFTER_S && agoS <= FOLLOW_UP_UNTIL_S ? last : null;
 };
-const FINE: ReadonlySet<string> = new Set([
-  'plume',
-  'even-slurry',
-  'steady-grind',
-  'hollow',
-  'give',
-  'tick',
-]);

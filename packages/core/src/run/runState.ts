@@ -1,14 +1,10 @@
-import { STEP_KINDS, type StepKind } from '../documents/plan';
+import { PHASES, type RunPhase } from '../data/phases';
 import type { SignId } from '../data/signs/signs';
 import type { Leg, Stop } from './legs';
 import type { RateBelief } from './rateBelief';
 import type { HelpAnswer } from '../data/choices';
 import type { RunActKind, RunPlan, RunSubject } from '../documents/runEvent';
 import type { RunResult } from '../documents/runResult';
-
-/** A run is in one of the plan's steps, or halted, or over before its time. */
-export const RUN_PHASES = [...STEP_KINDS, 'paused', 'aborted', 'cracked'] as const;
-export type RunPhase = StepKind | 'paused' | 'aborted' | 'cracked';
 
 /** What happened, as codes: by the clock, or by a person's act. */
 export type Happening =
@@ -95,12 +91,11 @@ export interface RunState {
   readonly result: RunResult | null;
 }
 
-const OVER: ReadonlySet<RunPhase> = new Set(['done', 'aborted', 'cracked']);
-export const isOver = ({ phase }: Pick<RunState, 'phase'>): boolean => OVER.has(phase);
+export const isOver = ({ phase }: Pick<RunState, 'phase'>): boolean => PHASES[phase].over === true;
 
-const CUTTING: ReadonlySet<RunPhase> = new Set(['seat', 'cut', 'ease-off']);
 /** The rim is on the piece and the clock moves it. */
-export const isCutting = ({ phase }: Pick<RunState, 'phase'>): boolean => CUTTING.has(phase);
+export const isCutting = ({ phase }: Pick<RunState, 'phase'>): boolean =>
+  PHASES[phase].cutting === true;
 
 /** Stops of the present leg still to come, the next first. */
 export const stopsAhead = (state: Pick<RunState, 'legs' | 'leg' | 'stopsDone'>): readonly Stop[] =>
@@ -114,7 +109,7 @@ export const legOf = ({ legs, leg }: Pick<RunState, 'legs' | 'leg'>): Leg => {
 
 /** On the piece or in a halt of the cut, from where it goes on at the same depth. */
 export const isOnPiece = (phase: RunPhase): boolean =>
-  isCutting({ phase }) || ['lift', 'water-change', 'core-break'].includes(phase);
+  PHASES[phase].cutting === true || PHASES[phase].halt === true;
 
 /** A measured depth, or the sudden give, says something here. */
 export function canMeasure({ phase, resumeTo }: Pick<RunState, 'phase' | 'resumeTo'>): boolean {

@@ -1,3 +1,5 @@
+import { isHeldByStand } from '../data/holds';
+import { isBuilding, isFlat } from '../data/pieceForms';
 import { isTile } from '../data/materials/materials';
 import { BIT_FAMILIES, type BitFamilyId } from '../data/bits/bitFamilies';
 import { bitGeometry, type BitGeometry } from '../physics/cutting/bitGeometry';
@@ -11,14 +13,7 @@ import { MACHINE_KINDS, type MachineKindId } from '../data/machines/machineKinds
 import type { Material } from '../data/materials/material';
 import { speedSettings } from '../physics/cutting/speedSettings';
 import type { SupportId } from '../data/supports';
-import {
-  fitsAngleGrinder,
-  fitsBath,
-  fitsGlassGrinder,
-  fitsPress,
-  fitsStand,
-  isBuilding,
-} from './benchFit';
+import { fitsAngleGrinder, fitsBath, fitsGlassGrinder, fitsPress, fitsStand } from './benchFit';
 import { SIZE_TOLERANCE_MM, type ResolvedBit } from './resolvedSetup';
 
 /** Below this a ring has no room for a core. */
@@ -55,27 +50,9 @@ export function assumeBit(kit: Kit, piece: Piece, hole: Hole, material: Material
 export const isUsable = (bit: Pick<Bit, 'retired' | 'state'>): boolean =>
   !bit.retired && bit.state !== 'bald' && bit.state !== 'out-of-true';
 
-const ANY = (): boolean => true;
-
-/** What each family of bit is any use on. */
-const SUITS: Readonly<Record<BitFamilyId, (material: Material) => boolean>> = {
-  'plated-point': ({ class: kind }) => kind !== 'masonry',
-  'plated-tube': ({ class: kind }) => kind !== 'masonry',
-  // Thin wet cups are used up in walls, hole by hole.
-  'plated-cup-saw': ANY,
-  'sintered-rod': ANY,
-  'sintered-core': ANY,
-  'brazed-tile-core': ANY,
-  'segmented-core': ({ class: kind }) => kind === 'masonry' || kind === 'stone',
-  'grinder-core': ({ class: kind }) => kind !== 'glass',
-  'dry-tile-core': isTile,
-  'dry-segmented-core': ({ class: kind }) => kind === 'masonry',
-  'masonry-bit': ({ class: kind, id }) => kind === 'masonry' && id !== 'reinforced-concrete',
-  'carbide-spear': ({ id }) => id === 'glazed-wall-tile',
-};
-
 /** Whether this family of bit is any use on this material. */
-export const suits = (family: BitFamilyId, material: Material): boolean => SUITS[family](material);
+export const suits = (family: BitFamilyId, material: Material): boolean =>
+  BIT_FAMILIES[family].suits(material);
 
 export function usualFamily(piece: Piece, diameterMm: number, material: Material): BitFamilyId {
   if (diameterMm <= SMALLEST_CORE_MM) return 'plated-point';
@@ -84,8 +61,7 @@ export function usualFamily(piece: Piece, diameterMm: number, material: Material
     return diameterMm >= SMALLEST_SEGMENTED_MM ? 'segmented-core' : 'sintered-core';
   }
   if (diameterMm < SMALLEST_CUP_MM) return 'plated-tube';
-  if (material.id === 'porcelain-tile' || material.id === 'glazed-wall-tile')
-    return 'brazed-tile-core';
+  if (isTile(material)) return 'brazed-tile-core';
   const [, largestCore] = BIT_FAMILIES['sintered-core'].diameterMm;
   const isThickStone = material.class === 'stone' && piece.thicknessMm > THICK_STONE_MM;
   return isThickStone && diameterMm <= largestCore ? 'sintered-core' : 'plated-cup-saw';
@@ -136,20 +112,22 @@ export function machineFits(
   piece: Piece,
   material: Pick<Material, 'class'>,
 ): boolean {
-  switch (kind) {
-    case 'glass-grinder':
+  switch (MACHINE_KINDS[kind].goesTo) {
+    case 'grinder-table':
       return fitsGlassGrinder(piece);
-    case 'angle-grinder':
+    case 'broad-face':
       return fitsAngleGrinder(piece) && material.class !== 'glass';
-    case 'stand-core-drill':
+    case 'standing-room':
       return fitsStand(piece);
-    default:
-      return MACHINE_KINDS[kind].hold !== 'press' || fitsPress(piece);
+    case 'press-table':
+      return fitsPress(piece);
+    case 'any-piece':
+      return true;
   }
 }
 
 export function assumeStart(hold: Hold): Start {
-  return hold === 'press' || hold === 'rig' ? 'seat' : hold === 'guided' ? 'guide' : 'tilt';
+  return isHeldByStand(hold) ? 'seat' : hold === 'guided' ? 'guide' : 'tilt';
 }
 
 export function assumeSupport(piece: Piece): SupportId {
@@ -170,8 +148,8 @@ export function assumeSupport(piece: Piece): SupportId {
 
 /** With nothing behind it a built pane is held all round, a loose one lies over two battens. */
 export function assumeEdgesHeld(piece: Piece, support: SupportId): 'none' | 'two' | 'four' {
-  const isFlat = piece.form === 'sheet' || piece.form === 'slab';
-  if (support !== 'nothing' || !isFlat) return 'none';
+  const flat = isFlat(piece);
+  if (support !== 'nothing' || !flat) return 'none';
   return piece.assembled ? 'four' : 'two';
 }
 
@@ -188,8 +166,6 @@ export function assumeWater(piece: Piece, hole: Hole, machine: Machine): Coolant
       return 'pool';
     case 'wall':
     case 'floor':
-      return machine.kind === 'hand-core-drill' || machine.kind === 'stand-core-drill'
-        ? 'spindle'
-        : 'bottle';
+      return MACHINE_KINDS[machine.kind].spindleWater ? 'spindle' : 'bottle';
   }
 }

@@ -1,3 +1,4 @@
+import { isBuilding } from '../data/pieceForms';
 import { boundingBox, faceOutline } from '../layout/outline';
 import type { Piece } from '../documents/piece';
 
@@ -11,9 +12,6 @@ const LARGEST_GRINDER_PIECE_MM = 300;
 const THICKEST_AT_GRINDER_MM = 12;
 
 type Placed = Pick<Piece, 'form' | 'outline' | 'assembled'>;
-
-export const isBuilding = ({ form }: Pick<Piece, 'form'>): boolean =>
-  form === 'wall' || form === 'floor';
 
 /** Part of a building or of something put together: it cannot be carried to a machine. */
 const isBuiltIn = (piece: Placed): boolean => isBuilding(piece) || piece.assembled === true;

@@ -1,4 +1,4 @@
-import { jobWith, type JobParts } from '../plan/jobFixtures';
+import { jobWith, type JobParts } from './jobFixtures';
 import { faultsInWords } from '../words/faults';
 import { checkJob } from './checkJob';
 

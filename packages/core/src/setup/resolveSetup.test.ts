@@ -3,7 +3,7 @@ import type { Bit, Machine } from '../documents/kit';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import { MATERIALS, type MaterialId } from '../data/materials/materials';
-import { caseWith, type JobParts } from '../plan/jobFixtures';
+import { caseWith, type JobParts } from './jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import { resolveSetup } from './resolveSetup';
 import { suits } from './assumeSetup';

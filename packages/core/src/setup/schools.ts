@@ -1,3 +1,4 @@
+import { isBuilding, isFlat } from '../data/pieceForms';
 import { USUAL_GUIDE } from '../layout/aim';
 import { SCHOOL_IDS, type SchoolId } from '../data/choices';
 import type { Piece } from '../documents/piece';
@@ -25,10 +26,8 @@ export interface School {
   readonly arises: (piece: Pick<Piece, 'form' | 'assembled'>) => boolean;
 }
 
-const building = ({ form }: Pick<Piece, 'form'>): boolean => form === 'wall' || form === 'floor';
-const flat = ({ form }: Pick<Piece, 'form'>): boolean => form === 'sheet' || form === 'slab';
 const loose = (piece: Pick<Piece, 'form' | 'assembled'>): boolean =>
-  !building(piece) && !piece.assembled;
+  !isBuilding(piece) && !piece.assembled;
 
 /** Disputes of practice where both ways work: each is computed on the job at hand. */
 export const SCHOOLS = {
@@ -113,7 +112,7 @@ export const SCHOOLS = {
     question: 'Bath or drip?',
     note: 'A bath cools most but clouds; a drip shows the mark and cools less.',
     settles: ['water'],
-    arises: (piece) => flat(piece) && !piece.assembled,
+    arises: (piece) => isFlat(piece) && !piece.assembled,
     ways: {
       bath: {
         label: 'Bath',
@@ -136,7 +135,7 @@ export const SCHOOLS = {
     question: 'Water through the bit, or a squeeze now and then?',
     note: 'Running water cools and clears, and must be caught; a bottle keeps the room dry, at a price in heat and bit life.',
     settles: ['water'],
-    arises: building,
+    arises: isBuilding,
     ways: {
       spindle: {
         label: 'Running',

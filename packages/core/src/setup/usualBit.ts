@@ -5,44 +5,9 @@ import type { UnitSystem } from '../data/unitSystem';
 import { BIT_FAMILIES, type BitFamilyId } from '../data/bits/bitFamilies';
 import { bitGeometry, bySize } from '../physics/cutting/bitGeometry';
 
-const round = (sizeMm: number): Shank => ({ kind: 'round', sizeMm });
-/** Above this a sintered core comes with a thread rather than a shank, mm. */
-const LARGEST_SHANKED_CORE_MM = 30;
-/** Above this a masonry core needs the heavy thread, mm. */
-const LARGEST_LIGHT_THREAD_MM = 132;
-
-/** Small tile cores come on a shank for a drill's chuck, mm. */
-const LARGEST_SHANKED_TILE_CORE_MM = 16;
-/** A masonry bit's shank is as thick as the bit, up to what chucks take, mm. */
-const LARGEST_ROUND_SHANK_MM = 13;
-
 /** The shank a bit of this family and size usually comes with. */
-export function usualShank(family: BitFamilyId, diameterMm: number): Shank {
-  switch (family) {
-    case 'plated-point':
-      return round(2.35);
-    case 'sintered-rod':
-      return round(diameterMm <= 4 ? 3 : 6);
-    case 'plated-tube':
-      return round(diameterMm <= 3 ? 2.35 : 6);
-    case 'plated-cup-saw':
-      return round(diameterMm <= 14 ? 6 : 10);
-    case 'sintered-core':
-      return diameterMm <= LARGEST_SHANKED_CORE_MM ? round(10) : { kind: 'thread-g-half' };
-    case 'brazed-tile-core':
-      return diameterMm <= LARGEST_SHANKED_TILE_CORE_MM ? round(10) : { kind: 'thread-m14' };
-    case 'grinder-core':
-      return { kind: 'thread-m14' };
-    case 'segmented-core':
-    case 'dry-segmented-core':
-      return { kind: diameterMm <= LARGEST_LIGHT_THREAD_MM ? 'thread-g-half' : 'thread-1-1-4' };
-    case 'dry-tile-core':
-    case 'carbide-spear':
-      return { kind: 'hex', sizeMm: 6.35 };
-    case 'masonry-bit':
-      return round(Math.min(diameterMm, LARGEST_ROUND_SHANK_MM));
-  }
-}
+export const usualShank = (family: BitFamilyId, diameterMm: number): Shank =>
+  BIT_FAMILIES[family].shank(diameterMm);
 
 /** Inch sizes that are easily had, where bits are bought by the inch. */
 const INCH_SIZES = [

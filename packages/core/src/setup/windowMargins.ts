@@ -1,3 +1,4 @@
+import { isByHand } from '../data/holds';
 import { WINDOW_AREAS, type WindowArea } from './windowAreas';
 import { meanSpeedAt, rimSpeedAt } from '../physics/cutting/contact';
 import { penetrationRate } from '../physics/cutting/penetrationRate';
@@ -64,7 +65,7 @@ export function marginsAt(one: WindowCase, rpm: number, forceN: number): Margins
   const v = rimSpeedAt(rpm, bit.diameterMm);
   const p = forceN / contact.contactAreaMm2;
   const speedSd = Math.hypot(RPM_SD, provenance(material, 'rimSpeedMPerS').relativeSd / 2);
-  const byHand = setup.hold === 'freehand' || setup.hold === 'guided';
+  const byHand = isByHand(setup.hold);
   const throwOff = setup.coolant.throwOffMPerS;
   const torqueNm = (material.friction * forceN * contact.meanRadiusMm) / 1000;
   const torqueLimitNm = Math.min(

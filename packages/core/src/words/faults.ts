@@ -1,10 +1,11 @@
 import { connectionInLine } from '../data/couplings/connections';
 import { MATERIAL_IDS } from '../data/materials/materials';
 import type { Fault } from '../documents/fault';
+import type { Variant } from '../documents/variant';
 import type { Clash, JobFault } from '../setup/jobFault';
 import { formatDecimals } from './units/roundNumber';
 
-type Of<Code extends Clash['code']> = Extract<Clash, { readonly code: Code }>;
+type Of<Code extends Clash['code']> = Variant<Clash, 'code', Code>;
 
 const mm = (value: number): string => `${formatDecimals(value, 2)} mm`;
 const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): string =>
@@ -86,7 +87,7 @@ export const clashText = (clash: Clash): string =>
 
 /** Clashes as faults: where, and in a sentence. */
 export const faultsInWords = (faults: readonly JobFault[]): Fault[] =>
-  faults.map(({ pointer, ...clash }) => ({ pointer, message: clashText(clash as Clash) }));
+  faults.map(({ pointer, ...clash }) => ({ pointer, message: clashText(clash) }));
 
 /** An outcome that is faulty, its faults in sentences. */
 export const faultyInWords = ({

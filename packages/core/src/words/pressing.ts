@@ -1,3 +1,4 @@
+import { isHeldByStand } from '../data/holds';
 import type { Hold } from '../data/choices';
 import type { Machine } from '../documents/kit';
 import { input, type ReasonInput } from '../documents/reason';
@@ -62,7 +63,7 @@ export function leverText(
   { hold, machine }: Pick<Pressed, 'hold' | 'machine'>,
   units: UnitSystem,
 ): string | null {
-  if (hold !== 'press' && hold !== 'rig') return null;
+  if (!isHeldByStand(hold)) return null;
   const times = formatSignificant(1 / leverShare(hold, machine), 2);
   if (hold === 'rig') return `The stand’s wheel gives about ${times} times what the hand does.`;
   return leverIsMeasured(machine)

@@ -1,3 +1,4 @@
+import { isByHand } from '@nucleon/core/data/holds';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { COOLANT_IDS, COOLANTS } from '@nucleon/core/data/coolants';
 import { FEED_AIDS } from '@nucleon/core/data/machines/feedAids';
@@ -128,7 +129,7 @@ export function WaterHoldFold({
         }}
         testID="hold"
       />
-      {plan.setup.hold === 'freehand' || plan.setup.hold === 'guided' ? (
+      {isByHand(plan.setup.hold) ? (
         <>
           <Chips
             label="Helped by"

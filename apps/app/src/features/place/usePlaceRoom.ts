@@ -8,7 +8,6 @@ import { clashes } from '@nucleon/core/layout/services';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useReducer } from 'react';
 import { houseQuery } from '../../api/house';
-import { useUnits } from '../display/displayStore';
 import type { Lead } from './lead';
 import { faceOf, removeHoles, type LayoutEdit } from './layoutEdits';
 import type { LayoutContent } from './layoutDraft';
@@ -42,7 +41,6 @@ export function usePlaceRoom(
   machines: readonly StoredMachine[],
   firstHole: string | null,
 ): PlaceRoomState {
-  const units = useUnits();
   const handle = useLayoutDraft(layout);
   const content = handle.draft.now;
   const { data: house } = useQuery(houseQuery);

@@ -1,3 +1,4 @@
+import { isByHand } from '@nucleon/core/data/holds';
 import { routes } from '../../routes';
 import { aidText, armLines, forceLines, leverText } from '@nucleon/core/words/pressing';
 import { scaleUnit } from '@nucleon/core/physics/effort/scaleReading';
@@ -42,7 +43,7 @@ function PressRoom(loaded: LoadedHole) {
     );
   const machine = workshop.machines.find(({ id }) => id === plan.setup.machineId) ?? {};
   const { hold, feedAid: aid } = plan.setup;
-  const byHand = hold === 'freehand' || hold === 'guided';
+  const byHand = isByHand(hold);
   const cuttingS = plan.stages.reduce((sum, { timeS }) => sum + (timeS ?? 0), 0);
   const pressed = {
     feedForceN: plan.feedForceN,

@@ -1,3 +1,4 @@
+import { PHASES } from '@nucleon/core/data/phases';
 import { comingUp, forceNow } from '@nucleon/core/run/runFigures';
 import type { RunView } from '@nucleon/core/words/run/runView';
 import { legOf, type RunState } from '@nucleon/core/run/runState';
@@ -85,17 +86,7 @@ const NEXT_LABEL = {
   'ease-off': 'Ease off in',
 } as const;
 
-const HALTS = new Set([
-  'paused',
-  'cool',
-  'cracked',
-  'aborted',
-  'water-change',
-  'core-break',
-  'flip',
-  'step-change',
-]);
-const isHalt = ({ phase }: RunState): boolean => HALTS.has(phase);
+const isHalt = ({ phase }: RunState): boolean => PHASES[phase].waits === true;
 
 function Figure({
   label,

@@ -1,5 +1,5 @@
 import { MATERIALS } from '../../data/materials/materials';
-import { caseWith, type JobParts } from '../../plan/jobFixtures';
+import { caseWith, type JobParts } from '../../setup/jobFixtures';
 import { makePlan } from '../../words/plan/makePlan';
 import { METRIC } from '../../data/unitSystem';
 import { bitsForPurposeInWords } from '../../words/advice/bitsForPurposeInWords';

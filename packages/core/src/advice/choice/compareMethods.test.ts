@@ -1,5 +1,5 @@
 import { makePlan } from '../../words/plan/makePlan';
-import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from '../../setup/jobFixtures';
 import type { House } from '../../documents/house';
 import { compareMethods, type Comparison, type QuestionId } from './compareMethods';
 

@@ -1,5 +1,5 @@
 import { hireInWords } from '../../words/advice/hireInWords';
-import { caseWith, type JobParts } from '../../plan/jobFixtures';
+import { caseWith, type JobParts } from '../../setup/jobFixtures';
 import { hireOrBuy, MOST_HOLES, type HirePrices } from './hireOrBuy';
 
 const weigh = (parts: JobParts = {}, prices: Partial<HirePrices> = {}) => {

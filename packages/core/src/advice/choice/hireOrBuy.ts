@@ -1,3 +1,4 @@
+import { isBuilding } from '../../data/pieceForms';
 import { withSetup, type DrillCase } from '../../setup/drillCase';
 import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamilyId } from '../../data/bits/bitFamilies';
 import { bitPrice, usualBit } from '../../setup/usualBit';
@@ -73,7 +74,7 @@ export function hireOrBuy(drillCase: DrillCase, own: Partial<HirePrices> = {}): 
   const asIs = contextOf(drillCase);
   if (asIs.kind === 'faulty') return asIs;
   const { piece, headline } = asIs.context;
-  const building = piece.form === 'wall' || piece.form === 'floor';
+  const building = isBuilding(piece);
   const families = familiesFor(asIs.context);
   const price = (family: BitFamilyId): number => bitPrice({ family, diameterMm: hole.diameterMm });
   const byPrice = [...families].sort((a, b) => price(a) - price(b) || a.localeCompare(b));

@@ -1,6 +1,6 @@
 import { judgeEdges } from '../../layout/edgeRules';
 import { MATERIALS } from '../../data/materials/materials';
-import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from '../../setup/jobFixtures';
 import { contextOf } from '../../plan/contextOf';
 import { rimStory } from '../risk/rimStory';
 import { rememberingBend } from '../../physics/plate/bender';

@@ -16,7 +16,7 @@ import { jamTorque } from '../../physics/holding/holdingTorque';
 import { clutchOf, MACHINE_KINDS } from '../../data/machines/machineKinds';
 import { speedSettings } from '../../physics/cutting/speedSettings';
 import type { Material } from '../../data/materials/material';
-import { isBuilding } from '../../setup/benchFit';
+import { isBuilding } from '../../data/pieceForms';
 import { isTile } from '../../data/materials/materials';
 import { isUsable, machineFits, suits } from '../../setup/assumeSetup';
 

@@ -5,7 +5,7 @@ import { normalCdf } from '../../math/normal';
 import type { ChipSpread, TimeSpread, WarningCode } from '../../documents/plan';
 import type { PlanContext } from '../../plan/planContext';
 import { warningsOf } from '../../plan/warnings';
-import { exitChipSd } from '../../plan/spread';
+import { exitChipSd } from '../../physics/spread';
 
 /** An hour at the bench, in one's own money, until the workshop says what it is worth. */
 export const HOUR_MONEY = 20;

@@ -1,6 +1,6 @@
 import type { Bit, Kit, Machine } from '../../documents/kit';
 import type { JobFile } from '../../documents/jobFile';
-import { caseIn, jobWith } from '../../plan/jobFixtures';
+import { caseIn, jobWith } from '../../setup/jobFixtures';
 import { makePlan } from '../../words/plan/makePlan';
 import { rankingInWords } from '../../words/advice/rankingInWords';
 import { rankSetups, type Ranking } from './rankSetups';

@@ -1,3 +1,4 @@
+import { isByHand } from '../../data/holds';
 import { type DrillCase, withSetup } from '../../setup/drillCase';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
 import { faceMaterial } from '../../layout/faceMaterial';
@@ -14,7 +15,7 @@ import type { PlanContext } from '../../plan/planContext';
 import { resolveSetup } from '../../setup/resolveSetup';
 import { isUsable } from '../../setup/assumeSetup';
 import { SIZE_TOLERANCE_MM } from '../../setup/resolvedSetup';
-import { planPurpose } from '../../plan/planPurpose';
+import { planPurpose } from '../../layout/purposes/plannedPurpose';
 import { bitsForRange } from '../../layout/purposes/ownedFit';
 import { bendLater, scalingBend, type Bend } from '../../physics/plate/bender';
 import { chainOf, obstaclesTo, type Obstacle, type Trial } from './obstacles';
@@ -178,7 +179,7 @@ function trialOf(drillCase: DrillCase, means: Means): Trial {
     hole,
     materials: [face, ...leafMaterials(drillCase)],
     backingMm: resolved.support.atThicknessMm,
-    byHand: resolved.hold === 'freehand' || resolved.hold === 'guided',
+    byHand: isByHand(resolved.hold),
     depthMm: resolved.sides === 'two' ? depthMm / 2 : depthMm,
   };
 }
@@ -192,8 +193,8 @@ const leafMaterials = ({ piece, materials }: DrillCase): Material[] =>
 export function setupWith(hole: Hole, bit: Bit, machine: Machine, water: CoolantId): Setup {
   const { bits: _bits, hold, start, water: before, ...rest } = hole.setup ?? {};
   const usual = MACHINE_KINDS[machine.kind].hold;
-  const byHand = usual === 'freehand' || usual === 'guided';
-  const asBefore = byHand && (hold === 'freehand' || hold === 'guided') ? hold : undefined;
+  const byHand = isByHand(usual);
+  const asBefore = byHand && hold && isByHand(hold) ? hold : undefined;
   const steered = byHand ? (rest.guide ? 'guided' : asBefore) : usual;
   const sameHold = hold === (steered ?? usual);
   return {

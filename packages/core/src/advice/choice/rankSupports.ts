@@ -1,3 +1,4 @@
+import { isBuilding, isFlat } from '../../data/pieceForms';
 import { type DrillCase, withSetup } from '../../setup/drillCase';
 import type { JobFault } from '../../setup/jobFault';
 import type { Piece } from '../../documents/piece';
@@ -58,8 +59,7 @@ export function rankSupports(drillCase: DrillCase, bend: Bend): SupportsOutcome 
   const { piece } = drillCase;
   const now = contextOf(drillCase, bend);
   if (now.kind === 'faulty') return now;
-  if (piece.form === 'wall' || piece.form === 'floor')
-    return { kind: 'ranked', ranked: [], troubled: [], barred: [] };
+  if (isBuilding(piece)) return { kind: 'ranked', ranked: [], troubled: [], barred: [] };
   const scene = { drillCase, now: now.context, bend };
   const tried = SUPPORT_IDS.filter((id) => canBeUnder(id, piece)).flatMap(
     (id) => tryOn(scene, id) ?? [],
@@ -126,8 +126,6 @@ const supportOf = (
 /** What lies in a tray or takes a shape is no use behind a piece that stands built. */
 const canBeUnder = (id: SupportId, { assembled }: Piece): boolean =>
   !(assembled && (id === 'wet-sand' || id === 'mouldable-plastic'));
-
-const isFlat = ({ form }: Piece): boolean => form === 'sheet' || form === 'slab';
 
 /** From here on a bed does not follow a piece that is not flat, N/mm³. */
 const HARD_BED = 10;

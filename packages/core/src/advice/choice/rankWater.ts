@@ -1,4 +1,4 @@
-import { isBuilding } from '../../setup/benchFit';
+import { isBuilding } from '../../data/pieceForms';
 import { type DrillCase, withSetup } from '../../setup/drillCase';
 import { COOLANT_IDS, COOLANTS, type CoolantId } from '../../data/coolants';
 import type { JobFault } from '../../setup/jobFault';
@@ -120,7 +120,7 @@ function barOf(
   const { rimSpeedMPerS } = headline.speed;
   const { kind: how, throwOffMPerS } = COOLANTS[kind];
   const inBath = kind === 'still-bath' || kind === 'oil-bath';
-  if (isBuilding(piece) && (inBath || kind === 'grinder-feed')) return { code: 'building-in-tray' };
+  if (isBuilding(piece) && COOLANTS[kind].inTray) return { code: 'building-in-tray' };
   if (piece.assembled && inBath) return { code: 'built-in-tray' };
   const trays = (kit.water ?? []).filter((one) => one.kind === kind && !one.retired);
   if (trays.length > 0 && !trays.some((tray) => canWet(tray, piece)))

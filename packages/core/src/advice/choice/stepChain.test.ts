@@ -1,6 +1,6 @@
 import { chainText } from '../../words/advice/chainInWords';
 import type { Bit } from '../../documents/kit';
-import { caseIn, jobWith } from '../../plan/jobFixtures';
+import { caseIn, jobWith } from '../../setup/jobFixtures';
 import { contextOf } from '../../plan/contextOf';
 import { METRIC } from '../../data/unitSystem';
 import {

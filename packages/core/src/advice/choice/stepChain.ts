@@ -13,7 +13,7 @@ import type { PlanContext } from '../../plan/planContext';
 import { isUsable, suits } from '../../setup/assumeSetup';
 import { SIZE_TOLERANCE_MM, type ResolvedBit } from '../../setup/resolvedSetup';
 import { handlingCase } from '../../plan/planCrack';
-import { SHARPNESS_SD } from '../../plan/spread';
+import { SHARPNESS_SD } from '../../physics/spread';
 import { handlingHazard, oddsOf } from '../../physics/strength/handlingHazard';
 import { HOUR_MONEY, PIECE_MONEY } from './outcome';
 

@@ -1,5 +1,6 @@
+import { isBuilding } from '../../data/pieceForms';
 import type { DrillCase } from '../../setup/drillCase';
-import { COOLANTS, type CoolantId } from '../../data/coolants';
+import { COOLANT_IDS, COOLANTS, type CoolantId } from '../../data/coolants';
 import { boundingBox, faceOutline } from '../../layout/outline';
 import { fitsBath } from '../../setup/benchFit';
 import type { Piece } from '../../documents/piece';
@@ -21,9 +22,8 @@ export function canWet(
   piece: Piece,
 ): boolean {
   if (piece.form === 'wall' && COOLANTS[kind].kind === 'standing') return false;
-  const inTray = kind === 'still-bath' || kind === 'oil-bath' || kind === 'grinder-feed';
-  if (!inTray) return true;
-  if (piece.form === 'wall' || piece.form === 'floor' || piece.assembled) return false;
+  if (!COOLANTS[kind].inTray) return true;
+  if (isBuilding(piece) || piece.assembled) return false;
   if (trayLengthMm === undefined && trayWidthMm === undefined) return fitsBath(piece);
   const { widthMm, heightMm } = boundingBox(faceOutline(piece.outline, 'top'));
   const [long, short] = [Math.max(widthMm, heightMm), Math.min(widthMm, heightMm)];
@@ -31,14 +31,16 @@ export function canWet(
   return long <= Math.max(...tray) && short <= Math.min(...tray);
 }
 
-/** Nobody needs to own these. */
-const AT_HAND: readonly CoolantId[] = ['bottle', 'sponge', 'puddle'];
-
 /** Owned means, else the usual ones for this form; what nobody needs to own goes along. */
 export function waterMeans({ kit, piece }: Pick<DrillCase, 'kit' | 'piece'>): readonly CoolantId[] {
   const usual = USUAL_WATER[piece.form];
   const listed = (kit.water ?? []).filter((one) => !one.retired);
   if (listed.length === 0) return usual.filter((kind) => canWet({ kind }, piece));
   const owned = listed.filter((one) => canWet(one, piece)).map((one) => one.kind);
-  return [...new Set([...owned, ...AT_HAND.filter((water) => usual.includes(water))])].sort();
+  return [
+    ...new Set([
+      ...owned,
+      ...COOLANT_IDS.filter((water) => COOLANTS[water].atHand && usual.includes(water)),
+    ]),
+  ].sort();
 }

@@ -1,4 +1,4 @@
-import { caseWith, type JobParts } from '../../plan/jobFixtures';
+import { caseWith, type JobParts } from '../../setup/jobFixtures';
 import { contextOf } from '../../plan/contextOf';
 import type { PlanContext } from '../../plan/planContext';
 import { METRIC } from '../../data/unitSystem';

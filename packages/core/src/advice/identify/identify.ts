@@ -1,5 +1,5 @@
 import type { JobFault } from '../../setup/jobFault';
-import type { GlassTreatment } from '../../data/choices';
+import { STRENGTHENED_TREATMENTS, type GlassTreatment } from '../../data/choices';
 import type { Possibility } from '../../documents/piece';
 import { ceramic } from './ceramic';
 import type { Identifier } from './evidence';
@@ -24,17 +24,9 @@ const WORTH_PLANNING = 0.05;
 /** Asking for less than this is not worth a screen, bits. */
 const WORTH_ASKING_BITS = 0.02;
 
-const STRENGTHENED: ReadonlySet<GlassTreatment> = new Set([
-  'tempered',
-  'heat-strengthened',
-  'chemically-strengthened',
-  'toughened-tableware',
-  'glass-ceramic',
-]);
-
 /** Strong by a stress that drilling lets go. */
 export const isStrengthened = (treatment: GlassTreatment | undefined): boolean =>
-  treatment !== undefined && STRENGTHENED.has(treatment);
+  STRENGTHENED_TREATMENTS.some((one) => one === treatment);
 
 export interface Identification {
   readonly kind: IdentifierKind;

@@ -1,3 +1,6 @@
+import { hasTrait } from '../../data/materials/material';
+import { findMaterial } from '../../data/materials/materials';
+import { isBuilding } from '../../data/pieceForms';
 import type { Piece } from '../../documents/piece';
 import { markOf, type KnowStep } from './knowMarks';
 import type { MaterialClass } from '../../data/choices';
@@ -11,7 +14,13 @@ export type KnowScreen = KnowStep | `q:${string}`;
 export const SKIPPED = 'skipped';
 
 /** Kinds whose age decides on a hazard. */
-const AGED = new Set(['glazed-wall-tile', 'porcelain-tile', 'mortar', 'glazed-earthenware']);
+const isAged = (id: string): boolean => {
+  const material = findMaterial(id);
+  return (
+    material !== undefined &&
+    (hasTrait(material, 'may-hold-asbestos') || hasTrait(material, 'lead-glaze'))
+  );
+};
 
 export const isIdentifierKind = (kind: string | undefined): kind is IdentifierKind =>
   kind !== undefined && Object.hasOwn(IDENTIFIERS, kind);
@@ -26,7 +35,7 @@ export function knowPath(
 ): readonly KnowScreen[] {
   const kind = piece.knowing?.kind ?? materialClass;
   const answers = piece.knowing?.answers ?? {};
-  const builtIn = piece.form === 'wall' || piece.form === 'floor';
+  const builtIn = isBuilding(piece);
   const asksWhich = !(builtIn && kind === 'masonry');
   const test = asksWhich && answers[markOf('which')] === 'help' && isIdentifierKind(kind);
   return [
@@ -39,7 +48,7 @@ export function knowPath(
     ...(builtIn && (piece.layers?.length ?? 0) > 1 ? [] : (['thickness'] as const)),
     ...(builtIn || piece.form === 'bead' ? [] : (['loose'] as const)),
     'damage',
-    ...(builtIn || AGED.has(piece.material) ? (['age'] as const) : []),
+    ...(builtIn || isAged(piece.material) ? (['age'] as const) : []),
     'worth',
     'done',
   ];

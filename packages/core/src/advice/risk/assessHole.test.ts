@@ -1,5 +1,5 @@
 import { assessHole } from './assessHole';
-import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from '../../setup/jobFixtures';
 import { makePlan } from '../../words/plan/makePlan';
 import { UNKNOWN_WORDS } from '../../words/plan/unknownWords';
 

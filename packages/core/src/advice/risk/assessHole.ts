@@ -2,7 +2,6 @@ import type { DrillCase } from '../../setup/drillCase';
 import type { JobFault } from '../../setup/jobFault';
 import { bendLater, type Bend } from '../../physics/plate/bender';
 import { assessRisk, DRAWS, SEED, type Risk } from '../../physics/strength/assessRisk';
-import { METRIC } from '../../data/unitSystem';
 import { contextOf } from '../../plan/contextOf';
 import { riskModelOf } from './riskModelOf';
 

@@ -1,6 +1,6 @@
 import type { JobFile } from '../../documents/jobFile';
 import type { Piece } from '../../documents/piece';
-import { caseIn, caseWith, jobWith, type JobParts } from '../../plan/jobFixtures';
+import { caseIn, caseWith, jobWith, type JobParts } from '../../setup/jobFixtures';
 import { makePlan } from '../../words/plan/makePlan';
 import type { Plan } from '../../documents/plan';
 

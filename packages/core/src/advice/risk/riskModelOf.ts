@@ -13,7 +13,7 @@ import {
   shellingSd,
   stressSpread,
   TOUGHNESS_SD,
-} from '../../plan/spread';
+} from '../../physics/spread';
 
 /** The hole as the Monte Carlo sees it: the plan's own middles and spreads. */
 export function riskModelOf(context: PlanContext): RiskModel {

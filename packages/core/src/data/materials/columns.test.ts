@@ -10,7 +10,14 @@ it('shows stiffness in GPa and expansion in millionths, and stores them back', (
 });
 
 it('names every column of a material', () => {
-  const { id: _id, name: _name, class: _class, ...columns } = MATERIALS.slate;
+  const {
+    id: _id,
+    name: _name,
+    class: _class,
+    usualForm: _form,
+    traits: _traits,
+    ...columns
+  } = MATERIALS.slate;
   expect(Object.keys(COLUMN_WORDS).sort()).toEqual(Object.keys(columns).sort());
   expect(copyMaterial(MATERIALS.slate, 'own', 'Own')).toEqual({
     ...MATERIALS.slate,

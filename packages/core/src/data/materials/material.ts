@@ -1,5 +1,5 @@
-import { MATERIAL_CLASSES } from '../choices';
-import { id, name, number, object, oneOf, type Document } from '../schema/schema';
+import { MATERIAL_CLASSES, PIECE_FORMS } from '../choices';
+import { id, list, name, number, object, oneOf, type Document } from '../schema/schema';
 import { Type } from '@sinclair/typebox';
 
 const above0 = (most: number, unit: string) => number({ above: 0, most, unit });
@@ -14,50 +14,93 @@ export interface PressureWindowMpa extends Document<typeof pressureWindow> {}
 const rimSpeedWindow = object({ low: speed, best: speed, high: speed });
 export interface RimSpeedWindowMPerS extends Document<typeof rimSpeedWindow> {}
 
+/** What a material is besides its numbers: what hazards, marks and tools go by. */
+export const MATERIAL_TRAITS = [
+  /** A flat fired tile, for which tools made for dry exist. */
+  'tile',
+  /** Its body is soft enough for a carbide spear. */
+  'soft-body',
+  /** Put up in the years when asbestos was mixed in, it may hold some. */
+  'may-hold-asbestos',
+  'lead-glaze',
+  /** Bundles of fine mineral fibres. */
+  'fibrous',
+  /** Nearly all silica: never dry. */
+  'all-silica',
+  /** Fused or blown in a studio: it may not have been annealed. */
+  'studio-fired',
+  /** Presumed annealed where it is hollow. */
+  'bottle',
+  'unglazed',
+  /** Polished though it is no glass: a pencil will not take, and a bit skates. */
+  'polished',
+  /** May hold bars, or tendons under tension. */
+  'reinforceable',
+  /** Steel lies in the cut. */
+  'steel',
+] as const;
+export type MaterialTrait = (typeof MATERIAL_TRAITS)[number];
+
 /** One row of the reference table: every column a material of one's own must give too. */
-export const materialSchema = object({
-  id,
-  name,
-  class: oneOf(MATERIAL_CLASSES),
-  pressureMpa: pressureWindow,
-  rimSpeedMPerS: rimSpeedWindow,
-  /** e: work to grind away a volume, wet and sharp. */
-  specificEnergyJPerMm3: above0(100, 'J/mm³'),
-  /** μ: cutting friction, tangential over normal force. */
-  friction: above0(1, ''),
-  /** β: share of the cutting heat that goes into the piece. */
-  heatShare: above0(1, ''),
-  /** E. */
-  youngModulusMpa: above0(1e6, 'MPa'),
-  /** ν. */
-  poisson: above0(0.49, ''),
-  /** Characteristic bending strength at a drilled edge: the 5 % fractile. */
-  edgeStrengthMpa: above0(1000, 'MPa'),
-  /** m. */
-  weibullModulus: above0(100, ''),
-  /** K. */
-  toughnessMpaSqrtM: above0(100, 'MPa√m'),
-  /** k. */
-  conductivityWPerMK: above0(1000, 'W/(m·K)'),
-  /** c. */
-  specificHeatJPerKgK: above0(10_000, 'J/(kg·K)'),
-  /** ρ. */
-  densityKgPerM3: above0(10_000, 'kg/m³'),
-  /** α. */
-  expansionPerK: above0(1e-3, '1/K'),
-  mohs: above0(10, ''),
-  /** C_T: how far the cold piece holds the hot ring from growing. */
-  heatConstraint: number({ least: 0, most: 1, unit: '' }),
-  /** Exit chips of laminar stone and coarse concrete come 2 to 4 times wider; else 1. */
-  exitChipFactor: above0(10, ''),
-  /** Colour of the slurry, sRGB hex. */
-  finesColour: Type.String({
-    pattern: '^#[0-9A-Fa-f]{6}$',
-    description: 'a colour such as #A1B2C3',
-  }),
-  grainSizeUm: above0(1000, 'µm'),
-  dust: oneOf(['silica', 'nuisance', 'shell']),
-  abrasiveness: oneOf(['soft-abrasive', 'medium', 'hard']),
-});
+export const materialSchema = object(
+  {
+    id,
+    name,
+    class: oneOf(MATERIAL_CLASSES),
+    pressureMpa: pressureWindow,
+    rimSpeedMPerS: rimSpeedWindow,
+    /** e: work to grind away a volume, wet and sharp. */
+    specificEnergyJPerMm3: above0(100, 'J/mm³'),
+    /** μ: cutting friction, tangential over normal force. */
+    friction: above0(1, ''),
+    /** β: share of the cutting heat that goes into the piece. */
+    heatShare: above0(1, ''),
+    /** E. */
+    youngModulusMpa: above0(1e6, 'MPa'),
+    /** ν. */
+    poisson: above0(0.49, ''),
+    /** Characteristic bending strength at a drilled edge: the 5 % fractile. */
+    edgeStrengthMpa: above0(1000, 'MPa'),
+    /** m. */
+    weibullModulus: above0(100, ''),
+    /** K. */
+    toughnessMpaSqrtM: above0(100, 'MPa√m'),
+    /** k. */
+    conductivityWPerMK: above0(1000, 'W/(m·K)'),
+    /** c. */
+    specificHeatJPerKgK: above0(10_000, 'J/(kg·K)'),
+    /** ρ. */
+    densityKgPerM3: above0(10_000, 'kg/m³'),
+    /** α. */
+    expansionPerK: above0(1e-3, '1/K'),
+    mohs: above0(10, ''),
+    /** C_T: how far the cold piece holds the hot ring from growing. */
+    heatConstraint: number({ least: 0, most: 1, unit: '' }),
+    /** Exit chips of laminar stone and coarse concrete come 2 to 4 times wider; else 1. */
+    exitChipFactor: above0(10, ''),
+    /** Colour of the slurry, sRGB hex. */
+    finesColour: Type.String({
+      pattern: '^#[0-9A-Fa-f]{6}$',
+      description: 'a colour such as #A1B2C3',
+    }),
+    grainSizeUm: above0(1000, 'µm'),
+    dust: oneOf(['silica', 'nuisance', 'shell']),
+    abrasiveness: oneOf(['soft-abrasive', 'medium', 'hard']),
+  },
+  {
+    /** The form a piece of it most often has. */
+    usualForm: oneOf(PIECE_FORMS),
+    traits: list(oneOf(MATERIAL_TRAITS), MATERIAL_TRAITS.length),
+  },
+);
 export interface Material extends Document<typeof materialSchema> {}
-export type MaterialColumn = Exclude<keyof Material, 'id' | 'name' | 'class'>;
+export type MaterialColumn = Exclude<
+  keyof Material,
+  'id' | 'name' | 'class' | 'usualForm' | 'traits'
+>;
+
+/** Whether a material is of this kind. */
+export const hasTrait = (
+  { traits = [] }: Pick<Material, 'traits'>,
+  trait: MaterialTrait,
+): boolean => traits.includes(trait);

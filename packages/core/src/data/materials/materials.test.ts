@@ -15,7 +15,14 @@ it.each(MATERIAL_IDS)('%s has windows in order and physical values', (id) => {
 });
 
 it('names a source and a spread for every value', () => {
-  const { id: _id, name: _name, class: _class, ...columns } = MATERIALS.granite;
+  const {
+    id: _id,
+    name: _name,
+    class: _class,
+    usualForm: _form,
+    traits: _traits,
+    ...columns
+  } = MATERIALS.granite;
   for (const column of Object.keys(columns) as MaterialColumn[]) {
     const { source, relativeSd } = provenance(MATERIALS.granite, column);
     expect(source.length).toBeGreaterThan(10);

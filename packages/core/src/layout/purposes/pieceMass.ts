@@ -1,3 +1,4 @@
+import { isBuilding } from '../../data/pieceForms';
 import { outlineArea } from '../outline';
 import type { Piece } from '../../documents/piece';
 
@@ -6,6 +7,6 @@ export function pieceMass(
   piece: Pick<Piece, 'thicknessMm' | 'outline' | 'form'>,
   densityKgPerM3: number,
 ): number | null {
-  if (piece.form === 'wall' || piece.form === 'floor') return null;
+  if (isBuilding(piece)) return null;
   return (outlineArea(piece.outline) * piece.thicknessMm * densityKgPerM3) / 1e9;
 }

@@ -1,3 +1,4 @@
+import { isHeldByStand } from '../../data/holds';
 import type { Hold, Start } from '../../data/choices';
 import type { PieceForm } from '../../data/choices';
 import type { Setup } from '../../documents/setup';
@@ -27,7 +28,7 @@ export type Around = keyof typeof AROUND;
 export const AROUND_IDS = Object.keys(AROUND) as readonly Around[];
 
 /** Out of the groove and back, s. */
-export const liftS = (hold: Hold): number => (hold === 'press' || hold === 'rig' ? 1 : 1.5);
+export const liftS = (hold: Hold): number => (isHeldByStand(hold) ? 1 : 1.5);
 
 export const BIT_SWAP_S = 40;
 

@@ -1,3 +1,4 @@
+import { isHeldByStand } from '../../data/holds';
 import { ABRASIVES, type AbrasiveId } from '../../data/bits/abrasives';
 import { normalCdf } from '../../math/normal';
 import type { Damage, Hold, Start } from '../../data/choices';
@@ -137,7 +138,7 @@ const DROP_J = 0.6;
  * @param exitForceN as the edge feels it, wobble in it
  */
 export const dropShare = (hold: Hold, exitForceN: number, thicknessMm: number): number =>
-  hold === 'press' || hold === 'rig'
+  isHeldByStand(hold)
     ? 0
     : exitForceN ** 2 /
       (2 * ARM_N_PER_MM) /

@@ -1,3 +1,5 @@
+import { hasTrait, type Material } from '../../data/materials/material';
+import { isFlat } from '../../data/pieceForms';
 import type { GlassTreatment, PieceForm } from '../../data/choices';
 
 /** Odds that glass bursts under the bit because of how it was treated, whatever the drilling. */
@@ -24,12 +26,12 @@ const UNKNOWN_HOLLOW = 0.01;
  */
 export function treatmentOdds(
   piece: { readonly form: PieceForm; readonly glassTreatment?: GlassTreatment },
-  material: { readonly id: string; readonly class: string },
+  material: Pick<Material, 'class' | 'traits'>,
   tested: boolean,
 ): number {
   if (material.class !== 'glass') return 0;
   const treatment = piece.glassTreatment ?? 'unknown';
   if (treatment !== 'unknown') return BURSTS[treatment];
-  const isPane = (piece.form === 'sheet' || piece.form === 'slab') && material.id !== 'fused-glass';
+  const isPane = isFlat(piece) && !hasTrait(material, 'studio-fired');
   return isPane ? (tested ? TESTED_PANE : UNKNOWN_PANE) : UNKNOWN_HOLLOW;
 }

@@ -1,8 +1,9 @@
+import { isBuilding } from '../../data/pieceForms';
+import { hasTrait } from '../../data/materials/material';
 import { defineHazard } from './hazard';
 
 /** Banned nearly everywhere before this. */
 const SAFE_FROM_YEAR = 2000;
-const SUSPECT = new Set(['glazed-wall-tile', 'porcelain-tile', 'mortar']);
 
 /** Tile, adhesive, board and plaster from the years when asbestos was used in them. */
 export const asbestosEra = defineHazard({
@@ -14,8 +15,8 @@ export const asbestosEra = defineHazard({
     materials.map((one) => one.id).join(),
   ],
   judge: ({ piece, materials }) => {
-    const builtIn = piece.form === 'wall' || piece.form === 'floor' || piece.assembled === true;
-    if (!builtIn || !materials.some((one) => SUSPECT.has(one.id))) return null;
+    const builtIn = isBuilding(piece) || piece.assembled === true;
+    if (!builtIn || !materials.some((one) => hasTrait(one, 'may-hold-asbestos'))) return null;
     if (piece.yearMade !== undefined && piece.yearMade >= SAFE_FROM_YEAR) return null;
     return {
       level: 'stop',

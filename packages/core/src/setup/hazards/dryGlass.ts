@@ -1,12 +1,6 @@
 import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import { isTile } from '../../data/materials/materials';
-import { defineHazard, type HazardWork } from './hazard';
-
-/** A tool made for dry tile: carbide, which is no diamond, or wax in the barrel. */
-const MADE_FOR_DRY_TILE = ({ bitFamily }: HazardWork): boolean =>
-  BIT_FAMILIES[bitFamily].abrasive === 'carbide' ||
-  bitFamily === 'dry-tile-core' ||
-  bitFamily === 'grinder-core';
+import { defineHazard } from './hazard';
 
 /** Dry is for bits made for it; glass and glazed ware crack from the heat of a diamond rim. */
 export const dryGlass = defineHazard({
@@ -17,7 +11,7 @@ export const dryGlass = defineHazard({
     if (work.coolantKind !== 'dry') return null;
     const tile = isTile(material);
     if (material.class !== 'glass' && material.class !== 'ceramic') return null;
-    if (tile && piece.form !== 'vessel' && MADE_FOR_DRY_TILE(work)) return null;
+    if (tile && piece.form !== 'vessel' && BIT_FAMILIES[work.bitFamily].dryInTile) return null;
     return {
       level: 'stop',
       found: tile ? 'dry-tile' : 'dry',

@@ -1,8 +1,9 @@
+import { hasTrait } from '../../data/materials/material';
 import { defineHazard } from './hazard';
-import type { CoolantId } from '../../data/coolants';
+import { COOLANTS, type CoolantId } from '../../data/coolants';
 
 /** Water that leaves the groove dry between times. */
-const NOW_AND_THEN: ReadonlySet<CoolantId> = new Set(['bottle', 'sponge', 'mist', 'puddle']);
+const nowAndThen = (id: CoolantId): boolean => COOLANTS[id].nowAndThen;
 
 /** Dust that harms lungs, where anything runs dry or is wetted only now and then. */
 export const dust = defineHazard({
@@ -11,8 +12,8 @@ export const dust = defineHazard({
   facts: ({ work, materials }) => [work.coolantId, materials.map((one) => one.dust).join()],
   judge: ({ work, materials }) => {
     const dry = work.coolantKind === 'dry';
-    if (!dry && !NOW_AND_THEN.has(work.coolantId)) return null;
-    if (dry && materials.some((one) => one.id === 'engineered-quartz'))
+    if (!dry && !nowAndThen(work.coolantId)) return null;
+    if (dry && materials.some((one) => hasTrait(one, 'all-silica')))
       return { level: 'stop', found: 'quartz-dry', answers: [] };
     const silica = materials.find((one) => one.dust === 'silica');
     const harmful = silica ?? materials.find((one) => one.dust === 'shell');

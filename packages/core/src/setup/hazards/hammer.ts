@@ -1,11 +1,5 @@
 import { defineHazard } from './hazard';
-import type { MachineKindId } from '../../data/machines/machineKinds';
-
-const MAY_HAMMER: ReadonlySet<MachineKindId> = new Set([
-  'rotary-hammer',
-  'cordless-drill',
-  'corded-drill',
-]);
+import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 
 /** A diamond rim is broken by one blow, and so is the piece. */
 export const hammer = defineHazard({
@@ -13,12 +7,12 @@ export const hammer = defineHazard({
   scope: 'hole',
   facts: ({ work }) => [work.machineKind],
   judge: ({ work }) =>
-    MAY_HAMMER.has(work.machineKind)
+    MACHINE_KINDS[work.machineKind].hammer !== 'none'
       ? {
           level: 'stop',
           found: 'hammer',
           answers:
-            work.machineKind === 'rotary-hammer'
+            MACHINE_KINDS[work.machineKind].hammer === 'always'
               ? [{ code: 'rotation-only' }]
               : [{ code: 'rotation-only' }, { code: 'no-hammer' }],
         }

@@ -1,3 +1,4 @@
+import { isBuilding } from '../../data/pieceForms';
 import { defineHazard } from './hazard';
 
 /** A scan holds for a hole moved by less than about this. */
@@ -13,7 +14,7 @@ export const hiddenServices = defineHazard({
     Math.round(hole.yMm / NEAR_MM),
   ],
   judge: ({ piece }) =>
-    piece.form === 'wall' || piece.form === 'floor'
+    isBuilding(piece)
       ? {
           level: 'stop',
           found: 'not-scanned',

@@ -1,3 +1,5 @@
+import { isFlat } from '../../data/pieceForms';
+import { hasTrait } from '../../data/materials/material';
 import { defineHazard } from './hazard';
 import { glassFacts } from './glassFacts';
 
@@ -7,17 +9,17 @@ export const hollowGlass = defineHazard({
   scope: 'piece',
   facts: glassFacts,
   judge: ({ piece, material }) => {
-    const isFlat = piece.form === 'sheet' || piece.form === 'slab';
+    const flat = isFlat(piece);
     const isUnknown = (piece.glassTreatment ?? 'unknown') === 'unknown';
     if (material.class !== 'glass' || !isUnknown) return null;
-    if (material.id === 'fused-glass')
+    if (hasTrait(material, 'studio-fired'))
       return {
         level: 'confirm',
         found: 'fused',
         answers: [{ code: 'annealing-known' }, { code: 'annealing-not-known' }],
       };
-    if (isFlat) return null;
-    if (material.id === 'container-glass')
+    if (flat) return null;
+    if (hasTrait(material, 'bottle'))
       return { level: 'confirm', found: 'bottle', answers: [{ code: 'bottle-or-jar' }] };
     return {
       level: 'stop',

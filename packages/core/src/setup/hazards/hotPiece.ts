@@ -1,7 +1,7 @@
 import { defineHazard } from './hazard';
-import type { CoolantId } from '../../data/coolants';
+import { COOLANTS, type CoolantId } from '../../data/coolants';
 
-const RUNS_DRY: ReadonlySet<CoolantId> = new Set(['bottle', 'sponge', 'mist', 'puddle', 'none']);
+const runsDry = (id: CoolantId): boolean => COOLANTS[id].nowAndThen || COOLANTS[id].kind === 'dry';
 
 /** A hot ring and cold water. */
 export const hotPiece = defineHazard({
@@ -9,7 +9,7 @@ export const hotPiece = defineHazard({
   scope: 'hole',
   facts: () => [],
   judge: ({ material, work }) =>
-    (material.class === 'glass' || material.class === 'ceramic') && RUNS_DRY.has(work.coolantId)
+    (material.class === 'glass' || material.class === 'ceramic') && runsDry(work.coolantId)
       ? { level: 'note', found: 'hot', answers: [] }
       : null,
 });

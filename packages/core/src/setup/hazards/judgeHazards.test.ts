@@ -1,7 +1,7 @@
 import { GLASS_TREATMENTS, PIECE_FORMS } from '../../data/choices';
 import type { HazardCheck } from '../../documents/hazardCheck';
 import type { Piece } from '../../documents/piece';
-import { caseWith, type JobParts } from '../../plan/jobFixtures';
+import { caseWith, type JobParts } from '../jobFixtures';
 import { makePlan } from '../../words/plan/makePlan';
 import { MATERIAL_IDS, MATERIALS } from '../../data/materials/materials';
 import { BIT_FAMILY_IDS } from '../../data/bits/bitFamilies';

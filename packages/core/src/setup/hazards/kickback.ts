@@ -1,3 +1,4 @@
+import { isByHand } from '../../data/holds';
 import { defineHazard } from './hazard';
 import { ONE_HAND_NM, TWO_HANDS_NM } from '../../physics/effort/handLimits';
 
@@ -7,7 +8,7 @@ export const kickback = defineHazard({
   scope: 'hole',
   facts: ({ work }) => [work.machineKind, work.hold, work.hasClutch, Math.round(work.jamTorqueNm)],
   judge: ({ work: { hold, jamTorqueNm, machineKind, hasClutch } }) => {
-    const byHand = hold === 'freehand' || hold === 'guided';
+    const byHand = isByHand(hold);
     if (!byHand || jamTorqueNm <= ONE_HAND_NM)
       return byHand && machineKind === 'angle-grinder'
         ? { level: 'confirm', found: 'grinder', answers: [{ code: 'limit-and-two-hands' }] }

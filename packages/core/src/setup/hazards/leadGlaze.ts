@@ -1,3 +1,4 @@
+import { hasTrait } from '../../data/materials/material';
 import { defineHazard } from './hazard';
 
 /** Lead went out of most table glazes before this. */
@@ -10,10 +11,10 @@ export const leadGlaze = defineHazard({
   facts: ({ piece, work, materials }) => [
     piece.yearMade,
     work.coolantKind === 'dry',
-    materials.some((one) => one.id === 'glazed-earthenware'),
+    materials.some((one) => hasTrait(one, 'lead-glaze')),
   ],
   judge: ({ piece, work, materials }) => {
-    if (!materials.some((one) => one.id === 'glazed-earthenware')) return null;
+    if (!materials.some((one) => hasTrait(one, 'lead-glaze'))) return null;
     if (piece.yearMade !== undefined && piece.yearMade >= SAFE_FROM_YEAR) return null;
     return {
       level: 'confirm',

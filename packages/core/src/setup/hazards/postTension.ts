@@ -1,7 +1,8 @@
+import { hasTrait, type Material } from '../../data/materials/material';
 import { defineHazard } from './hazard';
 
-export const isConcrete = (material: { readonly id: string }): boolean =>
-  material.id === 'concrete' || material.id === 'reinforced-concrete';
+export const isConcrete = (material: Pick<Material, 'traits'>): boolean =>
+  hasTrait(material, 'reinforceable');
 
 /** A cut tendon lets go with the force of a truck. */
 export const postTension = defineHazard({

@@ -1,13 +1,5 @@
-import type { GlassTreatment } from '../../data/choices';
+import { STRENGTHENED_TREATMENTS } from '../../data/choices';
 import { defineHazard } from './hazard';
-
-const STRENGTHENED = [
-  'tempered',
-  'heat-strengthened',
-  'chemically-strengthened',
-  'toughened-tableware',
-  'glass-ceramic',
-] as const satisfies readonly GlassTreatment[];
 
 /** Glass whose strength is a locked-in stress: drilling lets it go. No way round. */
 export const strengthenedGlass = defineHazard({
@@ -15,7 +7,7 @@ export const strengthenedGlass = defineHazard({
   scope: 'piece',
   facts: ({ piece }) => [piece.glassTreatment],
   judge: ({ piece, material }) => {
-    const found = STRENGTHENED.find((one) => one === piece.glassTreatment);
+    const found = STRENGTHENED_TREATMENTS.find((one) => one === piece.glassTreatment);
     return material.class === 'glass' && found ? { level: 'stop', found, answers: [] } : null;
   },
 });

@@ -1,3 +1,4 @@
+import { isBuilding } from '../../data/pieceForms';
 import { defineHazard } from './hazard';
 import { isConcrete } from './postTension';
 
@@ -14,7 +15,7 @@ export const structure = defineHazard({
     hole.diameterMm,
   ],
   judge: ({ piece, hole, materials }) => {
-    if (piece.form !== 'wall' && piece.form !== 'floor') return null;
+    if (!isBuilding(piece)) return null;
     const concrete = materials.some(isConcrete);
     if (!concrete && hole.diameterMm < BIG_HOLE_MM) return null;
     return {

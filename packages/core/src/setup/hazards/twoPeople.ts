@@ -1,3 +1,4 @@
+import { isByHand } from '../../data/holds';
 import { defineHazard } from './hazard';
 import { MOST_UNAIDED_N } from '../../physics/effort/armForce';
 import { TWO_HANDS_NM } from '../../physics/effort/handLimits';
@@ -12,7 +13,7 @@ export const twoPeople = defineHazard({
   scope: 'hole',
   facts: ({ work }) => [work.machineKind, work.hold, Math.round(work.bitDiameterMm)],
   judge: ({ work }) => {
-    const byHand = work.hold === 'freehand' || work.hold === 'guided';
+    const byHand = isByHand(work.hold);
     const { feedForceN, jamTorqueNm, coreMassKg } = work;
     const found =
       byHand && feedForceN > MOST_UNAIDED_N

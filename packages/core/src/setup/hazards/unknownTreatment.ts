@@ -1,3 +1,5 @@
+import { isFlat } from '../../data/pieceForms';
+import { hasTrait } from '../../data/materials/material';
 import { defineHazard } from './hazard';
 import { glassFacts } from './glassFacts';
 
@@ -7,9 +9,9 @@ export const unknownTreatment = defineHazard({
   scope: 'piece',
   facts: glassFacts,
   judge: ({ piece, material }) => {
-    const isFlat = piece.form === 'sheet' || piece.form === 'slab';
+    const flat = isFlat(piece);
     const isUnknown = (piece.glassTreatment ?? 'unknown') === 'unknown';
-    if (material.class !== 'glass' || material.id === 'fused-glass' || !isFlat || !isUnknown)
+    if (material.class !== 'glass' || hasTrait(material, 'studio-fired') || !flat || !isUnknown)
       return null;
     return {
       level: 'stop',

@@ -1,4 +1,5 @@
-import { isBuilding } from '../../setup/benchFit';
+import { isByHand } from '../../data/holds';
+import { isBuilding, isFlat } from '../../data/pieceForms';
 import { boundingBox, faceOutline } from '../../layout/outline';
 import { clampLimit } from '../../physics/holding/clamp';
 import { cradle } from '../../physics/holding/cradle';
@@ -35,15 +36,15 @@ const nm = (value: number): string => `${formatSignificant(value, 2)} N·m`;
 /** How to hold this piece: against the cut, the jam, the drop; clamped, cradled, bedded or boarded. */
 export function holdAdvice(context: PlanInUnits): readonly HoldPart[] {
   const { piece } = context;
-  const isFlat = piece.form === 'sheet' || piece.form === 'slab';
+  const flat = isFlat(piece);
   return [
     ...(isBuilding(piece) ? [] : [holdPiece(context)]),
     holdJam(context),
     stopDrop(context),
-    ...(isFlat && !piece.assembled ? [clampIt(context)] : []),
+    ...(flat && !piece.assembled ? [clampIt(context)] : []),
     ...cradleIt(context),
     ...(piece.form === 'bead' || piece.form === 'block' ? [bedIt(context)] : []),
-    ...(piece.assembled && isFlat ? [boardIt(context)] : []),
+    ...(piece.assembled && flat ? [boardIt(context)] : []),
   ];
 }
 
@@ -73,7 +74,7 @@ function holdJam({ setup, headline }: PlanInUnits): HoldPart {
   const { machine } = setup;
   const clutchNm = clutchOf(machine);
   const { jamNm, heldBy } = jamTorque(headline.speed.setting.stallTorqueNm, clutchNm);
-  const byHand = setup.hold === 'freehand' || setup.hold === 'guided';
+  const byHand = isByHand(setup.hold);
   const text = !byHand
     ? 'The stand takes the jam, and the piece must: hold it so that it cannot turn.'
     : {

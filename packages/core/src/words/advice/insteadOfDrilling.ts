@@ -1,3 +1,5 @@
+import { isByHand } from '../../data/holds';
+import { isBuilding } from '../../data/pieceForms';
 import type { Hole } from '../../documents/hole';
 import type { Piece } from '../../documents/piece';
 import type { Material } from '../../data/materials/material';
@@ -105,7 +107,7 @@ const practise = ({ piece }: Known): Alternative => ({
 });
 
 function orderDrilled({ material, piece }: Known, never: boolean): Alternative[] {
-  if (piece.form === 'wall' || piece.form === 'floor') {
+  if (isBuilding(piece)) {
     return [
       {
         way: 'order-drilled',
@@ -171,7 +173,7 @@ const byPurpose = (kind: string | undefined): readonly Alternative[] =>
 
 function otherWay(plan: Plan): Alternative {
   const tips = [
-    ...(plan.setup.hold === 'freehand' || plan.setup.hold === 'guided' ? ['a press or stand'] : []),
+    ...(isByHand(plan.setup.hold) ? ['a press or stand'] : []),
     ...(plan.setup.sides === 'one' ? ['both sides'] : []),
     ...(plan.setup.supportKind === 'sacrificial-hard' ? [] : ['something hard behind it']),
     ...(plan.setup.pace === 'gentle' ? [] : ['a gentle pace']),

@@ -1,4 +1,4 @@
-import { isBuilding } from '../../setup/benchFit';
+import { isBuilding } from '../../data/pieceForms';
 import { dam, usualDam } from '../../layout/guideBoard';
 import { depthsText } from '../plan/depthsText';
 import type { PlanInUnits } from '../plan/planInUnits';

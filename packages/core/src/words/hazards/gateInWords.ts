@@ -8,7 +8,7 @@ import { HAZARD_WORDS, type AnswerWords } from './hazardWords';
 interface AnyHazardWords {
   readonly title: string;
   readonly message: Readonly<Record<string, (found: Finding, units: UnitSystem) => string>>;
-  readonly answers: Readonly<Record<string, AnswerWords>>;
+  readonly answers: Readonly<Record<string, AnswerWords | ((found: Finding) => AnswerWords)>>;
 }
 
 const wordsOf = (code: HazardCode): AnyHazardWords =>
@@ -25,11 +25,14 @@ export function gateInWords(gate: RaisedGate, units: UnitSystem): Gate {
     of,
     level: finding.level,
     message: message[finding.found]?.(finding, units) ?? '',
-    answers: finding.answers.map(({ code: answer }) => ({
-      code: answer,
-      label: answer,
-      ...answers[answer],
-    })),
+    answers: finding.answers.map(({ code: answer }) => {
+      const words = answers[answer];
+      return {
+        code: answer,
+        label: answer,
+        ...(typeof words === 'function' ? words(finding) : words),
+      };
+    }),
     ...(finding.helpedByKnowing ? { helpedByKnowing: true } : {}),
     ...(settledBy ? { settledBy } : {}),
     ...(outdated ? { outdated } : {}),

@@ -1,3 +1,4 @@
+import type { Variant } from '../../documents/variant';
 import type { AnswerCode, Found, HazardCode } from '../../setup/hazards/judgeHazards';
 import { clashText } from '../layout/serviceWords';
 import { formatForce, formatRpm } from '../units/formatQuantity';
@@ -15,11 +16,13 @@ export interface HazardWords<Code extends HazardCode> {
   /** What was found, one sentence or two a finding. */
   readonly message: {
     readonly [F in Found<Code>['found']]: (
-      found: Extract<Found<Code>, { readonly found: F }>,
+      found: Variant<Found<Code>, 'found', F>,
       units: UnitSystem,
     ) => string;
   };
-  readonly answers: { readonly [A in AnswerCode<Code>]: AnswerWords };
+  readonly answers: {
+    readonly [A in AnswerCode<Code>]: AnswerWords | ((found: Found<Code>) => AnswerWords);
+  };
 }
 
 const SCAN = 'With what, by whom, how deep';
@@ -177,7 +180,9 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
         'A hole this size is not cut near a lintel, a bearing, a chimney or in a party wall without an engineer’s word.',
     },
     answers: {
-      'bars-missed': { label: 'Bars located and missed, or clear of all of these' },
+      'bars-missed': ({ found }) => ({
+        label: found === 'concrete' ? 'Bars located and missed' : 'Clear of all of these',
+      }),
       'engineer-agreed': { label: 'An engineer agreed', asks: 'Who, and to what' },
     },
   },
@@ -189,7 +194,10 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
     },
     answers: {
       'survey-clear': { label: 'Tested: none in it', asks: 'Which test or survey, when' },
-      newer: { label: 'It is newer than that', asks: 'How you know' },
+      newer: ({ safeFromYear }) => ({
+        label: `It is newer than ${safeFromYear}`,
+        asks: 'How you know',
+      }),
     },
   },
   'lead-glaze': {
@@ -260,7 +268,9 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
     },
     answers: {
       'limit-and-two-hands': { label: 'Within the limit, two hands, helper on water' },
-      'handle-and-stance': { label: 'Side handle, stance, and the clutch set if there is one' },
+      'handle-and-stance': ({ found }) => ({
+        label: found === 'clutch' ? 'Side handle, stance, clutch set' : 'Side handle and stance',
+      }),
     },
   },
   'vacuum-stand': {

@@ -1,6 +1,6 @@
 import { INCH_POUND, METRIC } from '../../data/unitSystem';
 import { assumedLine, detailFigures, headlineFigures } from './figures';
-import { caseWith, type JobParts } from '../../plan/jobFixtures';
+import { caseWith, type JobParts } from '../../setup/jobFixtures';
 import { makePlan } from './makePlan';
 import { planText } from './planText';
 import type { Plan } from '../../documents/plan';

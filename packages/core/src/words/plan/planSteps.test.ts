@@ -1,7 +1,7 @@
-import { caseWith, type JobParts } from '../../plan/jobFixtures';
+import { caseWith, type JobParts } from '../../setup/jobFixtures';
 import { makePlan } from './makePlan';
 import type { Step } from '../../documents/plan';
-import { STEP_KINDS } from '../../documents/plan';
+import { STEP_KINDS } from '../../data/phases';
 
 function stepsOf(parts: JobParts = {}): readonly Step[] {
   const outcome = makePlan(caseWith(parts));

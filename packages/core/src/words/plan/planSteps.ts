@@ -13,7 +13,7 @@ import {
   formatVolume,
 } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
-import { coreMass } from '../../plan/coreMass';
+import { coreMass } from '../../setup/coreMass';
 import { depthsText } from './depthsText';
 import { fullRingDepth, radiusAt } from '../../layout/curve';
 import type { FollowUp } from '../../documents/fit';

@@ -1,5 +1,5 @@
 import type { Bit } from '../../documents/kit';
-import { caseWith, type JobParts } from '../../plan/jobFixtures';
+import { caseWith, type JobParts } from '../../setup/jobFixtures';
 import { makePlan } from './makePlan';
 import type { WarningCode } from '../../documents/plan';
 

@@ -1,3 +1,4 @@
+import { isHeldByStand } from '../../data/holds';
 import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import type { Warning, WarningCode } from '../../documents/plan';
 import type { ForceLimit } from '../../physics/cutting/feedForce';
@@ -28,7 +29,7 @@ const FORCE_HELD = {
     `more would take ${setup.machine.name.toLowerCase()} past half its stalling torque`,
   power: ({ setup }) => `${setup.machine.name.toLowerCase()} has no power for more at this speed`,
   arms: ({ setup }) =>
-    setup.hold === 'press' || setup.hold === 'rig'
+    isHeldByStand(setup.hold)
       ? 'more than an arm gives at its lever'
       : 'arms give no more for as long as it takes. A strap, a lever or a stand makes it faster',
 } as const satisfies Record<ForceLimit, (plan: PlanInUnits) => string>;

@@ -1,3 +1,4 @@
+import { isHeldByStand } from '../../data/holds';
 import { materialClassOf } from '../../run/runMaterial';
 import type { RunState } from '../../run/runState';
 
@@ -42,7 +43,7 @@ export function finishSteps({ plan }: Pick<RunState, 'plan'>): readonly FinishSt
         ? 'Let it settle overnight, pour off the clear water, bag the solids: not down the drain. It is alkaline: rinse your skin.'
         : 'Let it settle, pour off the clear water, bin the fines; wipe them up wet, never sweep them dry.',
     },
-    ...(setup.hold === 'press' || setup.hold === 'rig'
+    ...(isHeldByStand(setup.hold)
       ? [
           {
             id: 'press',

@@ -1,3 +1,4 @@
+import { isBuilding } from '../../data/pieceForms';
 import type { DrillCase } from '../../setup/drillCase';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
 import type { Hole } from '../../documents/hole';
@@ -50,9 +51,7 @@ export function packingList(
     if (setup.start === 'tape') add('tape', 'Masking tape');
     add(
       'mark',
-      piece.form === 'wall' || piece.form === 'floor'
-        ? 'Pencil, level and tape measure'
-        : 'Waterproof marker and rule',
+      isBuilding(piece) ? 'Pencil, level and tape measure' : 'Waterproof marker and rule',
     );
     add('cloth', 'Cloth and a bucket for the slurry');
     add('stone', 'Fine abrasive for the edge');

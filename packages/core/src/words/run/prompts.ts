@@ -2,7 +2,8 @@ import { formatForce } from '../units/formatQuantity';
 import type { UnitSystem } from '../../data/unitSystem';
 import { comingUp, forceNow } from '../../run/runFigures';
 import { runView } from './runView';
-import type { RunPhase, RunState } from '../../run/runState';
+import type { RunState } from '../../run/runState';
+import type { RunPhase } from '../../data/phases';
 
 /** Each has a tone and a beat of its own. */
 export const CUES = ['lift', 'water', 'ease-off', 'stop', 'go', 'soon'] as const;

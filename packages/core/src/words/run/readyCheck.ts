@@ -1,3 +1,4 @@
+import { isHeldByStand } from '../../data/holds';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
 import type { Bit } from '../../documents/kit';
 import type { Hole } from '../../documents/hole';
@@ -125,7 +126,7 @@ export function bitCheckDue(bit: Bit, now: Date): string | null {
 
 function bench({ plan, units }: ReadyScene): ReadyItem[] {
   const { setup, water } = plan;
-  const held = setup.hold === 'press' || setup.hold === 'rig';
+  const held = isHeldByStand(setup.hold);
   return [
     ...(held
       ? [

@@ -1,3 +1,4 @@
+import { PHASES } from '../../data/phases';
 import { easesOff } from '../../physics/cutting/stages';
 import { formatDurationSpan, formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
@@ -6,7 +7,8 @@ import type { UnitSystem } from '../../data/unitSystem';
 import { nextStop } from '../../run/advance';
 import type { RunActKind } from '../../documents/runEvent';
 import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from '../../run/runFigures';
-import { isCutting, isOver, legOf, type RunPhase, type RunState } from '../../run/runState';
+import { isCutting, isOver, legOf, type RunState } from '../../run/runState';
+import { type RunPhase } from '../../data/phases';
 
 /** A button of the run: what it does, and how it is named here. */
 export interface RunButton {
@@ -52,8 +54,7 @@ const bandWords = ({ fromMm, toMm }: DepthBand, units: UnitSystem): string => {
   return `${showDepth(fromMm, units).value} to ${to.value} ${to.unit}`;
 };
 
-const AFTER: ReadonlySet<RunPhase> = new Set(['through', 'withdraw', 'free-core', 'clean', 'done']);
-const isAfter = (phase: RunPhase): boolean => AFTER.has(phase);
+const isAfter = (phase: RunPhase): boolean => PHASES[phase].after === true;
 
 function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'detail'> {
   const { phase, plan } = state;

@@ -1,4 +1,4 @@
-import { isBuilding } from '../../../setup/benchFit';
+import { isBuilding } from '../../../data/pieceForms';
 import { input, type ReasonInput } from '../../../documents/reason';
 import type { StressSite } from '../../../physics/strength/stressSites';
 import type { UnitSystem } from '../../../data/unitSystem';

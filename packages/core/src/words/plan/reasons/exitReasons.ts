@@ -5,7 +5,7 @@ import { formatForce } from '../../units/formatQuantity';
 import { formatLength, formatLengthAbout, formatLengthShort } from '../../units/length';
 import type { UnitSystem } from '../../../data/unitSystem';
 import type { ExitPlan } from '../../../plan/planStages';
-import { shellingSd } from '../../../plan/spread';
+import { shellingSd } from '../../../physics/spread';
 import { FORCE_SD } from '../../../data/steadiness';
 import { percent, type Explain } from './explain';
 import { input } from '../../../documents/reason';

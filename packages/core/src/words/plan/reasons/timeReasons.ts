@@ -2,7 +2,7 @@ import { formatSignificant } from '../../units/roundNumber';
 import { formatDuration, formatDurationSpan } from '../../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../../units/length';
 import { AROUND, AROUND_IDS, PAUSE_IDS, PAUSES } from '../../../physics/cutting/pauses';
-import { logNormalP90 } from '../../../plan/spread';
+import { logNormalP90 } from '../../../physics/spread';
 import { type Explain } from './explain';
 import { input } from '../../../documents/reason';
 

@@ -5,7 +5,7 @@ import { HOLDS, PACES, PIECE_FORMS, STARTS } from '../data/choices';
 import type { Bit, Machine } from '../documents/kit';
 import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
-import type { DrillCase } from '../setup/drillCase';
+import type { DrillCase } from './drillCase';
 import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
 import { MATERIAL_IDS } from '../data/materials/materials';
 import type { Random } from '../math/seededRandom';

@@ -1,10 +1,10 @@
-import type { DrillCase } from '../setup/drillCase';
-import type { JobFault } from '../setup/jobFault';
-import type { Pressed } from '../physics/plate/bendPiece';
-import type { Bend } from '../physics/plate/bender';
-import { bendingSceneOf } from './bendingSceneOf';
-import { contextOf } from './contextOf';
-import type { PlanContext } from './planContext';
+import type { DrillCase } from '../../setup/drillCase';
+import type { JobFault } from '../../setup/jobFault';
+import type { Pressed } from '../../physics/plate/bendPiece';
+import type { Bend } from '../../physics/plate/bender';
+import { bendingSceneOf } from '../../plan/bendingSceneOf';
+import { contextOf } from '../../plan/contextOf';
+import type { PlanContext } from '../../plan/planContext';
 
 /** One hole's stresses on what holds the piece, with the whole field where it could be worked out. */
 export interface HoleStress {

@@ -1,7 +1,11 @@
 import type { CoreBreak } from '../physics/cutting/passes';
-import type { PlanContext } from './planContext';
+import type { LayerCut } from './cutLayers';
+import type { ResolvedSetup } from './resolvedSetup';
 
-type Cored = Pick<PlanContext, 'setup' | 'layers'>;
+interface Cored {
+  readonly setup: ResolvedSetup;
+  readonly layers: readonly LayerCut[];
+}
 
 /** Mass of the core between two depths, kg: the plug inside the ring, leaf by leaf. */
 export function coreMassBetween({ setup, layers }: Cored, fromMm: number, toMm: number): number {

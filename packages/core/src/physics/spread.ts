@@ -2,12 +2,12 @@ import { mixtureQuantile, type LogNormalPart } from '../math/logNormalMixture';
 import { Z_90 } from '../math/normal';
 import type { Hold } from '../data/choices';
 import { FORCE_SD, RPM_SD } from '../data/steadiness';
-import { ringForceSd } from '../physics/exit/exitChip';
-import { pressedTime, type PressedCut } from '../physics/cutting/pressedTime';
+import { ringForceSd } from './exit/exitChip';
+import { pressedTime, type PressedCut } from './cutting/pressedTime';
 import type { Material } from '../data/materials/material';
 import { provenance } from '../data/materials/provenance';
-import type { StressSpread } from '../physics/strength/crackOdds';
-import { PRESSED_FOR_DULL } from '../physics/strength/monteCarlo';
+import type { StressSpread } from './strength/crackOdds';
+import { PRESSED_FOR_DULL } from './strength/monteCarlo';
 
 /** sd of ln s. */
 export const SHARPNESS_SD = 0.12;

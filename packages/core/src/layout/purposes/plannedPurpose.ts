@@ -1,8 +1,8 @@
-import type { Material } from '../data/materials/material';
-import type { Hole } from '../documents/hole';
-import type { Piece } from '../documents/piece';
-import { isMissing, type FitNumbers } from '../layout/purposes/fit';
-import { sceneOf, sizeFor } from '../layout/purposes/purposes';
+import type { Material } from '../../data/materials/material';
+import type { Hole } from '../../documents/hole';
+import type { Piece } from '../../documents/piece';
+import { isMissing, type FitNumbers } from './fit';
+import { sceneOf, sizeFor } from './purposes';
 
 export interface PlannedPurpose {
   /** null where no purpose is chosen, or its part is not known yet. */

@@ -1,4 +1,4 @@
-import { type DrillCase, resolveCase } from '../setup/drillCase';
+import { type DrillCase, resolveCase } from './drillCase';
 import type { Bit, Machine } from '../documents/kit';
 import type { Hole } from '../documents/hole';
 import type { JobFile } from '../documents/jobFile';
