@@ -16,7 +16,7 @@ const later = async (page: Page, seconds: number): Promise<void> => {
   if (seconds > LONG_S) await page.clock.fastForward((seconds - LONG_S) * 1000);
   await page.clock.runFor(Math.min(seconds, LONG_S) * 1000);
 };
-/** Beyond this the clock leaps: the run reckons through it all the same. */
+/** Beyond this the clock leaps: the run calculates through it all the same. */
 const LONG_S = 2;
 
 test('a hole is drilled: ready, cut, murk, squeal, bog-down, through, told, found in the log', async ({
@@ -61,7 +61,7 @@ test('a hole is drilled: ready, cut, murk, squeal, bog-down, through, told, foun
   await pressMain(page);
   await expect(page.getByTestId(LINE)).toContainText(/Press|Lift/);
 
-  // Measured: less deep than reckoned, so more is left.
+  // Measured: less deep than calculated, so more is left.
   await page.getByTestId('open-measure').click();
   await page.getByTestId('measured-depth').fill('1.2 mm');
   await page.getByTestId('measured').click();

@@ -11,19 +11,19 @@ test('a sloping pipe through a cavity-brick pier gives both face heights', async
 }, info) => {
   const jobId = await ownJob(request, '2-garden', `Pier ${info.project.name}`);
   await page.goto(`/jobs/${jobId}`);
-  await page.getByTestId('hole-Drain pipe').click();
+  await page.getByTestId('hole-Basin overflow').click();
   await openFold(page, 'hole');
   await page.getByTestId('purpose').click();
-  await expect(page.getByTestId('fit-target')).toContainText('117 mm');
+  await expect(page.getByTestId('fit-target')).toContainText('96 mm');
   await page.getByTestId('field-fallOneIn').fill('40');
   // 272 mm of pier, one in 40
   await expect(page.getByTestId('fit')).toContainText('6.8 mm down');
   await expect(page.getByTestId('fit')).toContainText('one in 40, lower at the far face');
   await answerOf(page, 'field-drilled', 'Level, the pipe slopes in it');
-  await expect(page.getByTestId('fit-target')).toContainText('123.8 mm');
+  await expect(page.getByTestId('fit-target')).toContainText('102.8 mm');
   await page.getByTestId('field-fallOneIn').fill('2');
   await expect(page.getByTestId('fit-faulty')).toContainText(
-    'more than the pipe of 110 mm itself: it fouls a level hole',
+    'more than the pipe of 90 mm itself: it fouls a level hole',
   );
   await page.getByTestId('field-fallOneIn').fill('40');
   await answerOf(page, 'field-drilled', 'At the fall');

@@ -120,7 +120,7 @@ test('a scan is recorded in writing, and a hole that is moved asks again @once',
 }) => {
   const jobId = await ownJob(request, '2-garden', 'Scan');
   await page.goto(`/jobs/${jobId}`);
-  await page.getByTestId('hole-Drain pipe').click();
+  await page.getByTestId('hole-Basin overflow').click();
   await expect(page.getByTestId('checks')).toContainText('Wall scanner of the workshop');
   await page.getByRole('button', { name: 'Take back the answer on What runs' }).click();
   await expect(page.getByTestId('gate-hidden-services')).toContainText(

@@ -191,13 +191,13 @@ test('what was marked is measured, and told whether it matters', async ({
   await isSaved(page);
 });
 
-test('the guide, the dam and the fall are reckoned, and the guide counts in the plan', async ({
+test('the guide, the dam and the fall are calculated, and the guide counts in the plan', async ({
   page,
   request,
 }, info) => {
   const jobId = await ownJob(request, '2-garden', `Guide ${info.project.name}`);
   await page.goto(`/jobs/${jobId}`);
-  await page.getByTestId('hole-Drain pipe').click();
+  await page.getByTestId('hole-Basin overflow').click();
   await page.getByTestId('fold-hole').click();
   await page.getByTestId('to-guide').click();
   await page.getByTestId('guide-thickness').fill('40');

@@ -86,7 +86,7 @@ test('a wall is gone through leaf by leaf, and the water shut in time', async ({
   request,
 }, info) => {
   const jobId = await ownJob(request, '2-garden', `Through ${info.project.name}`);
-  const path = await openHole(page, jobId, 'Drain pipe');
+  const path = await openHole(page, jobId, 'Basin overflow');
   await page.goto(`${path}/through`);
   await expect(page.getByTestId('moment-core-drop')).toContainText('102 mm');
   await expect(page.getByTestId('moment-water-off')).toContainText('252 mm');

@@ -221,7 +221,7 @@ function runOf(made: Made, index: number, file: JobFile): { runId: string; event
           : { of: event.id, atS: nowS, answer: next.helped };
       ahead.shift();
     }
-    // A rim that is further than reckoned is set where it is, and the last face is the end.
+    // A rim that is further than calculated is set where it is, and the last face is the end.
     if (trueMm / end >= endShare - 1e-9) {
       if (legOf(after).then !== 'flip') break;
       add({ kind: 'measure', depthMm: end, by: 'rule' });

@@ -26,9 +26,9 @@ interface Row {
 
 function solve(mesh: PlateMesh, loadN: Float64Array | null, onFoam: boolean): PlateSolution {
   if (!loadN) throw new Error('the load left the plate');
-  const [most] = [Math.max(...mesh.x)];
+  const [max] = [Math.max(...mesh.x)];
   const onEdge = Array.from(mesh.x.keys()).filter((node) =>
-    [mesh.x[node] ?? 0, mesh.y[node] ?? 0].some((at) => at < 1e-9 || most - at < 1e-9),
+    [mesh.x[node] ?? 0, mesh.y[node] ?? 0].some((at) => at < 1e-9 || max - at < 1e-9),
   );
   const prepared = preparePlate({
     mesh,
@@ -56,7 +56,7 @@ function ringed(aMm: number, yMm: number, radiusMm: number, leastMm: number): Pl
   return meshed.mesh;
 }
 
-const most = (values: Float64Array): number => values.reduce((a, b) => Math.max(a, b), 0);
+const max = (values: Float64Array): number => values.reduce((a, b) => Math.max(a, b), 0);
 
 function closedForms(): readonly Row[] {
   const middle = { xMm: PANE_MM / 2, yMm: PANE_MM / 2 };
@@ -83,21 +83,21 @@ function closedForms(): readonly Row[] {
     {
       what: 'held square, point load: w = 0.01160·F·a²/D_p, mm (Navier)',
       closed: (0.0116 * F * PANE_MM ** 2) / D_p,
-      solved: most(solve(pane, point, false).deflectionMm),
+      solved: max(solve(pane, point, false).deflectionMm),
       nodes: pane.x.length,
       allowed: 0.02,
     },
     {
       what: 'held square, even load: w = 0.00406·q·a⁴/D_p, mm (Navier)',
       closed: (0.00406 * q * PANE_MM ** 4) / D_p,
-      solved: most(solve(pane, even, false).deflectionMm),
+      solved: max(solve(pane, even, false).deflectionMm),
       nodes: pane.x.length,
       allowed: 0.02,
     },
     {
       what: 'on foam, point load: w = F/(8√(k_f·D_p)), mm (Hertz)',
       closed: F / (8 * Math.sqrt(K_F * D_p)),
-      solved: most(
+      solved: max(
         solve(sharp, ringLoad(sharp, locator(sharp), wideMiddle, 0, F), true).deflectionMm,
       ),
       nodes: sharp.x.length,
@@ -106,16 +106,14 @@ function closedForms(): readonly Row[] {
     {
       what: 'on foam, disc inside: σ, MPa (Westergaard)',
       closed: interior,
-      solved: most(
-        solve(wide, discLoad(wide, locator(wide), wideMiddle, a, F), true).farTensionMpa,
-      ),
+      solved: max(solve(wide, discLoad(wide, locator(wide), wideMiddle, a, F), true).farTensionMpa),
       nodes: wide.x.length,
       allowed: 0.05,
     },
     {
       what: 'on foam, disc at a free edge: σ, MPa (Westergaard)',
       closed: edge,
-      solved: most(
+      solved: max(
         solve(atEdge, discLoad(atEdge, locator(atEdge), { xMm: WIDE_MM / 2, yMm: a }, a, F), true)
           .farTensionMpa,
       ),
@@ -131,7 +129,7 @@ function refinement(): readonly { readonly cells: number; readonly off: number }
   return [4, 8, 16, 32].map((cells) => {
     const mesh = rectangleMesh(evenAxis(PANE_MM, cells), evenAxis(PANE_MM, cells));
     const load = ringLoad(mesh, locator(mesh), { xMm: PANE_MM / 2, yMm: PANE_MM / 2 }, 0, F);
-    return { cells, off: most(solve(mesh, load, false).deflectionMm) / closed - 1 };
+    return { cells, off: max(solve(mesh, load, false).deflectionMm) / closed - 1 };
   });
 }
 

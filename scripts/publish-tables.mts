@@ -5,7 +5,7 @@ import { BIT_FAMILIES, BIT_FAMILY_IDS, type BitFamily } from '@nucleon/core/data
 import { EVIDENCE } from '@nucleon/core/advice/evidence/evidence';
 import { GENERAL } from '@nucleon/core/advice/evidence/evidenceRow';
 import { bandWords, modelWords } from '@nucleon/core/words/advice/evidenceWords';
-import { LEAST_SPREAD_SHARE, weighEvidence } from '@nucleon/core/advice/evidence/weighEvidence';
+import { MIN_SPREAD_SHARE, weighEvidence } from '@nucleon/core/advice/evidence/weighEvidence';
 import { IDENTIFIERS } from '@nucleon/core/advice/identify/identify';
 import type { Field } from '@nucleon/core/layout/purposes/field';
 import { PURPOSES } from '@nucleon/core/layout/purposes/purposes';
@@ -172,7 +172,7 @@ ${table(
 const { forms, refined } = plateTables();
 write(
   'plate.md',
-  `# How the plate is reckoned
+  `# How the plate is calculated
 
 A sheet or slab thinner than a quarter of its span is a Kirchhoff plate of discrete Kirchhoff triangles (Batoz, Bathe and
 Ho 1980) on springs that hold from below only. The mesh is rings about the rim, growing outwards by about a fifth, and about
@@ -224,7 +224,7 @@ ${table(
 P(cause | signs) ∝ prior × Π P(sign | cause)^w. The prior follows the run: sharpness, depth, rate beside the plan, since the
 last lift, murk, force, core in the barrel, heat, held by hand or not. w halves every 120 s, since what was seen long ago may
 have been mended; a sign that went after its remedy counts no more. A sign that a cause does not account for shows all the same
-${BY_ITSELF * 100} % of the time. The chances are starting values judged from how each fault is told at the bench, not measured;
+${BY_ITSELF * 100} % of the time. The chances are starting values judged from how each fault shows at the bench, not measured;
 the log is what will correct them.
 
 ${table(
@@ -249,7 +249,7 @@ write(
 Model ${MODEL_VERSION}: ${landed} of ${weighed.length} land. What happens in everyday jobs, as people who do them often see it, and
 what the model says of the same job (\`packages/core/src/advice/evidence\`): \`nucleon evidence\`, \`--json\` for programs. The bands
 are wide because practice is: a new, sharp bit of fair quality, wet unless said. A row lands when the model's middle lies in
-the band and its tenth to ninetieth of a hundred, where it has them, span at least ${LEAST_SPREAD_SHARE * 100} % of it in logarithms. A row
+the band and its tenth to ninetieth of a hundred, where it has them, span at least ${MIN_SPREAD_SHARE * 100} % of it in logarithms. A row
 that misses says why, or the test fails; so does a reason that is not true any more. Written by \`npm run schema\`.
 
 ${table(

@@ -13,7 +13,7 @@ import { faultLine } from './faultLine';
 import { NUCLEON_VERSION } from './version';
 
 const USUAL_COLUMNS = 16;
-const MOST_COLUMNS = 60;
+const MAX_COLUMNS = 60;
 const rounded = (values: Iterable<number>): (number | null)[] =>
   Array.from(values, (value) => (Number.isFinite(value) ? Number(value.toPrecision(5)) : null));
 
@@ -69,8 +69,8 @@ export function stressMap(
   console: Console,
 ): number {
   const columns = size === undefined ? USUAL_COLUMNS : Number(size);
-  if (!Number.isInteger(columns) || columns < 2 || columns > MOST_COLUMNS) {
-    console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MOST_COLUMNS}.`);
+  if (!Number.isInteger(columns) || columns < 2 || columns > MAX_COLUMNS) {
+    console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MAX_COLUMNS}.`);
     return 1;
   }
   const bend = rememberingBend();

@@ -1,4 +1,4 @@
-import { MOST_GRID, workingWindow } from '@nucleon/core/advice/choice/workingWindow';
+import { MAX_GRID, workingWindow } from '@nucleon/core/advice/choice/workingWindow';
 import { WINDOW_AREAS } from '@nucleon/core/setup/windowAreas';
 import { faultsInWords } from '@nucleon/core/words/faults';
 import { contextOf } from '@nucleon/core/plan/contextOf';
@@ -19,8 +19,8 @@ export function windowHole(
   console: Console,
 ): number {
   const side = size === undefined ? USUAL_SIZE : Number(size);
-  if (!Number.isInteger(side) || side < 2 || side > MOST_GRID) {
-    console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MOST_GRID}.`);
+  if (!Number.isInteger(side) || side < 2 || side > MAX_GRID) {
+    console.err(`--size ${size ?? ''} will not do: a whole number from 2 to ${MAX_GRID}.`);
     return 1;
   }
   const worked = contextOf(drillCase);

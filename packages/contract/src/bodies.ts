@@ -16,7 +16,7 @@ import {
   type ObjectSchema,
   type Schema,
 } from '@nucleon/core/data/schema/schema';
-import { MOST_EVENTS } from './runLimits';
+import { MAX_EVENTS } from './runLimits';
 
 /*
  * What requests carry: documents, and the version each was read at. Nothing of a document is described here.
@@ -44,14 +44,14 @@ export const putHouse = withFields(houseSchema, { version });
 export const putMaterials = object({ customMaterials: list(materialSchema, 200), version });
 
 /** So many holes are laid out at once. */
-const MOST_HOLES = 10_000;
+const MAX_HOLES = 10_000;
 /** A layout's PUT: the piece where it changed, the holes that did, those taken away and those brought back. */
 export const putLayout = object(
-  { holes: list(withFields(holeSchema, { version }), MOST_HOLES) },
-  { piece: putPiece, removed: list(id, MOST_HOLES), restored: list(id, MOST_HOLES) },
+  { holes: list(withFields(holeSchema, { version }), MAX_HOLES) },
+  { piece: putPiece, removed: list(id, MAX_HOLES), restored: list(id, MAX_HOLES) },
 );
 
 /** Several new bits at once: all of them are stored, or none. */
 export const newBits = object({ bits: list(bitSchema, 2000) });
 
-export const postEvents = object({ events: someOf(runEventSchema, MOST_EVENTS) });
+export const postEvents = object({ events: someOf(runEventSchema, MAX_EVENTS) });

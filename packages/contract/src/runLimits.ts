@@ -1,2 +1,2 @@
 /** So many events are sent at once at most. */
-export const MOST_EVENTS = 200;
+export const MAX_EVENTS = 200;

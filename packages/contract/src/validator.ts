@@ -5,9 +5,9 @@ import { isInstant } from './instant';
 import { schemaFaults } from './schemaFaults';
 
 /** So many faults are named at most: a file with more wants another look, not a longer list. */
-export const MOST_FAULTS = 50;
+export const MAX_FAULTS = 50;
 /** A place may fail in several ways and is named once. */
-const MOST_ERRORS = 4 * MOST_FAULTS;
+const MAX_ERRORS = 4 * MAX_FAULTS;
 const GIVE_UP = 'giveUpAfter';
 /** What Ajv calls its own count and list in the code it writes. */
 const ERRORS = new Name('errors');
@@ -40,9 +40,7 @@ function givingUp(schema: unknown): unknown {
   return Object.fromEntries(
     Object.entries(schema).map(([key, value]) => [
       key,
-      key === 'items'
-        ? { ...(givingUp(value) as object), [GIVE_UP]: MOST_ERRORS }
-        : givingUp(value),
+      key === 'items' ? { ...(givingUp(value) as object), [GIVE_UP]: MAX_ERRORS } : givingUp(value),
     ]),
   );
 }
@@ -61,6 +59,6 @@ export function validator<S extends Schema, T = Document<S>>(
       ? { kind: 'valid', value: data }
       : {
           kind: 'faulty',
-          faults: schemaFaults(validate.errors ?? []).slice(0, MOST_FAULTS),
+          faults: schemaFaults(validate.errors ?? []).slice(0, MAX_FAULTS),
         };
 }

@@ -31,21 +31,21 @@ export function readNumber(cell: string): number | null {
 }
 
 const number =
-  (least: number, most: number, unit: string, aboveLeast = false) =>
+  (min: number, max: number, unit: string, aboveMin = false) =>
   (cell: string): CellOutcome => {
     const value = readNumber(cell);
-    const range = `${aboveLeast ? `above ${least}` : `from ${least}`} to ${most}${unit ? ` ${unit}` : ''}`;
+    const range = `${aboveMin ? `above ${min}` : `from ${min}`} to ${max}${unit ? ` ${unit}` : ''}`;
     if (value === null) return refused(`“${cell}” is not a number; ${range} is.`);
-    return value > most || value < least || (aboveLeast && value === least)
+    return value > max || value < min || (aboveMin && value === min)
       ? refused(`${cell} will not do: ${range}.`)
       : read(value);
   };
 
 const words =
-  (most: number) =>
+  (max: number) =>
   (cell: string): CellOutcome =>
-    cell.length > most
-      ? refused(`“${cell.slice(0, 20)}…” has ${cell.length} letters; at most ${most}.`)
+    cell.length > max
+      ? refused(`“${cell.slice(0, 20)}…” has ${cell.length} letters; at most ${max}.`)
       : read(cell);
 
 const oneOf =
@@ -84,8 +84,8 @@ const field = (
   },
 });
 
-const length = (name: Field, header: string, most: number, also: readonly string[] = []) =>
-  field(name, `${header}_mm`, number(0, most, 'mm', true), [header, ...also]);
+const length = (name: Field, header: string, max: number, also: readonly string[] = []) =>
+  field(name, `${header}_mm`, number(0, max, 'mm', true), [header, ...also]);
 
 const family = Object.fromEntries(BIT_FAMILY_IDS.map((id) => [id, BIT_FAMILIES[id].name]));
 const connections = Object.fromEntries(CONNECTION_IDS.map((id) => [id, CONNECTIONS[id].name]));

@@ -1,5 +1,5 @@
 import type { Bit } from '@nucleon/core/documents/kit';
-import { MOST_BIT_ROWS, readBitsCsv, writeBitsCsv } from './bitsCsv';
+import { MAX_BIT_ROWS, readBitsCsv, writeBitsCsv } from './bitsCsv';
 
 let ids = 0;
 const newId = (): string => `id${++ids}`;
@@ -89,7 +89,7 @@ it.each([
   ['a,b,c\n1,2,3', /must name the columns/],
   ['', /must name the columns/],
   ['family,diameter_mm\n\0', /binary/],
-  [`family,diameter_mm\n${'plated-cup-saw,10\n'.repeat(MOST_BIT_ROWS + 1)}`, /at most 2000/],
+  [`family,diameter_mm\n${'plated-cup-saw,10\n'.repeat(MAX_BIT_ROWS + 1)}`, /at most 2000/],
 ])('says why it reads nothing of %j', (text, message) => {
   const outcome = readBitsCsv(text, [], newId);
   expect(outcome.kind === 'refused' && outcome.message).toMatch(message);

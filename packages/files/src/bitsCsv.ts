@@ -8,7 +8,7 @@ import Papa from 'papaparse';
 import { BIT_COLUMNS, INCH_SIZE, type BitColumn, type BitDraft } from './bitColumns';
 
 /** A longer list is not a workshop's. */
-export const MOST_BIT_ROWS = 2000;
+export const MAX_BIT_ROWS = 2000;
 const LARGEST_CSV_MB = 2;
 
 /** What became of one row. */
@@ -67,10 +67,10 @@ export function readBitsCsv(
       kind: 'refused',
       message: `The first row must name the columns, “family” and “diameter_mm” among them; it reads “${headers.join(', ').slice(0, 80)}”. Others: ${BIT_COLUMNS.map(({ header }) => header).join(', ')}.`,
     };
-  if (cells.length > MOST_BIT_ROWS)
+  if (cells.length > MAX_BIT_ROWS)
     return {
       kind: 'refused',
-      message: `${cells.length} rows; at most ${MOST_BIT_ROWS} are read at a time.`,
+      message: `${cells.length} rows; at most ${MAX_BIT_ROWS} are read at a time.`,
     };
   const seen = new Set(owned.map(keyOf));
   const rows = cells.map((row, index): BitRow => {
@@ -123,10 +123,10 @@ function readRow(
   };
   const faults: string[] = [];
   checkKit({ bits: [bit] }, '', (_, clash) => faults.push(clashText(clash)));
-  const [least, most] = BIT_FAMILIES[family].diameterMm;
-  if (diameterMm > 3 * most || diameterMm < least / 3)
+  const [min, max] = BIT_FAMILIES[family].diameterMm;
+  if (diameterMm > 3 * max || diameterMm < min / 3)
     faults.push(
-      `diameter_mm: ${formatDecimals(diameterMm, 2)} mm is no size of a ${BIT_FAMILIES[family].name.toLowerCase()}, made from ${least} to ${most} mm.`,
+      `diameter_mm: ${formatDecimals(diameterMm, 2)} mm is no size of a ${BIT_FAMILIES[family].name.toLowerCase()}, made from ${min} to ${max} mm.`,
     );
   if (bitGeometry(bit).rimWidthMm <= 0) faults.push('rim_mm: a rim needs some width.');
   return faults.length > 0 ? { kind: 'refused', why: faults } : { kind: 'good', bit };

@@ -31,7 +31,7 @@ export const OUTLINE_LAYER = 'OUTLINE';
 export const HOLE_LAYER = 'HOLES';
 
 /** No outline or drawing needs more points than this. */
-export const MOST_POINTS = 20_000;
+export const MAX_POINTS = 20_000;
 
 /** Adds up what was left, by its words. */
 export class Tally {

@@ -64,8 +64,8 @@ export function pieceFromDrawing(drawn: DrawnFile, { mmPerUnit, layers }: PieceC
     return none(
       'No closed outline was found: the piece’s edge must be one closed line, or lines that meet.',
     );
-  const { least, most } = extent(biggest.sides);
-  const across = Math.max(most.xMm - least.xMm, most.yMm - least.yMm);
+  const { min, max } = extent(biggest.sides);
+  const across = Math.max(max.xMm - min.xMm, max.yMm - min.yMm);
   if (across > LARGEST_MM)
     return none(
       `The outline would be ${Math.round(across / 1000)} m across; at most ${LARGEST_MM / 1000} m. Is the unit right?`,
@@ -75,11 +75,11 @@ export function pieceFromDrawing(drawn: DrawnFile, { mmPerUnit, layers }: PieceC
     return none(
       `The outline crosses itself near ${round(crossing.xMm)}, ${round(crossing.yMm)} mm; its sides may meet only at their ends.`,
     );
-  const outline = outlineOf(biggest.sides, least);
+  const outline = outlineOf(biggest.sides, min);
   return withHoles(
     outline,
     sized.slice(1).map(({ loop }) => loop),
-    least,
+    min,
     left,
   );
 }
@@ -102,7 +102,7 @@ const areaOf = ({ sides }: Loop): number => {
 };
 
 /** Rectangles and circles for what they are, else a polygon run counter-clockwise from the lower left. */
-function outlineOf(sides: readonly Side[], least: { xMm: number; yMm: number }): Outline {
+function outlineOf(sides: readonly Side[], min: { xMm: number; yMm: number }): Outline {
   const circle = roundLoop(sides);
   if (circle) return { kind: 'circle', diameterMm: round(circle.diameter) };
   const square =
@@ -112,14 +112,14 @@ function outlineOf(sides: readonly Side[], least: { xMm: number; yMm: number }):
         bulge === 0 && (Math.abs(a.xMm - b.xMm) < SAME_MM || Math.abs(a.yMm - b.yMm) < SAME_MM),
     );
   if (square) {
-    const { most } = extent(sides);
+    const { max } = extent(sides);
     return {
       kind: 'rectangle',
-      widthMm: round(most.xMm - least.xMm),
-      heightMm: round(most.yMm - least.yMm),
+      widthMm: round(max.xMm - min.xMm),
+      heightMm: round(max.yMm - min.yMm),
     };
   }
-  return polygonOf(counterClockwise(sides), least);
+  return polygonOf(counterClockwise(sides), min);
 }
 
 function counterClockwise(sides: readonly Side[]): readonly Side[] {
@@ -136,7 +136,7 @@ function counterClockwise(sides: readonly Side[]): readonly Side[] {
 function withHoles(
   outline: Outline,
   loops: readonly Loop[],
-  least: { xMm: number; yMm: number },
+  min: { xMm: number; yMm: number },
   left: Tally,
 ): DrawnPiece {
   const taken = new Tally();
@@ -147,7 +147,7 @@ function withHoles(
     const circle = roundLoop(sides);
     if (!circle) {
       const box = extent(sides);
-      const at = { xMm: round(box.least.xMm - least.xMm), yMm: round(box.least.yMm - least.yMm) };
+      const at = { xMm: round(box.min.xMm - min.xMm), yMm: round(box.min.yMm - min.yMm) };
       if (!isOnFace(outline, { xMm: at.xMm + SAME_MM, yMm: at.yMm + SAME_MM })) {
         left.add('shapes outside the outline');
         continue;
@@ -159,15 +159,15 @@ function withHoles(
         shape: {
           kind: 'rectangle',
           ...at,
-          widthMm: round(box.most.xMm - box.least.xMm),
-          heightMm: round(box.most.yMm - box.least.yMm),
+          widthMm: round(box.max.xMm - box.min.xMm),
+          heightMm: round(box.max.yMm - box.min.yMm),
         },
       });
       continue;
     }
     const hole: DrawnHole = {
-      xMm: round(circle.x - least.xMm),
-      yMm: round(circle.y - least.yMm),
+      xMm: round(circle.x - min.xMm),
+      yMm: round(circle.y - min.yMm),
       diameterMm: round(circle.diameter),
     };
     const why = whyLeft(outline, hole, holes);

@@ -11,7 +11,7 @@ import DxfParser, {
 } from 'dxf-parser';
 import type { Side } from '@nucleon/core/math/arc';
 import { dxfFault } from './dxfFault';
-import { addTo, MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
+import { addTo, MAX_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
 import { joinSides } from './joinSides';
 
 /** $INSUNITS of the header, mm. */
@@ -70,8 +70,8 @@ export function readDxf(text: string): ReadOutcome {
       continue;
     }
     points += sides.length;
-    if (points > MOST_POINTS)
-      return refused(`This DXF has more than ${MOST_POINTS} sides; simplify it first.`);
+    if (points > MAX_POINTS)
+      return refused(`This DXF has more than ${MAX_POINTS} sides; simplify it first.`);
     const layer = typeof entity.layer === 'string' ? entity.layer : '0';
     if (isClosed(sides)) loops.push({ layer, sides });
     else addTo(byLayer, layer, sides);

@@ -1,7 +1,7 @@
 import type { PointMm, Side } from '@nucleon/core/math/arc';
 import { SaxesParser } from 'saxes';
 import svgPath from 'svgpath';
-import { addTo, MOST_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
+import { addTo, MAX_POINTS, Tally, type Loop, type ReadOutcome } from './drawnFile';
 import { joinSides } from './joinSides';
 
 /** Nested groups beyond this are no drawing of a piece. */
@@ -95,7 +95,7 @@ function walkRoot(root: Node): ReadOutcome {
     }
   };
   const walk = ({ tag, attributes, children }: Node, layer: string, transform: string): void => {
-    if (points > MOST_POINTS) return;
+    if (points > MAX_POINTS) return;
     const here = `${transform} ${attributes.transform ?? ''}`.trim();
     if (tag === 'g' || tag === 'svg' || tag === 'a') {
       const own = attributes['inkscape:label'] ?? attributes.id;
@@ -110,8 +110,8 @@ function walkRoot(root: Node): ReadOutcome {
     else if (!QUIET.has(tag)) left.add(WHY[tag] ?? `${tag.slice(0, 30)} elements`);
   };
   walk(root, 'drawing', '');
-  if (points > MOST_POINTS)
-    return refused(`This SVG has more than ${MOST_POINTS} sides; simplify it first.`);
+  if (points > MAX_POINTS)
+    return refused(`This SVG has more than ${MAX_POINTS} sides; simplify it first.`);
   for (const [layer, sides] of loose) {
     const joined = joinSides(sides, TOUCHING);
     joined.closed.forEach((chain) => loops.push({ layer, sides: chain }));

@@ -9,7 +9,7 @@ export interface RoundLoop {
 /** A loop whose every point lies this near one circle, as a share of its radius, is a circle. */
 const ROUND_SHARE = 2e-3;
 /** Fewer points than this say nothing about being round. */
-const LEAST_POINTS = 12;
+const MIN_POINTS = 12;
 
 /** The circle a loop is, or null. Arcs about one centre give it exactly. */
 export function roundLoop(sides: readonly Side[]): RoundLoop | null {
@@ -27,7 +27,7 @@ export function roundLoop(sides: readonly Side[]): RoundLoop | null {
     if (same) return { x: arc.centre.xMm, y: arc.centre.yMm, diameter: 2 * arc.radiusMm };
   }
   const points = sides.flatMap((side) => pointsAlong(side, 0.01));
-  if (points.length < LEAST_POINTS) return null;
+  if (points.length < MIN_POINTS) return null;
   const x = points.reduce((sum, p) => sum + p.xMm, 0) / points.length;
   const y = points.reduce((sum, p) => sum + p.yMm, 0) / points.length;
   const radii = points.map((p) => Math.hypot(p.xMm - x, p.yMm - y));

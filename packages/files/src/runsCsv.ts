@@ -12,7 +12,7 @@ import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import Papa from 'papaparse';
 
 /** A longer list is not a notebook. */
-export const MOST_RUN_ROWS = 2000;
+export const MAX_RUN_ROWS = 2000;
 
 const round = (value: number | null, digits: number): string =>
   value === null ? '' : String(Number(value.toFixed(digits)));
@@ -88,10 +88,10 @@ export function readRunsCsv(text: string, idOf: (text: string) => string): RunsC
       kind: 'refused',
       message: `The list has no column ${missing.join(', ')}; it needs ${NEEDED.join(', ')}.`,
     };
-  if (parsed.data.length > MOST_RUN_ROWS)
+  if (parsed.data.length > MAX_RUN_ROWS)
     return {
       kind: 'refused',
-      message: `${parsed.data.length} rows are too many at once; at most ${MOST_RUN_ROWS}.`,
+      message: `${parsed.data.length} rows are too many at once; at most ${MAX_RUN_ROWS}.`,
     };
   return {
     kind: 'read',
@@ -112,14 +112,14 @@ function readRow(row: Row, idOf: (text: string) => string): RunRow['outcome'] {
     return refused(
       `material is “${row.material ?? ''}”; it may be one of ${Object.keys(MATERIALS).join(', ')}.`,
     );
-  for (const [name, most] of [
+  for (const [name, max] of [
     ['thickness_mm', 5000],
     ['diameter_mm', 1000],
     ['minutes', 100_000],
   ] as const) {
     const value = number(name);
-    if (!(value > 0 && value <= most))
-      return refused(`${name} is “${row[name] ?? ''}”; it must be above 0, at most ${most}.`);
+    if (!(value > 0 && value <= max))
+      return refused(`${name} is “${row[name] ?? ''}”; it must be above 0, at most ${max}.`);
   }
   const outcome = (row.outcome ?? '').trim().toLowerCase();
   const cracked = outcome === 'cracked';

@@ -11,7 +11,7 @@ export const FOOT_MM = 34;
 /** Neighbouring pages share a strip this wide. */
 export const OVERLAP_MM = 12;
 /** More pages than this are a plotter's work. */
-export const MOST_PAGES = 80;
+export const MAX_PAGES = 80;
 
 /** One page's window on the drawing: its lower left corner there, and its size, mm. */
 export interface Tile {

@@ -11,7 +11,7 @@ import type { Sheet, SheetHole } from './sheet';
 import {
   FOOT_MM,
   MARGIN_MM,
-  MOST_PAGES,
+  MAX_PAGES,
   OVERLAP_MM,
   PAPERS,
   tileName,
@@ -50,8 +50,8 @@ const RED = { red: true } as const;
 
 /** A drawing laid flat: how far it reaches, and how to put it on a page. */
 interface FlatDrawing {
-  readonly least: PointMm;
-  readonly most: PointMm;
+  readonly min: PointMm;
+  readonly max: PointMm;
   readonly draw: (pen: PdfPen) => void;
 }
 
@@ -80,15 +80,15 @@ export function addTemplate(
 ): AddedPages {
   const flat = flatDrawing(sheet, choice.units);
   const [w, h] = [
-    flat.most.xMm - flat.least.xMm + 2 * ROUND_MM,
-    flat.most.yMm - flat.least.yMm + 2 * ROUND_MM,
+    flat.max.xMm - flat.min.xMm + 2 * ROUND_MM,
+    flat.max.yMm - flat.min.yMm + 2 * ROUND_MM,
   ];
   const tiling = tilesFor(w, h, choice.paper);
   const count = tiling.tiles.length;
-  if (count > MOST_PAGES)
+  if (count > MAX_PAGES)
     return {
       kind: 'refused',
-      message: `At full size this takes ${count} pages of ${PAPERS[choice.paper].name}; at most ${MOST_PAGES} are made. Print it on a plotter from the DXF or SVG.`,
+      message: `At full size this takes ${count} pages of ${PAPERS[choice.paper].name}; at most ${MAX_PAGES} are made. Print it on a plotter from the DXF or SVG.`,
     };
   for (const [index, tile] of tiling.tiles.entries()) {
     drawPage(pdf, font, { sheet, choice, flat, tile, widthMm: w, tiling });
@@ -113,10 +113,10 @@ function drawPage(pdf: PDFDocument, font: PDFFont, job: PageJob): void {
   const foot = MARGIN_MM + FOOT_MM;
   const window = { xMm: MARGIN_MM, yMm: foot, widthMm: tile.widthMm, heightMm: tile.heightMm };
   // From the tile's corner to the drawing's own coordinates; mirrored about the drawing's width.
-  const origin = { xMm: MARGIN_MM - tile.xMm, yMm: foot - tile.yMm - flat.least.yMm + ROUND_MM };
+  const origin = { xMm: MARGIN_MM - tile.xMm, yMm: foot - tile.yMm - flat.min.yMm + ROUND_MM };
   const drawing = choice.mirrored
-    ? pen.from(origin, widthMm - ROUND_MM + flat.least.xMm)
-    : pen.from({ ...origin, xMm: origin.xMm - flat.least.xMm + ROUND_MM });
+    ? pen.from(origin, widthMm - ROUND_MM + flat.min.xMm)
+    : pen.from({ ...origin, xMm: origin.xMm - flat.min.xMm + ROUND_MM });
   pen.within(window, () => {
     flat.draw(drawing);
   });
@@ -251,8 +251,8 @@ function strip(
   const xs = [...edge, ...lap].map(({ xMm }) => xMm);
   const ys = [...edge, ...lap].map(({ yMm }) => yMm);
   return {
-    least: { xMm: Math.min(...xs), yMm: Math.min(...ys) },
-    most: { xMm: Math.max(...xs), yMm: Math.max(...ys) },
+    min: { xMm: Math.min(...xs), yMm: Math.min(...ys) },
+    max: { xMm: Math.max(...xs), yMm: Math.max(...ys) },
     draw: (pen) => {
       pen.polyline(edge, true, { widthMm: 0.35 });
       pen.polyline(lap, true, { widthMm: 0.15, dashMm: [2, 2], grey: 0.4 });

@@ -1,4 +1,4 @@
-/** What each answer of the server is kept under: one place, so that a change forgets all that leans on it. */
+/** What each answer of the server is kept under: one place, so that a change forgets all that depends on it. */
 export const keys = {
   jobs: (search?: string) => (search === undefined ? ['jobs'] : ['jobs', search]),
   job: (jobId?: string) => (jobId === undefined ? ['job'] : ['job', jobId]),

@@ -17,7 +17,7 @@ interface OutlineThumbProps {
 }
 
 const PAD_PX = 3;
-const LEAST_HOLE_PX = 1.8;
+const MIN_HOLE_PX = 1.8;
 
 /** The piece from above, to scale, with its holes: origin at the lower left. */
 export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbProps) {
@@ -45,7 +45,7 @@ export function OutlineThumb({ outline, holes, bodyClass, size }: OutlineThumbPr
             key={hole.id}
             cx={xOf(view, hole.xMm + shift)}
             cy={yOf(view, hole.yMm + shift)}
-            r={Math.max((hole.diameterMm * scale) / 2, LEAST_HOLE_PX)}
+            r={Math.max((hole.diameterMm * scale) / 2, MIN_HOLE_PX)}
             fill={theme.surface.val}
             stroke={theme.rim.val}
             strokeWidth={1.5}

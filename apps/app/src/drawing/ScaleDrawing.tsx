@@ -11,10 +11,10 @@ const LETTER_PX = 8;
 /** Room for the longest words beside the drawing on one side, px. */
 const wordsPx = ({ primitives }: Drawing, side: 'left' | 'right'): number =>
   primitives.reduce(
-    (most, one) =>
+    (max, one) =>
       one.kind === 'dimension' && one.words === side
-        ? Math.max(most, one.text.length * LETTER_PX)
-        : most,
+        ? Math.max(max, one.text.length * LETTER_PX)
+        : max,
     0,
   );
 

@@ -29,7 +29,7 @@ export function SectionLabels({
 }: LabelsProps) {
   const leftEdge = X(-halfWidthMm);
   const rightEdge = X(halfWidthMm);
-  const spread = (sides: readonly SectionLabel['side'][], leastPx?: number) =>
+  const spread = (sides: readonly SectionLabel['side'][], minPx?: number) =>
     spreadLabels(
       labels
         .filter((label) => sides.includes(label.side))
@@ -37,7 +37,7 @@ export function SectionLabels({
           const lines = label.side === 'layer' ? wrapWords(label.text, LAYER_CHARS) : [label.text];
           return { ...label, lines, y: Z(label.z), heightPx: lines.length * LABEL_PX };
         }),
-      leastPx,
+      minPx,
     );
   const force = labels.find((label) => label.side === 'force');
   const speed = labels.find((label) => label.side === 'speed');

@@ -15,7 +15,7 @@ export interface Sheet {
   readonly right?: number;
 }
 
-const LEAST_SCALE = 1e-3;
+const MIN_SCALE = 1e-3;
 
 /** The whole face as large as the drawing allows, in its middle. */
 export function fitFace(
@@ -23,7 +23,7 @@ export function fitFace(
   { width, height, room, right = 0 }: Sheet,
 ): FaceView {
   const scale = Math.max(
-    LEAST_SCALE,
+    MIN_SCALE,
     Math.min((width - 2 * room - right) / widthMm, (height - 2 * room) / heightMm),
   );
   return {

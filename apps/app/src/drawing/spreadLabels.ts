@@ -4,10 +4,10 @@
  */
 export function spreadLabels<T extends { readonly y: number; readonly heightPx: number }>(
   labels: readonly T[],
-  leastPx = -Infinity,
+  minPx = -Infinity,
 ): (T & { readonly at: number })[] {
   const placed: (T & { at: number })[] = [];
-  let freeFrom = leastPx;
+  let freeFrom = minPx;
   for (const label of [...labels].sort((a, b) => a.y - b.y)) {
     const at = Math.max(label.y, freeFrom);
     placed.push({ ...label, at });
@@ -17,11 +17,11 @@ export function spreadLabels<T extends { readonly y: number; readonly heightPx: 
 }
 
 /** Words set in lines of at most so many letters; a longer word has a line of its own. */
-export function wrapWords(text: string, most: number): string[] {
+export function wrapWords(text: string, max: number): string[] {
   const lines: string[] = [];
   for (const word of text.split(' ')) {
     const last = lines.at(-1);
-    if (last !== undefined && last.length + 1 + word.length <= most)
+    if (last !== undefined && last.length + 1 + word.length <= max)
       lines[lines.length - 1] = `${last} ${word}`;
     else lines.push(word);
   }

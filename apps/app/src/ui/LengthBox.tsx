@@ -48,17 +48,17 @@ export function LengthBox({
     const next = readLength(text, anySign, mostMm);
     if (next.kind === 'parsed') onChangeMm(next.mm);
   };
-  function readLength(text: string, signed: boolean, most: number) {
+  function readLength(text: string, signed: boolean, max: number) {
     const negative = signed && /^\s*[-−]/.test(text);
     const bare = negative ? text.replace(/[-−]/, '') : text;
     if (signed && Number(bare.replace(',', '.')) === 0 && bare.trim() !== '')
       return { kind: 'parsed', mm: 0 } as const;
     const parsed = parseLength(bare, units);
     if (parsed.kind === 'fault') return parsed;
-    if (parsed.mm > most) {
+    if (parsed.mm > max) {
       return {
         kind: 'fault',
-        message: `${formatLengthShort(parsed.mm, units)} is too much: at most ${formatLengthShort(most, units)}.`,
+        message: `${formatLengthShort(parsed.mm, units)} is too much: at most ${formatLengthShort(max, units)}.`,
       } as const;
     }
     return { kind: 'parsed', mm: negative ? -parsed.mm : parsed.mm } as const;

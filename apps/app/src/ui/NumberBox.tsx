@@ -51,9 +51,9 @@ export function NumberBox({
 function faultOf(text: string, limit: NumberLimit): string | undefined {
   if (text.trim() === '') return undefined;
   const value = Number(text.replace(',', '.'));
-  const least = limit.above ?? limit.least ?? 0;
-  const tooLow = limit.above === undefined ? value < least : value <= least;
-  return Number.isFinite(value) && !tooLow && value <= limit.most
+  const min = limit.above ?? limit.min ?? 0;
+  const tooLow = limit.above === undefined ? value < min : value <= min;
+  return Number.isFinite(value) && !tooLow && value <= limit.max
     ? undefined
     : `“${text.trim()}” will not do: ${describeLimit(limit)}.`;
 }

@@ -40,7 +40,7 @@ it('takes a number within its limits, and empty as not known', () => {
       label="Sharpness"
       value={0.8}
       onChange={changed}
-      limit={{ above: 0, most: 1, unit: '' }}
+      limit={{ above: 0, max: 1, unit: '' }}
       testID="box"
     />,
   );

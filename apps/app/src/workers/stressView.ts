@@ -21,7 +21,7 @@ const FAINTEST = 1 / 30;
 
 export interface StressBand {
   readonly mpa: number;
-  /** The working limit itself. */
+  /** The allowable stress itself. */
   readonly isLimit: boolean;
   readonly rings: FaceRings;
 }
@@ -75,7 +75,7 @@ function bandsOf(
   limitMpa: number,
 ): readonly StressBand[] {
   const [widthMm, heightMm] = [mesh.x, mesh.y].map((all) =>
-    all.reduce((most, one) => Math.max(most, one), 0),
+    all.reduce((max, one) => Math.max(max, one), 0),
   ) as [number, number];
   const stepMm = Math.max(widthMm, heightMm) / GRID;
   const columns = Math.max(2, Math.round(widthMm / stepMm) + 1);
@@ -93,9 +93,9 @@ function bandsOf(
       0,
     );
   });
-  const most = values.reduce((a, b) => Math.max(a, b), 0);
+  const max = values.reduce((a, b) => Math.max(a, b), 0);
   const marching = contours().size([columns, rows]);
-  return stepsTo(most, limitMpa).map((mpa) => ({
+  return stepsTo(max, limitMpa).map((mpa) => ({
     mpa,
     isLimit: mpa === limitMpa,
     rings: marching
@@ -108,11 +108,11 @@ function bandsOf(
   }));
 }
 
-function stepsTo(mostMpa: number, limitMpa: number): readonly number[] {
-  if (mostMpa <= 0) return [];
-  const tens = Math.floor(Math.log10(mostMpa * FAINTEST));
+function stepsTo(maxMpa: number, limitMpa: number): readonly number[] {
+  if (maxMpa <= 0) return [];
+  const tens = Math.floor(Math.log10(maxMpa * FAINTEST));
   const round = [0, 1, 2].flatMap((more) => [1, 2, 5].map((one) => one * 10 ** (tens + more)));
-  return [...round.filter((mpa) => mpa >= mostMpa * FAINTEST && mpa !== limitMpa), limitMpa]
-    .filter((mpa) => mpa < mostMpa)
+  return [...round.filter((mpa) => mpa >= maxMpa * FAINTEST && mpa !== limitMpa), limitMpa]
+    .filter((mpa) => mpa < maxMpa)
     .sort((a, b) => a - b);
 }

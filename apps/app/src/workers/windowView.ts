@@ -16,7 +16,7 @@ const GRID = 120;
 /** Borders are drawn from one standard deviation outside to one inside. */
 const SOFT_LEVELS = [-1, -0.5, 0, 0.5, 1] as const;
 /** Smaller than this share of the map an area has no room for its name. */
-const LEAST_NAMED_SHARE = 0.012;
+const MIN_NAMED_SHARE = 0.012;
 
 /** Rings of points, each from 0 to 1: speed to the right, force upwards. */
 export type Rings = readonly (readonly (readonly [number, number])[])[];
@@ -51,15 +51,15 @@ export function windowView(drillCase: DrillCase): WindowOutcome {
   const worked = contextOf(drillCase);
   if (worked.kind === 'faulty') return faultyInWords(worked);
   const grid = workingWindow(worked.context, GRID);
-  const least = leastMargins(grid);
+  const min = minMargins(grid);
   return {
     kind: 'drawn',
     view: {
       areas: [
-        shapeOf('clean', least),
+        shapeOf('clean', min),
         ...WINDOW_AREAS.map((area) => shapeOf(area, leadOf(grid, area))),
       ],
-      soft: SOFT_LEVELS.map((level) => ringsOf(least, level)),
+      soft: SOFT_LEVELS.map((level) => ringsOf(min, level)),
       fromRpm: grid.rpm[0] ?? 1,
       toRpm: grid.rpm.at(-1) ?? 1,
       fromForceN: grid.forceN[0] ?? 1,
@@ -87,7 +87,7 @@ export function windowPoint(drillCase: DrillCase): PointOutcome {
 }
 
 /** The least margin of all areas at each point: the clean window is where it is positive. */
-const leastMargins = ({ margins, columns, rows }: WorkingWindow): number[] =>
+const minMargins = ({ margins, columns, rows }: WorkingWindow): number[] =>
   Array.from({ length: columns * rows }, (_, at) =>
     Math.min(...WINDOW_AREAS.map((area) => margins[area][at] ?? 0)),
   );
@@ -122,7 +122,7 @@ function shapeOf(area: WindowShape['area'], values: number[]): WindowShape {
  */
 function labelAt(values: readonly number[], lower: number): readonly [number, number] | null {
   const inside = values.flatMap((value, at) => (value > 0 ? [at] : []));
-  if (inside.length < LEAST_NAMED_SHARE * values.length) return null;
+  if (inside.length < MIN_NAMED_SHARE * values.length) return null;
   const column = (at: number): number => at % GRID;
   const row = (at: number): number => Math.floor(at / GRID);
   const mean = (of: (at: number) => number): number =>

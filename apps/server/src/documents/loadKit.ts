@@ -7,7 +7,7 @@ import type { DocumentRow, StoredRow } from './documentKinds';
 import { find } from './repository';
 import { withId } from './shown';
 
-/** All of the workshop's kit and habits, deleted parts too: a plan may still lean on one. */
+/** All of the workshop's kit and habits, deleted parts too: a plan may still depend on one. */
 export interface LoadedKit {
   /** Grows with each change of kit or habits. */
   readonly version: number;

@@ -1,4 +1,4 @@
-import { MOST_FAULTS } from '@nucleon/contract/validator';
+import { MAX_FAULTS } from '@nucleon/contract/validator';
 import { checkJob } from '@nucleon/core/setup/checkJob';
 import { faultsInWords } from '@nucleon/core/words/faults';
 import type { Hole } from '@nucleon/core/documents/hole';
@@ -123,7 +123,7 @@ function marked(file: Omit<JobFile, 'log'>): Omit<JobFile, 'log'> {
     faults
       .filter(({ pointer }) => isThere(pointer))
       .map(({ message }) => message)
-      .slice(0, MOST_FAULTS);
+      .slice(0, MAX_FAULTS);
   return {
     ...file,
     pieces: file.pieces.map((piece, index) => {

@@ -7,7 +7,7 @@ import { faultyProblem, Problem } from '../http/problem';
 import { redrawn, type Redrawn } from '../photos/redraw';
 import { jobPath, pictureAt, type PictureOwner } from './archivePaths';
 
-const MOST_ENTRIES = 5000;
+const MAX_ENTRIES = 5000;
 const LARGEST_JOB_MB = 32;
 const LARGEST_PICTURE_MB = 12;
 const LARGEST_ALL_MB = 512;
@@ -38,19 +38,19 @@ export async function readArchive(bytes: Buffer): Promise<Archive> {
   let unpacked = 0;
   for await (const entry of zip.eachEntry()) {
     const whose = pictureAt(entry.fileName);
-    const mostMb = entry.fileName === jobPath ? LARGEST_JOB_MB : LARGEST_PICTURE_MB;
+    const maxMb = entry.fileName === jobPath ? LARGEST_JOB_MB : LARGEST_PICTURE_MB;
     unpacked += entry.uncompressedSize;
-    if (entry.uncompressedSize > mostMb * MB || unpacked > LARGEST_ALL_MB * MB)
+    if (entry.uncompressedSize > maxMb * MB || unpacked > LARGEST_ALL_MB * MB)
       throw new Problem(
         'too-large',
-        `“${entry.fileName.slice(0, 100)}” is larger than an archive may hold (${mostMb} MB; ${LARGEST_ALL_MB} MB in all).`,
+        `“${entry.fileName.slice(0, 100)}” is larger than an archive may hold (${maxMb} MB; ${LARGEST_ALL_MB} MB in all).`,
       );
     if (entry.fileName === jobPath) {
       const checked = checkJobData(readJson(await unpack(zip, entry), JOB_VALUES));
       if (checked.kind === 'faulty') throw faultyProblem(checked.faults);
       file = checked.value;
     } else if (whose) {
-      const picture = await redrawn(await unpack(zip, entry), { mostMb: LARGEST_PICTURE_MB }).catch(
+      const picture = await redrawn(await unpack(zip, entry), { maxMb: LARGEST_PICTURE_MB }).catch(
         () => null,
       );
       if (picture) pictures.push({ ...whose, picture });
@@ -67,10 +67,10 @@ async function open(bytes: Buffer): Promise<ZipFile> {
       throw noArchive(error);
     },
   );
-  if (zip.entryCount <= MOST_ENTRIES) return zip;
+  if (zip.entryCount <= MAX_ENTRIES) return zip;
   throw new Problem(
     'too-large',
-    `The archive holds ${zip.entryCount} files; at most ${MOST_ENTRIES} are read.`,
+    `The archive holds ${zip.entryCount} files; at most ${MAX_ENTRIES} are read.`,
   );
 }
 

@@ -3,7 +3,7 @@ import { Problem } from '../http/problem';
 import type { HeavyWork } from './heavyWork';
 
 /** So many may wait for a thread; the next is sent away. */
-const MOST_WAITING = 32;
+const MAX_WAITING = 32;
 const LARGEST_HEAP_MB = 1024;
 
 const busy = (): Problem =>
@@ -17,7 +17,7 @@ export function threadedWork(): HeavyWork {
     minThreads: 0,
     maxThreads: 2,
     idleTimeout: 60_000,
-    maxQueue: MOST_WAITING,
+    maxQueue: MAX_WAITING,
     resourceLimits: { maxOldGenerationSizeMb: LARGEST_HEAP_MB },
   });
   const underWay = new Map<string, Promise<unknown>>();
@@ -25,7 +25,7 @@ export function threadedWork(): HeavyWork {
     run: (task, drillCase) => {
       const key = JSON.stringify([task, drillCase]);
       const running = underWay.get(key);
-      if (!running && pool.queueSize >= MOST_WAITING) return Promise.reject(busy());
+      if (!running && pool.queueSize >= MAX_WAITING) return Promise.reject(busy());
       const asked = running ?? pool.run({ task, drillCase }).finally(() => underWay.delete(key));
       underWay.set(key, asked);
       return asked as never;

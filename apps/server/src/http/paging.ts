@@ -12,15 +12,15 @@ export interface PageQuery {
 
 /** `?page=1&pageSize=50&search=…`, with a fault that names what is off. */
 export function pageQuery(query: Readonly<Record<string, unknown>>): PageQuery {
-  const whole = (name: string, fallback: number, most: number): number => {
+  const whole = (name: string, fallback: number, max: number): number => {
     const given = query[name];
     if (given === undefined) return fallback;
     const value = Number(given);
-    if (typeof given !== 'string' || !Number.isInteger(value) || value < 1 || value > most) {
+    if (typeof given !== 'string' || !Number.isInteger(value) || value < 1 || value > max) {
       throw faultyProblem([
         {
           pointer: `?${name}`,
-          message: `${name} is “${JSON.stringify(given).slice(0, 40)}”; it must be a whole number from 1 to ${most}.`,
+          message: `${name} is “${JSON.stringify(given).slice(0, 40)}”; it must be a whole number from 1 to ${max}.`,
         },
       ]);
     }

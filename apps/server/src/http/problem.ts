@@ -1,5 +1,5 @@
 import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
-import { MOST_FAULTS } from '@nucleon/contract/validator';
+import { MAX_FAULTS } from '@nucleon/contract/validator';
 import type { Fault } from '@nucleon/core/documents/fault';
 
 const STATUS = {
@@ -45,7 +45,7 @@ export const faultyProblem = (faults: readonly Fault[]): Problem =>
   new Problem(
     'faulty',
     faults[0] ? `${faults[0].pointer || '/'}: ${faults[0].message}` : 'Not accepted.',
-    { faults: faults.slice(0, MOST_FAULTS) },
+    { faults: faults.slice(0, MAX_FAULTS) },
   );
 
 export const notFound = (kind: string, id: string): Problem =>

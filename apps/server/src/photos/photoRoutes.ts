@@ -23,7 +23,7 @@ export function photoRoutes({ source, now }: ServerContext): Router {
     express.raw({ type: 'image/*', limit: LARGEST_BYTES }),
     async (request, response) => {
       const [pieceId, id] = [idParam(request, 'pieceId'), idParam(request, 'photoId')];
-      const { bytes, mime } = await redrawn(request.body, { mostMb: LARGEST_MB });
+      const { bytes, mime } = await redrawn(request.body, { maxMb: LARGEST_MB });
       await transact(source, async (manager) => {
         await pieceToWrite(manager, pieceId);
         await refusePictureOfAnother(manager, photoEntity, id, { pieceId });

@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import { Problem } from '../http/problem';
 
-const MOST_PIXELS = 60_000_000;
+const MAX_PIXELS = 60_000_000;
 const LONGEST_S = 5;
 const QUALITY = 82;
 
@@ -27,13 +27,13 @@ export interface Redrawn {
  */
 export async function redrawn(
   bytes: unknown,
-  { longestSidePx, mostMb }: { readonly longestSidePx?: number; readonly mostMb: number },
+  { longestSidePx, maxMb }: { readonly longestSidePx?: number; readonly maxMb: number },
 ): Promise<Redrawn> {
   const kind = Buffer.isBuffer(bytes) ? pictureKind(bytes) : null;
-  const refusal = `This is not a picture that can be opened; send a whole JPEG, PNG or WebP of at most ${mostMb} MB.`;
+  const refusal = `This is not a picture that can be opened; send a whole JPEG, PNG or WebP of at most ${maxMb} MB.`;
   if (!Buffer.isBuffer(bytes) || kind === null) throw new Problem('wrong-media-type', refusal);
   try {
-    const upright = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+    const upright = sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
       .rotate()
       .timeout({ seconds: LONGEST_S });
     const sized =

@@ -6,9 +6,9 @@ export async function pieceOrder(
   jobId: string,
   where: 'end' | 'front',
 ): Promise<number> {
-  const [ends]: { least: number | null; most: number | null }[] = await manager.query(
+  const [ends]: { min: number | null; max: number | null }[] = await manager.query(
     'SELECT MIN(position) AS least, MAX(position) AS most FROM piece WHERE job_id = ?',
     [jobId],
   );
-  return where === 'end' ? (ends?.most ?? 0) + 1 : (ends?.least ?? 1) - 1;
+  return where === 'end' ? (ends?.max ?? 0) + 1 : (ends?.min ?? 1) - 1;
 }

@@ -13,7 +13,7 @@ import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
 import { makingsOf, olderPlans, planHoles, type Planned } from './planHoles';
 
 /** So many plans are made for one reading of a list, some milliseconds each; the others at the next. */
-const MOST_PLANNED = 200;
+const MAX_PLANNED = 200;
 
 /** What lists show of holes: what their plans come to, or what is wrong with them; neither while it waits. */
 export interface Headlines {
@@ -36,12 +36,12 @@ export async function headlinesOf(
     .where({ holeId: In(loaded.holes.map(({ id }) => id)) })
     .getMany();
   const due = staleHoles(loaded, kit, stored);
-  const waiting = new Set(due.slice(MOST_PLANNED).map(({ id }) => id));
+  const waiting = new Set(due.slice(MAX_PLANNED).map(({ id }) => id));
   const { rows, faulty } =
     due.length === 0
       ? NOTHING_DUE
       : await transact(source, async (manager) => {
-          const now = due.slice(0, MOST_PLANNED);
+          const now = due.slice(0, MAX_PLANNED);
           const older = await olderPlans(
             manager,
             now.map(({ id }) => id),

@@ -13,7 +13,7 @@ const LARGEST_MB = 12;
 const LARGEST_BYTES = LARGEST_MB * 1024 * 1024;
 /** Chips show at this; more is not kept. */
 const LONGEST_SIDE_PX = 1600;
-const MOST_PER_RUN = 12;
+const MAX_PER_RUN = 12;
 const YEAR_S = 365 * 24 * 3600;
 
 /** Pictures of what came out, kept with the run. */
@@ -26,7 +26,7 @@ export function runPhotoRoutes({ source, now }: ServerContext): Router {
       const [runId, id] = [idParam(request, 'runId'), idParam(request, 'photoId')];
       const picture = await redrawn(request.body, {
         longestSidePx: LONGEST_SIDE_PX,
-        mostMb: LARGEST_MB,
+        maxMb: LARGEST_MB,
       });
       await transact(source, async (manager) => {
         // One picture at a time: two at once would both find room for the last.
@@ -39,11 +39,8 @@ export function runPhotoRoutes({ source, now }: ServerContext): Router {
         if (!run) throw notFound('run', runId);
         await refusePictureOfAnother(manager, runPhotoEntity, id, { runId });
         const others = await manager.countBy(runPhotoEntity, { runId, id: Not(id) });
-        if (others >= MOST_PER_RUN)
-          throw new Problem(
-            'too-large',
-            `A run keeps ${MOST_PER_RUN} pictures; take one away first.`,
-          );
+        if (others >= MAX_PER_RUN)
+          throw new Problem('too-large', `A run keeps ${MAX_PER_RUN} pictures; delete one first.`);
         await manager.upsert(runPhotoEntity, { id, runId, ...picture, takenInAt: now() }, ['id']);
       });
       const stored: RunPhoto = { id, widthPx: picture.widthPx, heightPx: picture.heightPx };

@@ -45,8 +45,8 @@ export interface BitVerdict {
 
 const RUN_OUT_MM = { true: 0.05, little: 0.2, much: 0.6 } as const;
 /** A ring this much wider than the bit no longer makes its hole, share of its diameter and mm. */
-const MOST_RUN_OUT_SHARE = 0.03;
-const LEAST_RUN_OUT_LIMIT_MM = 0.3;
+const MAX_RUN_OUT_SHARE = 0.03;
+const MIN_RUN_OUT_LIMIT_MM = 0.3;
 const GLAZED = 0.45;
 const BALD = 0.2;
 const GOOD = 0.9;
@@ -57,7 +57,7 @@ const DRESSED_AT_MOST = 0.95;
 
 /**
  * What four looks say about a bit: use it, dress it first, or bin it, with the run-out and sharpness
- * the plan then reckons with.
+ * the plan then counts on.
  * @param measuredRunOutMm with a dial gauge, where there is one
  */
 export function judgeBit(
@@ -68,7 +68,7 @@ export function judgeBit(
   const abrasive: Abrasive = ABRASIVES[BIT_FAMILIES[bit.family].abrasive];
   const isCarbide = BIT_FAMILIES[bit.family].abrasive === 'carbide';
   const runOutMm = measuredRunOutMm ?? RUN_OUT_MM[looks.spin];
-  const limitMm = Math.max(LEAST_RUN_OUT_LIMIT_MM, MOST_RUN_OUT_SHARE * bit.diameterMm);
+  const limitMm = Math.max(MIN_RUN_OUT_LIMIT_MM, MAX_RUN_OUT_SHARE * bit.diameterMm);
   const isNew = (bit.holesCut ?? 0) === 0;
   const doFirst: BitTodo[] = [];
   if (looks.slots === 'packed') doFirst.push('clear-barrel');
@@ -123,7 +123,7 @@ export const sharpnessFound = (state: BitState): number | null =>
 /** What wear has left of a rim in the kindest of the materials it is made for, 0 to 1. */
 function wearLeft({ family, depthCutMm }: Pick<Bit, 'family' | 'depthCutMm'>): number {
   const ranges = Object.values(ABRASIVES[BIT_FAMILIES[family].abrasive].lifeDepthM);
-  const lifeMm = Math.max(...ranges.map(([least, most]) => Math.sqrt(least * most) * 1000));
+  const lifeMm = Math.max(...ranges.map(([min, max]) => Math.sqrt(min * max) * 1000));
   return wornSharpness(depthCutMm ?? 0, lifeMm);
 }
 

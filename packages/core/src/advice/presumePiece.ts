@@ -33,34 +33,34 @@ const SHEET_MM = [300, 200] as const;
 const VESSEL_MM = [150, 120] as const;
 const BEAD_MM = 15;
 /** A piece is presumed to be at least this many hole diameters across. */
-const LEAST_DIAMETERS = 3;
+const MIN_DIAMETERS = 3;
 
 /** An outline to begin with, big enough for the hole; the person changes it when it matters. */
 export function presumeOutline(form: PieceForm, diameterMm: number): Outline {
-  const least = LEAST_DIAMETERS * diameterMm;
+  const min = MIN_DIAMETERS * diameterMm;
   switch (form) {
     case 'sheet':
     case 'slab':
     case 'block':
       return {
         kind: 'rectangle',
-        widthMm: Math.max(SHEET_MM[0], least),
-        heightMm: Math.max(SHEET_MM[1], least),
+        widthMm: Math.max(SHEET_MM[0], min),
+        heightMm: Math.max(SHEET_MM[1], min),
       };
     case 'vessel':
       return {
         kind: 'cylinder',
-        outerDiameterMm: Math.max(VESSEL_MM[0], least),
-        heightMm: Math.max(VESSEL_MM[1], least),
+        outerDiameterMm: Math.max(VESSEL_MM[0], min),
+        heightMm: Math.max(VESSEL_MM[1], min),
       };
     case 'bead':
-      return { kind: 'circle', diameterMm: Math.max(BEAD_MM, least) };
+      return { kind: 'circle', diameterMm: Math.max(BEAD_MM, min) };
     case 'wall':
     case 'floor':
       return {
         kind: 'rectangle',
-        widthMm: Math.max(WALL_SIDE_MM, least),
-        heightMm: Math.max(WALL_SIDE_MM, least),
+        widthMm: Math.max(WALL_SIDE_MM, min),
+        heightMm: Math.max(WALL_SIDE_MM, min),
       };
   }
 }
@@ -89,7 +89,7 @@ const DIAMETER_MM: Record<PieceForm, readonly number[]> = {
   block: [6, 8, 10, 12, 20, 35, 50],
   vessel: [4, 6, 8, 10, 12, 16, 20],
   bead: [0.8, 1, 1.5, 2, 3, 4, 6],
-  wall: [10, 22, 38, 52, 82, 107, 117],
+  wall: [10, 22, 38, 52, 82, 107, 127],
   floor: [22, 52, 82, 102, 127, 152],
 };
 const DIAMETER_IN: Record<PieceForm, readonly number[]> = {

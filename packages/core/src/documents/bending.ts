@@ -11,7 +11,7 @@ export const BENDING_TROUBLES = [
 ] as const;
 export type BendingTrouble = (typeof BENDING_TROUBLES)[number];
 
-/** Why a piece is not reckoned as a plate. */
+/** Why a piece is not calculated as a plate. */
 export const BENDING_DECLINES = ['thick', 'curved', 'built-in', 'layered', 'later'] as const;
 export type BendingDecline = (typeof BENDING_DECLINES)[number];
 
@@ -46,5 +46,5 @@ export type Bending =
       readonly trouble: BendingTrouble;
       /** How many nodes were wished for, or still changed. */
       readonly count?: number;
-      readonly most?: number;
+      readonly max?: number;
     };

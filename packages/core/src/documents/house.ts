@@ -10,7 +10,7 @@ export const houseSchema = object(
     /** Its own rule of how near a hole may come to an edge. */
     edge: object({
       per: oneOf(['diameter', 'thickness', 'mm']),
-      value: number({ above: 0, most: 1000, unit: '' }),
+      value: number({ above: 0, max: 1000, unit: '' }),
     }),
     /** Which school of edge distance binds; the strictest where none is chosen. */
     school: oneOf(EDGE_RULE_IDS),

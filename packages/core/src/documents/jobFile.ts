@@ -16,14 +16,14 @@ import { pieceWithHolesSchema, type PieceWithHoles } from './piece';
 import { loggedRunSchema, type LoggedRun } from './log';
 import { id, list, loose, object, withFields, type Document } from '../data/schema/schema';
 
-const MOST_PIECES = 1000;
-const MOST_HOLES = 10_000;
+const MAX_PIECES = 1000;
+const MAX_HOLES = 10_000;
 
 const binnedHole = withFields(holeSchema, { pieceId: id });
 /** What was deleted and may come back. */
 const bin = object(
   {},
-  { pieces: list(pieceWithHolesSchema, MOST_PIECES), holes: list(binnedHole, MOST_HOLES) },
+  { pieces: list(pieceWithHolesSchema, MAX_PIECES), holes: list(binnedHole, MAX_HOLES) },
 );
 
 /** The open job file, version 1; see docs/job-file.md. */
@@ -32,7 +32,7 @@ export const jobFileSchema = object(
     format: Type.Literal('nucleon-job', { description: '"nucleon-job"' }),
     version: Type.Literal(1, { description: 'the number 1' }),
     job: jobSchema,
-    pieces: list(pieceWithHolesSchema, MOST_PIECES),
+    pieces: list(pieceWithHolesSchema, MAX_PIECES),
   },
   {
     kit: object(

@@ -40,7 +40,7 @@ export const bitSchema = object(
     depthCutMm: number(LIMITS.depthCutMm),
     holesCut: number(LIMITS.count),
     price: number(LIMITS.money),
-    maxRpm: number({ above: 0, most: 100_000, unit: 'rpm' }),
+    maxRpm: number({ above: 0, max: 100_000, unit: 'rpm' }),
     supplier: text(120),
     batch: text(120),
     shank: shankSchema,
@@ -65,7 +65,7 @@ export const machineSchema = object(
     clutchTorqueNm: Type.Unsafe<number | null>({
       type: ['number', 'null'],
       exclusiveMinimum: LIMITS.torqueNm.above,
-      maximum: LIMITS.torqueNm.most,
+      maximum: LIMITS.torqueNm.max,
       description: 'a number of N·m above 0 and at most 2000, or null for no clutch',
     }),
     power: oneOf(['mains', 'mains-protected', 'battery', 'low-voltage']),

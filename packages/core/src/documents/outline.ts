@@ -14,7 +14,7 @@ export const outlineSchema = kinds({
     { pointsMm: points(3, 10_000, LIMITS.placeMm) },
     {
       /** A polygon's sides may bend: `bulges[i]` is that of the side from point i to the next. */
-      bulges: list(number({ least: -1000, most: 1000, unit: 'as a bulge' }), 10_000),
+      bulges: list(number({ min: -1000, max: 1000, unit: 'as a bulge' }), 10_000),
     },
   ),
   cylinder: object({ outerDiameterMm: length, heightMm: length }),

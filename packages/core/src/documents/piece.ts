@@ -70,13 +70,13 @@ const photo = object(
   {
     id,
     ...place,
-    mmPerPx: number({ above: 0, most: 1000, unit: 'mm' }),
+    mmPerPx: number({ above: 0, max: 1000, unit: 'mm' }),
     widthPx: number(LIMITS.pictureSidePx),
     heightPx: number(LIMITS.pictureSidePx),
   },
   {
     /** Counter-clockwise about its lower left corner. */
-    turnDeg: number({ least: -360, most: 360, unit: 'degrees' }),
+    turnDeg: number({ min: -360, max: 360, unit: 'degrees' }),
   },
 );
 export interface PiecePhoto extends Document<typeof photo> {}
@@ -118,7 +118,7 @@ export const pieceSchema = object(
     damage: oneOf(DAMAGES),
     spareAvailable: yesNo,
     /** When it was made or put up. */
-    yearMade: number({ least: 0, most: 2200, unit: 'as a year' }),
+    yearMade: number({ min: 0, max: 2200, unit: 'as a year' }),
     /** A spare to try on first. */
     practice: yesNo,
     /** Where nobody is sure of the material: what it may be; the plan's ranges widen. */

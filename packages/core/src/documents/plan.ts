@@ -218,7 +218,7 @@ export interface Plan {
   readonly powerW: number;
   readonly tempRiseK: number;
   readonly thermalStressMpa: number;
-  /** Greatest tension as the piece bends on what holds it; null where that is not reckoned. */
+  /** Greatest tension as the piece bends on what holds it; null where that is not calculated. */
   readonly bendingStressMpa: number | null;
   readonly maxDeflectionMm: number | null;
   /** Share of the bed that loses touch, 0 to 1. */
@@ -243,7 +243,7 @@ export interface Plan {
   readonly water: WaterPlan;
   /**
    * Odds that it cracks, from bending, heat, built-in stress and handling; at least this where the
-   * bending is not reckoned.
+   * bending is not calculated.
    */
   readonly crackProbability: number;
   /** What the chosen purpose asks of the hole; null where none is chosen or filled in. */

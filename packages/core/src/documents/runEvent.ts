@@ -42,7 +42,7 @@ const act = kinds({
   resume: object({}),
   /** The rim is this deep: measured, or moved on the drawing by eye. */
   measure: object({
-    depthMm: number({ least: 0, most: 5000, unit: 'mm' }),
+    depthMm: number({ min: 0, max: 5000, unit: 'mm' }),
     by: oneOf(['rule', 'eye']),
   }),
   /** The stop or step that is due is done. */
@@ -66,7 +66,7 @@ export type RunActKind = RunAct['kind'];
 const stamp = object({
   at: time,
   /** Steady clock since this session began. */
-  tickMs: number({ least: 0, most: 1e12, unit: 'ms' }),
+  tickMs: number({ min: 0, max: 1e12, unit: 'ms' }),
   /** One load of the page. */
   session: id,
 });

@@ -7,18 +7,18 @@ import { HOLDS, MATERIAL_CLASSES } from '../data/choices';
 import { LIMITS } from '../data/schema/limits';
 import { id, list, number, object, oneOf, someOf, text, yesNo } from '../data/schema/schema';
 
-const seconds = number({ least: 0, most: 1e8, unit: 's' });
+const seconds = number({ min: 0, max: 1e8, unit: 's' });
 /** A bald bit takes as good as for ever, and the spread of that says so. */
-const plannedS = number({ least: 0, most: 1e300, unit: 's' });
-const depth = number({ least: 0, most: 5000, unit: 'mm' });
-const figure = number({ least: -1e9, most: 1e9, unit: '' });
+const plannedS = number({ min: 0, max: 1e300, unit: 's' });
+const depth = number({ min: 0, max: 5000, unit: 'mm' });
+const figure = number({ min: -1e9, max: 1e9, unit: '' });
 const orNull = (schema: TSchema) =>
   Type.Union([schema, Type.Null()], { description: `${String(schema.description)}, or null` });
 const line = text(2000);
 /** Plans of before listed every depth in words: runs that wait on a device with one are taken too. */
 const paragraph = text(500_000);
 /** A lift each half millimetre of the thickest piece, and room. */
-const MOST_DEPTHS = 10_500;
+const MAX_DEPTHS = 10_500;
 const side = Type.Union([Type.Literal(1), Type.Literal(2)], { description: '1 or 2' });
 
 const stage = object({
@@ -64,7 +64,7 @@ const followed = object({
   exitForceN: orNull(figure),
   exitChipMm: orNull(object({ p50: figure, p90: figure })),
   easeOffAtMm: orNull(depth),
-  lifts: list(depth, MOST_DEPTHS),
+  lifts: list(depth, MAX_DEPTHS),
   coreBreaksAtMm: list(depth, 1000),
   timeline: list(
     object({
@@ -75,7 +75,7 @@ const followed = object({
       title: line,
       detail: line,
     }),
-    MOST_DEPTHS,
+    MAX_DEPTHS,
   ),
   stages: someOf(stage, 500),
   pilots: list(
@@ -106,7 +106,7 @@ const followed = object({
     name: text(200),
     coverMm: orNull(figure),
     fillL: orNull(figure),
-    changeAtDepthMm: list(depth, MOST_DEPTHS),
+    changeAtDepthMm: list(depth, MAX_DEPTHS),
   }),
   bitLife: object(
     { lifeDepthMm: figure, sharpnessAfter: figure },
@@ -115,7 +115,7 @@ const followed = object({
   steps: list(
     object(
       { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },
-      { depthsMm: list(depth, MOST_DEPTHS) },
+      { depthsMm: list(depth, MAX_DEPTHS) },
     ),
     2000,
   ),

@@ -2,8 +2,8 @@ import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '../data/choices';
 import { LIMITS } from '../data/schema/limits';
 import { id, list, number, object, oneOf, text, type Document } from '../data/schema/schema';
 
-const chip = number({ least: 0, most: 1000, unit: 'mm' });
-const off = number({ least: -1000, most: 1000, unit: 'mm' });
+const chip = number({ min: 0, max: 1000, unit: 'mm' });
+const off = number({ min: -1000, max: 1000, unit: 'mm' });
 
 /** What was found when the hole was cleaned and looked at; left out where not measured. */
 export const runResultSchema = object(

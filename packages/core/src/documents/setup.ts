@@ -21,7 +21,7 @@ const clamp = object({
   xMm: number(LIMITS.placeMm),
   yMm: number(LIMITS.placeMm),
   padDiameterMm: number(LIMITS.smallMm),
-  forceN: number({ above: 0, most: 5000, unit: 'N' }),
+  forceN: number({ above: 0, max: 5000, unit: 'N' }),
 });
 export interface ClampSetup extends Document<typeof clamp> {}
 
@@ -37,7 +37,7 @@ const support = object(
     /** Where given, the piece rests on these alone; a pad is of the support’s kind unless it says. */
     pads: list(pad, 20),
     /** How far one corner stands off a flat bed when the two beside it touch. */
-    twistMm: number({ least: 0, most: 20, unit: 'mm' }),
+    twistMm: number({ min: 0, max: 20, unit: 'mm' }),
     clamps: list(clamp, 20),
     /** Boards laid on the piece that spread what presses. */
     boards: list(board, 20),
@@ -50,7 +50,7 @@ const water = object(
   {
     trayLengthMm: number(LIMITS.lengthMm),
     trayWidthMm: number(LIMITS.lengthMm),
-    coverMm: number({ above: 0, most: 500, unit: 'mm' }),
+    coverMm: number({ above: 0, max: 500, unit: 'mm' }),
     extraction: yesNo,
     /** Running water is shut this far before the far face of a wall, to keep the room dry. */
     offBeforeFarFaceMm: number(LIMITS.smallMm),

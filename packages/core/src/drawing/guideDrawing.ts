@@ -5,7 +5,7 @@ import { formatLengthAbout, formatLengthShort } from '../words/units/length';
 import type { UnitSystem } from '../data/unitSystem';
 
 /** A small lean is drawn this much larger where it would not be seen, and the drawing says so. */
-const LEAST_SEEN_DEG = 4;
+const MIN_SEEN_DEG = 4;
 
 /** Board on piece, cut through the hole: the bit as far over as its play lets it lean. */
 export function guideDrawing(
@@ -14,8 +14,8 @@ export function guideDrawing(
   body: Tone,
   units: UnitSystem,
 ): Drawing {
-  const half = board.leastSideMm / 2;
-  const shownDeg = Math.max(board.leanDeg, Math.min(LEAST_SEEN_DEG, 10));
+  const half = board.minSideMm / 2;
+  const shownDeg = Math.max(board.leanDeg, Math.min(MIN_SEEN_DEG, 10));
   const swing = tanDeg(shownDeg);
   const at = (z: number): number => z * swing;
   const r = board.holeMm / 2;

@@ -7,9 +7,9 @@ import type { UnitSystem } from '../data/unitSystem';
 import { sectionOf } from './sectionOf';
 
 /** A band thinner than this is not drawn, mm. */
-const LEAST_BAND_MM = 0.05;
+const MIN_BAND_MM = 0.05;
 
-/** The section as the run stands: the rim where it is reckoned to be, and between what depths it may be. */
+/** The section as the run stands: the rim where it is calculated to be, and between what depths it may be. */
 export function runSection(state: RunState, units: UnitSystem): Section {
   const { depthMm, subject } = state;
   const shown = planOfLeg(state);
@@ -29,7 +29,7 @@ export function runSection(state: RunState, units: UnitSystem): Section {
     tone: 'rim',
     dashed: true,
   });
-  const isDrawn = toMm - fromMm > LEAST_BAND_MM;
+  const isDrawn = toMm - fromMm > MIN_BAND_MM;
   return {
     ...section,
     primitives: [...section.primitives, ...(isDrawn ? [edge(fromMm), edge(toMm)] : [])],

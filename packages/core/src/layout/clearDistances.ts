@@ -74,7 +74,7 @@ function spanTo(at: PointMm, radiusMm: number, target: PointMm, targetRadiusMm =
 
 const nearest = (spans: readonly ClearSpan[]): ClearSpan | null =>
   spans.reduce<ClearSpan | null>(
-    (least, span) => (least === null || span.clearMm < least.clearMm ? span : least),
+    (min, span) => (min === null || span.clearMm < min.clearMm ? span : min),
     null,
   );
 
@@ -180,7 +180,7 @@ export function spanToKeepOff(
   return places
     .map((place) => ({ ...spanToShape(place.shape, at, hole.diameterMm / 2), place }))
     .reduce<(ClearSpan & { readonly place: KeepOff }) | null>(
-      (least, span) => (least === null || span.clearMm < least.clearMm ? span : least),
+      (min, span) => (min === null || span.clearMm < min.clearMm ? span : min),
       null,
     );
 }

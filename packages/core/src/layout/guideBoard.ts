@@ -16,15 +16,15 @@ export interface GuideBoard {
   readonly exitOffsetMm: number;
   /** How far the bit can sit off the mark at the entry face: half the play. */
   readonly entryOffsetMm: number;
-  readonly leastSideMm: number;
-  readonly leastThicknessMm: number;
+  readonly minSideMm: number;
+  readonly minThicknessMm: number;
 }
 
 /** Room each side for a hand or a clamp, mm. */
 const GRIP_MM = 50;
 
 /** A board guides well once it is as thick as the bit is wide, and no less than 12 mm. */
-const leastThickness = (D: number): number => Math.max(12, Math.min(D, 40));
+const minThickness = (D: number): number => Math.max(12, Math.min(D, 40));
 
 export function guideBoard({
   boardThicknessMm,
@@ -39,8 +39,8 @@ export function guideBoard({
     // Exit offset = depth × tan(angle), beside what the play shifts the entry by.
     exitOffsetMm: depthMm * tanDeg(leanDeg) + c / 2,
     entryOffsetMm: c / 2,
-    leastSideMm: D + 2 * GRIP_MM,
-    leastThicknessMm: leastThickness(D),
+    minSideMm: D + 2 * GRIP_MM,
+    minThicknessMm: minThickness(D),
   };
 }
 
@@ -57,7 +57,7 @@ export interface Dam {
   readonly waterMl: number;
   /** Putty for the ring, mL. */
   readonly puttyMl: number;
-  readonly leastInnerMm: number;
+  readonly minInnerMm: number;
 }
 
 /** A finger's room round the bit, mm. */
@@ -89,7 +89,7 @@ export const dam = ({
 }: DamInput): Dam => ({
   waterMl: Math.max(0, (Math.PI / 4) * (d ** 2 - D ** 2) * h * ML),
   puttyMl: (Math.PI / 4) * ((d + 2 * wallMm) ** 2 - d ** 2) * h * ML,
-  leastInnerMm: D + 2 * ROUND_BIT_MM,
+  minInnerMm: D + 2 * ROUND_BIT_MM,
 });
 
 /** A wedge under the guide that makes the fall: its angle, and how high the packer at its far end. */

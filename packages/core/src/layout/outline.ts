@@ -31,20 +31,20 @@ export function boundingBox(outline: Outline): BoxMm {
         heightMm: outline.heightMm,
       };
     case 'polygon': {
-      const { least, most } = extent(polygonSides(outline));
-      return { widthMm: most.xMm - least.xMm, heightMm: most.yMm - least.yMm };
+      const { min, max } = extent(polygonSides(outline));
+      return { widthMm: max.xMm - min.xMm, heightMm: max.yMm - min.yMm };
     }
   }
 }
 
 /** The corners of the box round some sides. */
-export function extent(sides: readonly Side[]): { least: PointMm; most: PointMm } {
+export function extent(sides: readonly Side[]): { min: PointMm; max: PointMm } {
   let [left, bottom, right, top] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const { xMm, yMm } of sides.flatMap(extremesOf)) {
     [left, right] = [Math.min(left, xMm), Math.max(right, xMm)];
     [bottom, top] = [Math.min(bottom, yMm), Math.max(top, yMm)];
   }
-  return { least: { xMm: left, yMm: bottom }, most: { xMm: right, yMm: top } };
+  return { min: { xMm: left, yMm: bottom }, max: { xMm: right, yMm: top } };
 }
 
 /** Area of the (unrolled) outline, mm². Polygons by the shoelace formula and circular segments. */
@@ -139,11 +139,11 @@ export function freeEdges(outline: Outline): readonly Side[] {
 /** The point of the nearest free edge. */
 export function nearestOnEdge(outline: Outline, point: PointMm): PointMm {
   let nearest = point;
-  let least = Infinity;
+  let min = Infinity;
   for (const side of freeEdges(outline)) {
     const at = nearestOnSide(side, point);
     const away = distance(at, point);
-    if (away < least) [nearest, least] = [at, away];
+    if (away < min) [nearest, min] = [at, away];
   }
   return nearest;
 }

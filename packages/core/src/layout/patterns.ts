@@ -26,7 +26,7 @@ export type PatternKind = Pattern['kind'];
 const RAD = Math.PI / 180;
 
 /** Most holes one pattern makes: what a piece is drawn and judged with at a steady pace. */
-export const MOST_IN_PATTERN = 400;
+export const MAX_IN_PATTERN = 400;
 
 /**
  * Middles of a pattern's holes. A row and a grid start at the given place and run right and up; a

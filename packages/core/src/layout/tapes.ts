@@ -91,11 +91,11 @@ function farCorners(
     name: `corner ${index + 1}`,
     at: { xMm, yMm },
   }));
-  const most = (score: (one: Named) => number): Named =>
+  const max = (score: (one: Named) => number): Named =>
     named.reduce((best, one) => (score(one) > score(best) ? one : best), named[0] ?? origin);
-  const a = most((one) => -distance(one.at, corner));
-  const b = most((one) => distance(one.at, a.at));
-  const c = most((one) =>
+  const a = max((one) => -distance(one.at, corner));
+  const b = max((one) => distance(one.at, a.at));
+  const c = max((one) =>
     Math.abs(
       (b.at.xMm - a.at.xMm) * (one.at.yMm - a.at.yMm) -
         (b.at.yMm - a.at.yMm) * (one.at.xMm - a.at.xMm),

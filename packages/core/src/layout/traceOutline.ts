@@ -15,7 +15,7 @@ export type Traced =
   | { readonly kind: 'traced'; readonly placed: Placed }
   | { readonly kind: 'fault'; readonly message: string };
 
-const LEAST_AREA_MM2 = 1;
+const MIN_AREA_MM2 = 1;
 
 /** How far a side bows out over its chord's middle, mm, and the bulge that makes it: 2·bow/chord. */
 export const bulgeOfBow = (chordMm: number, bowMm: number): number =>
@@ -131,14 +131,14 @@ export function traceOutline(
     return fault(
       `The outline crosses itself near ${Math.round(crossing.xMm)} × ${Math.round(crossing.yMm)} mm; move a point so that its sides meet only at their ends.`,
     );
-  if (outlineArea(given) < LEAST_AREA_MM2) return fault('The outline encloses nothing.');
+  if (outlineArea(given) < MIN_AREA_MM2) return fault('The outline encloses nothing.');
   const run = isClockwise(pointsMm) ? reversed(given) : given;
-  const { least } = extent(polygonSides(run));
-  const moved = shifted(placed, -least.xMm, -least.yMm);
+  const { min } = extent(polygonSides(run));
+  const moved = shifted(placed, -min.xMm, -min.yMm);
   const bent = run.bulges?.some((bulge) => bulge !== 0) ?? false;
   const outline: PolygonOutline = {
     kind: 'polygon',
-    pointsMm: shiftPoints(run.pointsMm, -least.xMm, -least.yMm),
+    pointsMm: shiftPoints(run.pointsMm, -min.xMm, -min.yMm),
     ...(bent && run.bulges ? { bulges: run.pointsMm.map((_, i) => run.bulges?.[i] ?? 0) } : {}),
   };
   return { kind: 'traced', placed: { piece: { ...moved.piece, outline }, holes: moved.holes } };

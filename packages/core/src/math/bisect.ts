@@ -1,5 +1,5 @@
 /** Halvings that bring any span of doubles below rounding. */
-const MOST_HALVINGS = 200;
+const MAX_HALVINGS = 200;
 
 /**
  * The x in [low, high] at which a rising function passes through a value.
@@ -14,7 +14,7 @@ export function bisectRising(
   tolerance: number,
 ): number {
   let [from, to] = [low, high];
-  for (let halving = 0; halving < MOST_HALVINGS && to - from > tolerance; halving++) {
+  for (let halving = 0; halving < MAX_HALVINGS && to - from > tolerance; halving++) {
     const middle = (from + to) / 2;
     if (f(middle) < value) from = middle;
     else to = middle;

@@ -37,7 +37,7 @@ export type Factored =
   | { readonly kind: 'singular'; readonly row: number };
 
 /** Relative to the row's own diagonal: a pivot under this is taken for nothing. */
-const LEAST_PIVOT = 1e-12;
+const MIN_PIVOT = 1e-12;
 
 /**
  * Cholesky factorisation within the envelope, three rows against three at a time, so that each number
@@ -124,7 +124,7 @@ function factorOwn(
       for (let k = firstI; k < i + b; k++) sum -= (v[rowA + k] ?? 0) * (v[rowB + k] ?? 0);
       if (a !== b) v[rowA + i + b] = sum / (v[rowB + i + b] ?? 1);
       else {
-        if (!(sum > LEAST_PIVOT * own)) return false;
+        if (!(sum > MIN_PIVOT * own)) return false;
         v[rowA + i + a] = Math.sqrt(sum);
       }
     }

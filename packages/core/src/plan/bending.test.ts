@@ -148,7 +148,7 @@ it('maps the odds over the piece, the same on both sides and worse at the edges'
 it('says in a line what it comes to, in inches too', () => {
   const told = stressOf(caseWith(), bend);
   expect(told.kind === 'stressed' && stressText(told.stress.context, INCH_POUND)).toMatch(
-    /psi altogether, .* % of the working limit of .* psi.* in/,
+    /psi altogether, .* % of the allowable stress of .* psi.* in/,
   );
   expect(told.kind === 'stressed' && told.stress.field?.mesh.x.length).toBeGreaterThan(300);
 });

@@ -2,7 +2,7 @@ import type { Bit } from '../documents/kit';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import type { DrillCase } from '../setup/drillCase';
-import { MOST_UNAIDED_N } from '../physics/effort/armForce';
+import { MAX_UNAIDED_N } from '../physics/effort/armForce';
 import { speedSettings } from '../physics/cutting/speedSettings';
 import { seededRandom } from '../math/seededRandom';
 import { assessHole } from '../advice/risk/assessHole';
@@ -38,7 +38,7 @@ it('plans three thousand jobs of every kind with nothing infinite, negative, or 
     const { hold } = plan.setup;
     const aided = (one.hole.setup?.feedAid ?? 'none') !== 'none';
     if ((hold === 'freehand' || hold === 'guided') && !aided)
-      expect(plan.feedForceN).toBeLessThanOrEqual(MOST_UNAIDED_N + 1e-9);
+      expect(plan.feedForceN).toBeLessThanOrEqual(MAX_UNAIDED_N + 1e-9);
     const [machine] = one.kit.machines ?? [];
     const holds = machine
       ? speedSettings(machine).some(

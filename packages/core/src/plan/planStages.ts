@@ -18,7 +18,7 @@ const ALLOWED_CHIP_MM = 1;
 /** A wall's far face is made good, or a rosette hides it, mm. */
 const ALLOWED_WALL_CHIP_MM = 8;
 /** A cover that hides nothing still allows what no eye sees, mm. */
-const LEAST_ALLOWED_CHIP_MM = 0.05;
+const MIN_ALLOWED_CHIP_MM = 0.05;
 
 /** W: what the purpose's cover hides, else what shows at arm's length. */
 export const allowedChip = (
@@ -26,7 +26,7 @@ export const allowedChip = (
   piece: Pick<Piece, 'form'>,
 ): number =>
   typeof coverMm === 'number'
-    ? Math.max(coverMm, LEAST_ALLOWED_CHIP_MM)
+    ? Math.max(coverMm, MIN_ALLOWED_CHIP_MM)
     : isBuilding(piece)
       ? ALLOWED_WALL_CHIP_MM
       : ALLOWED_CHIP_MM;
@@ -95,7 +95,7 @@ export function planSide(
     feedForceN: first.force.feedForceN,
     exitForceN: exit.exitForceN,
     rpm: first.speed.rpm,
-    leastRpm: first.speed.setting.minRpm,
+    minRpm: first.speed.setting.minRpm,
     glazeForceN: first.window.pressureMpa.glaze * first.contact.contactAreaMm2,
     exitChipDepthMm: exit.chipDepthMm,
     ligamentMm: exit.ligamentMm,

@@ -5,7 +5,7 @@ import type { Piece } from '../documents/piece';
 import { dam, usualDam } from '../layout/guideBoard';
 import { bathFill } from '../physics/water/fill';
 import { waterFlow, type WaterFlow } from '../physics/water/flow';
-import { finesMass, murkLimit, waterChangeDepths } from '../physics/water/murk';
+import { finesMass, turbidityLimit, waterChangeDepths } from '../physics/water/turbidity';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';
 import type { WaterPlan } from '../documents/plan';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
@@ -95,7 +95,7 @@ export function planWater(inputs: WaterInputs): WaterPlan {
   const base = { method: coolant.id, name: coolant.name, finesG };
   if (coolant.kind === 'standing') {
     const fillL = standingVolume(piece, hole, setup, bit.diameterMm);
-    const limit = murkLimit(coolant.atCoverMm, material.grainSizeUm);
+    const limit = turbidityLimit(coolant.atCoverMm, material.grainSizeUm);
     return {
       ...none,
       ...base,

@@ -60,7 +60,7 @@ export function warningsOf(context: PlanContext): readonly WarningCode[] {
   const { bending, crack, setup, hole, headline, passes, exit, chip } = context;
   const { geometry, bit } = setup.finishing;
   const { limitedBy } = headline.force;
-  // The working limit of model.md: half the drilled-edge strength.
+  // The allowable stress of model.md: half the drilled-edge strength.
   const heatLimitMpa = headline.material.edgeStrengthMpa / 2;
   return [
     when(bending.kind === 'trouble', 'not-held'),

@@ -191,7 +191,7 @@ it('asks after 20 s whether a sign’s remedy helped, and ranks what is the matt
   expect(signToFollow(run.state())).toBeNull();
 });
 
-it('draws the rim where it is reckoned to be, with the band it may be in', () => {
+it('draws the rim where it is calculated to be, with the band it may be in', () => {
   const run = writeRun();
   run.at(0, { kind: 'start' });
   run.at(60, { kind: 'measure', depthMm: 2, by: 'rule' });

@@ -29,7 +29,7 @@ export interface RankedCause {
 /** A sign speaks half as loudly after so long, s. */
 const HALF_LIFE_S = 120;
 /** Below this a sign has nothing left to say. */
-const LEAST_WEIGHT = 0.1;
+const MIN_WEIGHT = 0.1;
 
 /** P(sign | cause), never nothing: an ear can be wrong. */
 export const shownBy = (cause: Cause, sign: SignId): number => cause.shows[sign] ?? BY_ITSELF;
@@ -42,7 +42,7 @@ export const shownBy = (cause: Cause, sign: SignId): number => cause.shows[sign]
 export function diagnose(signs: readonly NotedSign[], scene: RunScene): readonly RankedCause[] {
   const heard = latestOfEach(signs)
     .map((one) => ({ ...one, weight: 0.5 ** (one.agoS / HALF_LIFE_S) }))
-    .filter(({ weight, helped }) => weight >= LEAST_WEIGHT && helped !== true);
+    .filter(({ weight, helped }) => weight >= MIN_WEIGHT && helped !== true);
   const weighed = CAUSE_IDS.map((id) => {
     const cause: Cause = CAUSES[id];
     const prior = cause.prior(scene);

@@ -10,14 +10,14 @@ export interface RateBelief {
 }
 
 /** A plan that claims to be surer than this is not believed. */
-const LEAST_PRIOR_SD = 0.1;
+const MIN_PRIOR_SD = 0.1;
 /** However often it is measured, the next millimetre may be harder. */
-const LEAST_SD = 0.04;
+const MIN_SD = 0.04;
 const K_RANGE = [0.05, 20] as const;
 /** Below this share of a cut the ratio says nothing. */
-const LEAST_LENGTH_SDS = 0.5;
+const MIN_LENGTH_SDS = 0.5;
 
-export const priorRate = (sd: number): RateBelief => ({ lnK: 0, sd: Math.max(sd, LEAST_PRIOR_SD) });
+export const priorRate = (sd: number): RateBelief => ({ lnK: 0, sd: Math.max(sd, MIN_PRIOR_SD) });
 
 /** k: times as fast as planned, kept within what a person would believe. */
 export const rateFactor = ({ lnK }: RateBelief): number =>
@@ -37,12 +37,12 @@ export function seenRate(
   lengthMm: number,
   lengthSdMm: number,
 ): RateBelief {
-  if (plannedS <= 0 || tookS <= 0 || lengthMm < LEAST_LENGTH_SDS * lengthSdMm) return { lnK, sd };
+  if (plannedS <= 0 || tookS <= 0 || lengthMm < MIN_LENGTH_SDS * lengthSdMm) return { lnK, sd };
   const seen = Math.log(plannedS / tookS);
-  const σ = Math.max(LEAST_SD, lengthSdMm / lengthMm);
+  const σ = Math.max(MIN_SD, lengthSdMm / lengthMm);
   const [w0, w1] = [1 / sd ** 2, 1 / σ ** 2];
   return {
     lnK: (w0 * lnK + w1 * seen) / (w0 + w1),
-    sd: Math.max(LEAST_SD, 1 / Math.sqrt(w0 + w1)),
+    sd: Math.max(MIN_SD, 1 / Math.sqrt(w0 + w1)),
   };
 }

@@ -24,8 +24,8 @@ const HEARD_SD_MM = 0.8;
 /** The sudden give tells the end to within what the web lets go in, mm. */
 const GIVE_SD_MM = 0.3;
 /** A force is never eased to less than this share of the plan by signs alone. */
-const LEAST_FORCE_FACTOR = 0.4;
-const MOST_FORCE_FACTOR = 1.5;
+const MIN_FORCE_FACTOR = 0.4;
+const MAX_FORCE_FACTOR = 1.5;
 
 /** The first state of a run, from the act that opens it. */
 export function openedRun(
@@ -230,7 +230,7 @@ function nextPhase(state: RunState, event: RunEvent): RunState {
   }
 }
 
-/** The far face let go, or a blind hole is at depth: the end of this leg, sooner or later than reckoned. */
+/** The far face let go, or a blind hole is at depth: the end of this leg, sooner or later than calculated. */
 function gaveWay(state: RunState, event: RunEvent): RunState {
   if (!canMeasure(state)) return outOfTurn(state, event);
   const leg = legOf(state);
@@ -265,7 +265,7 @@ function acted(state: RunState, effect: SignEffect, at: RunPhase): RunState {
       const wished = state.forceFactor * effect.factor;
       return {
         ...state,
-        forceFactor: Math.min(MOST_FORCE_FACTOR, Math.max(LEAST_FORCE_FACTOR, wished)),
+        forceFactor: Math.min(MAX_FORCE_FACTOR, Math.max(MIN_FORCE_FACTOR, wished)),
       };
     }
     case 'stop':

@@ -301,7 +301,7 @@ it('cools, then goes on where it was; changed water does not skip the next chang
   expect(run.state().stopsDone).toEqual(done);
 });
 
-it('breaks through sooner than reckoned, and learns it was thinner or faster', () => {
+it('breaks through sooner than calculated, and learns it was thinner or faster', () => {
   const run = writeRun();
   run.at(0, { kind: 'start' });
   run.at(30, { kind: 'through' });

@@ -43,7 +43,7 @@ export function timeLeft(state: RunState): TimeLeft | null {
   const later = state.legs.slice(state.leg + 1);
   const cutS = here + later.reduce((sum, one) => sum + plannedBetween(one, 0, one.depthMm), 0);
   if (!Number.isFinite(cutS)) return null;
-  // Turning a piece over is not reckoned, as in the plan; another bit is.
+  // Turning a piece over is not calculated, as in the plan; another bit is.
   const swaps =
     state.legs.slice(state.leg).filter(({ then }) => then === 'step-change').length *
     state.plan.clock.bitSwapS;

@@ -22,7 +22,7 @@ export interface RunRecord extends RunSubject {
   readonly cracked: boolean;
   readonly depthMm: number;
   readonly wholeDepthMm: number;
-  /** Cutting, with lifts and halts at what the plan reckons for them; pauses left out, s. */
+  /** Cutting, with lifts and halts at what the plan calculates for them; pauses left out, s. */
   readonly tookS: number;
   readonly plannedS: { readonly p10: number; readonly p50: number; readonly p90: number } | null;
   readonly exitChipMm: number | null;

@@ -97,15 +97,15 @@ function checkCustomMaterial(material: Material, at: string, add: Add): void {
   const rising = (window: object, where: string, unit: string): void => {
     const steps = Object.entries(window) as [string, number][];
     steps.slice(1).forEach(([name, value], index) => {
-      const [lower, least] = steps[index] ?? ['', -Infinity];
-      if (value < least)
+      const [lower, min] = steps[index] ?? ['', -Infinity];
+      if (value < min)
         add(`${at}/${where}/${name}`, {
           code: 'window-falls',
           material: material.name,
           name,
           value,
           lower,
-          least,
+          min,
           unit,
         });
     });
@@ -205,16 +205,16 @@ function checkSetup(file: Checked, face: Outline, hole: Hole, at: string, add: A
   checkSupport(setup.support ?? {}, face, `${at}/setup/support`, add);
   const bits = file.kit?.bits ?? [];
   const box = boundingBox(face);
-  const least = Math.min(box.widthMm, box.heightMm);
+  const min = Math.min(box.widthMm, box.heightMm);
   const checkOne = (id: string, pointer: string): void => {
     const bit = bits.find((candidate) => candidate.id === id);
     if (!bit) add(pointer, { code: 'bit-not-in-kit', id, known: idsOf(bits) });
-    else if (bit.diameterMm >= least)
+    else if (bit.diameterMm >= min)
       add(pointer, {
         code: 'bit-bigger-than-piece',
         bit: bit.name,
         diameterMm: bit.diameterMm,
-        acrossMm: least,
+        acrossMm: min,
       });
   };
   if (setup.bit !== undefined) checkOne(setup.bit, `${at}/setup/bit`);

@@ -3,7 +3,7 @@ import { takes } from './takes';
 import type { Holder, Shank } from '../data/couplings/shank';
 
 /** No more than this many pieces between machine and bit: each adds run-out. */
-const MOST_COUPLINGS = 3;
+const MAX_COUPLINGS = 3;
 
 /**
  * The fewest owned couplings that join a bit to a machine, machine first; empty when it fits as it
@@ -17,7 +17,7 @@ export function couplingChain(
   mustCarryWater = false,
 ): readonly Coupling[] | null {
   let fronts: readonly (readonly Coupling[])[] = [[]];
-  for (let length = 0; length <= MOST_COUPLINGS; length++) {
+  for (let length = 0; length <= MAX_COUPLINGS; length++) {
     const joined = fronts.find(
       (chain) =>
         endsOf(holders, chain).some((holder) => takes(holder, shank)) &&

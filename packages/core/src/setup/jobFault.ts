@@ -20,7 +20,7 @@ export type Clash =
       readonly name: string;
       readonly value: number;
       readonly lower: string;
-      readonly least: number;
+      readonly min: number;
       readonly unit: string;
     }
   | {

@@ -3,12 +3,12 @@ import type { Material } from '../data/materials/material';
 import { findMaterial } from '../data/materials/materials';
 import type { BitGeometry } from '../physics/cutting/bitGeometry';
 import { cuttingWindow } from '../physics/cutting/pace';
-import { LEAST_CUTTING_SHARE } from '../physics/cutting/pressedTime';
+import { MIN_CUTTING_SHARE } from '../physics/cutting/pressedTime';
 import { rateAt, type MaterialCut } from './cutLayers';
 import type { SetupCaps } from './resolvedSetup';
 
 /** Less likely than this a thing is not planned for. */
-const LEAST_SHARE = 0.05;
+const MIN_SHARE = 0.05;
 
 export interface PossibleMaterial {
   readonly material: Material;
@@ -23,7 +23,7 @@ export function possibleMaterials(
   if (piece.layers?.length) return [];
   const known = (piece.couldBe ?? []).flatMap(({ material: id, share }: Possibility) => {
     const material = findMaterial(id, materials);
-    return material && share >= LEAST_SHARE ? [{ material, share }] : [];
+    return material && share >= MIN_SHARE ? [{ material, share }] : [];
   });
   if (known.length < 2) return [];
   const total = known.reduce((sum, one) => sum + one.share, 0);
@@ -52,11 +52,11 @@ export function capsOf(
  */
 export function cutIfOther(cut: MaterialCut, other: Material): MaterialCut {
   const window = cuttingWindow(other, cut.bit);
-  const { contactPressureMpa: planned, mostN } = cut.force;
+  const { contactPressureMpa: planned, maxN } = cut.force;
   const A_c = cut.contact.contactAreaMm2;
   // More friction takes more torque for the same force.
-  const mostMpa = (mostN / A_c) * Math.min(1, cut.material.friction / other.friction);
-  const p = Math.min(Math.max(planned, window.pressureMpa.low), mostMpa);
+  const maxMpa = (maxN / A_c) * Math.min(1, cut.material.friction / other.friction);
+  const p = Math.min(Math.max(planned, window.pressureMpa.low), maxMpa);
   const same = {
     ...cut,
     material: other,
@@ -64,7 +64,7 @@ export function cutIfOther(cut: MaterialCut, other: Material): MaterialCut {
     force: { ...cut.force, contactPressureMpa: p, feedForceN: p * A_c },
   };
   // What it would hardly bite at all it is pressed and lifted until it does, at a tenth of the force.
-  const bitingN = (window.pressureMpa.glaze / 2 / (1 - LEAST_CUTTING_SHARE)) * A_c;
+  const bitingN = (window.pressureMpa.glaze / 2 / (1 - MIN_CUTTING_SHARE)) * A_c;
   const rateMmPerS = rateAt(same, Math.max(same.force.feedForceN, bitingN), cut.speed.rpm);
   return { ...same, rateMmPerS };
 }

@@ -23,8 +23,8 @@ export function randomCase(random: Random): DrillCase {
   const between = (low: number, high: number): number => low * (high / low) ** random();
 
   const family = one(BIT_FAMILY_IDS);
-  const [least, most] = BIT_FAMILIES[family].diameterMm;
-  const diameterMm = between(least, Math.min(most, 200));
+  const [min, max] = BIT_FAMILIES[family].diameterMm;
+  const diameterMm = between(min, Math.min(max, 200));
   const form = one(PIECE_FORMS);
   const isBuilding = form === 'wall' || form === 'floor';
   const thicknessMm = between(

@@ -5,7 +5,7 @@ import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
 import type { House } from '../documents/house';
 
-/** One way practitioners hold to, and what of the setup it settles. */
+/** One way people hold to, and what of the setup it settles. */
 export interface SchoolWay {
   readonly label: string;
   /** What speaks for it and against it. */

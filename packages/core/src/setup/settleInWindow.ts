@@ -29,18 +29,18 @@ function settleInWindow(
 ): { readonly wish: SettledWish; readonly movedFrom: WindowArea } | null {
   const { headline, setup } = scene;
   const one = windowCase(scene);
-  const least = (areas: readonly WindowArea[], rpm: number, forceN: number): number => {
+  const min = (areas: readonly WindowArea[], rpm: number, forceN: number): number => {
     const margins = marginsAt(one, rpm, forceN);
     let room = Infinity;
     for (const area of areas) room = Math.min(room, margins[area]);
     return room;
   };
-  const room = (rpm: number, forceN: number): number => least(WINDOW_AREAS, rpm, forceN);
+  const room = (rpm: number, forceN: number): number => min(WINDOW_AREAS, rpm, forceN);
   const { rpm } = headline.speed;
   const planned = headline.force.feedForceN;
   if (room(rpm, planned) >= -INSIDE_SD) return null;
   const forces = forcesOf(headline);
-  const canCut = least(BY_SPEED, rpm, planned) >= 0;
+  const canCut = min(BY_SPEED, rpm, planned) >= 0;
   const near = (canCut ? forces : [])
     .filter((forceN) => room(rpm, forceN) >= INSIDE_SD)
     .sort((a, b) => Math.abs(Math.log(a / planned)) - Math.abs(Math.log(b / planned)))[0];
@@ -50,10 +50,10 @@ function settleInWindow(
   const best = setup.settings
     .flatMap(speedsOf)
     // Most speeds are out whatever the force.
-    .filter((other) => least(BY_SPEED, other, planned) >= INSIDE_SD)
+    .filter((other) => min(BY_SPEED, other, planned) >= INSIDE_SD)
     .flatMap((other) => forces.map((forceN) => ({ other, forceN, room: room(other, forceN) })))
     .reduce<{ other: number; forceN: number; room: number } | null>(
-      (most, point) => (most && most.room >= point.room ? most : point),
+      (max, point) => (max && max.room >= point.room ? max : point),
       null,
     );
   return best && best.room >= INSIDE_SD
@@ -69,7 +69,7 @@ const wish = ({ bit, contact }: MaterialCut, rpm: number, forceN: number): Settl
 /** From the glaze pressure to the highest, and no more than machine and arms give. */
 function forcesOf({ window, contact, force }: MaterialCut): readonly number[] {
   const from = window.pressureMpa.glaze * contact.contactAreaMm2;
-  const to = Math.min(window.pressureMpa.high * contact.contactAreaMm2, force.mostN);
+  const to = Math.min(window.pressureMpa.high * contact.contactAreaMm2, force.maxN);
   return to <= from ? [] : steps(from, to, FORCES);
 }
 

@@ -39,9 +39,9 @@ const INCH_SIZES = [
 export function usualSizesMm(family: BitFamilyId, units: UnitSystem): readonly number[] {
   const { sizesMm } = BIT_FAMILIES[family];
   if (units.length === 'mm') return sizesMm;
-  const [least, most] = [sizesMm[0], sizesMm.at(-1) ?? sizesMm[0]];
+  const [min, max] = [sizesMm[0], sizesMm.at(-1) ?? sizesMm[0]];
   return INCH_SIZES.map((inches) => inches * MM_PER_INCH).filter(
-    (mm) => mm >= least * 0.8 && mm <= most * 1.1,
+    (mm) => mm >= min * 0.8 && mm <= max * 1.1,
   );
 }
 

@@ -9,7 +9,7 @@ import { thermalStress } from '../physics/heat/thermalStress';
 import { MACHINE_KINDS } from '../data/machines/machineKinds';
 import type { SpeedSetting } from '../physics/cutting/speedSettings';
 import { provenance } from '../data/materials/provenance';
-import { bearableStress, workingLimit } from '../physics/strength/crackOdds';
+import { bearableStress, allowableStress } from '../physics/strength/crackOdds';
 import type { Piece } from '../documents/piece';
 import type { MaterialCut } from './cutLayers';
 import type { ResolvedSetup } from './resolvedSetup';
@@ -30,7 +30,7 @@ export interface WindowScene {
 }
 
 /**
- * One bit, piece and water, as the window is reckoned from. Margins are logarithmic: how many
+ * One bit, piece and water, as the window is calculated from. Margins are logarithmic: how many
  * standard deviations inside (positive) or outside (negative) of a border a speed and force lie.
  */
 export interface WindowCase {
@@ -104,7 +104,7 @@ function heatMargin({ context, bearableMpa }: WindowCase, rpm: number, p: number
     dry,
   });
   const stressMpa = thermalStress(material, tempRiseK);
-  const byStress = stressMpa > 0 ? Math.log(workingLimit(bearableMpa) / stressMpa) : Infinity;
+  const byStress = stressMpa > 0 ? Math.log(allowableStress(bearableMpa) / stressMpa) : Infinity;
   const { burnOutWPerM2, rimWPerM2K } = setup.coolant;
   const byBoiling =
     dry || burnOutWPerM2 === null
@@ -129,10 +129,10 @@ function stallAt(settings: readonly SpeedSetting[], rpm: number): number {
 /** The area that is violated most, or `clean`. */
 export function areaAt(margins: Margins): WindowArea | 'clean' {
   let worst: WindowArea | 'clean' = 'clean';
-  let least = 0;
+  let min = 0;
   for (const area of WINDOW_AREAS) {
-    if (margins[area] < least) {
-      least = margins[area];
+    if (margins[area] < min) {
+      min = margins[area];
       worst = area;
     }
   }

@@ -12,11 +12,11 @@ const size = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): str
   `${mm(widthMm)} × ${mm(heightMm)}`;
 
 /** So many ids are named in a sentence. */
-const MOST_LISTED = 12;
+const MAX_LISTED = 12;
 const listed = (ids: readonly string[]): string => {
   if (ids.length === 0) return 'none';
-  const more = ids.length - MOST_LISTED;
-  return `${ids.slice(0, MOST_LISTED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+  const more = ids.length - MAX_LISTED;
+  return `${ids.slice(0, MAX_LISTED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
 };
 
 /** One sentence a clash: both values, and what would be right. */
@@ -37,8 +37,8 @@ const CLASH_WORDS: { readonly [Code in Clash['code']]: (clash: Of<Code>) => stri
     `The outline crosses itself at x ${mm(xMm)}, y ${mm(yMm)}; its sides may meet only at their ends.`,
   'material-unknown': ({ id }) =>
     `Material “${id}” is not known. Use one of ${MATERIAL_IDS.join(', ')}, or describe it under customMaterials.`,
-  'window-falls': ({ material, name, value, lower, least, unit }) =>
-    `${material}: ${name} ${formatDecimals(value, 3)} ${unit} is under ${lower} ${formatDecimals(least, 3)} ${unit}; they must rise.`,
+  'window-falls': ({ material, name, value, lower, min, unit }) =>
+    `${material}: ${name} ${formatDecimals(value, 3)} ${unit} is under ${lower} ${formatDecimals(min, 3)} ${unit}; they must rise.`,
   'outside-readings': ({ thicknessMm, thinnestMm, thickestMm }) =>
     `thicknessMm ${mm(thicknessMm)} lies outside its own readings, ${mm(thinnestMm)} to ${mm(thickestMm)}.`,
   'shares-not-one': ({ shares }) =>

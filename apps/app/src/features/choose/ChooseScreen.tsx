@@ -19,7 +19,7 @@ import { ToGetList } from './ToGetList';
 /** Everything owned that makes this hole, best first. */
 export function ChooseScreen() {
   return (
-    <HoleLoader title="With what?">
+    <HoleLoader title="Bit and machine">
       {(loaded) => <ChooseRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

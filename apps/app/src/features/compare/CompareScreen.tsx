@@ -14,7 +14,7 @@ import { Question } from './Question';
 /** Disputed ways side by side on this hole, all else as planned. */
 export function CompareScreen() {
   return (
-    <HoleLoader title="Ways compared">
+    <HoleLoader title="Compare methods">
       {(loaded) => <CompareRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

@@ -137,7 +137,7 @@ const WORDS: Readonly<Record<string, string>> = {
   bitState: 'The bit',
   note: 'Note',
 };
-const MOST_SHOWN = 8;
+const MAX_SHOWN = 8;
 
 /** `Setup, water`: from the document down. */
 function placeOf({ part, path }: Clash, nameOf: (part: string) => string): string {
@@ -155,7 +155,7 @@ function Clashes({
   readonly nameOf: (part: string) => string;
 }) {
   const units = useUnits();
-  const more = clashes.length - MOST_SHOWN;
+  const more = clashes.length - MAX_SHOWN;
   return (
     <Column gap="$1">
       <Row>
@@ -163,7 +163,7 @@ function Clashes({
         <Label flex={1}>Yours</Label>
         <Label flex={1}>Theirs</Label>
       </Row>
-      {clashes.slice(0, MOST_SHOWN).map((clash) => (
+      {clashes.slice(0, MAX_SHOWN).map((clash) => (
         <Row key={[clash.part, ...clash.path].join('/')} alignItems="flex-start">
           <Small flex={1}>{placeOf(clash, nameOf)}</Small>
           <Small flex={1} color="$ink">

@@ -81,7 +81,7 @@ export function GuideRoom(loaded: LoadedHole) {
       inRow
       label={label}
       valueMm={valueMm}
-      mostMm={LIMITS.smallMm.most}
+      mostMm={LIMITS.smallMm.max}
       onChangeMm={onChangeMm}
       testID={testID}
     />

@@ -9,7 +9,7 @@ jest.mock('expo-router', () => ({
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
 }));
 
-it('reckons the guide and puts it into the hole’s setup', async () => {
+it('calculates the guide and puts it into the hole’s setup', async () => {
   const log = fakeApi();
   show(
     <PlannerProvider planner={ownThreadPlanner}>

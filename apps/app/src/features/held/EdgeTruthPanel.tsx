@@ -32,17 +32,17 @@ export function EdgeTruthPanel({ room }: { readonly room: HoleRoom }) {
     <Column gap="$3" testID="edge-truth">
       <Heading aria-level={2}>How near the edge, really?</Heading>
       <Small>
-        The hole is moved towards and away from its nearest edge, and the stress reckoned at each
+        The hole is moved towards and away from its nearest edge, and the stress calculated at each
         place.
       </Small>
       {!wanted ? (
         <Row>
           <Button
-            label="Reckon it beside the rules"
+            label="Calculate it beside the rules"
             onPress={() => {
               setWanted(true);
             }}
-            testID="reckon-edges"
+            testID="calculate-edges"
           />
         </Row>
       ) : outcome === null ? (

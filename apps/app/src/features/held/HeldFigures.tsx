@@ -31,7 +31,7 @@ export function HeldFigures({ stress }: { readonly stress: StressView }) {
       {isBuilding ? null : (
         <ShareBar
           strong
-          label={`Of the working limit, ${formatPressure(limitMpa, units)}`}
+          label={`Of the allowable stress, ${formatPressure(limitMpa, units)}`}
           share={Math.min(1, share)}
           text={`${formatDecimals(share * 100, 0)} %`}
         />
@@ -58,8 +58,8 @@ export function StressLegend({ stress }: { readonly stress: StressView }) {
     <Small testID="stress-legend">
       Bending, from pale to dark: {bands.map(({ mpa }) => formatPressure(mpa, units)).join(', ')}.{' '}
       {bands.some(({ isLimit }) => isLimit)
-        ? `The strong line is the working limit, ${limit}.`
-        : `The working limit, ${limit}, is nowhere reached.`}
+        ? `The strong line is the allowable stress, ${limit}.`
+        : `The allowable stress, ${limit}, is nowhere reached.`}
     </Small>
   );
 }

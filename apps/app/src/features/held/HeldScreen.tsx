@@ -31,7 +31,7 @@ const TALLEST_PX = { wide: 430, phone: 460 };
 /** How the piece is held and backed, and what that does to it. */
 export function HeldScreen() {
   return (
-    <HoleLoader title="How it is held">
+    <HoleLoader title="Support">
       {(loaded) => <HeldRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

@@ -17,7 +17,7 @@ const BOARD_SHARE = 0.5;
 const USUAL_BOARD_MM = 18;
 const USUAL_CLAMP = { padDiameterMm: 20, forceN: 50 } as const;
 /** Clamps of a workshop press no harder, N. */
-const MOST_CLAMP_N = 5000;
+const MAX_CLAMP_N = 5000;
 /** A new clamp stands this far in from the left or right, of the shorter span. */
 const CLAMP_SHARE = 0.1;
 
@@ -85,7 +85,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
             inRow
             label={`Clamp ${index + 1}, ${units.force}`}
             value={Number((clamp.forceN / perUnit).toPrecision(3))}
-            limit={{ above: 0, most: MOST_CLAMP_N / perUnit, unit: units.force }}
+            limit={{ above: 0, max: MAX_CLAMP_N / perUnit, unit: units.force }}
             onChange={(force) => {
               if (force !== undefined)
                 onChange(
@@ -102,7 +102,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
             inRow
             label="Pad"
             valueMm={clamp.padDiameterMm}
-            mostMm={LIMITS.smallMm.most}
+            mostMm={LIMITS.smallMm.max}
             onChangeMm={(padDiameterMm) => {
               onChange(
                 {
@@ -131,7 +131,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
           <Button
             label="Take away"
             look="quiet"
-            hint={`Take board ${index + 1} away`}
+            hint={`Delete board ${index + 1}`}
             onPress={() => {
               onChange({ boards: boards.filter((_, i) => i !== index) }, 'boards');
             }}

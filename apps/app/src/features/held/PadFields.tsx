@@ -20,7 +20,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           anySign
           label="From the left"
           valueMm={pad.xMm}
-          mostMm={LIMITS.lengthMm.most}
+          mostMm={LIMITS.lengthMm.max}
           onChangeMm={(xMm) => {
             onChange({ xMm });
           }}
@@ -31,7 +31,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           anySign
           label="From below"
           valueMm={pad.yMm}
-          mostMm={LIMITS.lengthMm.most}
+          mostMm={LIMITS.lengthMm.max}
           onChangeMm={(yMm) => {
             onChange({ yMm });
           }}
@@ -41,7 +41,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           inRow
           label="Wide"
           valueMm={pad.widthMm}
-          mostMm={LIMITS.lengthMm.most}
+          mostMm={LIMITS.lengthMm.max}
           onChangeMm={(wide) => {
             onChange({ widthMm: wide });
           }}
@@ -51,7 +51,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           inRow
           label="High"
           valueMm={pad.heightMm}
-          mostMm={LIMITS.lengthMm.most}
+          mostMm={LIMITS.lengthMm.max}
           onChangeMm={(high) => {
             onChange({ heightMm: high });
           }}
@@ -59,7 +59,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
         />
       </Row>
       <Row>
-        <Button label="Take this pad away" look="quiet" onPress={onRemove} testID="remove-pad" />
+        <Button label="Delete this pad" look="quiet" onPress={onRemove} testID="remove-pad" />
       </Row>
     </Column>
   );

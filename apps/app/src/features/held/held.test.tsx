@@ -37,7 +37,7 @@ const lastSetup = (log: readonly Sent[]): unknown =>
 it('says what bends, and takes pads, clamps and a board into the plan', async () => {
   const log = showRoom(<HeldScreen />);
   expect(await screen.findByTestId('held-text')).toHaveTextContent(
-    /% of the working limit of 8.8 MPa.*far face/,
+    /% of the allowable stress of 8.8 MPa.*far face/,
   );
   fireEvent.click(screen.getByTestId('add-pad'));
   fireEvent.click(screen.getByTestId('add-clamp'));
@@ -74,7 +74,7 @@ it('ranks what it could lie on, and lays it there', async () => {
 
 it('sets the rules of thumb beside the stress', async () => {
   showRoom(<HeldScreen />);
-  fireEvent.click(await screen.findByTestId('reckon-edges'));
+  fireEvent.click(await screen.findByTestId('calculate-edges'));
   expect(await screen.findByText(/The rules of thumb also cover/)).toBeTruthy();
   expect(screen.getByText(/^Stricter than the stress: 12 mm/)).toBeTruthy();
 }, 60_000);

@@ -8,7 +8,7 @@ import { LINE_DASHES, useLineTones } from './lineLooks';
 const HEIGHT_PX = 280;
 /** The chart reaches a little beyond the holes that are asked about. */
 const ROOM = 1.6;
-const LEAST_HOLES = 12;
+const MIN_HOLES = 12;
 
 interface CostChartProps {
   readonly options: readonly DescribedHireOption[];
@@ -19,11 +19,11 @@ interface CostChartProps {
 /** Cost against number of holes, a line for each way: where they cross, the other becomes cheaper. */
 export default function CostChart({ options, holes, width }: CostChartProps) {
   const tones = useLineTones();
-  const most = Math.min(
+  const max = Math.min(
     options[0]?.costMoney.length ?? 1,
-    Math.max(LEAST_HOLES, Math.ceil(holes * ROOM)),
+    Math.max(MIN_HOLES, Math.ceil(holes * ROOM)),
   );
-  const data = Array.from({ length: most }, (_, index) => ({
+  const data = Array.from({ length: max }, (_, index) => ({
     holes: index + 1,
     ...Object.fromEntries(options.map(({ way, costMoney }) => [way, costMoney[index] ?? 0])),
   })) as Record<string, number>[];
@@ -42,7 +42,7 @@ export default function CostChart({ options, holes, width }: CostChartProps) {
         height={HEIGHT_PX}
         formatX={(holesShown) => holesShown}
         formatY={(money) => formatDecimals(money, 1)}
-        label={`Cost of one to ${most} holes: ${options.map(({ title, costMoney }) => `${title} ${formatMoney(costMoney[0] ?? 0)} for one, ${formatMoney(costMoney[most - 1] ?? 0)} for ${most}`).join('; ')}.`}
+        label={`Cost of one to ${max} holes: ${options.map(({ title, costMoney }) => `${title} ${formatMoney(costMoney[0] ?? 0)} for one, ${formatMoney(costMoney[max - 1] ?? 0)} for ${max}`).join('; ')}.`}
       />
     </View>
   );

@@ -1,6 +1,6 @@
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
-import { MOST_HOLES, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
+import { MAX_HOLES, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
 import { Suspense, useMemo, useState } from 'react';
 import { LineSwatch } from '../../drawing/LineSwatch';
 import { Measured } from '../../drawing/Measured';
@@ -25,7 +25,7 @@ const PRICES: readonly { readonly key: keyof HirePrices; readonly label: string 
   { key: 'orderedHoleMoney', label: 'Drilled for you, a hole' },
   { key: 'orderedTripMoney', label: 'And the trip' },
 ];
-const HOLES_LIMIT = { least: 1, most: MOST_HOLES, unit: 'holes' };
+const HOLES_LIMIT = { min: 1, max: MAX_HOLES, unit: 'holes' };
 
 /** What one to sixty holes like this cost, done this way or that. */
 export function HireScreen() {

@@ -64,7 +64,7 @@ export function HoleFold({
       <LengthBox
         label="Diameter, exactly"
         valueMm={hole.diameterMm}
-        mostMm={LIMITS.diameterMm.most}
+        mostMm={LIMITS.diameterMm.max}
         onChangeMm={(diameterMm) => {
           changeHole({ diameterMm }, 'diameter');
         }}
@@ -75,7 +75,7 @@ export function HoleFold({
         <LengthBox
           label="How deep"
           valueMm={depth.depthMm}
-          mostMm={LIMITS.thicknessMm.most}
+          mostMm={LIMITS.thicknessMm.max}
           onChangeMm={(depthMm) => {
             changeHole({ depth: { ...depth, depthMm } }, 'depth');
           }}
@@ -98,7 +98,7 @@ export function HoleFold({
           label={fromCentre ? 'Right of the centre' : 'From the left'}
           valueMm={hole.xMm}
           anySign
-          mostMm={LIMITS.placeMm.most}
+          mostMm={LIMITS.placeMm.max}
           onChangeMm={(xMm) => {
             changeHole({ xMm }, 'x');
           }}
@@ -109,7 +109,7 @@ export function HoleFold({
           label={fromCentre ? 'Above the centre' : 'From the bottom'}
           valueMm={hole.yMm}
           anySign
-          mostMm={LIMITS.placeMm.most}
+          mostMm={LIMITS.placeMm.max}
           onChangeMm={(yMm) => {
             changeHole({ yMm }, 'y');
           }}

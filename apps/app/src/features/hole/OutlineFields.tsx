@@ -86,7 +86,7 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
             key={`${outline.kind}.${key}`}
             label={label}
             valueMm={values[key] ?? 0}
-            mostMm={LIMITS.lengthMm.most}
+            mostMm={LIMITS.lengthMm.max}
             onChangeMm={(mm) => {
               onChange({ ...outline, [key]: mm }, `outline-${key}`);
             }}

@@ -32,7 +32,7 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
   return (
     <>
       <Button
-        label={piece.knowing ? 'Go on knowing the piece' : 'Know the piece: help me find out'}
+        label={piece.knowing ? 'Go on knowing the piece' : 'Identify the piece: help me find out'}
         icon={Search}
         onPress={onKnow}
         testID="know-piece"
@@ -87,7 +87,7 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
           <LengthBox
             label="Thickness, measured"
             valueMm={piece.thicknessMm}
-            mostMm={LIMITS.thicknessMm.most}
+            mostMm={LIMITS.thicknessMm.max}
             onChangeMm={(thicknessMm) => {
               changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
             }}

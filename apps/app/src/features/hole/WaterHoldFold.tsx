@@ -83,7 +83,7 @@ export function WaterHoldFold({
                 inRow
                 label="Tray length"
                 valueMm={water.trayLengthMm}
-                mostMm={LIMITS.lengthMm.most}
+                mostMm={LIMITS.lengthMm.max}
                 onChangeMm={(trayLengthMm) => {
                   changeWater({ trayLengthMm }, 'tray-length');
                 }}
@@ -92,7 +92,7 @@ export function WaterHoldFold({
                 inRow
                 label="Tray width"
                 valueMm={water.trayWidthMm}
-                mostMm={LIMITS.lengthMm.most}
+                mostMm={LIMITS.lengthMm.max}
                 onChangeMm={(trayWidthMm) => {
                   changeWater({ trayWidthMm }, 'tray-width');
                 }}

@@ -3,14 +3,14 @@ import type { HoleDetail } from '@nucleon/contract/wire';
 
 /** The rooms round one hole's plan that are listed under it. */
 export const CLOSER_ROOMS = {
-  choose: { title: 'With what?', note: 'Everything you own, ranked for this hole.' },
+  choose: { title: 'Bit and machine', note: 'Everything you own, ranked for this hole.' },
   window: { title: 'Working window', note: 'Speed against force, and what goes wrong where.' },
-  compare: { title: 'Ways compared', note: 'Soft or hard, one side or two, slow or fast.' },
-  press: { title: 'How hard?', note: 'On a scale, on the lever, on the arms.' },
-  held: { title: 'How it is held', note: 'What bends where, what to lay it on, pads and clamps.' },
+  compare: { title: 'Compare methods', note: 'Soft or hard, one side or two, slow or fast.' },
+  press: { title: 'Feed force', note: 'On a scale, on the lever, on the arms.' },
+  held: { title: 'Support', note: 'What bends where, what to lay it on, pads and clamps.' },
   water: { title: 'Water', note: 'How much, how often, how hot without it.' },
-  through: { title: 'The way down', note: 'Leaf by leaf, breaks, water off, ease off.' },
-  risk: { title: 'How sure is it?', note: 'Odds and ranges, and what to find out first.' },
+  through: { title: 'Depth plan', note: 'Leaf by leaf, breaks, water off, ease off.' },
+  risk: { title: 'Risk', note: 'Odds and ranges, and what to find out first.' },
   hire: { title: 'Hire or buy?', note: 'One hole or sixty: what costs least.' },
 } as const satisfies Partial<Record<HoleRoomPath, unknown>>;
 

@@ -13,7 +13,7 @@ import { Notice } from '../../ui/Notice';
 import { pickFile } from '../../ui/pickFile';
 import { Small } from '../../ui/text';
 
-const MOST_SHOWN = 8;
+const MAX_SHOWN = 8;
 
 interface Trouble {
   readonly text: string;
@@ -86,11 +86,11 @@ export function ImportButton() {
       />
       {opened ? (
         <Notice level="note" title="opened" text={opened.text} live testID="import-left">
-          {opened.left.slice(0, MOST_SHOWN).map((line) => (
+          {opened.left.slice(0, MAX_SHOWN).map((line) => (
             <Small key={line}>{line}</Small>
           ))}
-          {opened.left.length > MOST_SHOWN ? (
-            <Small>and {opened.left.length - MOST_SHOWN} more.</Small>
+          {opened.left.length > MAX_SHOWN ? (
+            <Small>and {opened.left.length - MAX_SHOWN} more.</Small>
           ) : null}
           <Row>
             <Button
@@ -105,13 +105,13 @@ export function ImportButton() {
       ) : null}
       {trouble ? (
         <Notice level="caution" text={trouble.text} live testID="import-trouble">
-          {trouble.faults.slice(0, MOST_SHOWN).map((fault) => (
+          {trouble.faults.slice(0, MAX_SHOWN).map((fault) => (
             <Small key={fault.pointer + fault.message}>
               {fault.pointer || '/'}: {fault.message}
             </Small>
           ))}
-          {trouble.faults.length > MOST_SHOWN ? (
-            <Small>and {trouble.faults.length - MOST_SHOWN} more.</Small>
+          {trouble.faults.length > MAX_SHOWN ? (
+            <Small>and {trouble.faults.length - MAX_SHOWN} more.</Small>
           ) : null}
         </Notice>
       ) : null}

@@ -80,7 +80,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
           inRow
           label="Outside diameter"
           valueMm={draft.diameterMm}
-          mostMm={LIMITS.diameterMm.most}
+          mostMm={LIMITS.diameterMm.max}
           onChangeMm={(mm) => {
             change({ diameterMm: mm });
           }}
@@ -146,7 +146,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
           inRow
           label="Most rpm"
           value={draft.maxRpm}
-          limit={{ above: 0, most: 100_000, unit: 'rpm' }}
+          limit={{ above: 0, max: 100_000, unit: 'rpm' }}
           placeholder="not given"
           onChange={(value) => {
             change({ maxRpm: value });
@@ -156,7 +156,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
       <LengthBox
         label="Usable depth"
         valueMm={draft.usableDepthMm ?? usual.usableDepthMm}
-        mostMm={LIMITS.thicknessMm.most}
+        mostMm={LIMITS.thicknessMm.max}
         onChangeMm={(mm) => {
           change({ usableDepthMm: mm });
         }}

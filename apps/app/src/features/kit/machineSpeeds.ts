@@ -6,7 +6,7 @@ export function readSpeeds(text: string): MachineSpeeds | null {
   const range = /^\s*(\d+)\s*[-–]\s*(\d+)\s*$/.exec(text);
   if (range) {
     const [minRpm, maxRpm] = [Number(range[1]), Number(range[2])];
-    return minRpm <= maxRpm && maxRpm > 0 && maxRpm <= LIMITS.rpm.most
+    return minRpm <= maxRpm && maxRpm > 0 && maxRpm <= LIMITS.rpm.max
       ? { kind: 'range', minRpm, maxRpm }
       : null;
   }
@@ -17,7 +17,7 @@ export function readSpeeds(text: string): MachineSpeeds | null {
   const fine =
     steps.length > 0 &&
     steps.length <= 50 &&
-    steps.every((rpm) => rpm > 0 && rpm <= LIMITS.rpm.most);
+    steps.every((rpm) => rpm > 0 && rpm <= LIMITS.rpm.max);
   return fine ? { kind: 'steps', rpm: steps } : null;
 }
 

@@ -76,7 +76,7 @@ export function DamageStep({ room, knowing }: StepProps) {
   );
 }
 
-const YEAR = { least: 0, most: 2200, unit: 'as a year' } as const;
+const YEAR = { min: 0, max: 2200, unit: 'as a year' } as const;
 
 /** The year, or that nobody knows it. */
 export function AgeStep({ room, knowing }: StepProps) {

@@ -33,7 +33,7 @@ export function FoundStep({ room, knowing }: StepProps) {
   const forbids = likeliest.glassTreatment !== undefined && likeliest.glassTreatment !== 'unknown';
   return (
     <>
-      <Shares found={found} most={5} />
+      <Shares found={found} max={5} />
       {found.hardnessBand ? <Body>{hardnessText(found.hardnessBand)}</Body> : null}
       {found.strengthenedOdds !== null ? (
         <Notice

@@ -22,7 +22,7 @@ export function KnowPath(loaded: LoadedHole) {
   const last = screen === 'done';
   return (
     <Page
-      title="Know the piece"
+      title="Identify the piece"
       subtitle={edit.piece.name}
       back={{ href: home, label: 'the plan' }}
       actions={<SaveMark save={handle.draft.save} />}

@@ -4,7 +4,7 @@ import { KnowPath } from './KnowPath';
 /** Getting to know the piece, one question a screen. */
 export function KnowScreen() {
   return (
-    <HoleLoader title="Know the piece">
+    <HoleLoader title="Identify the piece">
       {(loaded) => <KnowPath key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

@@ -109,7 +109,7 @@ export function LayersStep({ room, knowing }: StepProps) {
               inRow
               label={`${nameOf(layer)}, thick`}
               valueMm={layer.thicknessMm}
-              mostMm={LIMITS.thicknessMm.most}
+              mostMm={LIMITS.thicknessMm.max}
               onChangeMm={(thicknessMm) => {
                 change(index, { ...layer, thicknessMm });
               }}

@@ -49,7 +49,7 @@ export function LeafHelp({ onFound }: LeafHelpProps) {
           <Small>{question.how}</Small>
         </Column>
       ))}
-      <Shares found={found} most={3} />
+      <Shares found={found} max={3} />
       <Row flexWrap="wrap" gap="$2">
         {best ? (
           <Button

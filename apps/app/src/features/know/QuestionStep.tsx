@@ -43,7 +43,7 @@ export function QuestionStep({ room, knowing, id }: StepProps & { readonly id: s
       {found.answered > 0 ? (
         <Column gap="$2" borderTopWidth={1} borderColor="$line" paddingTop="$3">
           <Label>So far it may be</Label>
-          <Shares found={found} most={3} />
+          <Shares found={found} max={3} />
         </Column>
       ) : null}
     </>

@@ -4,10 +4,10 @@ import { Column } from '../../ui/layout';
 import { ShareBar } from '../../ui/ShareBar';
 
 /** The likeliest candidates with how likely each is. */
-export function Shares({ found, most }: { readonly found: Identification; readonly most: number }) {
+export function Shares({ found, max }: { readonly found: Identification; readonly max: number }) {
   return (
     <Column gap="$3" testID="shares">
-      {found.ranked.slice(0, most).map((one, index) => (
+      {found.ranked.slice(0, max).map((one, index) => (
         <ShareBar
           key={one.id}
           label={one.candidate.name}

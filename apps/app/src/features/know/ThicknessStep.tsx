@@ -57,7 +57,7 @@ export function ThicknessStep({ room, knowing }: StepProps) {
         label={readings.length === 0 ? 'First reading' : 'Another reading'}
         valueMm={nextMm}
         placeholder={units.length === 'mm' ? 'such as 6.1 mm' : 'such as 1/4 in'}
-        mostMm={LIMITS.thicknessMm.most}
+        mostMm={LIMITS.thicknessMm.max}
         onChangeMm={setNextMm}
         testID="reading"
       />

@@ -1,4 +1,4 @@
-import { MOST_EVENTS } from '@nucleon/contract/runLimits';
+import { MAX_EVENTS } from '@nucleon/contract/runLimits';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunsCsvOutcome } from '@nucleon/files/runsCsv';
 import FileDown from 'lucide-react-native/icons/file-down';
@@ -122,6 +122,6 @@ async function sendAll(runs: LoggedRuns, tell: (why: readonly string[]) => void)
 }
 
 const inParts = (events: readonly RunEvent[]): readonly (readonly RunEvent[])[] =>
-  Array.from({ length: Math.ceil(events.length / MOST_EVENTS) }, (_, i) =>
-    events.slice(i * MOST_EVENTS, (i + 1) * MOST_EVENTS),
+  Array.from({ length: Math.ceil(events.length / MAX_EVENTS) }, (_, i) =>
+    events.slice(i * MAX_EVENTS, (i + 1) * MAX_EVENTS),
   );

@@ -50,7 +50,7 @@ export function LogScreen() {
   const narrowed = narrowedBy(filter, items);
   return (
     <Page
-      title="Logbook"
+      title="Log"
       subtitle="Everything drilled"
       back={{ href: routes.jobs(), label: 'all jobs' }}
       maxWidth={900}

@@ -61,7 +61,7 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
       label={`From the ${from}`}
       valueMm={reading[key] ?? null}
       placeholder="as measured"
-      mostMm={LIMITS.placeMm.most}
+      mostMm={LIMITS.placeMm.max}
       anySign
       onChangeMm={(mm) => {
         read({ [key]: mm });

@@ -110,7 +110,7 @@ function ColumnBox({ column, draft, onChange }: ColumnBoxProps) {
                 inRow
                 label={step}
                 value={value}
-                limit={{ above: 0, most: 20, unit: words.unit }}
+                limit={{ above: 0, max: 20, unit: words.unit }}
                 onChange={(next) => {
                   if (next !== undefined)
                     onChange({ [column]: { ...draft[column], [step]: next } });
@@ -165,8 +165,8 @@ function ColumnBox({ column, draft, onChange }: ColumnBoxProps) {
           value={columnShown(draft, column)}
           limit={
             column === 'heatConstraint'
-              ? { least: 0, most: 1, unit: '' }
-              : { above: 0, most: HIGHEST, unit: words.unit }
+              ? { min: 0, max: 1, unit: '' }
+              : { above: 0, max: HIGHEST, unit: words.unit }
           }
           onChange={(next) => {
             if (next !== undefined) onChange({ [column]: columnStored(column, next) });

@@ -152,7 +152,7 @@ function Answers({ question, known, onAnswer }: AnswersProps) {
         <SizeQuestion
           label="Thickness"
           sizesMm={sizes?.thicknessMm ?? []}
-          mostMm={LIMITS.thicknessMm.most}
+          mostMm={LIMITS.thicknessMm.max}
           note={`${material?.name ?? ''}. Measure in two or three places and take the thickest.`}
           onAnswer={(thicknessMm) => {
             onAnswer({ thicknessMm });
@@ -182,7 +182,7 @@ function Answers({ question, known, onAnswer }: AnswersProps) {
         <SizeQuestion
           label="Diameter"
           sizesMm={sizes?.diameterMm ?? []}
-          mostMm={LIMITS.diameterMm.most}
+          mostMm={LIMITS.diameterMm.max}
           note="Where it goes, with what bit and how it is held come after: the plan starts from what is usual."
           onAnswer={(diameterMm) => {
             onAnswer({ diameterMm });

@@ -1,7 +1,7 @@
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { outlineCentre, type PointMm } from '@nucleon/core/layout/outline';
 import {
-  MOST_IN_PATTERN,
+  MAX_IN_PATTERN,
   patternPlaces,
   type Pattern,
   type PatternKind,
@@ -25,8 +25,8 @@ const KINDS: readonly { value: Kind; label: string }[] = [
   { value: 'grid', label: 'Grid' },
   { value: 'circle', label: 'Circle' },
 ];
-const count = { above: 0, most: MOST_IN_PATTERN, unit: '' };
-const angle = { least: -360, most: 360, unit: 'degrees' };
+const count = { above: 0, max: MAX_IN_PATTERN, unit: '' };
+const angle = { min: -360, max: 360, unit: 'degrees' };
 
 interface Numbers {
   readonly count: number;
@@ -86,7 +86,7 @@ export function AddPanel({ room }: PanelProps) {
       inRow
       label={label}
       valueMm={numbers[key]}
-      mostMm={LIMITS.lengthMm.most}
+      mostMm={LIMITS.lengthMm.max}
       onChangeMm={(value) => {
         set({ [key]: value });
       }}
@@ -161,9 +161,7 @@ export function AddPanel({ room }: PanelProps) {
         label={`Set out ${kind === 'grid' ? numbers.count * numbers.rows : numbers.count}`}
         look="main"
         onPress={setOut}
-        disabled={
-          (kind === 'grid' ? numbers.count * numbers.rows : numbers.count) > MOST_IN_PATTERN
-        }
+        disabled={(kind === 'grid' ? numbers.count * numbers.rows : numbers.count) > MAX_IN_PATTERN}
         testID="pattern-set"
       />
     </Column>

@@ -77,7 +77,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
           label={onBase ? 'Right of the centre' : 'From the left'}
           valueMm={hole.xMm}
           anySign
-          mostMm={LIMITS.placeMm.most}
+          mostMm={LIMITS.placeMm.max}
           onChangeMm={(xMm) => {
             change({ xMm }, 'x');
           }}
@@ -94,7 +94,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
           }
           valueMm={hole.yMm}
           anySign
-          mostMm={LIMITS.placeMm.most}
+          mostMm={LIMITS.placeMm.max}
           onChangeMm={(yMm) => {
             change({ yMm }, 'y');
           }}
@@ -104,7 +104,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
           inRow
           label="Diameter"
           valueMm={hole.diameterMm}
-          mostMm={LIMITS.diameterMm.most}
+          mostMm={LIMITS.diameterMm.max}
           onChangeMm={(diameterMm) => {
             change({ diameterMm }, 'diameter');
           }}
@@ -141,7 +141,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
           testID="place-plan"
         />
         <Button
-          label="Take it away"
+          label="Delete"
           icon={Trash}
           look="stop"
           onPress={() => {
@@ -207,7 +207,7 @@ function ManyChosen({ room }: { readonly room: PlaceRoomState }) {
           'mirror-y',
         )}
         <Button
-          label="Take them away"
+          label="Delete them"
           icon={Trash}
           look="stop"
           onPress={() => {

@@ -9,7 +9,7 @@ import type { FaceView } from '../../drawing/faceView';
 import type { Placement } from './usePlacement';
 
 /** Names are left off when there are so many holes that they would cover each other. */
-const MOST_NAMES = 40;
+const MAX_NAMES = 40;
 const NAME_PX = 13;
 const NAME_DROP_PX = 17;
 
@@ -36,7 +36,7 @@ export const FaceAtRest = memo(function FaceAtRest(props: FaceAtRestProps) {
   const { piece, outline, fill, isBase, holes, shift, placement, chosen, view } = props;
   const theme = useTheme();
   const px = 1 / view.scale;
-  const named = holes.length > MOST_NAMES ? [] : holes.filter(({ id }) => id !== props.unnamed);
+  const named = holes.length > MAX_NAMES ? [] : holes.filter(({ id }) => id !== props.unnamed);
   return (
     <Svg width={props.width} height={props.height} role="img" aria-label={props.description}>
       <G transform={`translate(${view.left} ${view.bottom}) scale(${view.scale})`}>

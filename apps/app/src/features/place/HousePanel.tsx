@@ -22,7 +22,7 @@ const PER_CHIPS: readonly { value: Per | 'none'; label: string }[] = [
   { value: 'mm', label: 'Millimetres' },
 ];
 const USUAL: Record<Per, number> = { diameter: 1.5, thickness: 3, mm: 25 };
-const LIMIT = { above: 0, most: 1000, unit: '' };
+const LIMIT = { above: 0, max: 1000, unit: '' };
 const SCHOOLS: readonly { value: EdgeRuleId | 'strictest'; label: string }[] = [
   { value: 'strictest', label: 'The strictest' },
   ...EDGE_RULE_IDS.filter((id) => EDGE_RULES[id].measure === 'edge').map((value) => ({

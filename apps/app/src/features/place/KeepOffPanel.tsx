@@ -54,14 +54,14 @@ export function KeepOffPanel({ room }: PanelProps) {
               label="Stay away by"
               valueMm={place.marginMm ?? null}
               placeholder="by the rule"
-              mostMm={LIMITS.smallMm.most}
+              mostMm={LIMITS.smallMm.max}
               onChangeMm={(marginMm) => {
                 edit(changeKeepOff(place.id, { marginMm }), `margin ${place.id}`);
               }}
             />
           )}
           <Press
-            aria-label={`Take ${wordFor(KEEP_OFF_CHIPS, place.kind).toLowerCase()} ${index + 1} away`}
+            aria-label={`Delete ${wordFor(KEEP_OFF_CHIPS, place.kind).toLowerCase()} ${index + 1}`}
             paddingHorizontal="$3"
             onPress={() => {
               edit(changeKeepOff(place.id, null), `drop ${place.id}`);

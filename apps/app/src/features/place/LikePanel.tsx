@@ -12,8 +12,8 @@ import { NumberBox } from '../../ui/NumberBox';
 import { Small, Strong } from '../../ui/text';
 import { bodyOf } from '../hole/holeDraft';
 
-const MOST_COPIES = 30;
-const COPIES = { above: 0, most: MOST_COPIES, unit: '' };
+const MAX_COPIES = 30;
+const COPIES = { above: 0, max: MAX_COPIES, unit: '' };
 
 const isLike = (one: PieceInJob, piece: PieceLayout['piece']): boolean =>
   one.id !== piece.id &&
@@ -86,7 +86,7 @@ export function LikePanel({
       />
       <Button
         label={`Make ${copies} more`}
-        disabled={!saved || spread.busy || copies > MOST_COPIES}
+        disabled={!saved || spread.busy || copies > MAX_COPIES}
         onPress={() => {
           spread.run(more);
         }}

@@ -18,7 +18,7 @@ import { OutlineFields } from '../hole/OutlineFields';
 import { changePiece } from './layoutEdits';
 import type { PanelProps } from './panelProps';
 
-const MOST_SIDES_SHOWN = 24;
+const MAX_SIDES_SHOWN = 24;
 
 /** The piece's edge: by its sizes, traced point by point, its sides bent. */
 export function OutlinePanel({ room }: PanelProps) {
@@ -118,7 +118,7 @@ function Bows({
   readonly outline: PolygonOutline;
   readonly onChange: (outline: PolygonOutline, side: number) => void;
 }) {
-  const sides = outline.pointsMm.map((_, side) => side).slice(0, MOST_SIDES_SHOWN);
+  const sides = outline.pointsMm.map((_, side) => side).slice(0, MAX_SIDES_SHOWN);
   return (
     <Column gap="$2">
       <Label>Sides that bow out (inwards: a minus before it)</Label>
@@ -132,7 +132,7 @@ function Bows({
               label={`Side ${side + 1}`}
               anySign
               valueMm={bowOfBulge(chord, outline.bulges?.[side] ?? 0)}
-              mostMm={LIMITS.smallMm.most}
+              mostMm={LIMITS.smallMm.max}
               onChangeMm={(bow) => {
                 const bulges = outline.pointsMm.map((__, i) =>
                   i === side ? bulgeOfBow(chord, bow) : (outline.bulges?.[i] ?? 0),

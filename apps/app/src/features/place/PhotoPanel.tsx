@@ -53,7 +53,7 @@ export function PhotoPanel({ room }: PanelProps) {
         />
         {photo ? (
           <Button
-            label="Take it away"
+            label="Delete"
             look="stop"
             onPress={() => {
               edit(changePiece({ photo: undefined }), 'photo away');
@@ -76,7 +76,7 @@ export function PhotoPanel({ room }: PanelProps) {
                 label={`From one point to the other, now ${formatLengthShort(distance(first, second), units)}`}
                 valueMm={trueMm}
                 placeholder="as measured"
-                mostMm={LIMITS.lengthMm.most}
+                mostMm={LIMITS.lengthMm.max}
                 onChangeMm={setTrueMm}
                 testID="photo-true"
               />

@@ -38,7 +38,7 @@ export function ScanPanel({ room }: PanelProps) {
           inRow
           label="How wide"
           valueMm={band.widthMm}
-          mostMm={LIMITS.smallMm.most}
+          mostMm={LIMITS.smallMm.max}
           onChangeMm={(widthMm) => {
             set({ widthMm });
           }}
@@ -48,7 +48,7 @@ export function ScanPanel({ room }: PanelProps) {
           inRow
           label="May be off by"
           valueMm={band.uncertaintyMm}
-          mostMm={LIMITS.smallMm.most}
+          mostMm={LIMITS.smallMm.max}
           onChangeMm={(uncertaintyMm) => {
             set({ uncertaintyMm });
           }}
@@ -59,7 +59,7 @@ export function ScanPanel({ room }: PanelProps) {
           label="How deep"
           valueMm={band.depthMm ?? null}
           placeholder="not known"
-          mostMm={LIMITS.smallMm.most}
+          mostMm={LIMITS.smallMm.max}
           onClear={() => {
             set({ depthMm: undefined });
           }}
@@ -82,7 +82,7 @@ export function ScanPanel({ room }: PanelProps) {
             </Small>
           </Column>
           <Press
-            aria-label={`Take ${bandName(one)} ${index + 1} away`}
+            aria-label={`Delete ${bandName(one)} ${index + 1}`}
             paddingHorizontal="$3"
             onPress={() => {
               edit(changeBand(one.id, null), `drop ${one.id}`);

@@ -17,7 +17,7 @@ const TEXT_PX = 14;
 const HALO_PX = 4;
 /** Half a letter and a little, px. */
 const LETTER_PX = 4.2;
-const LEAST_TOLD_PX = 44;
+const MIN_TOLD_PX = 44;
 const BESIDE_PX = 8;
 
 /** A measured length on the plan with its words in the middle. */
@@ -25,7 +25,7 @@ export function Span({ from, to, text, tone, halo, px, heavy = false, window }: 
   const half = LETTER_PX * px * text.length;
   const lengthPx = Math.hypot(to.xMm - from.xMm, to.yMm - from.yMm) / px;
   // Beside a short line the number would only cover it: it stands in the boxes below as well.
-  const told = heavy || lengthPx > LEAST_TOLD_PX;
+  const told = heavy || lengthPx > MIN_TOLD_PX;
   const [midX, midY] = [(from.xMm + to.xMm) / 2, -(from.yMm + to.yMm) / 2];
   const within = (x: number): number =>
     Math.min(window.rightMm - half, Math.max(window.leftMm + half, x));

@@ -33,7 +33,7 @@ export function usePlaceKeys({ state, act, edit, holes, handle, remove }: PlaceR
           ...nudges,
           {
             key: 'Delete',
-            does: 'take the chosen holes away',
+            does: 'delete the chosen holes',
             run: () => {
               remove(chosen);
             },

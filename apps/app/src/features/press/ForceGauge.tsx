@@ -18,16 +18,16 @@ export function ForceGauge({ band, topN, forceN, wantedN, height }: ForceGaugePr
   const theme = useTheme();
   const Y = (force: number): number => height * (1 - Math.min(1, force / topN));
   const words = { fontFamily: 'Hyperlegible', fontSize: 14 } as const;
-  const inBand = forceN >= band.leastN && forceN <= band.mostN;
+  const inBand = forceN >= band.minN && forceN <= band.maxN;
   return (
     <Measured>
       {(width) => (
         <Svg width={width} height={height} aria-hidden>
           <Rect width={width} height={height} fill={theme.surface.val} stroke={theme.line.val} />
           <Rect
-            {...at(0, Y(band.mostN))}
+            {...at(0, Y(band.maxN))}
             width={width}
-            height={Y(band.leastN) - Y(band.mostN)}
+            height={Y(band.minN) - Y(band.maxN)}
             fill={theme.waterWash.val}
           />
           <Line
@@ -38,10 +38,10 @@ export function ForceGauge({ band, topN, forceN, wantedN, height }: ForceGaugePr
             stroke={theme.water.val}
             strokeWidth={2}
           />
-          <Text {...words} {...at(10, Y(band.mostN) - 6)} fill={theme.muted.val}>
+          <Text {...words} {...at(10, Y(band.maxN) - 6)} fill={theme.muted.val}>
             Tears out above
           </Text>
-          <Text {...words} {...at(10, Y(band.leastN) + 18)} fill={theme.muted.val}>
+          <Text {...words} {...at(10, Y(band.minN) + 18)} fill={theme.muted.val}>
             Polishes below
           </Text>
           <Rect

@@ -35,7 +35,7 @@ interface PressPadProps {
  */
 export function PressPad({ band, tare, onTried }: PressPadProps) {
   const units = useUnits();
-  const topN = band.mostN * TOP_OVER_MOST;
+  const topN = band.maxN * TOP_OVER_MOST;
   const [scale] = useState(() => pretendScale(SEED, nowMs));
   const [reading, setReading] = useState<ForceSample | null>(null);
   const [wantedN, setWantedN] = useState<number | null>(null);

@@ -18,12 +18,12 @@ import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { ScaleTrainer } from './ScaleTrainer';
 
-const TARE_LIMIT = { least: 0, most: 200, unit: '' };
+const TARE_LIMIT = { min: 0, max: 200, unit: '' };
 
 /** The plan's force on a scale, at the lever and in the arms. */
 export function PressScreen() {
   return (
-    <HoleLoader title="How hard?">
+    <HoleLoader title="Feed force">
       {(loaded) => <PressRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -71,9 +71,9 @@ function PressRoom(loaded: LoadedHole) {
         </Panel>
         <ScaleTrainer
           band={{
-            leastN: plan.forceWindowN.low,
+            minN: plan.forceWindowN.low,
             wantedN: plan.feedForceN,
-            mostN: plan.forceWindowN.high,
+            maxN: plan.forceWindowN.high,
           }}
           tare={tare ?? 0}
         />

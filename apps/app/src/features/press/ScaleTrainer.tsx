@@ -19,7 +19,7 @@ const WAYS = [
   { value: 'pretend', label: 'Pretend scale' },
   { value: 'own', label: 'My bathroom scale' },
 ] as const;
-const READING_LIMIT = { least: 0, most: 400, unit: '' };
+const READING_LIMIT = { min: 0, max: 400, unit: '' };
 
 interface ScaleTrainerProps {
   readonly band: ForceBand;
@@ -31,14 +31,14 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
   const units = useUnits();
   const [way, setWay] = useState<(typeof WAYS)[number]['value']>('pretend');
   const [tried, setTried] = useState<Steadiness | null>(null);
-  const [least, setLeast] = useState<number | undefined>();
-  const [most, setMost] = useState<number | undefined>();
+  const [min, setMin] = useState<number | undefined>();
+  const [max, setMax] = useState<number | undefined>();
   const { unit } = scaleUnit(units);
   const own =
-    least !== undefined && most !== undefined
+    min !== undefined && max !== undefined
       ? steadinessFromExtremes(
-          forceOfReading(least, units, tare),
-          forceOfReading(most, units, tare),
+          forceOfReading(min, units, tare),
+          forceOfReading(max, units, tare),
           band,
         )
       : null;
@@ -48,7 +48,7 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
     <Column gap="$3" testID="trainer">
       <Heading aria-level={2}>Practise it</Heading>
       <Small>
-        Between {at(band.leastN)} and {at(band.mostN)} it cuts well; aim for {at(band.wantedN)}.
+        Between {at(band.minN)} and {at(band.maxN)} it cuts well; aim for {at(band.wantedN)}.
       </Small>
       <Chips label="On" chips={WAYS} value={way} onChange={setWay} testID="scale-way" />
       {way === 'pretend' ? (
@@ -63,17 +63,17 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
             <NumberBox
               inRow
               label={`Least it showed, ${unit}`}
-              value={least}
+              value={min}
               limit={READING_LIMIT}
-              onChange={setLeast}
+              onChange={setMin}
               testID="reading-least"
             />
             <NumberBox
               inRow
               label={`Most it showed, ${unit}`}
-              value={most}
+              value={max}
               limit={READING_LIMIT}
-              onChange={setMost}
+              onChange={setMax}
               testID="reading-most"
             />
           </Row>

@@ -75,8 +75,8 @@ function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBox
         label={field.unit ? `${field.label}, ${field.unit}` : field.label}
         value={known ?? undefined}
         limit={{
-          ...(field.above !== undefined ? { above: field.above } : { least: field.atLeast ?? 0 }),
-          most: field.most,
+          ...(field.above !== undefined ? { above: field.above } : { min: field.atLeast ?? 0 }),
+          max: field.max,
           unit: field.unit,
         }}
         placeholder={usual === undefined ? (field.optional ? 'none' : '') : String(usual)}
@@ -93,8 +93,8 @@ function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBox
         label={field.label}
         valueMm={known}
         placeholder={taken ?? (field.optional ? 'as usual' : 'needed')}
-        mostMm={field.most}
-        anySign={field.least === 0}
+        mostMm={field.max}
+        anySign={field.min === 0}
         onChangeMm={onChange}
         onClear={() => {
           onChange(undefined);

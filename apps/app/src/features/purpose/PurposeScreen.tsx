@@ -18,7 +18,7 @@ import { usePurpose } from './usePurpose';
 /** From the part to the hole. */
 export function PurposeScreen() {
   return (
-    <HoleLoader title="What is it for?">
+    <HoleLoader title="Purpose">
       {(loaded) => <PurposeRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -38,11 +38,7 @@ function PurposeRoom(loaded: LoadedHole) {
     return <OnePurpose key={chosen} loaded={loaded} kind={chosen} home={home} onChoose={choose} />;
   }
   return (
-    <Page
-      title="What is it for?"
-      subtitle={detail.piece.name}
-      back={{ href: home, label: 'the plan' }}
-    >
+    <Page title="Purpose" subtitle={detail.piece.name} back={{ href: home, label: 'the plan' }}>
       <PurposeList bits={loaded.workshop.bits} onChoose={choose} />
     </Page>
   );

@@ -32,7 +32,7 @@ const clock = (): Date => new Date();
 /** What to see to before the motor starts; then the run is opened. */
 export function ReadyScreen() {
   return (
-    <HoleLoader title="Ready?">
+    <HoleLoader title="Ready check">
       {(loaded) => <ReadyRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

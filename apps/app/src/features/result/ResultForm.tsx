@@ -45,7 +45,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
       label={label}
       valueMm={result[key] ?? null}
       anySign={anySign}
-      mostMm={LIMITS.diameterMm.most}
+      mostMm={LIMITS.diameterMm.max}
       onChangeMm={(mm) => {
         change({ [key]: mm });
       }}
@@ -72,7 +72,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
   );
   return (
     <Page
-      title="How was it?"
+      title="Result"
       subtitle={`${state.subject.holeName} · ${state.subject.pieceName}`}
       back={{ href: routes.run(run.runId), label: 'the run' }}
       actions={

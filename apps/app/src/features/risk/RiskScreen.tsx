@@ -19,7 +19,7 @@ import { TwentyTries } from './TwentyTries';
 /** Odds and ranges of this hole, and which unknown to settle first. */
 export function RiskScreen() {
   return (
-    <HoleLoader title="How sure is it?">
+    <HoleLoader title="Risk">
       {(loaded) => <RiskRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

@@ -56,7 +56,7 @@ export function MeasureSheet({ state, onMeasured }: MeasureSheetProps) {
         label="Or typed"
         valueMm={depthMm}
         anySign
-        mostMm={LIMITS.thicknessMm.most}
+        mostMm={LIMITS.thicknessMm.max}
         onChangeMm={(mm) => {
           setDepthMm(Math.max(0, mm));
         }}

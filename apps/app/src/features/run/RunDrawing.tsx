@@ -20,7 +20,7 @@ interface RunDrawingProps {
 const STEP_SHARE = 0.025;
 const FINE = 0.2;
 /** A wet finger that only rests moves no farther than this, px. */
-const LEAST_DRAG_PX = 4;
+const MIN_DRAG_PX = 4;
 /** Pressed one after the other, the keys set one depth, ms. */
 const RESTED_MS = 700;
 
@@ -44,7 +44,7 @@ export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps)
       if (first) from.current = state.depthMm;
       if (!canMeasure(state)) return;
       const to = within(from.current + movedDown / place.scale);
-      const isMove = Math.abs(movedDown) > LEAST_DRAG_PX;
+      const isMove = Math.abs(movedDown) > MIN_DRAG_PX;
       setHeldMm(last || !isMove ? null : to);
       if (last && isMove) onMove(round(to));
     },

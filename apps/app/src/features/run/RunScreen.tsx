@@ -13,7 +13,7 @@ export function RunScreen() {
   const run = useRun(runId);
   if (run) return <RunBoard run={run} sync={sync} />;
   return (
-    <Page title="Run" back={{ href: routes.log(), label: 'the logbook' }}>
+    <Page title="Run" back={{ href: routes.log(), label: 'the log' }}>
       {sync.kind === 'unknown' ? (
         <Empty title="No such run" text="Neither this device nor the server has it." />
       ) : sync.kind === 'away' ? (

@@ -7,7 +7,7 @@ import { keepEvents, keptEvents, keptRunIds, tidyRuns } from './keptRuns';
 import { hearTabs, tellTabs } from './runNews';
 
 /** So many runs a device keeps before it lets go of those that are over and sent. */
-const MOST_KEPT = 20;
+const MAX_KEPT = 20;
 
 /** An entry as this page knows it. */
 export interface KnownEvent extends KeptEvent {
@@ -88,7 +88,7 @@ export const useRuns = create<Runs>()((set, get) => {
       const before = get().known[runId] ?? [];
       const event: RunEvent = {
         id: newId(),
-        n: 1 + before.reduce((most, { event: { n } }) => Math.max(most, n), 0),
+        n: 1 + before.reduce((max, { event: { n } }) => Math.max(max, n), 0),
         device: deviceId(),
         ...stampNow(),
         act,
@@ -123,7 +123,7 @@ export function openRun(act: Extract<RunAct, { kind: 'open' }>): string {
   const runId = newId();
   useRuns.getState().add(runId, act);
   void keptRunIds()
-    .then((ids) => (ids.length > MOST_KEPT ? tidyRuns(runId) : undefined))
+    .then((ids) => (ids.length > MAX_KEPT ? tidyRuns(runId) : undefined))
     .catch(() => undefined);
   return runId;
 }

@@ -1,4 +1,4 @@
-import { MOST_EVENTS } from '@nucleon/contract/runLimits';
+import { MAX_EVENTS } from '@nucleon/contract/runLimits';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { ApiProblem } from '../../api/problem';
 import { postEvents, putRunPhoto } from '../../api/runs';
@@ -20,7 +20,7 @@ export async function sendRun(runId: string): Promise<number> {
     .filter(({ sent, refused }) => !sent && refused === null)
     .map(({ event }) => event)
     .sort((a, b) => a.n - b.n)
-    .slice(0, MOST_EVENTS);
+    .slice(0, MAX_EVENTS);
   if (waiting.length === 0) return 0;
   const refused = await refusedOf(runId, waiting);
   refuse(runId, refused);

@@ -11,10 +11,10 @@ import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom, type HoleRoom } from '../hole/useHoleRoom';
 import { DepthOverTime } from './DepthOverTime';
 
-/** The way down: leaf by leaf, what happens at which depth and when. */
+/** Depth plan: leaf by leaf, what happens at which depth and when. */
 export function ThroughScreen() {
   return (
-    <HoleLoader title="The way down">
+    <HoleLoader title="Depth plan">
       {(loaded) => <ThroughRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -27,7 +27,7 @@ function ThroughRoom(loaded: LoadedHole) {
   if (!plan)
     return (
       <RoomPage name="through" room={room}>
-        {room.faults.length === 0 ? <Loading what="the way down" /> : null}
+        {room.faults.length === 0 ? <Loading what="the depth plan" /> : null}
       </RoomPage>
     );
   const timeline = timelineDrawing(plan, units);

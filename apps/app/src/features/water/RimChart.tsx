@@ -20,9 +20,9 @@ export default function RimChart({
 }) {
   const theme = useTheme();
   const units = useUnits();
-  const { atS, wetK, dryK, limitK, mostDryK, mostWetK } = story;
+  const { atS, wetK, dryK, limitK, maxDryK, maxWetK } = story;
   const every = Math.max(1, Math.floor(atS.length / DRAWN));
-  const showsLimit = limitK !== null && limitK < 1.6 * mostDryK;
+  const showsLimit = limitK !== null && limitK < 1.6 * maxDryK;
   const data = Array.from(atS.keys())
     .filter((i) => i % every === 0)
     .map((i) => ({
@@ -35,7 +35,7 @@ export default function RimChart({
     { yKey: 'dry', label: 'With the dry spell', color: theme.rim.val, dash: [6, 4] },
     { yKey: 'wet', label: 'As planned', color: theme.water.val, dash: null },
     ...(showsLimit
-      ? [{ yKey: 'limit', label: 'Working limit', color: theme.stop.val, dash: [2, 4] }]
+      ? [{ yKey: 'limit', label: 'Allowable stress', color: theme.stop.val, dash: [2, 4] }]
       : []),
   ];
   return (
@@ -48,7 +48,7 @@ export default function RimChart({
         height={HEIGHT_PX}
         formatX={(seconds) => `${seconds} s`}
         formatY={(kelvin) => formatTempRise(kelvin, units)}
-        label={`Temperature of the ring above the water: at most ${formatTempRise(mostWetK, units)} as planned, ${formatTempRise(mostDryK, units)} with the dry spell.`}
+        label={`Temperature of the ring above the water: at most ${formatTempRise(maxWetK, units)} as planned, ${formatTempRise(maxDryK, units)} with the dry spell.`}
       />
       <LineLegend lines={lines} />
     </View>

@@ -154,7 +154,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
             label="Tray, long"
             valueMm={water?.trayLengthMm ?? null}
             placeholder="not measured"
-            mostMm={LIMITS.lengthMm.most}
+            mostMm={LIMITS.lengthMm.max}
             onChangeMm={(trayLengthMm) => {
               change({ trayLengthMm }, 'tray-length');
             }}
@@ -165,7 +165,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
             label="Tray, wide"
             valueMm={water?.trayWidthMm ?? null}
             placeholder="not measured"
-            mostMm={LIMITS.lengthMm.most}
+            mostMm={LIMITS.lengthMm.max}
             onChangeMm={(trayWidthMm) => {
               change({ trayWidthMm }, 'tray-width');
             }}

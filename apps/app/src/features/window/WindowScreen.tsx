@@ -21,7 +21,7 @@ import { withoutOwnPoint } from './windowPlace';
 import { WindowMap } from './WindowMap';
 
 const TALLEST_PX = 560;
-const FORCE_LIMIT = { above: 0, most: 5000 };
+const FORCE_LIMIT = { above: 0, max: 5000 };
 
 /** Speed against force: what goes wrong where, and where the plan lies. */
 export function WindowScreen() {

@@ -23,7 +23,7 @@ export function useWindowPoint(edit: Editing, view: WindowView | null) {
             ? {}
             : {
                 rimSpeedMPerS: Math.min(
-                  LIMITS.rimSpeedMPerS.most,
+                  LIMITS.rimSpeedMPerS.max,
                   roundedUp(rimSpeedAt(rpm, view.diameterMm)),
                 ),
               }),
@@ -31,7 +31,7 @@ export function useWindowPoint(edit: Editing, view: WindowView | null) {
             ? {}
             : {
                 contactPressureMpa: Math.min(
-                  LIMITS.contactPressureMpa.most,
+                  LIMITS.contactPressureMpa.max,
                   roundedUp(forceN / view.contactAreaMm2),
                 ),
               }),

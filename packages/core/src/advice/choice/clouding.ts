@@ -1,4 +1,4 @@
-import { clearness } from '../../physics/water/clearness';
+import { clearness } from '../../physics/water/transmittance';
 import type { PlanContext } from '../../plan/planContext';
 
 /** How clear standing water is after so many holes. */
@@ -9,14 +9,14 @@ export interface Clouding {
   readonly isClear: boolean;
 }
 
-const MOST_SHOWN_HOLES = 12;
+const MAX_SHOWN_HOLES = 12;
 
 /** After each hole in one filling, until the mark is lost or for a dozen; empty where none stands. */
 export function cloudingOf({ water, headline }: PlanContext): readonly Clouding[] {
   const { fillL, coverMm, finesG } = water;
   if (fillL === null || coverMm === null) return [];
   const all: Clouding[] = [];
-  for (let holes = 1; holes <= MOST_SHOWN_HOLES; holes++) {
+  for (let holes = 1; holes <= MAX_SHOWN_HOLES; holes++) {
     const seen = clearness(finesG * holes, fillL, coverMm, headline.material.grainSizeUm);
     all.push({ holes, ...seen });
     if (!seen.isClear) break;

@@ -51,7 +51,7 @@ const APART = 1.6;
 const LADDER = [0.5, 1, 1.5, 2, 3, 4, 6, 9] as const;
 
 /**
- * Moves the hole along its way from the nearest edge inwards and reckons the stress at each place:
+ * Moves the hole along its way from the nearest edge inwards and calculates the stress at each place:
  * the same force, bed and bit. A rule may still be wise where stress does not ask for it.
  */
 export function edgeTruth(

@@ -1,6 +1,6 @@
 import { hireInWords } from '../../words/advice/hireInWords';
 import { caseWith, type JobParts } from '../../setup/jobFixtures';
-import { hireOrBuy, MOST_HOLES, type HirePrices } from './hireOrBuy';
+import { hireOrBuy, MAX_HOLES, type HirePrices } from './hireOrBuy';
 
 const weigh = (parts: JobParts = {}, prices: Partial<HirePrices> = {}) => {
   const found = hireOrBuy(caseWith(parts), prices);
@@ -10,7 +10,7 @@ const weigh = (parts: JobParts = {}, prices: Partial<HirePrices> = {}) => {
 
 it('tells the turning points where the cost lines cross', () => {
   const { options, cheapestFrom } = weigh();
-  for (let holes = 1; holes <= MOST_HOLES; holes++) {
+  for (let holes = 1; holes <= MAX_HOLES; holes++) {
     const cheapest = [...options].sort(
       (a, b) => (a.costMoney[holes - 1] ?? 0) - (b.costMoney[holes - 1] ?? 0),
     )[0];

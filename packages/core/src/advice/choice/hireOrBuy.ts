@@ -55,7 +55,7 @@ export type HireOutcome =
   | { readonly kind: 'weighed'; readonly hireOrBuy: HireOrBuy }
   | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
-export const MOST_HOLES = 60;
+export const MAX_HOLES = 60;
 /** Hours at a rig in a day, the rest is fetching and cleaning. */
 const RIG_DAY_H = 6;
 /** Marking, bedding and cleaning for each hole, s. */
@@ -173,7 +173,7 @@ function tryWith(
   };
 }
 
-const counts = Array.from({ length: MOST_HOLES }, (_, index) => index + 1);
+const counts = Array.from({ length: MAX_HOLES }, (_, index) => index + 1);
 
 function ownBit(
   way: 'cheap-bit' | 'good-bit',

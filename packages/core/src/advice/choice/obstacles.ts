@@ -62,7 +62,7 @@ type Judge = (trial: Trial) => object | null;
 /** Room a press keeps between the bit's tip and the piece, mm. */
 const PRESS_CLEARANCE_MM = 10;
 /** Under half of the least speed it hardly cuts. */
-const LEAST_SPEED_SHARE = 0.5;
+const MIN_SPEED_SHARE = 0.5;
 /** What a shank and chuck add to a bit's usable depth, mm. */
 const SHANK_IN_VIEW_MM = 20;
 
@@ -133,7 +133,7 @@ const JUDGES = {
     const aid = hole.setup?.feedAid ?? 'none';
     const { onePushN } = armForce('guided', machine, aid, (glaze / 2) * area);
     return low * area > onePushN
-      ? { wantedN: low * area, mostN: onePushN, aided: aid !== 'none' }
+      ? { wantedN: low * area, maxN: onePushN, aided: aid !== 'none' }
       : null;
   },
   'does-not-fit': ({ bit: { shank }, machine, couplings }) => {
@@ -183,7 +183,7 @@ const JUDGES = {
     const { low } = cuttingWindow(material, bitGeometry(bit)).rimSpeedMPerS;
     const rpm = Math.max(...speedSettings(machine).map(({ maxRpm }) => maxRpm));
     const rimSpeedMPerS = rimSpeedAt(rpm, bit.diameterMm);
-    return rimSpeedMPerS < low * LEAST_SPEED_SHARE ? { rpm, rimSpeedMPerS, lowMPerS: low } : null;
+    return rimSpeedMPerS < low * MIN_SPEED_SHARE ? { rpm, rimSpeedMPerS, lowMPerS: low } : null;
   },
   'press-travel': ({ machine: { travelMm }, depthMm }) => {
     const wantedMm = depthMm + PRESS_CLEARANCE_MM / 2;

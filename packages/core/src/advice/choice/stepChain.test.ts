@@ -44,7 +44,7 @@ const sceneOf = (bits: readonly Bit[], finalMm: number): ChainScene => {
 /** Every subset of the smaller bits before each final one. */
 function bruteForce(scene: ChainScene): number {
   const finals = scene.bits.filter(({ bit }) => Math.abs(bit.diameterMm - scene.finalMm) <= 0.5);
-  let least = Infinity;
+  let min = Infinity;
   for (const final of finals) {
     const smaller = scene.bits.filter(({ bit }) => bit.diameterMm < final.bit.diameterMm);
     for (let mask = 0; mask < 2 ** smaller.length; mask++) {
@@ -52,10 +52,10 @@ function bruteForce(scene: ChainScene): number {
       if (chain.some((bit, i) => (chain[i - 1]?.bit.diameterMm ?? 0) >= bit.bit.diameterMm))
         continue;
       const steps = chain.map((bit, i) => stepAfter(scene, bit, chain[i - 1]?.bit.diameterMm ?? 0));
-      least = Math.min(least, chainOfSteps(scene, steps).costS);
+      min = Math.min(min, chainOfSteps(scene, steps).costS);
     }
   }
-  return least;
+  return min;
 }
 
 it.each([

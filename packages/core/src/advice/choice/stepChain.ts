@@ -53,7 +53,7 @@ export type ChainOutcome =
   | { readonly kind: 'no-bit'; readonly diameterMm: number }
   | { readonly kind: 'faulty'; readonly faults: readonly JobFault[] };
 
-/** What weighs a chain: everything its steps are reckoned from. */
+/** What weighs a chain: everything its steps are calculated from. */
 export interface ChainScene {
   readonly context: PlanContext;
   readonly layers: readonly DepthLayer[];
@@ -170,24 +170,24 @@ export function chainOfSteps(scene: ChainScene, steps: readonly ChainStep[]): Bi
 }
 
 /** Best way to have each bit's hole, from the smallest up: the best of going straight and following. */
-function cheapestChain(scene: ChainScene, mostSteps = Infinity): BitChain | null {
+function cheapestChain(scene: ChainScene, maxSteps = Infinity): BitChain | null {
   const materials = scene.layers.flatMap((layer) => layer.parts.map((part) => part.material));
   const best: { readonly to: ResolvedBit; readonly chain: BitChain }[] = [];
   for (const bit of scene.bits) {
     const ways = [chainOfSteps(scene, [stepAfter(scene, bit, 0)])];
-    for (const before of mostSteps > 1 ? best : []) {
+    for (const before of maxSteps > 1 ? best : []) {
       if (before.to.bit.diameterMm >= bit.bit.diameterMm) continue;
       if (pilotRule(before.to, bit, materials, scene.context.setup.hold)) continue;
       const step = stepAfter(scene, bit, before.to.bit.diameterMm);
       ways.push(chainOfSteps(scene, [...before.chain.steps, step]));
     }
-    const chain = ways.reduce((least, way) => (way.costS < least.costS ? way : least));
+    const chain = ways.reduce((min, way) => (way.costS < min.costS ? way : min));
     if (Number.isFinite(chain.costS)) best.push({ to: bit, chain });
   }
   const finals = best.filter(({ to }) => isFinal(scene, to)).map(({ chain }) => chain);
   return finals.length === 0
     ? null
-    : finals.reduce((least, chain) => (chain.costS < least.costS ? chain : least));
+    : finals.reduce((min, chain) => (chain.costS < min.costS ? chain : min));
 }
 
 /** The best way into a bit of the hole's size that follows another. */
@@ -216,7 +216,7 @@ function cheapestStepped(scene: ChainScene): BitChain | null {
     .filter(({ costS }) => Number.isFinite(costS));
   return chains.length === 0
     ? null
-    : chains.reduce((least, chain) => (chain.costS < least.costS ? chain : least));
+    : chains.reduce((min, chain) => (chain.costS < min.costS ? chain : min));
 }
 
 function barredPilots(scene: ChainScene): ChainChoice['barred'] {

@@ -34,14 +34,14 @@ export interface WindowPoint {
   readonly nearest: WindowArea;
 }
 
-const MOST_MARGIN = 9;
+const MAX_MARGIN = 9;
 /** Finer says nothing more, and costs. */
-export const MOST_GRID = 400;
+export const MAX_GRID = 400;
 
 /** @param size columns and rows, 2 to 400 */
 export function workingWindow(context: PlanContext, size = 120): WorkingWindow {
-  if (size < 2 || size > MOST_GRID)
-    throw new RangeError(`A window of ${size} × ${size} is not drawn; 2 to ${MOST_GRID} are.`);
+  if (size < 2 || size > MAX_GRID)
+    throw new RangeError(`A window of ${size} × ${size} is not drawn; 2 to ${MAX_GRID} are.`);
   const one = windowCase(context);
   const { headline, setup } = context;
   const { window, contact, bit } = headline;
@@ -75,10 +75,7 @@ export function workingWindow(context: PlanContext, size = 120): WorkingWindow {
     for (let column = 0; column < size; column++) {
       const at = marginsAt(one, rpm[column] ?? 1, forceN[row] ?? 1);
       for (const name of WINDOW_AREAS)
-        margins[name][row * size + column] = Math.max(
-          -MOST_MARGIN,
-          Math.min(MOST_MARGIN, at[name]),
-        );
+        margins[name][row * size + column] = Math.max(-MAX_MARGIN, Math.min(MAX_MARGIN, at[name]));
     }
   }
   return {

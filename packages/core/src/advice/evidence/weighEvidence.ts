@@ -22,7 +22,7 @@ export interface WeighedRow {
 }
 
 /** A spread may be narrower than the band by this much: ln(p90/p10) over ln(high/low). */
-export const LEAST_SPREAD_SHARE = 0.6;
+export const MIN_SPREAD_SHARE = 0.6;
 /** Enough for odds and percentiles to a few per cent. */
 const DRAWS = 4000;
 
@@ -54,7 +54,7 @@ function lands(model: WeighedRow['model'], [low, high]: WeighedRow['band']): boo
   if (middle < low || middle > high) return false;
   // A band that begins at nothing has no width in logarithms.
   if (typeof model === 'number' || low === 0 || model.p10 <= 0) return true;
-  return Math.log(model.p90 / model.p10) >= LEAST_SPREAD_SHARE * Math.log(high / low);
+  return Math.log(model.p90 / model.p10) >= MIN_SPREAD_SHARE * Math.log(high / low);
 }
 
 /** The whole bench of facts; takes some seconds. */

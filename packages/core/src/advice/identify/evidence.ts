@@ -49,7 +49,7 @@ export const defineIdentifier = <C extends string>(spec: {
 }): Identifier => spec;
 
 /** Never nothing: a slip of the eye is always possible. */
-const LEAST_LIKELIHOOD = 0.01;
+const MIN_LIKELIHOOD = 0.01;
 
 /** P(answer | candidate): the answer's weight over those of all answers to the question. */
 export function likelihood(question: Question, answerId: string, candidateId: string): number {
@@ -58,5 +58,5 @@ export function likelihood(question: Question, answerId: string, candidateId: st
   const total = Object.values(question.answers).reduce((sum, one) => sum + weightOf(one), 0);
   const answer = question.answers[answerId];
   if (!answer || total <= 0) return 1;
-  return Math.max(weightOf(answer) / total, LEAST_LIKELIHOOD);
+  return Math.max(weightOf(answer) / total, MIN_LIKELIHOOD);
 }

@@ -36,7 +36,7 @@ export interface OddsMap {
 }
 
 /** A coarse mesh is out by no more than this; beyond, something else is the matter. */
-const MOST_CORRECTION = 1.6;
+const MAX_CORRECTION = 1.6;
 
 export function oddsSurface(context: PlanContext, bend: Bend): SurfaceOutcome {
   const { piece, hole, setup, headline } = context;
@@ -49,7 +49,7 @@ export function oddsSurface(context: PlanContext, bend: Bend): SurfaceOutcome {
   const coarse = pressPiece(prepared.piece, scene.rim, scene.forceN).bending;
   const correction =
     fine.kind === 'bent' && coarse.kind === 'bent' && coarse.stressMpa > 0
-      ? Math.min(MOST_CORRECTION, Math.max(1 / MOST_CORRECTION, fine.stressMpa / coarse.stressMpa))
+      ? Math.min(MAX_CORRECTION, Math.max(1 / MAX_CORRECTION, fine.stressMpa / coarse.stressMpa))
       : 1;
   return { kind: 'surface', surface: { context, scene, piece: prepared.piece, correction } };
 }

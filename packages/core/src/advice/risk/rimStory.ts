@@ -18,13 +18,13 @@ export interface RimStory {
   readonly atS: Float64Array;
   readonly wetK: Float64Array;
   readonly dryK: Float64Array;
-  readonly mostWetK: number;
-  readonly mostDryK: number;
+  readonly maxWetK: number;
+  readonly maxDryK: number;
   readonly dryFromS: number;
   readonly dryForS: number;
   /** After the water is back, s; null where it does not recover before the end. */
   readonly recoveryS: number | null;
-  /** Rise at which heat, bending and what is built in reach the working limit; null for walls. */
+  /** Rise at which heat, bending and what is built in reach the allowable stress; null for walls. */
   readonly limitK: number | null;
   /** Stress a kelvin makes, MPa/K. */
   readonly mpaPerK: number;
@@ -75,8 +75,8 @@ export function rimStory(context: PlanContext, dryForS = DRY_SPELL_S): RimStory 
     atS,
     wetK,
     dryK,
-    mostWetK: wet.mostK,
-    mostDryK: dry.mostK,
+    maxWetK: wet.maxK,
+    maxDryK: dry.maxK,
     dryFromS,
     dryForS,
     recoveryS: back < 0 ? null : (atS[back] ?? 0) - dryFromS - dryForS,

@@ -2,7 +2,7 @@ import { CONNECTION_IDS } from './connections';
 import { LIMITS } from '../schema/limits';
 import { list, number, object, oneOf, type Document } from '../schema/schema';
 
-const shankSize = number({ above: 0, most: 100, unit: 'mm' });
+const shankSize = number({ above: 0, max: 100, unit: 'mm' });
 
 /** The end of a bit or adapter that goes into something. */
 export const shankSchema = object(

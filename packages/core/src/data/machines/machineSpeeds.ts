@@ -3,15 +3,15 @@ import { kinds, number, object, someOf, type Document } from '../schema/schema';
 
 const rpm = number(LIMITS.rpm);
 /** A machine that does not turn is none. */
-const mostRpm = number({ above: 0, most: LIMITS.rpm.most, unit: 'rpm' });
+const topRpm = number({ above: 0, max: LIMITS.rpm.max, unit: 'rpm' });
 
-const gear = object({ minRpm: rpm, maxRpm: mostRpm }, { stallTorqueNm: number(LIMITS.torqueNm) });
+const gear = object({ minRpm: rpm, maxRpm: topRpm }, { stallTorqueNm: number(LIMITS.torqueNm) });
 export interface Gear extends Document<typeof gear> {}
 
 /** What speeds a machine can hold. */
 export const machineSpeedsSchema = kinds({
-  range: object({ minRpm: rpm, maxRpm: mostRpm }),
-  steps: object({ rpm: someOf(mostRpm, 50, 'speeds in rpm') }),
+  range: object({ minRpm: rpm, maxRpm: topRpm }),
+  steps: object({ rpm: someOf(topRpm, 50, 'speeds in rpm') }),
   gears: object({ gears: someOf(gear, 20, 'gears') }),
 });
 export type MachineSpeeds = Document<typeof machineSpeedsSchema>;

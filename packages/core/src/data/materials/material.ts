@@ -2,7 +2,7 @@ import { MATERIAL_CLASSES, PIECE_FORMS } from '../choices';
 import { id, list, name, number, object, oneOf, type Document } from '../schema/schema';
 import { Type } from '@sinclair/typebox';
 
-const above0 = (most: number, unit: string) => number({ above: 0, most, unit });
+const above0 = (max: number, unit: string) => number({ above: 0, max, unit });
 const pressure = above0(20, 'MPa');
 const speed = above0(20, 'm/s');
 
@@ -75,7 +75,7 @@ export const materialSchema = object(
     expansionPerK: above0(1e-3, '1/K'),
     mohs: above0(10, ''),
     /** C_T: how far the cold piece holds the hot ring from growing. */
-    heatConstraint: number({ least: 0, most: 1, unit: '' }),
+    heatConstraint: number({ min: 0, max: 1, unit: '' }),
     /** Exit chips of laminar stone and coarse concrete come 2 to 4 times wider; else 1. */
     exitChipFactor: above0(10, ''),
     /** Colour of the slurry, sRGB hex. */

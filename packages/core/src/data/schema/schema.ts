@@ -26,15 +26,15 @@ export const number = (limit: NumberLimit) =>
     description: describeLimit(limit),
     ...(limit.above !== undefined
       ? { exclusiveMinimum: limit.above }
-      : { minimum: limit.least ?? 0 }),
-    maximum: limit.most,
+      : { minimum: limit.min ?? 0 }),
+    maximum: limit.max,
   });
 
-export const wholeNumber = (least: number, most: number, description?: string) =>
+export const wholeNumber = (min: number, max: number, description?: string) =>
   Type.Integer({
-    minimum: least,
-    maximum: most,
-    description: description ?? `a whole number from ${least} to ${most}`,
+    minimum: min,
+    maximum: max,
+    description: description ?? `a whole number from ${min} to ${max}`,
   });
 
 export const oneOf = <const T extends readonly string[]>(values: T): TUnsafe<T[number]> =>
@@ -44,8 +44,8 @@ export const oneOf = <const T extends readonly string[]>(values: T): TUnsafe<T[n
     description: `one of ${values.join(', ')}`,
   });
 
-export const text = (most: number) =>
-  Type.String({ maxLength: most, description: `text of at most ${most} characters` });
+export const text = (max: number) =>
+  Type.String({ maxLength: max, description: `text of at most ${max} characters` });
 
 /** Blanks at its ends would make two ids of what reads, sorts and is searched for as one. */
 export const id = Type.String({
@@ -69,15 +69,15 @@ export const time = Type.String({
   description: 'a time from 1970 to 2199 such as 2026-05-02T09:00:00Z',
 });
 
-export const list = <T extends TSchema>(items: T, most: number) =>
-  Type.Array(items, { maxItems: most, description: `a list of at most ${most}` });
+export const list = <T extends TSchema>(items: T, max: number) =>
+  Type.Array(items, { maxItems: max, description: `a list of at most ${max}` });
 
 /** A list that may not be empty. */
-export const someOf = <T extends TSchema>(items: T, most: number, what = 'entries') =>
+export const someOf = <T extends TSchema>(items: T, max: number, what = 'entries') =>
   Type.Array(items, {
     minItems: 1,
-    maxItems: most,
-    description: `a list of 1 to ${most} ${what}`,
+    maxItems: max,
+    description: `a list of 1 to ${max} ${what}`,
   });
 
 type Optionals<P extends TProperties> = { [K in keyof P]: TOptional<P[K]> };
@@ -145,18 +145,18 @@ export const point = (limit: NumberLimit) =>
     description: 'a point [x, y] in mm',
   });
 
-export const points = (least: number, most: number, limit: NumberLimit) =>
+export const points = (min: number, max: number, limit: NumberLimit) =>
   Type.Array(point(limit), {
-    minItems: least,
-    maxItems: most,
-    description: `a list of ${least} to ${most} points [x, y]`,
+    minItems: min,
+    maxItems: max,
+    description: `a list of ${min} to ${max} points [x, y]`,
   });
 
 /** Text by key, where the keys are not a schema's to know. */
-export const textByKey = (mostKeys: number, mostText: number, description: string) =>
+export const textByKey = (maxKeys: number, maxText: number, description: string) =>
   Type.Unsafe<Record<string, string>>({
     type: 'object',
-    maxProperties: mostKeys,
-    additionalProperties: text(mostText),
+    maxProperties: maxKeys,
+    additionalProperties: text(maxText),
     description,
   });

@@ -40,7 +40,7 @@ export interface Cause {
 /** How often a sign shows, or is taken to show, where nothing accounts for it. */
 export const BY_ITSELF = 0.03;
 
-const RULE = 'Workshop rule: how this fault is told at the bench';
+const RULE = 'General practice: how this fault shows at the bench';
 const MODEL = 'Odds from the plan’s own figure; signs by workshop rule';
 
 // prettier-ignore

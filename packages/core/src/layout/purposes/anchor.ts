@@ -11,23 +11,23 @@ export const anchor = definePurpose({
   title: 'Anchor or dowel',
   about: 'The maker’s hole, depth, edge and spacing are the law here.',
   fields: {
-    makerHoleMm: { kind: 'length', label: 'Maker’s hole', most: 100 },
-    makerDepthMm: { kind: 'length', label: 'Maker’s depth', most: 1000 },
+    makerHoleMm: { kind: 'length', label: 'Maker’s hole', max: 100 },
+    makerDepthMm: { kind: 'length', label: 'Maker’s depth', max: 1000 },
     pieceThicknessMm: {
       kind: 'length',
       label: 'Thickness there',
       usual: 'piece-thickness',
-      most: 5000,
+      max: 5000,
     },
     makerEdgeMm: {
       kind: 'length',
       label: 'Maker’s least edge distance',
       optional: true,
-      most: 2000,
+      max: 2000,
     },
-    edgeMm: { kind: 'length', label: 'Edge distance here', optional: true, most: 10_000 },
-    makerSpacingMm: { kind: 'length', label: 'Maker’s least spacing', optional: true, most: 2000 },
-    spacingMm: { kind: 'length', label: 'Spacing here', optional: true, most: 10_000 },
+    edgeMm: { kind: 'length', label: 'Edge distance here', optional: true, max: 10_000 },
+    makerSpacingMm: { kind: 'length', label: 'Maker’s least spacing', optional: true, max: 2000 },
+    spacingMm: { kind: 'length', label: 'Spacing here', optional: true, max: 10_000 },
   },
   calculate: (v) => {
     const thicknessMm = v.pieceThicknessMm;

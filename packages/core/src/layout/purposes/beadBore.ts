@@ -1,6 +1,6 @@
 import { AIM_DEG, exitOffset, twoSidedMismatch } from '../aim';
 import { input } from '../../documents/reason';
-import { bundleDiameter, CORD_ROOM, MOST_STRANDS } from './bundle';
+import { bundleDiameter, CORD_ROOM, MAX_STRANDS } from './bundle';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
 import { across, drawing, upright } from './sketch';
@@ -12,7 +12,7 @@ export const beadBore = definePurpose({
   title: 'Bore of a bead',
   about: 'A long thin hole for cord or wire; met from both ends when it is deep.',
   fields: {
-    strandMm: { kind: 'length', label: 'Cord or wire', most: 20 },
+    strandMm: { kind: 'length', label: 'Cord or wire', max: 20 },
     strands: {
       kind: 'number',
       label: 'Strands',
@@ -20,13 +20,13 @@ export const beadBore = definePurpose({
       usual: 1,
       whole: true,
       atLeast: 1,
-      most: MOST_STRANDS,
+      max: MAX_STRANDS,
     },
     beadLengthMm: {
       kind: 'length',
       label: 'Length of the bore',
       usual: 'piece-thickness',
-      most: 300,
+      max: 300,
     },
     aim: {
       kind: 'choice',

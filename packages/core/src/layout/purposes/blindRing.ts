@@ -4,20 +4,20 @@ import { clash } from './fit';
 import { across, box, drawing, upright } from './sketch';
 
 /** Left below a ring, share of the thickness: less and the piece breaks along it. */
-const LEAST_LEFT = 1 / 3;
+const MIN_LEFT = 1 / 3;
 
 /** A decorative ring or dimple: no exit. */
 export const blindRing = definePurpose({
   title: 'Ring or dimple for looks',
   about: 'Part way down; the core may stay standing.',
   fields: {
-    outerDiameterMm: { kind: 'length', label: 'Ring, outside', most: 500 },
-    ringDepthMm: { kind: 'length', label: 'Depth', most: 300 },
+    outerDiameterMm: { kind: 'length', label: 'Ring, outside', max: 500 },
+    ringDepthMm: { kind: 'length', label: 'Depth', max: 300 },
     pieceThicknessMm: {
       kind: 'length',
       label: 'Thickness there',
       usual: 'piece-thickness',
-      most: 5000,
+      max: 5000,
     },
     core: {
       kind: 'choice',
@@ -61,7 +61,7 @@ export const blindRing = definePurpose({
           },
         ],
         cautions: [
-          ...(left < LEAST_LEFT * thicknessMm
+          ...(left < MIN_LEFT * thicknessMm
             ? [
                 {
                   code: 'thin-left' as const,

@@ -8,7 +8,7 @@ const DERATE = { drowned: 1, 'half-full': 0.5 } as const;
 /** Holes are made in whole millimetres; the next size up passes what is wanted. */
 const STEP_MM = 1;
 /** A bigger hole only drains faster; beyond half as wide again it is another hole. */
-const MOST_OVER = 1.5;
+const MAX_OVER = 1.5;
 
 /** Water that must get away: a drain below the surface, or an overflow. */
 export const drainFlow = definePurpose({
@@ -20,13 +20,13 @@ export const drainFlow = definePurpose({
       label: 'Must pass, all holes together',
       unit: 'L/h',
       above: 0,
-      most: 100_000,
+      max: 100_000,
     },
     headMm: {
       kind: 'length',
       label: 'Water above the middle of the hole',
       note: 'When it must run that fast.',
-      most: 10_000,
+      max: 10_000,
     },
     holes: {
       kind: 'number',
@@ -35,7 +35,7 @@ export const drainFlow = definePurpose({
       usual: 1,
       whole: true,
       atLeast: 1,
-      most: 500,
+      max: 500,
     },
     runs: {
       kind: 'choice',
@@ -51,7 +51,7 @@ export const drainFlow = definePurpose({
     const targetMm = Math.ceil(exact / STEP_MM - 1e-9) * STEP_MM;
     const passes = orificeFlow(targetMm, v.headMm, derate) * v.holes;
     return {
-      diameter: { targetMm, leastMm: exact, mostMm: targetMm * MOST_OVER },
+      diameter: { targetMm, leastMm: exact, mostMm: targetMm * MAX_OVER },
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,

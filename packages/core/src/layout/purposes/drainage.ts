@@ -14,24 +14,24 @@ export const drainage = definePurpose({
   title: 'Drainage that keeps the filling',
   about: 'Planters: water leaves, grit stays.',
   fields: {
-    grainMm: { kind: 'length', label: 'Smallest grain to hold back', most: 100 },
-    potDiameterMm: { kind: 'length', label: 'Inside diameter at the base', most: 3000 },
+    grainMm: { kind: 'length', label: 'Smallest grain to hold back', max: 100 },
+    potDiameterMm: { kind: 'length', label: 'Inside diameter at the base', max: 3000 },
     drainSharePercent: {
       kind: 'number',
       label: 'Open share of the base',
       unit: '%',
       usual: 1,
       above: 0,
-      most: 20,
+      max: 20,
     },
-    mostHoleMm: { kind: 'length', label: 'No hole wider than', usual: 12, most: 100 },
+    maxHoleMm: { kind: 'length', label: 'No hole wider than', usual: 12, max: 100 },
     sideHeightMm: {
       kind: 'length',
       label: 'Side hole, height above the base',
       note: 'Empty for holes in the base.',
       optional: true,
-      least: 0,
-      most: 3000,
+      min: 0,
+      max: 3000,
     },
     rootBall: {
       kind: 'choice',
@@ -42,7 +42,7 @@ export const drainage = definePurpose({
   },
   calculate: (v) => {
     const bridged = BRIDGING * v.grainMm;
-    const targetMm = Math.min(bridged, v.mostHoleMm);
+    const targetMm = Math.min(bridged, v.maxHoleMm);
     if (targetMm >= v.potDiameterMm / 2) {
       return clash(
         'potDiameterMm',
@@ -61,7 +61,7 @@ export const drainage = definePurpose({
       coverMm: null,
       toleranceMm: null,
       says: ({ L, volume, decimals, significant }) => ({
-        why: `Seven tenths of a grain of ${L(v.grainMm)}${bridged > v.mostHoleMm ? `, held to ${L(v.mostHoleMm)}` : ''}.`,
+        why: `Seven tenths of a grain of ${L(v.grainMm)}${bridged > v.maxHoleMm ? `, held to ${L(v.maxHoleMm)}` : ''}.`,
         working: [
           input('0.7 × smallest grain', L(bridged)),
           input('Open area wanted', `${significant(wanted, 3)} mm²`),

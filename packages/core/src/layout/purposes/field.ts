@@ -11,8 +11,8 @@ export interface LengthField {
   /** May stay unknown. */
   readonly optional?: true;
   /** Zero is allowed only where said. */
-  readonly least?: 0;
-  readonly most: number;
+  readonly min?: 0;
+  readonly max: number;
 }
 
 export interface NumberField {
@@ -26,7 +26,7 @@ export interface NumberField {
   /** Values must lie above this, or at it where `atLeast`. */
   readonly above?: number;
   readonly atLeast?: number;
-  readonly most: number;
+  readonly max: number;
 }
 
 export interface ChoiceField {
@@ -105,8 +105,8 @@ function numberOf(
 }
 
 function within(field: LengthField | NumberField, value: number): boolean {
-  if (value > field.most) return false;
-  if (field.kind === 'length') return field.least === 0 ? value >= 0 : value > 0;
+  if (value > field.max) return false;
+  if (field.kind === 'length') return field.min === 0 ? value >= 0 : value > 0;
   if (field.whole && !Number.isInteger(value)) return false;
   if (field.above !== undefined && value <= field.above) return false;
   return field.atLeast === undefined || value >= field.atLeast;

@@ -1,18 +1,18 @@
 import { input } from '../../documents/reason';
-import { bundleDiameter, CORD_ROOM, MOST_STRANDS } from './bundle';
+import { bundleDiameter, CORD_ROOM, MAX_STRANDS } from './bundle';
 import { definePurpose } from './definePurpose';
 import { across, drawing } from './sketch';
 
 /** A cord is threaded with some pushing at this much room. */
-const LEAST_ROOM = 1.1;
-const MOST_ROOM = 1.8;
+const MIN_ROOM = 1.1;
+const MAX_ROOM = 1.8;
 
 /** Cord or chain through a pendant or tag. */
 export const hangingCord = definePurpose({
   title: 'Cord or chain',
   about: 'One or more strands pass through, knotted or looped.',
   fields: {
-    strandMm: { kind: 'length', label: 'One strand across', most: 30 },
+    strandMm: { kind: 'length', label: 'One strand across', max: 30 },
     strands: {
       kind: 'number',
       label: 'Strands through it',
@@ -20,7 +20,7 @@ export const hangingCord = definePurpose({
       usual: 2,
       whole: true,
       atLeast: 1,
-      most: MOST_STRANDS,
+      max: MAX_STRANDS,
     },
   },
   calculate: (v, { pieceMassKg }) => {
@@ -28,8 +28,8 @@ export const hangingCord = definePurpose({
     return {
       diameter: {
         targetMm: bundle * CORD_ROOM,
-        leastMm: bundle * LEAST_ROOM,
-        mostMm: bundle * MOST_ROOM,
+        leastMm: bundle * MIN_ROOM,
+        mostMm: bundle * MAX_ROOM,
       },
       depth: { kind: 'through' },
       coverMm: null,

@@ -17,18 +17,18 @@ export const hangingRing = definePurpose({
   title: 'Ring or bail',
   about: 'A closed ring goes through the hole and round the edge of the piece.',
   fields: {
-    ringInsideMm: { kind: 'length', label: 'Ring, inside across', most: 200 },
-    wireMm: { kind: 'length', label: 'Wire', most: 20 },
+    ringInsideMm: { kind: 'length', label: 'Ring, inside across', max: 200 },
+    wireMm: { kind: 'length', label: 'Wire', max: 20 },
     pieceThicknessMm: {
       kind: 'length',
       label: 'Thickness there',
       usual: 'piece-thickness',
-      most: 200,
+      max: 200,
     },
     edgeDistanceMm: {
       kind: 'length',
       label: 'Hole’s edge to the piece’s edge',
-      most: 200,
+      max: 200,
     },
   },
   calculate: (v, { pieceMassKg }) => {

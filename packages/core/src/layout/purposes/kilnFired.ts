@@ -10,7 +10,7 @@ export const kilnFired = definePurpose({
   title: 'Hole that goes into the kiln',
   about: 'Glass flows: the hole shrinks, or closes, in the firing.',
   fields: {
-    wantedDiameterMm: { kind: 'length', label: 'Wanted after the firing', most: 200 },
+    wantedDiameterMm: { kind: 'length', label: 'Wanted after the firing', max: 200 },
     firing: {
       kind: 'choice',
       label: 'Firing',

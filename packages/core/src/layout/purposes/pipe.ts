@@ -6,7 +6,7 @@ import { drawing, upright } from './sketch';
 /** Ring of sealant or air round a small pipe and round a duct, mm a side. */
 const CLEARANCE_MM = { pipe: 2, duct: 5, cable: 2 } as const;
 /** A cover must lie on sound wall at least this wide. */
-const LEAST_LAP_MM = 3;
+const MIN_LAP_MM = 3;
 /** How far off its mark a cover plate is screwed on, mm. */
 const COVER_ERROR_MM = 1;
 /** Steeper than this, a core drill by hand wanders on the way in. */
@@ -23,20 +23,20 @@ export const pipe = definePurpose({
       options: { pipe: 'Pipe', duct: 'Duct', cable: 'Cable' },
       usual: 'pipe',
     },
-    outerDiameterMm: { kind: 'length', label: 'Outside diameter', most: 900 },
+    outerDiameterMm: { kind: 'length', label: 'Outside diameter', max: 900 },
     clearanceMm: {
       kind: 'length',
       label: 'Room all round',
       note: 'For sealant or a sleeve: 2 mm for a pipe, 5 mm for a duct.',
       optional: true,
-      least: 0,
-      most: 100,
+      min: 0,
+      max: 100,
     },
     wallThicknessMm: {
       kind: 'length',
       label: 'Wall thickness',
       usual: 'piece-thickness',
-      most: 5000,
+      max: 5000,
     },
     fallOneIn: {
       kind: 'number',
@@ -45,7 +45,7 @@ export const pipe = definePurpose({
       note: 'Empty for level.',
       optional: true,
       atLeast: 1,
-      most: 10_000,
+      max: 10_000,
     },
     lowSide: {
       kind: 'choice',
@@ -59,7 +59,7 @@ export const pipe = definePurpose({
       options: { sloping: 'At the fall', level: 'Level, the pipe slopes in it' },
       usual: 'sloping',
     },
-    coverDiameterMm: { kind: 'length', label: 'Cover plate across', optional: true, most: 1500 },
+    coverDiameterMm: { kind: 'length', label: 'Cover plate across', optional: true, max: 1500 },
   },
   calculate: (v) => {
     const clearance = v.clearanceMm ?? CLEARANCE_MM[v.service];
@@ -76,19 +76,19 @@ export const pipe = definePurpose({
     }
     const targetMm = od + 2 * clearance + room;
     const cover = v.coverDiameterMm;
-    if (cover !== undefined && cover < targetMm + 2 * LEAST_LAP_MM) {
+    if (cover !== undefined && cover < targetMm + 2 * MIN_LAP_MM) {
       return clash(
         'coverDiameterMm',
         ({ L }) =>
-          `A cover plate of ${L(cover)} does not cover a hole of ${L(targetMm)}: it needs ${L(targetMm + 2 * LEAST_LAP_MM)} or more.`,
+          `A cover plate of ${L(cover)} does not cover a hole of ${L(targetMm)}: it needs ${L(targetMm + 2 * MIN_LAP_MM)} or more.`,
       );
     }
-    const least = od + room + Math.min(clearance, 1);
-    const most = Math.min(targetMm + 2 * clearance + 2, (cover ?? Infinity) - 2 * LEAST_LAP_MM);
+    const min = od + room + Math.min(clearance, 1);
+    const max = Math.min(targetMm + 2 * clearance + 2, (cover ?? Infinity) - 2 * MIN_LAP_MM);
     const lap = cover === undefined ? null : (cover - targetMm) / 2;
     const coverMm = lap === null ? null : Math.max(0, lap - COVER_ERROR_MM);
     return {
-      diameter: { targetMm, leastMm: least, mostMm: Math.max(most, targetMm) },
+      diameter: { targetMm, leastMm: min, mostMm: Math.max(max, targetMm) },
       depth: { kind: 'through' },
       ...(sloping && v.fallOneIn !== undefined
         ? { fall: { oneIn: v.fallOneIn, lowSide: v.lowSide } }

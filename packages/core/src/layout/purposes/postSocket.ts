@@ -4,9 +4,9 @@ import { clash } from './fit';
 import { across, box, drawing, leaf, upright } from './sketch';
 
 /** Grout thinner than this does not flow round the post. */
-const LEAST_GAP_MM = 6;
+const MIN_GAP_MM = 6;
 /** Sound concrete to leave below a blind socket. */
-const LEAST_BELOW_MM = 50;
+const MIN_BELOW_MM = 50;
 const OVER_DEPTH = { leastMm: 15, ofDiameter: 0.15 } as const;
 const GROUT_SPARE = 1.1;
 
@@ -21,23 +21,23 @@ export const postSocket = definePurpose({
       options: { round: 'Round', square: 'Square or flat' },
       usual: 'round',
     },
-    postWidthMm: { kind: 'length', label: 'Post across', most: 400 },
+    postWidthMm: { kind: 'length', label: 'Post across', max: 400 },
     postDepthMm: {
       kind: 'length',
       label: 'The other way, if not round',
       optional: true,
-      most: 400,
+      max: 400,
     },
-    groutGapMm: { kind: 'length', label: 'Grout all round', usual: 10, least: 0, most: 60 },
-    embedmentMm: { kind: 'length', label: 'Post stands in', most: 1000 },
-    slabThicknessMm: { kind: 'length', label: 'Slab', usual: 'piece-thickness', most: 2000 },
+    groutGapMm: { kind: 'length', label: 'Grout all round', usual: 10, min: 0, max: 60 },
+    embedmentMm: { kind: 'length', label: 'Post stands in', max: 1000 },
+    slabThicknessMm: { kind: 'length', label: 'Slab', usual: 'piece-thickness', max: 2000 },
   },
   calculate: (v) => {
-    if (v.groutGapMm < LEAST_GAP_MM) {
+    if (v.groutGapMm < MIN_GAP_MM) {
       return clash(
         'groutGapMm',
         ({ L }) =>
-          `A grout gap of ${L(v.groutGapMm)} is under the ${L(LEAST_GAP_MM)} that grout needs to flow round the post.`,
+          `A grout gap of ${L(v.groutGapMm)} is under the ${L(MIN_GAP_MM)} that grout needs to flow round the post.`,
       );
     }
     const other = v.postDepthMm ?? v.postWidthMm;
@@ -54,13 +54,13 @@ export const postSocket = definePurpose({
           `A post standing ${L(v.embedmentMm)} in does not fit a slab of ${L(v.slabThicknessMm)}: shorten it or find a deeper place.`,
       );
     }
-    const through = below < LEAST_BELOW_MM;
+    const through = below < MIN_BELOW_MM;
     const holeDepth = through ? v.slabThicknessMm : depthMm;
     const groutL = ((((Math.PI * targetMm ** 2) / 4 - post) * holeDepth) / 1e6) * GROUT_SPARE;
     return {
       diameter: {
         targetMm,
-        leastMm: across_ + 2 * LEAST_GAP_MM,
+        leastMm: across_ + 2 * MIN_GAP_MM,
         mostMm: across_ + 2 * Math.max(2 * v.groutGapMm, 20),
       },
       depth: through ? { kind: 'through' } : { kind: 'blind', depthMm },
@@ -106,7 +106,7 @@ export const postSocket = definePurpose({
             ? [
                 {
                   code: 'goes-right-through' as const,
-                  message: `${L(depthMm)} would leave ${L(Math.max(0, below))} of a slab of ${L(v.slabThicknessMm)}: under ${L(LEAST_BELOW_MM)} it breaks out. Planned as a through hole: shutter the underside.`,
+                  message: `${L(depthMm)} would leave ${L(Math.max(0, below))} of a slab of ${L(v.slabThicknessMm)}: under ${L(MIN_BELOW_MM)} it breaks out. Planned as a through hole: shutter the underside.`,
                 },
               ]
             : []),

@@ -5,9 +5,9 @@ import { across, bothSides, box, drawing, leaf, upright } from './sketch';
 
 /** Room over the shaft, or over the bush that is glued in, mm. */
 const ROOM_MM = {
-  running: { least: 0.2, usual: 0.4, most: 0.8 },
-  push: { least: 0.05, usual: 0.1, most: 0.2 },
-  bush: { least: 0.1, usual: 0.2, most: 0.4 },
+  running: { min: 0.2, usual: 0.4, max: 0.8 },
+  push: { min: 0.05, usual: 0.1, max: 0.2 },
+  bush: { min: 0.1, usual: 0.2, max: 0.4 },
 } as const;
 
 /** Shaft, spindle or clock arbor, running in the hole or in a bush. */
@@ -15,19 +15,19 @@ export const shaft = definePurpose({
   title: 'Shaft, spindle or arbor',
   about: 'Something turns in it, or is pushed in; brittle bodies want a bush.',
   fields: {
-    shaftDiameterMm: { kind: 'length', label: 'Shaft', most: 300 },
+    shaftDiameterMm: { kind: 'length', label: 'Shaft', max: 300 },
     fit: {
       kind: 'choice',
       label: 'Fit',
       options: { running: 'Runs free', push: 'Push fit', bush: 'In a glued bush' },
       usual: 'running',
     },
-    bushDiameterMm: { kind: 'length', label: 'Bush, outside', optional: true, most: 400 },
+    bushDiameterMm: { kind: 'length', label: 'Bush, outside', optional: true, max: 400 },
     flangeDiameterMm: {
       kind: 'length',
       label: 'Washer or flange over it',
       optional: true,
-      most: 500,
+      max: 500,
     },
   },
   calculate: (v) => {
@@ -56,7 +56,7 @@ export const shaft = definePurpose({
     }
     const coverMm = flange === undefined ? null : (flange - targetMm) / 2 - room.usual / 2;
     return {
-      diameter: { targetMm, leastMm: part + room.least, mostMm: part + room.most },
+      diameter: { targetMm, leastMm: part + room.min, mostMm: part + room.max },
       depth: { kind: 'through' },
       coverMm: coverMm === null ? null : Math.max(0, coverMm),
       toleranceMm: 0.5,
@@ -64,7 +64,7 @@ export const shaft = definePurpose({
         why: `${L(part)} ${v.fit === 'bush' ? 'of bush' : 'of shaft'} and ${L(room.usual)} of room.`,
         working: [
           input(v.fit === 'bush' ? 'Bush, outside' : 'Shaft', L(part)),
-          input('Room', `${L(room.least)} to ${L(room.most)}`),
+          input('Room', `${L(room.min)} to ${L(room.max)}`),
           input('Hole', L(targetMm)),
           ...(coverMm === null ? [] : [input('Chips the washer hides', L(coverMm))]),
         ],

@@ -4,30 +4,30 @@ import { clash } from './fit';
 import { across, bothSides, box, drawing, leaf, upright } from './sketch';
 
 /** Room round the thread: it must drop in, no more. */
-const ROOM_MM = { least: 1, usual: 1.5, most: 2 } as const;
+const ROOM_MM = { min: 1, usual: 1.5, max: 2 } as const;
 /** Gasket on sound face that no seal goes without, mm a side. */
-const LEAST_SEAL_MM = 3;
+const MIN_SEAL_MM = 3;
 
 /** A threaded tank or basin fitting: the gasket must reach past the worst chip. */
 export const tankFitting = definePurpose({
   title: 'Tank or basin fitting',
   about: 'A threaded fitting clamps a gasket over the hole’s edge and must not weep.',
   fields: {
-    threadDiameterMm: { kind: 'length', label: 'Thread, outside', most: 300 },
+    threadDiameterMm: { kind: 'length', label: 'Thread, outside', max: 300 },
     flangeDiameterMm: {
       kind: 'length',
       label: 'Gasket or flange, outside',
       note: 'The smaller of the two where they differ.',
-      most: 500,
+      max: 500,
     },
     sealWidthMm: {
       kind: 'length',
       label: 'Seal on sound face, at least',
-      usual: LEAST_SEAL_MM,
-      most: 50,
+      usual: MIN_SEAL_MM,
+      max: 50,
     },
-    makerLeastMm: { kind: 'length', label: 'Maker’s hole, from', optional: true, most: 400 },
-    makerMostMm: { kind: 'length', label: 'Maker’s hole, to', optional: true, most: 400 },
+    makerLeastMm: { kind: 'length', label: 'Maker’s hole, from', optional: true, max: 400 },
+    makerMostMm: { kind: 'length', label: 'Maker’s hole, to', optional: true, max: 400 },
     sealSide: {
       kind: 'choice',
       label: 'Gasket sits',
@@ -54,14 +54,14 @@ export const tankFitting = definePurpose({
       );
     }
     const sealed = flange - 2 * v.sealWidthMm;
-    const leastMm = v.makerLeastMm ?? thread + ROOM_MM.least;
+    const leastMm = v.makerLeastMm ?? thread + ROOM_MM.min;
     if (leastMm <= thread) {
       return clash(
         'makerLeastMm',
         ({ L }) => `A hole of ${L(leastMm)} does not pass a thread of ${L(thread)}.`,
       );
     }
-    const mostMm = Math.min(v.makerMostMm ?? thread + ROOM_MM.most, sealed);
+    const mostMm = Math.min(v.makerMostMm ?? thread + ROOM_MM.max, sealed);
     if (mostMm < leastMm) {
       return clash(
         'flangeDiameterMm',
@@ -164,6 +164,6 @@ export const tankFitting = definePurpose({
   },
   reverse: (diameterMm, { L }) =>
     diameterMm >= 8
-      ? `A fitting with a thread of ${L(diameterMm - ROOM_MM.most)} to ${L(diameterMm - ROOM_MM.least)} and a gasket of ${L(diameterMm + 2 * LEAST_SEAL_MM + ROOM_MM.most)} or more.`
+      ? `A fitting with a thread of ${L(diameterMm - ROOM_MM.max)} to ${L(diameterMm - ROOM_MM.min)} and a gasket of ${L(diameterMm + 2 * MIN_SEAL_MM + ROOM_MM.max)} or more.`
       : null,
 });

@@ -4,30 +4,30 @@ import { clash } from './fit';
 import { across, bothSides, drawing, leaf, upright } from './sketch';
 
 /** Room for the tube: a slip fit that still centres it. */
-const ROOM_MM = { least: 0.05, usual: 0.1, most: 0.15 } as const;
+const ROOM_MM = { min: 0.05, usual: 0.1, max: 0.15 } as const;
 /** Tube left standing at each side to be flared. */
 const FLARE_OF_OD = 0.35;
-const LEAST_FLARE_MM = 1;
+const MIN_FLARE_MM = 1;
 
 /** A tube rivet or liner, flared on both faces. */
 export const tubeRivet = definePurpose({
   title: 'Tube rivet or liner',
   about: 'A thin tube lines the hole and is flared over both faces.',
   fields: {
-    tubeDiameterMm: { kind: 'length', label: 'Tube, outside', most: 50 },
-    tubeWallMm: { kind: 'length', label: 'Tube wall', usual: 0.3, most: 10 },
+    tubeDiameterMm: { kind: 'length', label: 'Tube, outside', max: 50 },
+    tubeWallMm: { kind: 'length', label: 'Tube wall', usual: 0.3, max: 10 },
     pieceThicknessMm: {
       kind: 'length',
       label: 'Thickness there',
       usual: 'piece-thickness',
-      most: 500,
+      max: 500,
     },
     flareMm: {
       kind: 'length',
       label: 'Left for the flare, each side',
       note: '0.35 of the tube, at least 1 mm.',
       optional: true,
-      most: 20,
+      max: 20,
     },
   },
   calculate: (v) => {
@@ -39,13 +39,13 @@ export const tubeRivet = definePurpose({
           `A wall of ${L(v.tubeWallMm)} fills a tube of ${L(od)}: it must be under half, ${L(od / 2)}.`,
       );
     }
-    const flare = v.flareMm ?? Math.max(LEAST_FLARE_MM, FLARE_OF_OD * od);
+    const flare = v.flareMm ?? Math.max(MIN_FLARE_MM, FLARE_OF_OD * od);
     const length = v.pieceThicknessMm + 2 * flare;
     const targetMm = od + ROOM_MM.usual;
     // A flare laid over covers its own length less the bend, about one wall, and the play.
     const rawCover = flare - v.tubeWallMm - ROOM_MM.usual / 2;
     return {
-      diameter: { targetMm, leastMm: od + ROOM_MM.least, mostMm: od + ROOM_MM.most },
+      diameter: { targetMm, leastMm: od + ROOM_MM.min, mostMm: od + ROOM_MM.max },
       depth: { kind: 'through' },
       coverMm: Math.max(0, rawCover),
       toleranceMm: null,
@@ -98,7 +98,7 @@ export const tubeRivet = definePurpose({
     const hole = diameter.targetMm;
     const t = v.pieceThicknessMm;
     const R = v.tubeDiameterMm / 2;
-    const flare = v.flareMm ?? Math.max(LEAST_FLARE_MM, FLARE_OF_OD * v.tubeDiameterMm);
+    const flare = v.flareMm ?? Math.max(MIN_FLARE_MM, FLARE_OF_OD * v.tubeDiameterMm);
     const half = Math.max(2.6 * R, 0.8 * t, R + 2 * flare);
     const w = v.tubeWallMm;
     const lip = (z: number, up: 1 | -1) =>
@@ -119,6 +119,6 @@ export const tubeRivet = definePurpose({
   },
   reverse: (diameterMm, { L }) =>
     diameterMm <= 20
-      ? `A tube of ${L(diameterMm - ROOM_MM.most)} to ${L(diameterMm - ROOM_MM.least)} outside.`
+      ? `A tube of ${L(diameterMm - ROOM_MM.max)} to ${L(diameterMm - ROOM_MM.min)} outside.`
       : null,
 });

@@ -3,22 +3,22 @@ import { definePurpose } from './definePurpose';
 import { clash } from './fit';
 import { across, box, drawing, leaf, upright } from './sketch';
 
-const ROOM_MM = { least: 0.5, usual: 0.75, most: 1 } as const;
+const ROOM_MM = { min: 0.5, usual: 0.75, max: 1 } as const;
 /** Dust and screw tip below the plug. */
-const BELOW_MM = { least: 5, usual: 7.5, most: 10 } as const;
+const BELOW_MM = { min: 5, usual: 7.5, max: 10 } as const;
 
 /** Screw and wall plug through tile: the plug expands below the tile, never in it. */
 export const wallPlug = definePurpose({
   title: 'Screw and wall plug through tile',
   about: 'The plug must sit below the tile, or the screw splits it.',
   fields: {
-    plugDiameterMm: { kind: 'length', label: 'Plug across', most: 40 },
-    plugLengthMm: { kind: 'length', label: 'Plug length', most: 300 },
-    tileThicknessMm: { kind: 'length', label: 'Tile', usual: 'piece-thickness', most: 60 },
-    adhesiveMm: { kind: 'length', label: 'Adhesive behind it', usual: 5, least: 0, most: 60 },
-    fixtureMm: { kind: 'length', label: 'Thickness screwed on', usual: 5, least: 0, most: 200 },
-    coverDiameterMm: { kind: 'length', label: 'Rose or foot across', optional: true, most: 400 },
-    pairSpacingMm: { kind: 'length', label: 'Second screw, apart', optional: true, most: 3000 },
+    plugDiameterMm: { kind: 'length', label: 'Plug across', max: 40 },
+    plugLengthMm: { kind: 'length', label: 'Plug length', max: 300 },
+    tileThicknessMm: { kind: 'length', label: 'Tile', usual: 'piece-thickness', max: 60 },
+    adhesiveMm: { kind: 'length', label: 'Adhesive behind it', usual: 5, min: 0, max: 60 },
+    fixtureMm: { kind: 'length', label: 'Thickness screwed on', usual: 5, min: 0, max: 200 },
+    coverDiameterMm: { kind: 'length', label: 'Rose or foot across', optional: true, max: 400 },
+    pairSpacingMm: { kind: 'length', label: 'Second screw, apart', optional: true, max: 3000 },
   },
   calculate: (v, { thicknessMm }) => {
     const targetMm = v.plugDiameterMm + ROOM_MM.usual;
@@ -46,8 +46,8 @@ export const wallPlug = definePurpose({
     return {
       diameter: {
         targetMm,
-        leastMm: v.plugDiameterMm + ROOM_MM.least,
-        mostMm: v.plugDiameterMm + ROOM_MM.most,
+        leastMm: v.plugDiameterMm + ROOM_MM.min,
+        mostMm: v.plugDiameterMm + ROOM_MM.max,
       },
       depth: intoWall ? { kind: 'blind', depthMm } : { kind: 'through' },
       coverMm,

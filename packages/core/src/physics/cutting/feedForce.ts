@@ -25,7 +25,7 @@ export interface FeedForce {
   /** n under load over n as set: 1 where gear or governor hold it. */
   readonly speedShare: number;
   /** The most that machine and arms give here, N. */
-  readonly mostN: number;
+  readonly maxN: number;
   /** null where the material sets the force. */
   readonly limitedBy: ForceLimit | null;
 }
@@ -56,15 +56,15 @@ export function feedForceFor(
 ): FeedForce {
   const r_m = contact.meanRadiusMm / 1000;
   const v_m = meanSpeedAt(drive.rpm, contact.meanRadiusMm);
-  const most: Readonly<Record<ForceLimit, number>> = {
+  const max: Readonly<Record<ForceLimit, number>> = {
     torque: (USABLE_SHARE_OF_STALL * drive.stallTorqueNm) / (μ * r_m),
     power: drive.ratedPowerW / (μ * v_m),
     arms: drive.armsN,
   };
   const wantedN = wantedPressureMpa * contact.contactAreaMm2;
-  const tightest = FORCE_LIMITS.reduce((least, one) => (most[one] < most[least] ? one : least));
-  const mostN = most[tightest];
-  const feedForceN = Math.min(wantedN, mostN);
+  const tightest = FORCE_LIMITS.reduce((min, one) => (max[one] < max[min] ? one : min));
+  const maxN = max[tightest];
+  const feedForceN = Math.min(wantedN, maxN);
   const torqueNm = cuttingTorque(μ, feedForceN, contact.meanRadiusMm);
   const loadedRpm = drive.freeRpm * (1 - torqueNm / drive.stallTorqueNm);
   const speedShare = drive.sags ? Math.min(1, loadedRpm / drive.rpm) : 1;
@@ -75,8 +75,8 @@ export function feedForceFor(
     powerW: cuttingPower(μ, feedForceN, v_m * speedShare),
     meanSpeedMPerS: v_m * speedShare,
     speedShare,
-    mostN,
-    limitedBy: wantedN > mostN ? tightest : null,
+    maxN,
+    limitedBy: wantedN > maxN ? tightest : null,
   };
 }
 

@@ -4,8 +4,8 @@ import type { BitGeometry } from './bitGeometry';
 const FILL_SHARE = 0.25;
 /** Above this the groove cannot recapture the bit, mm. */
 export const FIRST_LIFT_MM = 1;
-const LEAST_SPACING_MM = 0.5;
-const LEAST_INTERVAL_S = 8;
+const MIN_SPACING_MM = 0.5;
+const MIN_INTERVAL_S = 8;
 
 /**
  * Depths, mm, at which to lift a little and let water in.
@@ -29,7 +29,7 @@ export function liftDepths(
   for (let z = FIRST_LIFT_MM; z < depthMm;) {
     depths.push(z);
     const byFines = z * FILL_SHARE * gapShare;
-    z += Math.max(byFines, LEAST_SPACING_MM, LEAST_INTERVAL_S * rateAtMm(z));
+    z += Math.max(byFines, MIN_SPACING_MM, MIN_INTERVAL_S * rateAtMm(z));
   }
   return depths;
 }

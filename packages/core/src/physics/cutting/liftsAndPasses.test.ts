@@ -55,7 +55,7 @@ it('seats a thin piece within three tenths of it and leaves no gap', () => {
     feedForceN: 10,
     exitForceN: 5,
     rpm: 1000,
-    leastRpm: 0,
+    minRpm: 0,
     glazeForceN: 1,
     exitChipDepthMm: 0.1,
     opensFarFace: true,

@@ -1,9 +1,9 @@
 /** Room kept between the core's top and the closed end of the barrel, mm. */
 export const BARREL_RESERVE_MM = 5;
 /** A barrel that holds no more than its reserve still takes this much at a time, mm. */
-const LEAST_STROKE_MM = 1;
+const MIN_STROKE_MM = 1;
 /** A hole that wants more breaks than this wants another bit. */
-const MOST_BREAKS = 500;
+const MAX_BREAKS = 500;
 
 /** One leaf with something to cut in it, by its depths from the face, mm. */
 export interface SolidStretch {
@@ -40,11 +40,7 @@ export interface Passes {
  */
 export function corePasses(stretches: readonly SolidStretch[], usableDepthMm: number): Passes {
   const depthMm = stretches.at(-1)?.toMm ?? 0;
-  const strokeMm = Math.max(
-    usableDepthMm - BARREL_RESERVE_MM,
-    LEAST_STROKE_MM,
-    depthMm / MOST_BREAKS,
-  );
+  const strokeMm = Math.max(usableDepthMm - BARREL_RESERVE_MM, MIN_STROKE_MM, depthMm / MAX_BREAKS);
   const breaks: CoreBreak[] = [];
   let coreFromMm = stretches[0]?.fromMm ?? 0;
   stretches.forEach(({ fromMm, toMm }, index) => {

@@ -7,13 +7,13 @@ export interface PressedCut {
 }
 
 /** A hand that falls near the glaze still cuts with a tenth of its force. */
-export const LEAST_CUTTING_SHARE = 0.1;
+export const MIN_CUTTING_SHARE = 0.1;
 
 /** Seconds the same cuts take pressed with f times the force: t ∝ 1/(p·f − p_idle). */
 export function pressedTime(cuts: readonly PressedCut[], f: number): number {
   let seconds = 0;
   for (const { seconds: own, pressureMpa: p, idleMpa } of cuts) {
-    const floor = LEAST_CUTTING_SHARE * p;
+    const floor = MIN_CUTTING_SHARE * p;
     seconds += (own * Math.max(p - idleMpa, floor)) / Math.max(p * f - idleMpa, floor);
   }
   return seconds;

@@ -6,14 +6,14 @@ const SEAT_SHARE_OF_THICKNESS = 0.3;
 const SEAT_SHARE_OF_FORCE = 0.3;
 const SEAT_OVER_GLAZE = 1.1;
 export const SEAT_SHARE_OF_SPEED = 0.6;
-const LEAST_EXIT_MM = 0.5;
+const MIN_EXIT_MM = 0.5;
 const EXIT_CHIP_DEPTHS = 3;
 /** Eased off this many times before the last web would let go. */
 const EXIT_LIGAMENTS = 2;
 
 /** What is left under the groove at the latest when the force is taken back, mm. */
 export const easedBefore = (ligamentMm: number): number =>
-  Math.max(EXIT_LIGAMENTS * ligamentMm, LEAST_EXIT_MM);
+  Math.max(EXIT_LIGAMENTS * ligamentMm, MIN_EXIT_MM);
 
 /** How deep the bit is before its own groove steers it, mm. */
 export const seatDepth = (depthMm: number): number =>
@@ -29,7 +29,7 @@ export interface StageInputs {
   readonly exitForceN: number;
   readonly rpm: number;
   /** The slowest the machine turns without changing step or gear. */
-  readonly leastRpm: number;
+  readonly minRpm: number;
   /** f·p_glaze·A_c, N: below this the rim polishes. */
   readonly glazeForceN: number;
   /** h, mm, at the exit force. */
@@ -68,7 +68,7 @@ export function stagesOf(inputs: StageInputs): Stage[] {
       fromMm: 0,
       toMm: seatEndMm,
       forceN: seatForceN,
-      rpm: Math.min(rpm, Math.max(SEAT_SHARE_OF_SPEED * rpm, inputs.leastRpm)),
+      rpm: Math.min(rpm, Math.max(SEAT_SHARE_OF_SPEED * rpm, inputs.minRpm)),
     },
     { kind: 'main', fromMm: seatEndMm, toMm: exitStartMm, forceN: feedForceN, rpm },
     { kind: 'exit', fromMm: exitStartMm, toMm: depthMm, forceN: inputs.exitForceN, rpm },

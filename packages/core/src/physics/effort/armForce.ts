@@ -1,30 +1,30 @@
 import type { Hold } from '../../data/choices';
 import type { Machine } from '../../documents/kit';
 import { FEED_AIDS, type FeedAidId } from '../../data/machines/feedAids';
-import { enduranceS, leverShare, MOST_PUSH_N, SPRING_N, UNTIRING_SHARE } from './pressing';
+import { enduranceS, leverShare, MAX_PUSH_N, SPRING_N, UNTIRING_SHARE } from './pressing';
 
 /** What nobody is asked to press with unaided, N: about a third of body weight. */
-export const MOST_UNAIDED_N = 250;
+export const MAX_UNAIDED_N = 250;
 /** A free hand steers as well as it presses, N. */
-const MOST_FREE_HAND_N = 150;
+const MAX_FREE_HAND_N = 150;
 /** A weight one still lifts on to its hook, N. */
-const MOST_HUNG_N = 500;
+const MAX_HUNG_N = 500;
 /** A push goes on about this long between two lifts, s, and no longer than this share of what it could. */
 const LONGEST_PUSH_S = 20;
 const PUSH_SHARE_OF_ENDURANCE = 0.5;
 /** Forces tried between the untiring and the most. */
 const TRIED = 48;
 
-const mostHandN = (hold: Hold): number => (hold === 'freehand' ? MOST_FREE_HAND_N : MOST_UNAIDED_N);
+const maxHandN = (hold: Hold): number => (hold === 'freehand' ? MAX_FREE_HAND_N : MAX_UNAIDED_N);
 
 /**
  * Rest over work at a hand force: Rohmert's rest allowance (1973) for static holding,
  * RA = 18·(t/T)^1.4·(f − 0.15)^0.5, f = F/F_most, T the endurance, t the length of one push. The push
  * is as long as lifting the bit to flush allows, and at most half of T.
  */
-export function restAllowance(handForceN: number, mostN = MOST_PUSH_N): number {
-  const f = handForceN / mostN;
-  const T = enduranceS(handForceN, mostN);
+export function restAllowance(handForceN: number, maxN = MAX_PUSH_N): number {
+  const f = handForceN / maxN;
+  const T = enduranceS(handForceN, maxN);
   if (f <= UNTIRING_SHARE || T === 0) return T === 0 ? Infinity : 0;
   const t = Math.min(LONGEST_PUSH_S, PUSH_SHARE_OF_ENDURANCE * T);
   return 18 * (t / T) ** 1.4 * (f - UNTIRING_SHARE) ** 0.5;
@@ -55,19 +55,19 @@ export function armForce(
   aid: FeedAidId,
   idleForceN: number,
 ): ArmForce {
-  if (aid === 'weight') return { lastingN: MOST_HUNG_N, onePushN: MOST_HUNG_N };
+  if (aid === 'weight') return { lastingN: MAX_HUNG_N, onePushN: MAX_HUNG_N };
   const spring = hold === 'press' ? SPRING_N : 0;
   const gain = FEED_AIDS[aid].ratio / leverShare(hold, machine);
   const atBit = (handN: number): number => (handN - spring) * gain;
-  const [least, most] = [UNTIRING_SHARE * MOST_PUSH_N, mostHandN(hold)];
+  const [min, max] = [UNTIRING_SHARE * MAX_PUSH_N, maxHandN(hold)];
   const pace = (handN: number): number => (atBit(handN) - idleForceN) / (1 + restAllowance(handN));
-  let best = most;
-  if (pace(most) > 0)
+  let best = max;
+  if (pace(max) > 0)
     for (let i = 0; i < TRIED; i++) {
-      const handN = least + ((most - least) * i) / TRIED;
+      const handN = min + ((max - min) * i) / TRIED;
       if (pace(handN) > pace(best)) best = handN;
     }
-  return { lastingN: atBit(best), onePushN: atBit(most) };
+  return { lastingN: atBit(best), onePushN: atBit(max) };
 }
 
 /**

@@ -1,27 +1,27 @@
 import { INCH_POUND, METRIC } from '../../data/unitSystem';
-import { armForce, forceForCut, MOST_UNAIDED_N, restAllowance } from './armForce';
-import { effortOf, enduranceS, handForce, MOST_PUSH_N } from './pressing';
+import { armForce, forceForCut, MAX_UNAIDED_N, restAllowance } from './armForce';
+import { effortOf, enduranceS, handForce, MAX_PUSH_N } from './pressing';
 import { forceOfReading, scaleReading } from './scaleReading';
 import { formatReading } from '../../words/units/formatReading';
 import { simulatedScale } from './simulatedScale';
 import { steadinessFromExtremes, steadinessOf, type ForceSample } from './steadiness';
 
 it('follows Rohmert: a third of the most for over two minutes, half for about one, nothing at all', () => {
-  expect(enduranceS(MOST_PUSH_N / 2)).toBeCloseTo(60 * (-1.5 + 4.2 - 2.4 + 0.8));
-  expect(enduranceS(MOST_PUSH_N / 3)).toBeCloseTo(60 * (-1.5 + 6.3 - 5.4 + 2.7));
-  expect(enduranceS(MOST_PUSH_N * 0.1)).toBe(Infinity);
-  expect(enduranceS(MOST_PUSH_N)).toBe(0);
+  expect(enduranceS(MAX_PUSH_N / 2)).toBeCloseTo(60 * (-1.5 + 4.2 - 2.4 + 0.8));
+  expect(enduranceS(MAX_PUSH_N / 3)).toBeCloseTo(60 * (-1.5 + 6.3 - 5.4 + 2.7));
+  expect(enduranceS(MAX_PUSH_N * 0.1)).toBe(Infinity);
+  expect(enduranceS(MAX_PUSH_N)).toBe(0);
   const forces = [100, 150, 200, 300, 400, 480].map((force) => enduranceS(force));
   expect(forces).toEqual([...forces].sort((a, b) => b - a));
 });
 
 it('rests as Rohmert allows: nothing where nobody tires, more than the work at half of the most', () => {
-  expect(restAllowance(0.15 * MOST_PUSH_N)).toBe(0);
+  expect(restAllowance(0.15 * MAX_PUSH_N)).toBe(0);
   // f = 0.3: T = −1.5 + 7 − 6.667 + 3.704 = 2.537 min; a push of 20 s: 18·0.1314^1.4·√0.15 = 0.407.
-  expect(restAllowance(0.3 * MOST_PUSH_N)).toBeCloseTo(0.407, 2);
+  expect(restAllowance(0.3 * MAX_PUSH_N)).toBeCloseTo(0.407, 2);
   // f = 0.5: T = 66 s: 18·0.303^1.4·√0.35 = 2.00.
-  expect(restAllowance(0.5 * MOST_PUSH_N)).toBeCloseTo(2.0, 1);
-  expect(restAllowance(MOST_PUSH_N)).toBe(Infinity);
+  expect(restAllowance(0.5 * MAX_PUSH_N)).toBeCloseTo(2.0, 1);
+  expect(restAllowance(MAX_PUSH_N)).toBe(Infinity);
 });
 
 it('presses with what takes least with the rests, and never past what is asked of a person', () => {
@@ -29,7 +29,7 @@ it('presses with what takes least with the rests, and never past what is asked o
   // Without an idle part (F)/(1 + RA) is greatest well under the most.
   expect(idle.lastingN).toBeGreaterThan(100);
   expect(idle.lastingN).toBeLessThan(200);
-  expect(idle.onePushN).toBe(MOST_UNAIDED_N);
+  expect(idle.onePushN).toBe(MAX_UNAIDED_N);
   // The more of the push only rubs, the harder it pays to press.
   expect(armForce('guided', {}, 'none', 120).lastingN).toBeGreaterThan(idle.lastingN);
   expect(armForce('freehand', {}, 'none', 120).lastingN).toBeLessThanOrEqual(150);
@@ -60,7 +60,7 @@ it('reads as a scale reads', () => {
   expect(forceOfReading(scaleReading(26.4, INCH_POUND, 2), INCH_POUND, 2)).toBeCloseTo(26.4, 9);
 });
 
-const band = { leastN: 20, wantedN: 26, mostN: 32 };
+const band = { minN: 20, wantedN: 26, maxN: 32 };
 const held = (force: (s: number) => number, seconds = 10): ForceSample[] =>
   Array.from({ length: seconds * 10 + 1 }, (_, i) => ({ atMs: i * 100, forceN: force(i / 10) }));
 
@@ -74,7 +74,7 @@ it.each([
   expect(steadinessOf(samples, band).verdict).toBe(verdict);
 });
 
-it('measures the spread that the plan reckons with', () => {
+it('measures the spread that the plan counts on', () => {
   const two = steadinessOf(
     held((s) => (Math.round(s * 10) % 2 === 0 ? 20 : 30)),
     band,

@@ -11,7 +11,7 @@ export const SPRING_N = 8;
 /** A stand's wheel and gear, hand force over feed force. */
 const RIG_SHARE = 0.06;
 /** What two arms and a lean give at their utmost, N; people differ by a third. */
-export const MOST_PUSH_N = 550;
+export const MAX_PUSH_N = 550;
 /** Nobody tires at less than this share of their most (Rohmert). */
 export const UNTIRING_SHARE = 0.15;
 
@@ -48,8 +48,8 @@ export function handForce(
  * t/min = −1.5 + 2.1/f − 0.6/f² + 0.1/f³ with f = F/F_most; Infinity below f = 0.15.
  * @returns 0 above what can be given at all
  */
-export function enduranceS(handForceN: number, mostN = MOST_PUSH_N): number {
-  const f = handForceN / mostN;
+export function enduranceS(handForceN: number, maxN = MAX_PUSH_N): number {
+  const f = handForceN / maxN;
   if (f <= UNTIRING_SHARE) return Infinity;
   if (f >= 1) return 0;
   return 60 * Math.max(0, -1.5 + 2.1 / f - 0.6 / f ** 2 + 0.1 / f ** 3);
@@ -59,12 +59,12 @@ export function enduranceS(handForceN: number, mostN = MOST_PUSH_N): number {
  * The hand force that can be held for so long, N: Rohmert's curve turned round.
  * @returns the force nobody tires of where `seconds` is more than the curve has
  */
-export const lastingForceN = (seconds: number, mostN = MOST_PUSH_N): number =>
+export const lastingForceN = (seconds: number, maxN = MAX_PUSH_N): number =>
   bisectRising(
-    (forceN) => -enduranceS(forceN, mostN),
+    (forceN) => -enduranceS(forceN, maxN),
     -seconds,
-    UNTIRING_SHARE * mostN,
-    mostN,
+    UNTIRING_SHARE * maxN,
+    maxN,
     TENTH_N,
   );
 

@@ -8,9 +8,9 @@ export interface ForceSample {
 
 /** The force to hold, and within what it still cuts well. */
 export interface ForceBand {
-  readonly leastN: number;
+  readonly minN: number;
   readonly wantedN: number;
-  readonly mostN: number;
+  readonly maxN: number;
 }
 
 export interface Steadiness {
@@ -18,15 +18,15 @@ export interface Steadiness {
   /** Share of the time within the band, 0 to 1. */
   readonly within: number;
   readonly meanN: number;
-  /** sd of ln F: the spread the plan reckons with. */
+  /** sd of ln F: the spread the plan counts on. */
   readonly lnSd: number;
   readonly verdict: 'light' | 'heavy' | 'uneven' | 'good' | 'too-short';
   readonly text: string;
 }
 
 /** Shorter tries say nothing of a hand. */
-const LEAST_SECONDS = 5;
-const LEAST_SAMPLES = 10;
+const MIN_SECONDS = 5;
+const MIN_SAMPLES = 10;
 /** Until then a hand is still on its way to the force, ms. */
 const SETTLING_MS = 1000;
 const GOOD_SHARE = 0.8;
@@ -46,21 +46,21 @@ export function steadinessOf(samples: readonly ForceSample[], band: ForceBand): 
       : [];
   });
   const seconds = spans.reduce((sum, span) => sum + span.seconds, 0);
-  if (seconds < LEAST_SECONDS || spans.length < LEAST_SAMPLES)
+  if (seconds < MIN_SECONDS || spans.length < MIN_SAMPLES)
     return {
       seconds,
       within: 0,
       meanN: 0,
       lnSd: 0,
       verdict: 'too-short',
-      text: `Hold it for at least ${LEAST_SECONDS} s.`,
+      text: `Hold it for at least ${MIN_SECONDS} s.`,
     };
   const mean = (of: (forceN: number) => number): number =>
     spans.reduce((sum, span) => sum + of(span.forceN) * span.seconds, 0) / seconds;
   const meanLn = mean(Math.log);
   const lnSd = Math.sqrt(mean((forceN) => (Math.log(forceN) - meanLn) ** 2));
   const meanN = mean((forceN) => forceN);
-  const within = mean((forceN) => Number(forceN >= band.leastN && forceN <= band.mostN));
+  const within = mean((forceN) => Number(forceN >= band.minN && forceN <= band.maxN));
   const found = { seconds, within, meanN, lnSd };
   return { ...found, ...verdictOf(within, meanN, band) };
 }
@@ -71,9 +71,9 @@ function verdictOf(
   band: ForceBand,
 ): Pick<Steadiness, 'verdict' | 'text'> {
   if (within >= GOOD_SHARE) return { verdict: 'good', text: 'That is the hand for it.' };
-  if (meanN < band.leastN)
+  if (meanN < band.minN)
     return { verdict: 'light', text: 'Too light: the rim would polish and glaze.' };
-  if (meanN > band.mostN)
+  if (meanN > band.maxN)
     return { verdict: 'heavy', text: 'Too heavy: diamonds tear out and edges chip.' };
   return {
     verdict: 'uneven',
@@ -85,15 +85,12 @@ function verdictOf(
 const EXTREMES_SD = 4;
 
 /** The same from a scale that keeps no record: the least and most it showed. */
-export function steadinessFromExtremes(leastN: number, mostN: number, band: ForceBand): Steadiness {
-  const [low, high] = [
-    Math.max(TOUCH_N, Math.min(leastN, mostN)),
-    Math.max(leastN, mostN, TOUCH_N),
-  ];
+export function steadinessFromExtremes(minN: number, maxN: number, band: ForceBand): Steadiness {
+  const [low, high] = [Math.max(TOUCH_N, Math.min(minN, maxN)), Math.max(minN, maxN, TOUCH_N)];
   const lnSd = Math.log(high / low) / EXTREMES_SD;
   const meanN = Math.sqrt(low * high);
   const share = (limitN: number): number =>
     lnSd === 0 ? Number(limitN >= meanN) : normalCdf((Math.log(limitN) - Math.log(meanN)) / lnSd);
-  const within = Math.max(0, share(band.mostN) - share(band.leastN));
+  const within = Math.max(0, share(band.maxN) - share(band.minN));
   return { seconds: 30, within, meanN, lnSd, ...verdictOf(within, meanN, band) };
 }

@@ -29,11 +29,11 @@ export function boilingExcess(
 ): { readonly tempRiseK: number; readonly boiling: Boiling } {
   const whole = q / (h + h_c);
   if (burnOut === null || whole <= BOILING_RISE_K) return { tempRiseK: whole, boiling: 'none' };
-  const mostExcessK = Math.cbrt(burnOut / C);
+  const maxExcessK = Math.cbrt(burnOut / C);
   const carried = (excessK: number): number =>
     (h + h_c) * (BOILING_RISE_K + excessK) + C * excessK ** 3;
-  if (q > carried(mostExcessK)) return { tempRiseK: q / (FILM_W_PER_M2_K + h_c), boiling: 'film' };
-  const excessK = bisectRising(carried, q, 0, mostExcessK, HUNDREDTH_K);
+  if (q > carried(maxExcessK)) return { tempRiseK: q / (FILM_W_PER_M2_K + h_c), boiling: 'film' };
+  const excessK = bisectRising(carried, q, 0, maxExcessK, HUNDREDTH_K);
   return { tempRiseK: BOILING_RISE_K + excessK, boiling: 'nucleate' };
 }
 

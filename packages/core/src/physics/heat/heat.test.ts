@@ -57,11 +57,11 @@ it('is held near boiling until the rim burns out', () => {
     tempRiseK: 0.5e6 / 7000,
     boiling: 'none',
   });
-  const most = burnOutFlux(4000, 3000, BURN_OUT_W_PER_M2);
-  expect(most).toBeCloseTo(7000 * 105 + 1.1e6, -3);
-  expect(boilingExcess(most * 1.01, 4000, 3000, BURN_OUT_W_PER_M2)).toMatchObject({
+  const max = burnOutFlux(4000, 3000, BURN_OUT_W_PER_M2);
+  expect(max).toBeCloseTo(7000 * 105 + 1.1e6, -3);
+  expect(boilingExcess(max * 1.01, 4000, 3000, BURN_OUT_W_PER_M2)).toMatchObject({
     boiling: 'film',
-    tempRiseK: (most * 1.01) / 3300,
+    tempRiseK: (max * 1.01) / 3300,
   });
   expect(boilingExcess(0.8e6, 4000, 3000, null).tempRiseK).toBeCloseTo(114.3, 1);
 });

@@ -36,7 +36,7 @@ it('ends where the plan’s own ring does', () => {
 it('cools in a lift, heats in a dry spell, and comes back', () => {
   const rim: HeatedRim = { ...plane, spread: 'half-cylinder' };
   const wet = { cutting: true, waterWPerM2K: 6000 };
-  const { atS, riseK, mostK } = rimHistory(
+  const { atS, riseK, maxK } = rimHistory(
     rim,
     [
       { ...wet, seconds: 20 },
@@ -49,6 +49,6 @@ it('cools in a lift, heats in a dry spell, and comes back', () => {
   const at = (s: number): number => riseK[atS.findIndex((t) => t >= s - 1e-6)] ?? NaN;
   expect(at(21.5)).toBeLessThan(at(20) / 2);
   expect(at(26.5)).toBeGreaterThan(3 * at(20));
-  expect(mostK).toBeCloseTo(at(26.5), 6);
+  expect(maxK).toBeCloseTo(at(26.5), 6);
   expect(at(46.5) / at(20)).toBeLessThan(1.1);
 });

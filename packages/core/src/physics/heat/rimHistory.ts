@@ -31,7 +31,7 @@ export interface RimHistory {
   readonly atS: Float64Array;
   /** Above the water, K. */
   readonly riseK: Float64Array;
-  readonly mostK: number;
+  readonly maxK: number;
 }
 
 /** Cells away from the rim, and how much each is longer than the last. */
@@ -74,7 +74,7 @@ export function rimHistory(
     }
   }
   const riseK = Float64Array.from(rises);
-  return { atS: Float64Array.from(times), riseK, mostK: riseK.reduce((a, b) => Math.max(a, b), 0) };
+  return { atS: Float64Array.from(times), riseK, maxK: riseK.reduce((a, b) => Math.max(a, b), 0) };
 }
 
 interface Cells {

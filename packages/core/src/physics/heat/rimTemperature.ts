@@ -7,7 +7,7 @@ const LONGEST_CONTACT_S = 120;
 const EULER_GAMMA = 0.5772;
 const DRY_FRICTION_FACTOR = 1.5;
 const DRY_HEAT_SHARE_FACTOR = 1.4;
-const MOST_HEAT_SHARE = 0.7;
+const MAX_HEAT_SHARE = 0.7;
 
 export interface RimHeat {
   /** q, W/mm² of groove floor, into the piece. */
@@ -48,7 +48,7 @@ export function rimTemperature(
 ): RimHeat {
   const μ = material.friction * (cut.dry ? DRY_FRICTION_FACTOR : 1);
   const β = cut.dry
-    ? Math.min(MOST_HEAT_SHARE, DRY_HEAT_SHARE_FACTOR * material.heatShare)
+    ? Math.min(MAX_HEAT_SHARE, DRY_HEAT_SHARE_FACTOR * material.heatShare)
     : material.heatShare;
   const q = β * μ * bit.coverage * cut.pressureMpa * cut.meanSpeedMPerS;
   const k = material.conductivityWPerMK;

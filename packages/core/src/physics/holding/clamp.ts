@@ -1,7 +1,7 @@
 /** What bounds how hard a piece may be clamped; forces N, stresses MPa. */
 export interface ClampLimit {
   /** The most one clamp may press, by the stricter of the two below. */
-  readonly mostN: number;
+  readonly maxN: number;
   /** By the pad: tension round its rim. */
   readonly byPadN: number;
   /** Force that presses the twist flat, at each corner, and the stress that makes. */
@@ -40,7 +40,7 @@ export function clampLimit(piece: ClampedPiece): ClampLimit {
   const byTwistN =
     flattenMpa > piece.spareMpa ? (flattenN * piece.spareMpa) / flattenMpa : Infinity;
   return {
-    mostN: Math.min(byPadN, byTwistN),
+    maxN: Math.min(byPadN, byTwistN),
     byPadN,
     flattenN,
     flattenMpa,

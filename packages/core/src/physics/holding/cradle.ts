@@ -4,7 +4,7 @@ export interface Cradle {
   readonly openingDeg: number;
   /** Across, where the piece touches; the V is made at least this much wider at the top. */
   readonly touchWidthMm: number;
-  readonly leastWidthMm: number;
+  readonly minWidthMm: number;
   /** How far the piece's lowest point stands above the V's corner. */
   readonly standsMm: number;
   /** On each face while the drill presses. */
@@ -29,7 +29,7 @@ export function cradle(radiusMm: number, forceN: number, openingDeg = USUAL_OPEN
   return {
     openingDeg,
     touchWidthMm,
-    leastWidthMm: touchWidthMm + radiusMm / 2,
+    minWidthMm: touchWidthMm + radiusMm / 2,
     standsMm: radiusMm / Math.cos(β) - radiusMm,
     faceForceN: forceN / (2 * Math.cos(β)),
     // Two faces of friction μN at R against the turn F·e: e = μ·R/cos β.

@@ -1,7 +1,7 @@
 /** The rim goes this far past the far face before it is through everywhere, mm. */
 export const OVERRUN_MM = 2;
 /** Less room than this between chuck and piece is none, mm. */
-export const LEAST_CHUCK_ROOM_MM = 5;
+export const MIN_CHUCK_ROOM_MM = 5;
 
 export interface DepthStop {
   /** From the rim up the barrel to the collar or tape. */
@@ -21,6 +21,6 @@ export function depthStop(depthMm: number, usableDepthMm: number, isThrough: boo
     collarAtMm,
     chuckRoomMm,
     stopHeightMm: Math.max(0, chuckRoomMm),
-    clears: chuckRoomMm >= LEAST_CHUCK_ROOM_MM,
+    clears: chuckRoomMm >= MIN_CHUCK_ROOM_MM,
   };
 }

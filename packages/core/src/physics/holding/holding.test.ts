@@ -15,9 +15,9 @@ const pane = {
 };
 
 it('clamps a flat piece as far as the pad’s rim bears', () => {
-  const { byPadN, mostN, bound, flattenN } = clampLimit(pane);
+  const { byPadN, maxN, bound, flattenN } = clampLimit(pane);
   expect(byPadN).toBeCloseTo((2 * 4 * Math.PI * 100) / 0.56, 6);
-  expect([mostN, bound, flattenN]).toEqual([byPadN, 'pad', 0]);
+  expect([maxN, bound, flattenN]).toEqual([byPadN, 'pad', 0]);
 });
 
 it('flattens a twist by Kirchhoff’s corner force, and no further than there is to spare', () => {
@@ -27,7 +27,7 @@ it('flattens a twist by Kirchhoff’s corner force, and no further than there is
   expect(twisted.flattenN).toBeCloseTo((2 * D_p * 0.78) / 120_000, 6);
   const tight = clampLimit({ ...pane, twistMm: 4 });
   expect(tight.bound).toBe('twist');
-  expect(tight.mostN).toBeCloseTo((tight.flattenN * 4) / tight.flattenMpa, 6);
+  expect(tight.maxN).toBeCloseTo((tight.flattenN * 4) / tight.flattenMpa, 6);
 });
 
 it('holds round ware in a right-angled V at a quarter turn either side', () => {

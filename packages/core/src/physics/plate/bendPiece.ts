@@ -9,7 +9,7 @@ import {
   stiffening,
   twistGap,
   weightOf,
-} from './bedding';
+} from './elasticFoundation';
 import type { BendingScene } from './bendingScene';
 import type { Bending, BendingTrouble } from '../../documents/bending';
 import { locator, type Locate } from './locate';
@@ -22,13 +22,13 @@ import { preparePlate, type PreparedPlate } from './preparePlate';
 const SIDES_ROUND_RIM = 28;
 const SIDES_ACROSS = 16;
 /** Nodes far from the rim are no more than about this. */
-const MOST_FAR_NODES = 4000;
+const MAX_FAR_NODES = 4000;
 /** Sides round a hole that is there already. */
 const SIDES_ROUND_GAP = 20;
 
 /** Sides of an even mesh across the shorter span: fewer where contact is found anew everywhere. */
 const EVEN_SIDES = { whole: 22, touching: 13 };
-const MOST_SIDES_LONG = 60;
+const MAX_SIDES_LONG = 60;
 
 /** A piece meshed, held and factored, to be pressed on. */
 export interface PreparedPiece {
@@ -60,7 +60,7 @@ export function preparePiece(scene: BendingScene): PieceOutcome {
   // Far from the rim a long strip needs no finer sides than a square of its area.
   const mostMm = Math.max(
     span / SIDES_ACROSS,
-    Math.sqrt((scene.widthMm * scene.heightMm) / MOST_FAR_NODES),
+    Math.sqrt((scene.widthMm * scene.heightMm) / MAX_FAR_NODES),
   );
   return preparedOn(scene, [{ centre: rim, radiusMm, leastMm }], mostMm);
 }
@@ -75,7 +75,7 @@ export function preparePieceEvenly(scene: BendingScene): PieceOutcome {
   const noTension = scene.pads.length > 0 || scene.twistMm > 0;
   const [short, long] = [scene.widthMm, scene.heightMm].sort((a, b) => a - b) as [number, number];
   const across = noTension ? EVEN_SIDES.touching : EVEN_SIDES.whole;
-  const sideMm = Math.max(short / across, long / MOST_SIDES_LONG);
+  const sideMm = Math.max(short / across, long / MAX_SIDES_LONG);
   return preparedOn(scene, [{ centre, radiusMm: 0, leastMm: sideMm }], sideMm, noTension);
 }
 
@@ -101,7 +101,7 @@ function preparedOn(
   const wish: MeshWish = { edge: scene.edge, gaps: scene.gaps, foci: [...foci, ...round], mostMm };
   const meshed = meshPlate(wish);
   if (meshed.kind === 'too-fine')
-    return trouble('mesh-too-fine', { count: meshed.nodes, most: meshed.most });
+    return trouble('mesh-too-fine', { count: meshed.nodes, max: meshed.max });
   const { mesh } = meshed;
   const locate = locator(mesh);
   const prepared = preparePlate({
@@ -147,12 +147,12 @@ export function pressPiece(
   if (solution.kind === 'tips') return { bending: trouble('tips'), field: null };
   if (solution.kind === 'not-converged')
     return { bending: trouble('contact-unsettled', { count: solution.changing }), field: null };
-  const worst = mostTension(mesh, solution);
+  const worst = maxTension(mesh, solution);
   const tensionOf = (from: PlateSolution): number =>
     (worst.face === 'far' ? from.farTensionMpa : from.nearTensionMpa)[worst.node] ?? 0;
   const at = (node: number): PointMm => ({ xMm: mesh.x[node] ?? 0, yMm: mesh.y[node] ?? 0 });
-  const edge = mostTension(mesh, solution, (p) => isOnEdge(scene, p));
-  const under = mostTension(mesh, solution, (p) => distance(p, rim) <= 2 * radiusMm);
+  const edge = maxTension(mesh, solution, (p) => isOnEdge(scene, p));
+  const under = maxTension(mesh, solution, (p) => distance(p, rim) <= 2 * radiusMm);
   return {
     bending: {
       kind: 'bent',
@@ -184,7 +184,7 @@ export function bendPiece(scene: BendingScene): Pressed {
 
 const trouble = (
   what: BendingTrouble,
-  counts: { readonly count?: number; readonly most?: number } = {},
+  counts: { readonly count?: number; readonly max?: number } = {},
 ): Bending & { readonly kind: 'trouble' } => ({ kind: 'trouble', trouble: what, ...counts });
 
 /** A ring bends a plate in its middle as a disc √e times as wide does. */
@@ -201,7 +201,7 @@ export function loadRadius(meanRadiusMm: number, thicknessMm: number): number {
   return b / DISC_OF_RING;
 }
 
-function mostTension(
+function maxTension(
   { x, y }: PlateMesh,
   { farTensionMpa, nearTensionMpa }: PlateSolution,
   counts: (p: PointMm) => boolean = () => true,

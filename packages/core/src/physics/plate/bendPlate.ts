@@ -3,7 +3,7 @@ import { factorWith, type PreparedPlate } from './preparePlate';
 import { tensions } from './tensions';
 
 /** Contact is settled when no node changes sides; this often it is tried. */
-const MOST_CONTACT_ROUNDS = 40;
+const MAX_CONTACT_ROUNDS = 40;
 /**
  * Steps of conjugate gradients after which factoring anew is the shorter way: a factor of this mean
  * width costs about a tenth of it in solves.
@@ -66,7 +66,7 @@ export function bendPlate(
   let u: Float64Array = new Float64Array(3 * nodes);
   let changing = 0;
   let tolerance = LOOSE;
-  for (let round = 1; round <= MOST_CONTACT_ROUNDS; round++) {
+  for (let round = 1; round <= MAX_CONTACT_ROUNDS; round++) {
     const b = new Float64Array(3 * nodes);
     for (let node = 0; node < nodes; node++) {
       const k = touching[node] ? (springNPerMm[node] ?? 0) : 0;
@@ -100,7 +100,7 @@ export function bendPlate(
     }
     touching = next;
   }
-  return { kind: 'not-converged', changing, rounds: MOST_CONTACT_ROUNDS };
+  return { kind: 'not-converged', changing, rounds: MAX_CONTACT_ROUNDS };
 }
 
 /** Rows whose spring is not as it was factored, and by how much, N/mm. */
@@ -145,12 +145,12 @@ function steps(
   for (const { row, springNPerMm } of change)
     r[row] = springNPerMm * ((start[row] ?? 0) - (u[row] ?? 0));
   const enough = tolerance * Math.sqrt(inner(b, b));
-  const most = stepsWorth(factor);
+  const max = stepsWorth(factor);
   let z = solveEnvelope(factor, r);
   const p = Float64Array.from(z);
   const Ap = Float64Array.from(r);
   let rz = inner(r, z);
-  for (let step = 0; step < most; step++) {
+  for (let step = 0; step < max; step++) {
     if (Math.sqrt(inner(r, r)) <= enough) return u;
     const Sp = Float64Array.from(Ap);
     for (const { row, springNPerMm } of change)

@@ -72,12 +72,12 @@ export function scalingBend(bend: Bend): Bend {
   };
 }
 
-function remembered<T>(kept: Map<string, T>, key: string, most: number, make: () => T): T {
+function remembered<T>(kept: Map<string, T>, key: string, max: number, make: () => T): T {
   const known = kept.get(key);
   if (known !== undefined) return known;
   const made = make();
   const [oldest] = kept.keys();
-  if (kept.size >= most && oldest !== undefined) kept.delete(oldest);
+  if (kept.size >= max && oldest !== undefined) kept.delete(oldest);
   kept.set(key, made);
   return made;
 }

@@ -33,13 +33,13 @@ export function locator(mesh: PlateMesh): Locate {
   }
   return (px, py) => {
     let best: Located | null = null;
-    let least = -NEAR;
+    let min = -NEAR;
     for (const triangle of boxes[row(py) * count + column(px)] ?? []) {
       const nodes = cornersOf(mesh, triangle);
       const shares = sharesAt(mesh, nodes, px, py);
       const out = Math.min(...shares);
       if (out >= -EDGE) return { nodes, shares };
-      if (out > least) [best, least] = [{ nodes, shares }, out];
+      if (out > min) [best, min] = [{ nodes, shares }, out];
     }
     return best;
   };
@@ -60,13 +60,13 @@ function sharesAt(
   return [1 - second - third, second, third];
 }
 
-const clamp = (value: number, most: number): number => Math.min(Math.max(value, 0), most);
+const clamp = (value: number, max: number): number => Math.min(Math.max(value, 0), max);
 
 function ends(values: Iterable<number>): readonly [number, number] {
-  let [least, most] = [Infinity, -Infinity];
+  let [min, max] = [Infinity, -Infinity];
   for (const value of values) {
-    least = Math.min(least, value);
-    most = Math.max(most, value);
+    min = Math.min(min, value);
+    max = Math.max(max, value);
   }
-  return [least, most];
+  return [min, max];
 }

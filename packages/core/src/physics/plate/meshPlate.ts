@@ -23,11 +23,11 @@ export interface MeshWish {
 }
 
 /** More nodes than this are refused: the factor would not fit a phone's patience. */
-export const MOST_NODES = 12_000;
+export const MAX_NODES = 12_000;
 
 export type Meshed =
   | { readonly kind: 'meshed'; readonly mesh: PlateMesh }
-  | { readonly kind: 'too-fine'; readonly nodes: number; readonly most: number };
+  | { readonly kind: 'too-fine'; readonly nodes: number; readonly max: number };
 
 /** Sides grow by this much of the way from a focus. */
 const GROWTH = 0.22;
@@ -47,8 +47,8 @@ const SLIVER = 1e-3;
 export function meshPlate({ edge, gaps, foci, mostMm }: MeshWish): Meshed {
   const sideAt = (p: PointMm): number =>
     foci.reduce(
-      (least, { centre, radiusMm, leastMm }) =>
-        Math.min(least, leastMm + GROWTH * Math.abs(distance(p, centre) - radiusMm)),
+      (min, { centre, radiusMm, leastMm }) =>
+        Math.min(min, leastMm + GROWTH * Math.abs(distance(p, centre) - radiusMm)),
       mostMm,
     );
   const loops = [edge, ...gaps];
@@ -60,8 +60,8 @@ export function meshPlate({ edge, gaps, foci, mostMm }: MeshWish): Meshed {
   const onEdges = placed.points.length;
   for (const focus of foci) {
     for (const p of ringsAbout(focus, edge, mostMm)) {
-      if (placed.points.length > MOST_NODES)
-        return { kind: 'too-fine', nodes: placed.points.length, most: MOST_NODES };
+      if (placed.points.length > MAX_NODES)
+        return { kind: 'too-fine', nodes: placed.points.length, max: MAX_NODES };
       const side = sideAt(p);
       if (!isOnPlate(p) || placed.hasNear(p, CROWDED * side)) continue;
       if (loops.some((loop) => isNearLoop(loop, p, TOO_NEAR_EDGE * side))) continue;

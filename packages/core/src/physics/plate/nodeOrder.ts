@@ -29,7 +29,7 @@ function profileOf(order: Int32Array, neighbours: readonly (readonly number[])[]
   });
   return order.reduce((sum, node, at) => {
     const leftmost = (neighbours[node] ?? []).reduce(
-      (least, one) => Math.min(least, place[one] ?? 0),
+      (min, one) => Math.min(min, place[one] ?? 0),
       at,
     );
     return sum + at - leftmost;

@@ -189,7 +189,7 @@ function envelopeOf(mesh: PlateMesh, rowOf: Int32Array): Int32Array {
   const first = new Int32Array(rowOf.length);
   neighboursOf(mesh).forEach((neighbours, node) => {
     const row = rowOf[node] ?? 0;
-    first[row / 3] = neighbours.reduce((least, one) => Math.min(least, rowOf[one] ?? 0), row) / 3;
+    first[row / 3] = neighbours.reduce((min, one) => Math.min(min, rowOf[one] ?? 0), row) / 3;
   });
   return first;
 }

@@ -42,8 +42,8 @@ export function bearableStress(
   );
 }
 
-/** Half of the 5 % fractile: the working limit, MPa. */
-export const workingLimit = (bearableMpa: number): number => bearableMpa / 2;
+/** Half of the 5 % fractile: the allowable stress, MPa. */
+export const allowableStress = (bearableMpa: number): number => bearableMpa / 2;
 
 export interface CrackOdds {
   /** P of the stresses alone. */
@@ -129,7 +129,7 @@ export function crackOdds(
   const byHand = normalMean((z) => oddsOf(handHazard * Math.exp(handSd * z - handSd ** 2 / 2)));
   const [first] = sites;
   const worst = sites.reduce(
-    (most, site) => (most && stressAt(site, 0) > stressAt(most, 0) ? site : (most ?? site)),
+    (max, site) => (max && stressAt(site, 0) > stressAt(max, 0) ? site : (max ?? site)),
     first,
   );
   return {
@@ -139,7 +139,7 @@ export function crackOdds(
     total: 1 - (1 - byStress) * (1 - byHand) * (1 - treatmentOdds),
     stressMpa: worst ? stressAt(worst, builtIn) : builtIn,
     bearableMpa,
-    limitMpa: workingLimit(bearableMpa),
+    limitMpa: allowableStress(bearableMpa),
     site: worst?.kind ?? 'rim',
   };
 }

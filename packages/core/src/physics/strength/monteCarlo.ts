@@ -8,7 +8,7 @@ import { weibullHazard } from './weibull';
 /** F ∝ s^−0.3: a hand presses a rim harder that turns out duller. */
 export const PRESSED_FOR_DULL = 0.3;
 /** No draw of m falls below this. */
-const LEAST_MODULUS = 2;
+const MIN_MODULUS = 2;
 
 /** A body that shells as usual: only the sheet's thickness widens its chip. */
 const PLAIN = { exitChipFactor: 1 };
@@ -107,7 +107,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
       Math.exp(at('handling') - handShift);
     let stressHazard = 0;
     if (sites.length > 0) {
-      const m = Math.max(LEAST_MODULUS, strength.weibullModulus * (1 + at('weibull')));
+      const m = Math.max(MIN_MODULUS, strength.weibullModulus * (1 + at('weibull')));
       const fractileMpa = strength.fractileMpa * identity.strengthFactor * Math.exp(at('strength'));
       const flux = f * n * Math.exp(at('heat'));
       const heat = flux ** model.heatGain * identity.heatFactor * Math.exp(at('constraint'));

@@ -53,7 +53,7 @@ it('takes thin, built, dull and wobbling work for what it is', () => {
   expect(oddsOf(0.5)).toBeCloseTo(1 - Math.exp(-0.5));
 });
 
-it('reckons with what is still pushed when the last web lets go', () => {
+it('counts on what is still pushed when the last web lets go', () => {
   // 40² / (2 · 1.5) N·mm = 0.533 J over 0.6 J; four times the plate at 12 mm.
   expect(dropShare('guided', 40, 6)).toBeCloseTo(0.889, 3);
   expect(dropShare('guided', 40, 12)).toBeCloseTo(0.222, 3);

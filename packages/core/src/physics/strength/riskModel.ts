@@ -45,7 +45,7 @@ export interface RiskModel {
   readonly cuts: readonly PressedCut[];
   readonly sharpness: number;
   readonly identities: readonly RiskIdentity[];
-  /** Empty for walls and floors: no stress is reckoned, handling stands alone. */
+  /** Empty for walls and floors: no stress is calculated, handling stands alone. */
   readonly sites: readonly StressSite[];
   readonly builtInMpa: number;
   /** d ln ΔT/d ln q: 1, or nearly nothing where boiling holds the rim. */

@@ -3,7 +3,7 @@ import { CUP_L } from './flow';
 /** Drops from a tap or tube, to the millilitre. */
 export const DROPS_PER_ML = 20;
 /** Drops quicker than this run together into a thread. */
-export const MOST_DROPS_PER_S = 8;
+export const MAX_DROPS_PER_S = 8;
 
 export interface DripRate {
   readonly mlPerMin: number;
@@ -21,6 +21,6 @@ export function dripRate(flowLPerMin: number): DripRate {
     mlPerMin,
     dropsPerS,
     secondsPerCup: (CUP_L / flowLPerMin) * 60,
-    runs: dropsPerS > MOST_DROPS_PER_S,
+    runs: dropsPerS > MAX_DROPS_PER_S,
   };
 }

@@ -1,10 +1,10 @@
-import { finesMass, SLURRY_LOAD_G_PER_L } from './murk';
+import { finesMass, SLURRY_LOAD_G_PER_L } from './turbidity';
 
 const WATER_DENSITY_KG_PER_M3 = 1000;
 const WATER_HEAT_J_PER_KG_K = 4186;
 /** Warming the slurry may show, K. */
 const WATER_WARMING_K = 15;
-const LEAST_FLOW_L_PER_MIN = 0.5;
+const MIN_FLOW_L_PER_MIN = 0.5;
 const FLOW_PER_DIAMETER_L_PER_MIN_MM = 0.01;
 /** A kitchen cup to time the flow with, L. */
 export const CUP_L = 0.25;
@@ -18,7 +18,7 @@ export interface WaterFlow {
   readonly forFinesLPerMin: number;
   /** To carry cuttings up the annulus: π·D·c at 0.4 m/s. */
   readonly forRisingLPerMin: number;
-  readonly leastLPerMin: number;
+  readonly minLPerMin: number;
   readonly secondsPerCup: number;
 }
 
@@ -42,14 +42,14 @@ export function waterFlow(cut: {
   const forFinesLPerMin = (finesGPerS / SLURRY_LOAD_G_PER_L) * 60;
   // mm²·m/s = mL/s.
   const forRisingLPerMin = (Math.PI * D * c * RISING_M_PER_S * 60) / 1000;
-  const leastLPerMin = Math.max(LEAST_FLOW_L_PER_MIN, FLOW_PER_DIAMETER_L_PER_MIN_MM * D);
-  const flowLPerMin = Math.max(forHeatLPerMin, forFinesLPerMin, forRisingLPerMin, leastLPerMin);
+  const minLPerMin = Math.max(MIN_FLOW_L_PER_MIN, FLOW_PER_DIAMETER_L_PER_MIN_MM * D);
+  const flowLPerMin = Math.max(forHeatLPerMin, forFinesLPerMin, forRisingLPerMin, minLPerMin);
   return {
     flowLPerMin,
     forHeatLPerMin,
     forFinesLPerMin,
     forRisingLPerMin,
-    leastLPerMin,
+    minLPerMin,
     secondsPerCup: (CUP_L / flowLPerMin) * 60,
   };
 }

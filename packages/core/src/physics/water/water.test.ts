@@ -1,15 +1,15 @@
 import { bathFill } from './fill';
 import { waterFlow } from './flow';
-import { finesMass, murkLimit, waterChangeDepths } from './murk';
+import { finesMass, turbidityLimit, waterChangeDepths } from './turbidity';
 
 it('finds the murk limit of the worked case', () => {
-  expect(murkLimit(6)).toBeCloseTo(2.635, 3);
+  expect(turbidityLimit(6)).toBeCloseTo(2.635, 3);
   expect(finesMass(2500, 75.398, 6)).toBeCloseTo(1.131, 3);
 });
 
 it('clouds sooner under deeper water and with finer grain', () => {
-  expect(murkLimit(12)).toBeCloseTo(murkLimit(6) / 2);
-  expect(murkLimit(6, 5)).toBeCloseTo(murkLimit(6) / 2);
+  expect(turbidityLimit(12)).toBeCloseTo(turbidityLimit(6) / 2);
+  expect(turbidityLimit(6, 5)).toBeCloseTo(turbidityLimit(6) / 2);
 });
 
 it('changes water each time the limit is reached, never at the end', () => {
@@ -50,7 +50,7 @@ it('runs the most of heat, fines, lifting the cuttings and the least', () => {
   expect(concrete.forHeatLPerMin).toBeCloseTo(0.63, 2);
   // π · 102 mm · 0.25 mm · 0.4 m/s = 32.04 mL/s: the rising water asks for most.
   expect(concrete.forRisingLPerMin).toBeCloseTo(1.923, 3);
-  expect(concrete.leastLPerMin).toBeCloseTo(1.02, 3);
+  expect(concrete.minLPerMin).toBeCloseTo(1.02, 3);
   expect(concrete.flowLPerMin).toBe(concrete.forRisingLPerMin);
   const granite = waterFlow({
     powerW: 117.3,

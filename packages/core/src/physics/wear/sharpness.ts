@@ -8,7 +8,7 @@ const TOO_FAST_LIFE = 0.5;
 const TOO_HARD_LIFE = 0.4;
 const GLAZED_SHARPNESS = 0.3;
 /** Below this there is no telling by how much a rim is worn. */
-const LEAST_SHARPNESS = 0.01;
+const MIN_SHARPNESS = 0.01;
 const GLAZE_GRACE_S = 20;
 
 export interface Handling {
@@ -51,7 +51,7 @@ export const wornSharpness = (depthCutMm: number, lifeDepthMm: number): number =
 
 /** s after so much more depth: a sharpness set by hand stands for the depth that would have worn it so far. */
 export function wornFurther(sharpness: number, depthMm: number, lifeDepthMm: number): number {
-  const doneMm = lifeDepthMm * Math.sqrt(1 / Math.max(sharpness, LEAST_SHARPNESS) - 1);
+  const doneMm = lifeDepthMm * Math.sqrt(1 / Math.max(sharpness, MIN_SHARPNESS) - 1);
   return wornSharpness(doneMm + depthMm, lifeDepthMm);
 }
 
@@ -72,7 +72,7 @@ export function meanSlowness(
   toMm: number,
   lifeDepthMm: number,
 ): number {
-  const x0 = Math.sqrt(1 / Math.max(sharpness, LEAST_SHARPNESS) - 1);
+  const x0 = Math.sqrt(1 / Math.max(sharpness, MIN_SHARPNESS) - 1);
   const x1 = x0 + fromMm / lifeDepthMm;
   const x2 = x0 + toMm / lifeDepthMm;
   return sharpness * (1 + (x1 * x1 + x1 * x2 + x2 * x2) / 3);

@@ -1,6 +1,6 @@
 import { isByHand } from '../../data/holds';
 import { defineHazard } from './hazard';
-import { MOST_UNAIDED_N } from '../../physics/effort/armForce';
+import { MAX_UNAIDED_N } from '../../physics/effort/armForce';
 import { TWO_HANDS_NM } from '../../physics/effort/handLimits';
 
 /** What one person lifts out of a hole, kg. */
@@ -16,7 +16,7 @@ export const twoPeople = defineHazard({
     const byHand = isByHand(work.hold);
     const { feedForceN, jamTorqueNm, coreMassKg } = work;
     const found =
-      byHand && feedForceN > MOST_UNAIDED_N
+      byHand && feedForceN > MAX_UNAIDED_N
         ? 'pressing'
         : byHand && jamTorqueNm > TWO_HANDS_NM
           ? 'holding'

@@ -26,7 +26,7 @@ export interface DescribedEdgeTruth extends Omit<EdgeTruth, 'rules'> {
 export type DescribedEdge = DescribedEdgeTruth | { readonly kind: 'untold'; readonly why: string };
 
 const UNTOLD = {
-  'no-plate': 'The piece is not reckoned as a plate here.',
+  'no-plate': 'The piece is not calculated as a plate here.',
   'deep-inside': 'The hole lies too deep inside for its edge to matter.',
   'piece-too-small': 'The piece is too small to move the hole away from its edge.',
 } as const satisfies Record<Exclude<EdgeUntold['code'], 'faulty'>, string>;
@@ -61,6 +61,6 @@ export function edgeTruthInWords(
       ...rule,
       text: `${L(rule.requiredMm)}. ${VERDICT[rule.verdict](rule.odds === null ? '' : ` At its distance it cracks ${oddsInWords(rule.odds)}.`)}`,
     })),
-    text: `At ${L(curve[0]?.clearMm ?? 0)} from the edge all stress comes to ${P(curve[0]?.stressMpa ?? 0)}, far from it to ${P(curve.at(-1)?.stressMpa ?? 0)}; the working limit is ${P(limitMpa)}. For this force and this bed the edge hardly matters beyond ${L(byStressMm)}. The rules of thumb also cover what is not reckoned: chips that reach the edge, knocks, and what the fitting will pull.`,
+    text: `At ${L(curve[0]?.clearMm ?? 0)} from the edge all stress comes to ${P(curve[0]?.stressMpa ?? 0)}, far from it to ${P(curve.at(-1)?.stressMpa ?? 0)}; the allowable stress is ${P(limitMpa)}. For this force and this bed the edge hardly matters beyond ${L(byStressMm)}. The rules of thumb also cover what is not calculated: chips that reach the edge, knocks, and what the fitting will pull.`,
   };
 }

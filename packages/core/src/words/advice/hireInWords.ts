@@ -1,6 +1,6 @@
 import {
   hireOrBuy,
-  MOST_HOLES,
+  MAX_HOLES,
   type HireOption,
   type HireOrBuy,
   type HirePrices,
@@ -78,6 +78,6 @@ function cheapestText(
   if (!first) return '';
   const start = `For one hole, ${title(first.way)} costs least`;
   return others.length === 0
-    ? `${start}, and it stays so up to ${MOST_HOLES}.`
+    ? `${start}, and it stays so up to ${MAX_HOLES}.`
     : `${start}; ${others.map(({ holes, way }) => `from ${holes}, ${title(way)}`).join('; ')}.`;
 }

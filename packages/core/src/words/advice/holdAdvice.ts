@@ -25,7 +25,7 @@ export interface HoldPart {
   readonly grave: boolean;
 }
 
-/** A pad nobody has measured, mm, and what clamping may add: a fifth of the working limit. */
+/** A pad nobody has measured, mm, and what clamping may add: a fifth of the allowable stress. */
 const USUAL_PAD_MM = 20;
 const CLAMP_SHARE = 0.2;
 /** A screw clamp turned snug by hand presses about this hard, N. */
@@ -140,7 +140,7 @@ function clampIt(context: PlanInUnits): HoldPart {
     padDiameterMm,
     spareMpa,
   });
-  const tooHard = support.clamps.some(({ forceN }) => forceN > limit.mostN);
+  const tooHard = support.clamps.some(({ forceN }) => forceN > limit.maxN);
   const twisted =
     support.twistMm > 0
       ? ` Pressed flat, its twist alone makes ${formatPressure(limit.flattenMpa, units)}.`
@@ -148,7 +148,7 @@ function clampIt(context: PlanInUnits): HoldPart {
   return {
     id: 'clamp',
     title: 'If you clamp it',
-    text: `Through soft pads, on a flat bed, ${limit.mostN > SNUG_N ? `snug by hand: it bears ${formatForce(limit.mostN, units)} a pad` : `finger-tight: no harder than ${formatForce(limit.mostN, units)} a pad`}.${twisted}${tooHard ? ' The clamps set here press harder.' : ''}`,
+    text: `Through soft pads, on a flat bed, ${limit.maxN > SNUG_N ? `snug by hand: it bears ${formatForce(limit.maxN, units)} a pad` : `finger-tight: no harder than ${formatForce(limit.maxN, units)} a pad`}.${twisted}${tooHard ? ' The clamps set here press harder.' : ''}`,
     lines: [
       input('Pad', formatLength(padDiameterMm, units)),
       input('By the pad’s rim', formatForce(limit.byPadN, units)),
@@ -171,7 +171,7 @@ function cradleIt({ piece, hole, headline, units }: PlanInUnits): readonly HoldP
     {
       id: 'cradle',
       title: 'In a cradle',
-      text: `A V of ${v.openingDeg}°, at least ${formatLengthShort(v.leastWidthMm, units)} across and lined with rubber; the hole on top, within ${formatLengthShort(v.rollsAtMm, units)} of upright.`,
+      text: `A V of ${v.openingDeg}°, at least ${formatLengthShort(v.minWidthMm, units)} across and lined with rubber; the hole on top, within ${formatLengthShort(v.rollsAtMm, units)} of upright.`,
       lines: [
         input('It touches across', formatLengthAbout(v.touchWidthMm, units)),
         input('Stands above the corner', formatLengthAbout(v.standsMm, units)),

@@ -42,8 +42,8 @@ const OBSTACLE_WORDS: {
   'wrong-bit': ({ family, material }) =>
     `A ${BIT_FAMILIES[family].name.toLowerCase()} is not made for ${material.toLowerCase()}.`,
   'machine-not-to-piece': ({ why }) => NOT_TO_PIECE[why],
-  'beyond-arms': ({ wantedN, mostN, aided }, units) =>
-    `It only cuts well from ${formatForce(wantedN, units)}; by hand ${aided ? 'with the aid ' : ''}about ${formatForce(mostN, units)} is the most.`,
+  'beyond-arms': ({ wantedN, maxN, aided }, units) =>
+    `It only cuts well from ${formatForce(wantedN, units)}; by hand ${aided ? 'with the aid ' : ''}about ${formatForce(maxN, units)} is the most.`,
   'does-not-fit': ({ shank, holders }, units) =>
     `Its ${shankText(shank, units)} does not go into ${holders
       .map((holder) => holderText(holder, units))

@@ -60,8 +60,8 @@ function slower({ timeS }: Outcome, { timeS: first }: Outcome): string | null {
 }
 
 function riskier({ crackProbability: p }: Outcome, first: Outcome): string | null {
-  const most = Math.max(p, first.crackProbability);
-  if (most < RARE) return null;
+  const max = Math.max(p, first.crackProbability);
+  if (max < RARE) return null;
   const ratio = p / Math.max(first.crackProbability, 1e-9);
   if (ratio > ALIKE) return `cracks ${oddsInWords(p)}, not ${oddsInWords(first.crackProbability)}`;
   return ratio < 1 / ALIKE ? `cracks less often, ${oddsInWords(p)}` : null;

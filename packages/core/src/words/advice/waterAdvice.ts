@@ -8,7 +8,7 @@ import { formatDuration, formatFlow, formatVolume } from '../units/formatQuantit
 import { formatLengthAbout, formatLengthShort } from '../units/length';
 import { formatDecimals, formatSignificant } from '../units/roundNumber';
 import type { Clouding } from '../../advice/choice/clouding';
-import { settlingTime } from '../../physics/water/clearness';
+import { settlingTime } from '../../physics/water/transmittance';
 import { DROPS_PER_ML, dripRate } from '../../physics/water/drip';
 
 /** One thing to do about water, with its numbers. */
@@ -89,12 +89,12 @@ function pool(context: PlanInUnits): WaterPart {
 }
 
 /** A drop a second: slower, the groove dries between drops. */
-const LEAST_DRIP_L_PER_MIN = 60 / DROPS_PER_ML / 1000;
+const MIN_DRIP_L_PER_MIN = 60 / DROPS_PER_ML / 1000;
 
 function drip(context: PlanInUnits): WaterPart {
   const { units } = context;
   const { forHeatLPerMin, forFinesLPerMin } = needed(context);
-  const asked = Math.max(forHeatLPerMin, forFinesLPerMin, LEAST_DRIP_L_PER_MIN);
+  const asked = Math.max(forHeatLPerMin, forFinesLPerMin, MIN_DRIP_L_PER_MIN);
   const rate = dripRate(asked);
   return {
     id: 'drip',
@@ -122,7 +122,7 @@ function flow(context: PlanInUnits): WaterPart {
       input('For the heat', formatFlow(at.forHeatLPerMin, units)),
       input('For the fines', formatFlow(at.forFinesLPerMin, units)),
       input('To lift the cuttings', formatFlow(at.forRisingLPerMin, units)),
-      input('At least, for a bit of this size', formatFlow(at.leastLPerMin, units)),
+      input('At least, for a bit of this size', formatFlow(at.minLPerMin, units)),
       input('Slurry in all', water.slurryL === null ? '–' : formatVolume(water.slurryL, units)),
     ],
     source:

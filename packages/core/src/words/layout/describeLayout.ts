@@ -4,7 +4,7 @@ import type { Piece } from '../../documents/piece';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../../data/unitSystem';
 
-const MOST_NAMED = 12;
+const MAX_NAMED = 12;
 
 /** The plan in words, for those who cannot see it: the face's size and where each hole stands. */
 export function describeLayout(
@@ -20,11 +20,11 @@ export function describeLayout(
       ? `round, ${show(face.diameterMm)} across`
       : `${show(widthMm)} × ${show(heightMm)}${face.kind === 'cylinder' || face.kind === 'cone' ? ' unrolled' : ''}`;
   const named = holes
-    .slice(0, MOST_NAMED)
+    .slice(0, MAX_NAMED)
     .map(
       ({ label, xMm, yMm, diameterMm }) =>
         `${label?.trim() || 'a hole'} ${show(diameterMm)} at ${show(xMm)} × ${show(yMm)}`,
     );
-  const more = holes.length > MOST_NAMED ? `, and ${holes.length - MOST_NAMED} more` : '';
+  const more = holes.length > MAX_NAMED ? `, and ${holes.length - MAX_NAMED} more` : '';
   return `${piece.name} from above, ${size}: ${named.join('; ') || 'no holes yet'}${more}.`;
 }

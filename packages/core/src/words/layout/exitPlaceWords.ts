@@ -4,7 +4,7 @@ import type { ExitPlace } from '../../layout/exitPlace';
 import { formatLengthAbout, formatLengthShort } from '../units/length';
 
 /** Wandering less than this is not worth a number, mm. */
-const LEAST_SEEN_MM = 0.1;
+const MIN_SEEN_MM = 0.1;
 
 /** Whether the hole stays clear on the far face, in a sentence. */
 export const exitClearText = ({ clearMm }: ExitPlace, units: UnitSystem): string =>
@@ -23,8 +23,8 @@ export function exitReason(exit: ExitPlace, units: UnitSystem): Reason {
       : `${show(Math.abs(fallMm))} ${fallMm < 0 ? 'lower' : 'higher'} than it goes in`;
   return {
     text:
-      Math.max(acrossMm, alongMm) < LEAST_SEEN_MM
-        ? `It comes out ${shift}, to within ${about(LEAST_SEEN_MM)}, steered by ${lean.how}.`
+      Math.max(acrossMm, alongMm) < MIN_SEEN_MM
+        ? `It comes out ${shift}, to within ${about(MIN_SEEN_MM)}, steered by ${lean.how}.`
         : `It comes out ${shift}, give or take ${about(acrossMm)} sideways and ${about(alongMm)} up or down, steered by ${lean.how}.`,
     inputs: [
       input('Depth', show(depthMm)),

@@ -32,13 +32,13 @@ export const guideLines = (
   ),
   input(
     'Make the board at least',
-    `${formatLengthShort(board.leastSideMm, units)} square, for a hand or a clamp`,
+    `${formatLengthShort(board.minSideMm, units)} square, for a hand or a clamp`,
   ),
   input(
     'and thick',
-    board.leastThicknessMm <= given.boardThicknessMm
+    board.minThicknessMm <= given.boardThicknessMm
       ? `${formatLengthShort(given.boardThicknessMm, units)} is enough`
-      : `${formatLengthShort(board.leastThicknessMm, units)} or more: this one is thin for the bit`,
+      : `${formatLengthShort(board.minThicknessMm, units)} or more: this one is thin for the bit`,
   ),
 ];
 
@@ -50,9 +50,9 @@ export const damLines = (ring: Dam, given: DamInput, units: UnitSystem): readonl
   input('Putty for the ring', volume(ring.puttyMl, units)),
   input(
     'Inside at least',
-    given.innerDiameterMm >= ring.leastInnerMm
-      ? `${formatLengthShort(ring.leastInnerMm, units)}: wide enough`
-      : `${formatLengthShort(ring.leastInnerMm, units)}, for water round the bit: this one is tight`,
+    given.innerDiameterMm >= ring.minInnerMm
+      ? `${formatLengthShort(ring.minInnerMm, units)}: wide enough`
+      : `${formatLengthShort(ring.minInnerMm, units)}, for water round the bit: this one is tight`,
   ),
 ];
 

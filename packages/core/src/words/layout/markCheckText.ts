@@ -3,12 +3,12 @@ import type { MarkCheck } from '../../layout/markCheck';
 import { formatLengthShort } from '../units/length';
 
 /** Off by less than this in one direction is not said, mm. */
-const LEAST_SAID_MM = 0.05;
+const MIN_SAID_MM = 0.05;
 
 function whereText({ offsetMm: { xMm, yMm } }: MarkCheck, show: (mm: number) => string): string {
   const way = [
-    Math.abs(xMm) < LEAST_SAID_MM ? '' : `${show(Math.abs(xMm))} ${xMm > 0 ? 'right' : 'left'}`,
-    Math.abs(yMm) < LEAST_SAID_MM ? '' : `${show(Math.abs(yMm))} ${yMm > 0 ? 'up' : 'down'}`,
+    Math.abs(xMm) < MIN_SAID_MM ? '' : `${show(Math.abs(xMm))} ${xMm > 0 ? 'right' : 'left'}`,
+    Math.abs(yMm) < MIN_SAID_MM ? '' : `${show(Math.abs(yMm))} ${yMm > 0 ? 'up' : 'down'}`,
   ].filter(Boolean);
   return way.length === 0 ? 'The mark is where it should be' : `The mark lies ${way.join(' and ')}`;
 }

@@ -3,7 +3,7 @@ import { formatLengthAbout, formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../../data/unitSystem';
 import type { RoundSetting } from '../../layout/wrap';
 
-const LEAST_TILT_DEG = 0.1;
+const MIN_TILT_DEG = 0.1;
 
 /** How a hole in a round wall is set out and bedded, a line each. */
 export function roundLines(setting: RoundSetting, units: UnitSystem): readonly ReasonInput[] {
@@ -19,7 +19,7 @@ export function roundLines(setting: RoundSetting, units: UnitSystem): readonly R
         ? 'seam up'
         : `turn it ${Math.round(cradleTurnDeg)}° from seam up, so that the hole lies on top`,
     ),
-    ...(tiltDeg > LEAST_TILT_DEG
+    ...(tiltDeg > MIN_TILT_DEG
       ? [
           input(
             'Taper',

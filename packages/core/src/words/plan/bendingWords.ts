@@ -2,7 +2,7 @@ import type { Bending, BendingDecline, BendingTrouble } from '../../documents/be
 
 const DECLINED: Readonly<Record<BendingDecline, string>> = {
   thick: 'thicker than a quarter of its span, it does not bend as a plate.',
-  curved: 'a curved wall is stiffer than a plate and is not reckoned as one.',
+  curved: 'a curved wall is stiffer than a plate and is not calculated as one.',
   'built-in': 'it is part of a building and does not bend here.',
   layered: 'leaves of different kinds do not bend as one plate.',
   later: 'it is still being worked out.',
@@ -22,9 +22,9 @@ export function bendingText(bending: Bending): string {
   if (bending.kind === 'declined') return DECLINED[bending.why];
   if (bending.kind === 'trouble') {
     const counted =
-      bending.most === undefined
+      bending.max === undefined
         ? ''
-        : ` It would take over ${bending.count ?? bending.most} points; ${bending.most} is the limit.`;
+        : ` It would take over ${bending.count ?? bending.max} points; ${bending.max} is the limit.`;
     return `${TROUBLE[bending.trouble]}${counted}`;
   }
   return '';

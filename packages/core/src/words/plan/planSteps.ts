@@ -156,11 +156,11 @@ function drillSide(context: PlanInUnits, side: 1 | 2): Step[] {
 }
 
 /** Shorter rests are a breath, s. */
-const LEAST_REST_S = 20;
+const MIN_REST_S = 20;
 
 /** Arms that press near their most have to let go between times. */
 const restDetail = ({ time }: PlanInUnits): string =>
-  time.restsS >= LEAST_REST_S
+  time.restsS >= MIN_REST_S
     ? ` Rest the arms ${formatDuration(time.restsS)} in all: let go at every lift.`
     : '';
 

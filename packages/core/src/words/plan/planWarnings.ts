@@ -61,7 +61,7 @@ const pressure = ({ headline, units }: PlanInUnits): string =>
 const WARNING_WORDS = {
   'not-held': ({ bending }) => `The bending was not worked out: ${bendingText(bending)}`,
   'bends-too-far': ({ bending, crack, setup, units }) =>
-    `Pressed on ${setup.support.name.toLowerCase()} it bends to ${formatPressure(bending.kind === 'bent' ? bending.stressMpa : 0, units)}, over the working limit of ${formatPressure(crack.limitMpa, units)}. Put something firmer or fuller under it, or press less.`,
+    `Pressed on ${setup.support.name.toLowerCase()} it bends to ${formatPressure(bending.kind === 'bent' ? bending.stressMpa : 0, units)}, over the allowable stress of ${formatPressure(crack.limitMpa, units)}. Put something firmer or fuller under it, or press less.`,
   'wrong-bit-for-material': (plan) => {
     const { name, note } = BIT_FAMILIES[plan.setup.finishing.geometry.family];
     return `A ${name.toLowerCase()} is not made for ${leafNotSuited(plan)?.material.name.toLowerCase() ?? ''}. ${note}`;
@@ -96,7 +96,7 @@ const WARNING_WORDS = {
   'power-limited': forceHeld('power'),
   'force-beyond-arms': forceHeld('arms'),
   overheats: ({ thermalStressMpa, headline, units }) =>
-    `Heat alone puts ${formatPressure(thermalStressMpa, units)} of tension by the rim, over the working limit of ${formatPressure(headline.material.edgeStrengthMpa / 2, units)}. More water, slower, or lighter.`,
+    `Heat alone puts ${formatPressure(thermalStressMpa, units)} of tension by the rim, over the allowable stress of ${formatPressure(headline.material.edgeStrengthMpa / 2, units)}. More water, slower, or lighter.`,
   'boils-dry': ({ setup }) =>
     `More heat than boiling carries off: steam keeps ${setup.coolant.name.toLowerCase()} from the rim, and it runs as if dry. More water, slower, or lighter.`,
   'exit-force-below-glaze': (plan) =>

@@ -4,7 +4,7 @@ import type { RimStory } from '../../advice/risk/rimStory';
 
 /** How hot the ring runs, what a dry spell does, how long it takes to come back, and what it bears. */
 export function rimStoryText(story: RimStory, units: UnitSystem): string {
-  const { mostWetK, mostDryK, dryForS, recoveryS, limitK } = story;
+  const { maxWetK, maxDryK, dryForS, recoveryS, limitK } = story;
   const back =
     recoveryS === null
       ? 'It does not come back before the end.'
@@ -12,8 +12,8 @@ export function rimStoryText(story: RimStory, units: UnitSystem): string {
   const bears =
     limitK === null
       ? 'Heat does not crack this material; it wears the bit.'
-      : mostDryK > limitK
-        ? `The working limit is ${formatTempRise(limitK, units)}: such a spell passes it. Stop, lift, let it cool; do not quench it.`
-        : `The working limit is ${formatTempRise(limitK, units)}: it stands such a spell.`;
-  return `Wet, the ring runs ${formatTempRise(mostWetK, units)} above the water at most. ${formatDuration(dryForS)} without water take it to ${formatTempRise(mostDryK, units)}. ${back} ${bears}`;
+      : maxDryK > limitK
+        ? `The allowable stress is ${formatTempRise(limitK, units)}: such a spell passes it. Stop, lift, let it cool; do not quench it.`
+        : `The allowable stress is ${formatTempRise(limitK, units)}: it stands such a spell.`;
+  return `Wet, the ring runs ${formatTempRise(maxWetK, units)} above the water at most. ${formatDuration(dryForS)} without water take it to ${formatTempRise(maxDryK, units)}. ${back} ${bears}`;
 }

@@ -23,7 +23,7 @@ export function riskLines(risk: Risk, bent: boolean, units: UnitSystem): RiskLin
       key: 'crack',
       title: 'It cracks or is spoilt',
       value: oddsInWords(crackProbability),
-      note: `Mean over ${formatDecimals(draws, 0)} tries. ${bent ? 'From bending, heat, built-in stress and handling.' : 'From heat, built-in stress and handling; this piece is not reckoned as a plate that bends.'}`,
+      note: `Mean over ${formatDecimals(draws, 0)} tries. ${bent ? 'From bending, heat, built-in stress and handling.' : 'From heat, built-in stress and handling; this piece is not calculated as a plate that bends.'}`,
     },
     {
       key: 'time',

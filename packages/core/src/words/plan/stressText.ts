@@ -15,7 +15,7 @@ export function stressText(
   if (bending.kind !== 'bent') return capitalised(bendingText(bending));
   const limitMpa = crack.limitMpa;
   const share = crack.stressMpa / limitMpa;
-  const most =
+  const max =
     bending.stressMpa > thermalStressMpa
       ? bending.atRestMpa > bending.stressMpa / 2
         ? 'most of it from how the piece lies, before you press'
@@ -28,7 +28,7 @@ export function stressText(
       : '';
   const verdict =
     share > 1
-      ? `over the working limit of ${formatPressure(limitMpa, units)}`
-      : `${formatDecimals(share * 100, 0)} % of the working limit of ${formatPressure(limitMpa, units)}`;
-  return `${formatPressure(crack.stressMpa, units)} altogether, ${verdict}, ${most}. Bending is greatest ${where}. It ${sinksInWords(bending.deflectionMm, units)}${lift}.`;
+      ? `over the allowable stress of ${formatPressure(limitMpa, units)}`
+      : `${formatDecimals(share * 100, 0)} % of the allowable stress of ${formatPressure(limitMpa, units)}`;
+  return `${formatPressure(crack.stressMpa, units)} altogether, ${verdict}, ${max}. Bending is greatest ${where}. It ${sinksInWords(bending.deflectionMm, units)}${lift}.`;
 }

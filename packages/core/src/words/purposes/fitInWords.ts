@@ -76,12 +76,12 @@ function accepted(field: Exclude<Field, { readonly kind: 'choice' }>, units: Uni
   return field.kind === 'length' ? acceptedLength(field, units) : acceptedNumber(field);
 }
 
-const acceptedLength = ({ least, most }: LengthField, units: UnitSystem): string =>
-  `a length ${least === 0 ? 'from 0' : 'above 0'}, at most ${formatLengthShort(most, units)}`;
+const acceptedLength = ({ min, max }: LengthField, units: UnitSystem): string =>
+  `a length ${min === 0 ? 'from 0' : 'above 0'}, at most ${formatLengthShort(max, units)}`;
 
-function acceptedNumber({ whole, above, atLeast = 0, unit, most }: NumberField): string {
+function acceptedNumber({ whole, above, atLeast = 0, unit, max }: NumberField): string {
   const from = above !== undefined ? `above ${above}` : `from ${atLeast}`;
-  return `${whole ? 'a whole number' : 'a number'} ${from}, at most ${formatDecimals(most, 2)}${unit ? ` ${unit}` : ''}`;
+  return `${whole ? 'a whole number' : 'a number'} ${from}, at most ${formatDecimals(max, 2)}${unit ? ` ${unit}` : ''}`;
 }
 
 const shown = (said: unknown): string =>

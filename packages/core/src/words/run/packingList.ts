@@ -24,7 +24,7 @@ export function packingList(
   units: UnitSystem,
 ): readonly PackedItem[] {
   const items = new Map<string, string>();
-  const fills = mostWater(works);
+  const fills = maxWater(works);
   const add = (id: string, text: string): void => {
     if (!items.has(id)) items.set(id, text);
   };
@@ -64,13 +64,13 @@ export function packingList(
 }
 
 /** The largest filling of each way of wetting: one tray serves all. */
-function mostWater(works: Parameters<typeof packingList>[0]): ReadonlyMap<string, number> {
-  const most = new Map<string, number>();
+function maxWater(works: Parameters<typeof packingList>[0]): ReadonlyMap<string, number> {
+  const max = new Map<string, number>();
   for (const { plan } of works) {
     const { method, fillL } = plan.water;
-    if (fillL !== null) most.set(method, Math.max(fillL, most.get(method) ?? 0));
+    if (fillL !== null) max.set(method, Math.max(fillL, max.get(method) ?? 0));
   }
-  return most;
+  return max;
 }
 
 function addWater(

@@ -170,7 +170,7 @@ function isEased(state: RunState): boolean {
 /** Beyond this share of the way nobody knows how deep it is. */
 const UNSURE_SHARE = 0.3;
 
-/** A depth read off once is worth more than any reckoning. */
+/** A depth read off once is worth more than any calculation. */
 function unsure(state: RunState): string {
   const { fromMm, toMm } = depthBand(state);
   return toMm - fromMm > UNSURE_SHARE * legOf(state).depthMm ? ' Measure at the next lift.' : '';

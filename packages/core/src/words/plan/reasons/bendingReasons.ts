@@ -12,7 +12,7 @@ import { percent, type Explain } from './explain';
 const SOURCE =
   'Kirchhoff plate by discrete Kirchhoff triangles (Batoz) on a foundation that does not pull, with its own weight; see docs/plate.md.';
 
-/** Explains where the piece bends; says why where it is not reckoned. */
+/** Explains where the piece bends; says why where it is not calculated. */
 const whereBent =
   (explain: (bent: Bent, context: PlanInUnits) => Omit<Reason, 'source'>): Explain =>
   (context) =>
@@ -29,7 +29,7 @@ export const bendingStress: Explain = whereBent((bent, { crack, headline, setup,
     input('Under the rim', formatPressure(bent.underRimMpa, units)),
     input('Along the edge', formatPressure(bent.edgeMpa, units)),
     input('All stress together', formatPressure(crack.stressMpa, units)),
-    input('Points reckoned at', formatSignificant(bent.nodes, 3)),
+    input('Points calculated at', formatSignificant(bent.nodes, 3)),
   ],
   spread:
     'Support moduli are known to a factor of about two; the stress goes with the logarithm of them.',

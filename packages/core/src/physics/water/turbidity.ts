@@ -14,7 +14,7 @@ export const finesMass = (densityKgPerM3: number, kerfAreaMm2: number, depthMm: 
  * Beer–Lambert: exp(−κ·c·cover) ≥ 0.15, so c ≤ ln(1/0.15)/(κ·cover), κ = 120 m²/kg at 10 µm and in
  * inverse proportion to grain size (cross-section per mass).
  */
-export function murkLimit(coverMm: number, grainSizeUm = REFERENCE_GRAIN_UM): number {
+export function turbidityLimit(coverMm: number, grainSizeUm = REFERENCE_GRAIN_UM): number {
   const κ = (EXTINCTION_M2_PER_KG * REFERENCE_GRAIN_UM) / grainSizeUm;
   return Math.log(1 / CLEAR_ENOUGH) / (κ * (coverMm / 1000));
 }
@@ -26,7 +26,7 @@ export function murkLimit(coverMm: number, grainSizeUm = REFERENCE_GRAIN_UM): nu
 export const SLURRY_LOAD_G_PER_L = 60;
 
 /** Water that is full oftener than this in one hole is the wrong water: the list ends, the advice does not. */
-const MOST_CHANGES = 500;
+const MAX_CHANGES = 500;
 
 /** What standing water may hold, and how far the mark must be seen through it. */
 export interface WaterLoads {
@@ -46,7 +46,7 @@ export function waterChangeDepths(
   finesGPerMm: number,
   depthMm: number,
 ): number[] {
-  const leastMm = depthMm / MOST_CHANGES;
+  const leastMm = depthMm / MAX_CHANGES;
   const stretch = (gPerL: number): number => Math.max((gPerL * volumeL) / finesGPerMm, leastMm);
   const next = (z: number): number => {
     const clouded = z + stretch(toSeeGPerL);

@@ -1,4 +1,4 @@
-import { CLEAR_ENOUGH, murkLimit } from './murk';
+import { CLEAR_ENOUGH, turbidityLimit } from './turbidity';
 
 export interface Clearness {
   /** Share of the light that comes up from the mark, 0 to 1. */
@@ -13,7 +13,7 @@ export function clearness(
   coverMm: number,
   grainSizeUm?: number,
 ): Clearness {
-  const share = finesG / volumeL / murkLimit(coverMm, grainSizeUm);
+  const share = finesG / volumeL / turbidityLimit(coverMm, grainSizeUm);
   const light = CLEAR_ENOUGH ** share;
   return { light, isClear: share <= 1 + 1e-9 };
 }
