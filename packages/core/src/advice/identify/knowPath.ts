@@ -1,4 +1,4 @@
-import { hasTrait } from '../../data/materials/material';
+import { hasTrait } from '../../data/materials/traits';
 import { findMaterial } from '../../data/materials/materials';
 import { isBuilding } from '../../data/pieceForms';
 import type { Piece } from '../../documents/piece';

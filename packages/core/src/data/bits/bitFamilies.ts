@@ -1,5 +1,6 @@
 import type { Shank } from '../couplings/shank';
-import { hasTrait, type Material } from '../materials/material';
+import { type Material } from '../materials/material';
+import { hasTrait } from '../materials/traits';
 import type { AbrasiveId } from './abrasives';
 
 /** What bits of one make have in common. Ranges run from the smallest size to the largest. */

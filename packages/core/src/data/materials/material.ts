@@ -1,3 +1,4 @@
+import { MATERIAL_TRAITS } from './traits';
 import { MATERIAL_CLASSES, PIECE_FORMS } from '../choices';
 import { id, list, name, number, object, oneOf, type Document } from '../schema/schema';
 import { Type } from '@sinclair/typebox';
@@ -13,33 +14,6 @@ export interface PressureWindowMpa extends Document<typeof pressureWindow> {}
 /** Rim speed at the outside diameter; multiply by the bit family's speed factor. */
 const rimSpeedWindow = object({ low: speed, best: speed, high: speed });
 export interface RimSpeedWindowMPerS extends Document<typeof rimSpeedWindow> {}
-
-/** What a material is besides its numbers: what hazards, marks and tools go by. */
-export const MATERIAL_TRAITS = [
-  /** A flat fired tile, for which tools made for dry exist. */
-  'tile',
-  /** Its body is soft enough for a carbide spear. */
-  'soft-body',
-  /** Put up in the years when asbestos was mixed in, it may hold some. */
-  'may-hold-asbestos',
-  'lead-glaze',
-  /** Bundles of fine mineral fibres. */
-  'fibrous',
-  /** Nearly all silica: never dry. */
-  'all-silica',
-  /** Fused or blown in a studio: it may not have been annealed. */
-  'studio-fired',
-  /** Presumed annealed where it is hollow. */
-  'bottle',
-  'unglazed',
-  /** Polished though it is no glass: a pencil will not take, and a bit skates. */
-  'polished',
-  /** May hold bars, or tendons under tension. */
-  'reinforceable',
-  /** Steel lies in the cut. */
-  'steel',
-] as const;
-export type MaterialTrait = (typeof MATERIAL_TRAITS)[number];
 
 /** One row of the reference table: every column a material of one's own must give too. */
 export const materialSchema = object(
@@ -98,9 +72,3 @@ export type MaterialColumn = Exclude<
   keyof Material,
   'id' | 'name' | 'class' | 'usualForm' | 'traits'
 >;
-
-/** Whether a material is of this kind. */
-export const hasTrait = (
-  { traits = [] }: Pick<Material, 'traits'>,
-  trait: MaterialTrait,
-): boolean => traits.includes(trait);

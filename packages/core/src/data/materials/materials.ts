@@ -1,4 +1,5 @@
-import { hasTrait, type Material } from './material';
+import { type Material } from './material';
+import { hasTrait } from './traits';
 import type { MaterialClass } from '../choices';
 
 /** Bumped whenever a value below changes; stored with every plan. */

@@ -1,4 +1,5 @@
-import { hasTrait, type Material } from '../../data/materials/material';
+import { type Material } from '../../data/materials/material';
+import { hasTrait } from '../../data/materials/traits';
 import { isFlat } from '../../data/pieceForms';
 import type { GlassTreatment, PieceForm } from '../../data/choices';
 

@@ -1,5 +1,5 @@
 import { isBuilding } from '../../data/pieceForms';
-import { hasTrait } from '../../data/materials/material';
+import { hasTrait } from '../../data/materials/traits';
 import { defineHazard } from './hazard';
 
 /** Banned nearly everywhere before this. */

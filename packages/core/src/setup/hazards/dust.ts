@@ -1,4 +1,4 @@
-import { hasTrait } from '../../data/materials/material';
+import { hasTrait } from '../../data/materials/traits';
 import { defineHazard } from './hazard';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
 

@@ -1,4 +1,4 @@
-import { hasTrait } from '../../data/materials/material';
+import { hasTrait } from '../../data/materials/traits';
 import { defineHazard } from './hazard';
 
 /** Some jade and its look-alikes are bundles of fine mineral fibres. */

@@ -1,5 +1,5 @@
 import { isFlat } from '../../data/pieceForms';
-import { hasTrait } from '../../data/materials/material';
+import { hasTrait } from '../../data/materials/traits';
 import { defineHazard } from './hazard';
 import { glassFacts } from './glassFacts';
 
