@@ -17,4 +17,21 @@ config.resolver.resolveRequest = (context, name, platform) =>
       }
     : context.resolveRequest(context, name, platform);
 
+/** While developing, the app asks its own address, and what is the server's is handed on to it. */
+const api = process.env.NUCLEON_API;
+if (api) {
+  const { createProxyMiddleware } = require('http-proxy-middleware');
+  const toServer = createProxyMiddleware({
+    target: api,
+    changeOrigin: true,
+    pathFilter: '/api',
+    // It lets in its own page alone.
+    headers: { origin: api },
+  });
+  config.server.enhanceMiddleware = (metro) => (request, response, next) =>
+    request.url.startsWith('/api/')
+      ? toServer(request, response, next)
+      : metro(request, response, next);
+}
+
 module.exports = config;

@@ -3,7 +3,8 @@ import { MATERIALS, type MaterialId } from '@nucleon/core/data/materials/materia
 import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { replayRun } from '@nucleon/core/run/replay';
 import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
-import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
+import { outcomeOf } from '@nucleon/core/run/runOutcome';
+import { OUTCOME_WORDS } from '@nucleon/core/words/run/outcomeWords';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { RunResult } from '@nucleon/core/documents/runResult';
 import type { Verdict } from '@nucleon/core/data/choices';

@@ -13,7 +13,7 @@ import { infiniteQueryOptions, keepPreviousData } from '@tanstack/react-query';
 import { BASE, fetchJson } from './fetchJson';
 import { sendPicture } from './photos';
 
-const PAGE_SIZE = 30;
+const PAGE_SIZE = 50;
 
 /** What the logbook is narrowed to. */
 export interface LogFilter {

@@ -2,10 +2,11 @@ import type { Route } from '../routes';
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView } from 'react-native';
 import { Icon } from './Icon';
 import { Column, Row } from './layout';
+import { PageScroll } from './pageScroll';
 import { Press } from './Press';
 import { Small, Title } from './text';
 
@@ -35,6 +36,7 @@ export function Page({
   children,
 }: PageProps) {
   const router = useRouter();
+  const scroll = useRef<HTMLElement | null>(null);
   useEffect(() => {
     document.title = `${title} · Nucleon`;
   }, [title]);
@@ -92,8 +94,14 @@ export function Page({
         body
       ) : (
         // Reached by keyboard, so that a page of nothing but words can be scrolled.
-        <ScrollView tabIndex={0} contentContainerStyle={{ flexGrow: 1 }}>
-          {body}
+        <ScrollView
+          ref={(view) => {
+            scroll.current = (view?.getScrollableNode() ?? null) as HTMLElement | null;
+          }}
+          tabIndex={0}
+          contentContainerStyle={{ flexGrow: 1 }}
+        >
+          <PageScroll value={scroll}>{body}</PageScroll>
         </ScrollView>
       )}
       {footer ? (

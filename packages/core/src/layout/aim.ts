@@ -21,11 +21,14 @@ export const twoSidedMismatch = (depthMm: number, aim: Aim): number =>
 export const guideLean = (clearanceMm: number, guideThicknessMm: number): number =>
   (Math.atan(clearanceMm / guideThicknessMm) * 180) / Math.PI;
 
-/** Lean of the bit along and across the face, degrees; the way of steering it, in words. */
+/** What keeps a bit straight. */
+export type SteeredBy = 'press' | 'rig' | 'laser' | 'level' | 'guide' | 'hand';
+
+/** Lean of the bit along and across the face, degrees, and what it is steered by. */
 export interface Lean {
   readonly alongDeg: number;
   readonly acrossDeg: number;
-  readonly how: string;
+  readonly how: SteeredBy;
 }
 
 /** A guide whose thickness or clearance nobody has measured. */
@@ -33,24 +36,24 @@ export const USUAL_GUIDE = { thicknessMm: 18, clearanceMm: 0.3 } as const;
 
 /** How far the bit may lean as the hole is set up; a guide by its own play, never worse than free hand. */
 export function leanOf(setup: Pick<Setup, 'guide' | 'hold'>, machine?: MachineKindId): Lean {
-  const one = (deg: number, how: string): Lean => ({ alongDeg: deg, acrossDeg: deg, how });
+  const one = (deg: number, how: SteeredBy): Lean => ({ alongDeg: deg, acrossDeg: deg, how });
   // As the plan presumes: a guide guides, else the machine holds itself or is held.
   const hold =
     setup.hold ?? (setup.guide ? 'guided' : machine ? MACHINE_KINDS[machine].hold : 'freehand');
   switch (hold) {
     case 'press':
-      return one(AIM_DEG.press, 'a press');
+      return one(AIM_DEG.press, 'press');
     case 'rig':
-      return one(AIM_DEG.rig, 'a rig');
+      return one(AIM_DEG.rig, 'rig');
     case 'guided': {
-      if (setup.guide?.kind === 'laser') return one(AIM_DEG.laser, 'a laser');
+      if (setup.guide?.kind === 'laser') return one(AIM_DEG.laser, 'laser');
       // A level shows one direction only.
       if (setup.guide?.kind === 'level')
-        return { alongDeg: AIM_DEG.level, acrossDeg: AIM_DEG.freehand, how: 'a level' };
+        return { alongDeg: AIM_DEG.level, acrossDeg: AIM_DEG.freehand, how: 'level' };
       const { thicknessMm, clearanceMm } = { ...USUAL_GUIDE, ...setup.guide };
-      return one(Math.min(AIM_DEG.freehand, guideLean(clearanceMm, thicknessMm)), 'a guide');
+      return one(Math.min(AIM_DEG.freehand, guideLean(clearanceMm, thicknessMm)), 'guide');
     }
     default:
-      return one(AIM_DEG.freehand, 'the hand');
+      return one(AIM_DEG.freehand, 'hand');
   }
 }

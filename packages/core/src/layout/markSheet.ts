@@ -10,7 +10,7 @@ import { hasTrait } from '../data/materials/traits';
 import { sceneOf, sizeFor } from './purposes/purposes';
 import { brokenRule, judgeEdges } from './edgeRules';
 import { checkMark, markingOrder, type MarkCheck } from './markCheck';
-import { markAdvice, usualMark, type MarkAdvice, type MarkScene } from './markKind';
+import { usualMark, type MarkScene } from './markKind';
 import { tapePlan, type TapePlan } from './tapes';
 
 /** Holes narrower than this are drilled with solid bits unless the kit says otherwise, mm. */
@@ -21,7 +21,9 @@ export interface MarkRow {
   readonly hole: Hole;
   readonly name: string;
   readonly usual: MarkKind;
-  readonly advice: MarkAdvice;
+  /** How it is marked: as chosen, else as usual. */
+  readonly kind: MarkKind;
+  readonly scene: MarkScene;
   readonly tapes: TapePlan;
   /** Radius to set compasses or ticks to, mm. */
   readonly radiusMm: number;
@@ -72,7 +74,8 @@ export function markSheet(given: MarkSheetInput): MarkSheet {
       hole,
       name: hole.label?.trim() || `Hole ${index + 1}`,
       usual,
-      advice: markAdvice(hole.mark?.kind ?? usual, scene),
+      kind: hole.mark?.kind ?? usual,
+      scene,
       tapes,
       radiusMm: hole.diameterMm / 2,
       check: hole.mark?.measured

@@ -1,7 +1,8 @@
 import { markCheckText } from '../words/layout/markCheckText';
 import { METRIC } from '../data/unitSystem';
 import { checkMark, markingOrder } from './markCheck';
-import { markAdvice, usualMark } from './markKind';
+import { usualMark } from './markKind';
+import { markAdvice } from '../words/layout/markAdvice';
 import { tapePlan } from './tapes';
 
 const PANE = { kind: 'rectangle', widthMm: 400, heightMm: 300 } as const;

@@ -32,7 +32,7 @@ it('moves everything along with the new origin, and runs counter-clockwise', () 
     [140, 40],
     [40, 40],
   ]);
-  if (traced.kind !== 'traced') throw new Error(traced.message);
+  if (traced.kind !== 'traced') throw new Error(traced.why.code);
   const { piece, holes } = traced.placed;
   expect(piece.outline).toEqual({
     kind: 'polygon',
@@ -81,7 +81,7 @@ it('says what keeps a trace from being an outline', () => {
       [0, 0],
       [1, 1],
     ]),
-  ).toMatchObject({ kind: 'fault', message: expect.stringContaining('2 so far') as string });
+  ).toEqual({ kind: 'fault', why: { code: 'too-few-points', count: 2 } });
   expect(
     traceOutline(placed, [
       [0, 0],
@@ -89,7 +89,7 @@ it('says what keeps a trace from being an outline', () => {
       [100, 0],
       [0, 100],
     ]),
-  ).toMatchObject({ message: expect.stringContaining('crosses itself near 50 × 50') as string });
+  ).toMatchObject({ why: { code: 'crosses-itself', at: { xMm: 50, yMm: 50 } } });
 });
 
 it('bows a side by its height over the chord', () => {

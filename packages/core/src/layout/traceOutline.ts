@@ -11,9 +11,15 @@ export interface Placed {
   readonly holes: readonly Hole[];
 }
 
+/** Why points make no outline. */
+export type OutlineFault =
+  | { readonly code: 'too-few-points'; readonly count: number }
+  | { readonly code: 'crosses-itself'; readonly at: PointMm }
+  | { readonly code: 'encloses-nothing' };
+
 export type Traced =
   | { readonly kind: 'traced'; readonly placed: Placed }
-  | { readonly kind: 'fault'; readonly message: string };
+  | { readonly kind: 'fault'; readonly why: OutlineFault };
 
 const MIN_AREA_MM2 = 1;
 
@@ -122,16 +128,13 @@ export function traceOutline(
   pointsMm: PolygonOutline['pointsMm'],
   bulges: readonly number[] = [],
 ): Traced {
-  const fault = (message: string): Traced => ({ kind: 'fault', message });
+  const fault = (why: OutlineFault): Traced => ({ kind: 'fault', why });
   if (new Set(pointsMm.map(String)).size < 3)
-    return fault(`An outline needs at least three points; ${pointsMm.length} so far.`);
+    return fault({ code: 'too-few-points', count: pointsMm.length });
   const given: PolygonOutline = { kind: 'polygon', pointsMm, bulges };
   const crossing = selfCrossing(polygonSides(given));
-  if (crossing)
-    return fault(
-      `The outline crosses itself near ${Math.round(crossing.xMm)} × ${Math.round(crossing.yMm)} mm; move a point so that its sides meet only at their ends.`,
-    );
-  if (outlineArea(given) < MIN_AREA_MM2) return fault('The outline encloses nothing.');
+  if (crossing) return fault({ code: 'crosses-itself', at: crossing });
+  if (outlineArea(given) < MIN_AREA_MM2) return fault({ code: 'encloses-nothing' });
   const run = isClockwise(pointsMm) ? reversed(given) : given;
   const { min } = extent(polygonSides(run));
   const moved = shifted(placed, -min.xMm, -min.yMm);

@@ -19,6 +19,7 @@ export interface Stop {
   readonly kind: StopKind;
   readonly depthMm: number;
   readonly haltS: number;
+  /** As the plan says it; empty for a lift, which is said as it comes. */
   readonly title: string;
   readonly detail: string;
 }
@@ -100,8 +101,8 @@ function stopsOf(plan: RunPlan, side: 1 | 2): readonly Stop[] {
     kind: 'lift',
     depthMm,
     haltS: plan.clock.liftS,
-    title: 'Lift',
-    detail: 'A little, to let water in. Never clear of the groove.',
+    title: '',
+    detail: '',
   }));
   const moments = plan.timeline.flatMap((moment): Stop[] => {
     const kind = AS_STOP[moment.kind];

@@ -1,3 +1,4 @@
+import { MIN_SECONDS, type Steadiness } from '../physics/effort/steadiness';
 import { isHeldByStand } from '../data/holds';
 import type { Hold } from '../data/choices';
 import type { Machine } from '../documents/kit';
@@ -9,10 +10,9 @@ import { formatSignificant } from './units/roundNumber';
 import type { UnitSystem } from '../data/unitSystem';
 import { fatigue, restAllowance } from '../physics/effort/armForce';
 import { FEED_AIDS, type FeedAidId } from '../data/machines/feedAids';
-import { effortOf, EFFORT_WORDS, leverIsMeasured, leverShare } from '../physics/effort/pressing';
+import { effortOf, leverIsMeasured, leverShare, type Effort } from '../physics/effort/pressing';
 import { scaleReading } from '../physics/effort/scaleReading';
 import { formatReading } from './units/formatReading';
-import type { Steadiness } from '../physics/effort/steadiness';
 
 /** The force in every unit people think in, and as a scale shows it. */
 export const forceLines = (
@@ -82,3 +82,21 @@ export const steadinessLines = (
   input('On the mean', formatForce(meanN, units)),
   input('It varied by', `${formatSignificant(lnSd * 100, 2)} %`),
 ];
+
+export const EFFORT_WORDS: Readonly<Record<Effort['level'], string>> = {
+  light: 'Light',
+  steady: 'Steady',
+  hard: 'Hard',
+  'too-much': 'Only with rests',
+};
+
+const STEADINESS_WORDS: Readonly<Record<Steadiness['verdict'], string>> = {
+  'too-short': `Hold it for at least ${MIN_SECONDS} s.`,
+  good: 'That is the hand for it.',
+  light: 'Too light: the rim would polish and glaze.',
+  heavy: 'Too heavy: diamonds tear out and edges chip.',
+  uneven: 'Right on the whole, but it wanders. Lean, do not push.',
+};
+
+/** How a force was held, in a sentence. */
+export const steadinessText = ({ verdict }: Steadiness): string => STEADINESS_WORDS[verdict];

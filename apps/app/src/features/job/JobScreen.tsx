@@ -1,6 +1,6 @@
 import { routes } from '../../routes';
 import { casesOf } from '@nucleon/core/setup/drillCase';
-import type { JobDetail } from '@nucleon/contract/wire';
+import type { JobDetail, PieceInJob } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import ArchiveRestore from 'lucide-react-native/icons/archive-restore';
@@ -20,8 +20,13 @@ import { fileName, saveFile } from '../../ui/saveFile';
 import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
 import { useKeys } from '../../ui/useKeys';
+import { VirtualRows } from '../../ui/VirtualRows';
 import { JobHeaderFields } from './JobHeaderFields';
 import { PieceCard } from './PieceCard';
+
+/** A piece of one hole, as it usually stands. */
+const CARD_PX = 320;
+const pieceId = ({ id }: PieceInJob): string => id;
 
 /** A job with its pieces and what each hole's plan comes to. */
 export function JobScreen() {
@@ -60,9 +65,18 @@ export function JobScreen() {
               text="Add the first piece: say what it is, how thick, and the hole it needs."
             />
           ) : null}
-          {job.data.pieces.map((piece) => (
-            <PieceCard key={piece.id} piece={piece} custom={job.data.customMaterials} />
-          ))}
+          <Column>
+            <VirtualRows
+              items={job.data.pieces}
+              keyOf={pieceId}
+              rowPx={CARD_PX}
+              row={(piece) => (
+                <Column paddingBottom="$4">
+                  <PieceCard piece={piece} custom={job.data.customMaterials} />
+                </Column>
+              )}
+            />
+          </Column>
           <JobMenu job={job.data} />
         </Column>
       ) : null}

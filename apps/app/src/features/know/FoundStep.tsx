@@ -1,4 +1,5 @@
-import { conclude, conclusionText } from '@nucleon/core/advice/identify/conclude';
+import { conclude } from '@nucleon/core/advice/identify/conclude';
+import { conclusionText } from '@nucleon/core/words/advice/conclusionText';
 import { identify } from '@nucleon/core/advice/identify/identify';
 import { isIdentifierKind } from '@nucleon/core/advice/identify/knowPath';
 import {

@@ -1,6 +1,7 @@
 import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
-import { OUTCOME_WORDS, outcomeOf } from '@nucleon/core/run/runOutcome';
+import { outcomeOf } from '@nucleon/core/run/runOutcome';
+import { OUTCOME_WORDS } from '@nucleon/core/words/run/outcomeWords';
 import { runLine } from '@nucleon/core/words/run/runLine';
 import { format } from 'date-fns/format';
 import { useRouter } from 'expo-router';

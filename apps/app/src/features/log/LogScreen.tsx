@@ -1,9 +1,10 @@
 import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
-import { OUTCOME_WORDS, RUN_OUTCOMES, type RunOutcome } from '@nucleon/core/run/runOutcome';
+import { RUN_OUTCOMES, type RunOutcome } from '@nucleon/core/run/runOutcome';
+import { OUTCOME_WORDS } from '@nucleon/core/words/run/outcomeWords';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useDeferredValue, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, type TextInput } from 'react-native';
 import { runsQuery, type LogFilter } from '../../api/runs';
 import { Button } from '../../ui/Button';
@@ -14,6 +15,7 @@ import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useKeys } from '../../ui/useKeys';
+import { VirtualRows } from '../../ui/VirtualRows';
 import { RefusedNotice } from '../run/RefusedNotice';
 import { LogChart } from './LogChart';
 import { LogFiles } from './LogFiles';
@@ -26,6 +28,9 @@ const OUTCOME_CHIPS = [
 ] as const;
 
 const ANY = 'any';
+/** A run’s row as it usually stands. */
+const ROW_PX = 116;
+const runId = (run: StoredRun): string => run.runId;
 
 /** All that was drilled, newest first: found, filtered, set beside its plan. */
 export function LogScreen() {
@@ -44,6 +49,10 @@ export function LogScreen() {
   const runs = useInfiniteQuery(runsQuery(filter));
   const items = runs.data?.pages.flatMap((page) => page.items) ?? [];
   const total = runs.data?.pages[0]?.total ?? 0;
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = runs;
+  const fetchMore = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) void fetchNextPage();
+  }, [hasNextPage, isFetchingNextPage, fetchNextPage]);
   const materials = useMaterials(items);
   const box = useRef<TextInput>(null);
   useKeys([{ key: '/', does: 'search', run: () => box.current?.focus() }]);
@@ -125,9 +134,13 @@ export function LogScreen() {
               {total} {total === 1 ? 'run' : 'runs'}
             </Small>
             <Panel wet testID="log">
-              {items.map((run) => (
-                <LogRow key={run.runId} run={run} />
-              ))}
+              <VirtualRows
+                items={items}
+                keyOf={runId}
+                rowPx={ROW_PX}
+                row={(run) => <LogRow run={run} />}
+                onEnd={fetchMore}
+              />
             </Panel>
           </>
         ) : null}

@@ -1,3 +1,4 @@
+import { markAdvice } from '@nucleon/core/words/layout/markAdvice';
 import { markCheckText } from '@nucleon/core/words/layout/markCheckText';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { HoleMark, MarkReading } from '@nucleon/core/documents/hole';
@@ -40,7 +41,8 @@ interface MarkCardProps {
 /** One hole to mark: three distances in big figures, its mark, and the check afterwards. */
 export function MarkCard({ row, number, onChange }: MarkCardProps) {
   const units = useUnits();
-  const { hole, name, advice, tapes, radiusMm, check } = row;
+  const { hole, name, kind, scene, tapes, radiusMm, check } = row;
+  const advice = markAdvice(kind, scene);
   const [reading, setReading] = useState<Reading>(hole.mark?.measured ?? {});
   const read = (change: Reading): void => {
     const next = { ...reading, ...change };
@@ -80,7 +82,7 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
             {formatLengthShort(radiusMm, units)}
           </Small>
         </Column>
-        <MarkSketch kind={advice.kind} />
+        <MarkSketch kind={kind} />
       </Row>
       <Row gap="$5" flexWrap="wrap">
         <Distance tape={tapes.first} />
@@ -90,7 +92,7 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
       <Chips
         label="Its mark"
         chips={KIND_CHIPS}
-        value={advice.kind}
+        value={kind}
         onChange={(kind) => {
           onChange({ kind }, 'mark');
         }}

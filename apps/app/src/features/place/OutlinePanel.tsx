@@ -1,3 +1,4 @@
+import { outlineFaultText } from '@nucleon/core/words/layout/outlineFaultText';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { PolygonOutline } from '@nucleon/core/documents/outline';
 import {
@@ -33,7 +34,7 @@ export function OutlinePanel({ room }: PanelProps) {
         : [];
     const traced = traceOutline({ piece: content.piece, holes: content.holes }, points, bulges);
     if (traced.kind === 'fault') {
-      setSaid(traced.message);
+      setSaid(outlineFaultText(traced.why));
       return;
     }
     setSaid('');

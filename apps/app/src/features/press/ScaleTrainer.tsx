@@ -1,6 +1,6 @@
 import { forceOfReading, scaleReading, scaleUnit } from '@nucleon/core/physics/effort/scaleReading';
 import { formatReading } from '@nucleon/core/words/units/formatReading';
-import { steadinessLines } from '@nucleon/core/words/pressing';
+import { steadinessLines, steadinessText } from '@nucleon/core/words/pressing';
 import {
   steadinessFromExtremes,
   type ForceBand,
@@ -81,7 +81,9 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
       )}
       {shown ? (
         <Panel wet padding="$4" gap="$2" role="status" aria-live="polite" testID="steadiness">
-          <Strong color={shown.verdict === 'good' ? '$fine' : '$caution'}>{shown.text}</Strong>
+          <Strong color={shown.verdict === 'good' ? '$fine' : '$caution'}>
+            {steadinessText(shown)}
+          </Strong>
           {shown.verdict === 'too-short' ? null : <Lines lines={steadinessLines(shown, units)} />}
         </Panel>
       ) : null}

@@ -100,10 +100,3 @@ export function effortOf(
           : 'too-much';
   return { handForceN: force, enduranceS: endures, share, level };
 }
-
-export const EFFORT_WORDS: Readonly<Record<Effort['level'], string>> = {
-  light: 'Light',
-  steady: 'Steady',
-  hard: 'Hard',
-  'too-much': 'Only with rests',
-};

@@ -21,11 +21,10 @@ export interface Steadiness {
   /** sd of ln F: the spread the plan counts on. */
   readonly lnSd: number;
   readonly verdict: 'light' | 'heavy' | 'uneven' | 'good' | 'too-short';
-  readonly text: string;
 }
 
 /** Shorter tries say nothing of a hand. */
-const MIN_SECONDS = 5;
+export const MIN_SECONDS = 5;
 const MIN_SAMPLES = 10;
 /** Until then a hand is still on its way to the force, ms. */
 const SETTLING_MS = 1000;
@@ -53,7 +52,6 @@ export function steadinessOf(samples: readonly ForceSample[], band: ForceBand): 
       meanN: 0,
       lnSd: 0,
       verdict: 'too-short',
-      text: `Hold it for at least ${MIN_SECONDS} s.`,
     };
   const mean = (of: (forceN: number) => number): number =>
     spans.reduce((sum, span) => sum + of(span.forceN) * span.seconds, 0) / seconds;
@@ -62,23 +60,13 @@ export function steadinessOf(samples: readonly ForceSample[], band: ForceBand): 
   const meanN = mean((forceN) => forceN);
   const within = mean((forceN) => Number(forceN >= band.minN && forceN <= band.maxN));
   const found = { seconds, within, meanN, lnSd };
-  return { ...found, ...verdictOf(within, meanN, band) };
+  return { ...found, verdict: verdictOf(within, meanN, band) };
 }
 
-function verdictOf(
-  within: number,
-  meanN: number,
-  band: ForceBand,
-): Pick<Steadiness, 'verdict' | 'text'> {
-  if (within >= GOOD_SHARE) return { verdict: 'good', text: 'That is the hand for it.' };
-  if (meanN < band.minN)
-    return { verdict: 'light', text: 'Too light: the rim would polish and glaze.' };
-  if (meanN > band.maxN)
-    return { verdict: 'heavy', text: 'Too heavy: diamonds tear out and edges chip.' };
-  return {
-    verdict: 'uneven',
-    text: 'Right on the whole, but it wanders. Lean, do not push.',
-  };
+function verdictOf(within: number, meanN: number, band: ForceBand): Steadiness['verdict'] {
+  if (within >= GOOD_SHARE) return 'good';
+  if (meanN < band.minN) return 'light';
+  return meanN > band.maxN ? 'heavy' : 'uneven';
 }
 
 /** A hand that is watched for half a minute strays about this many sd from end to end. */
@@ -92,5 +80,5 @@ export function steadinessFromExtremes(minN: number, maxN: number, band: ForceBa
   const share = (limitN: number): number =>
     lnSd === 0 ? Number(limitN >= meanN) : normalCdf((Math.log(limitN) - Math.log(meanN)) / lnSd);
   const within = Math.max(0, share(band.maxN) - share(band.minN));
-  return { seconds: 30, within, meanN, lnSd, ...verdictOf(within, meanN, band) };
+  return { seconds: 30, within, meanN, lnSd, verdict: verdictOf(within, meanN, band) };
 }

@@ -1,5 +1,6 @@
 import { METRIC } from '../../data/unitSystem';
-import { conclude, conclusionText } from '../../advice/identify/conclude';
+import { conclude } from '../../advice/identify/conclude';
+import { conclusionText } from './conclusionText';
 import { identify } from '../../advice/identify/identify';
 import { knownLines } from './knownLines';
 import { becauseLines, sharesInWords, tellsApart } from './identifyWords';

@@ -1,4 +1,4 @@
-import { EFFORT_WORDS } from '../../physics/effort/pressing';
+import { EFFORT_WORDS } from '../pressing';
 import { input, type Reason, type ReasonInput } from '../../documents/reason';
 import { oddsInWords } from '../odds';
 import { formatDuration, formatDurationSpan, formatForce } from '../units/formatQuantity';

@@ -1,10 +1,20 @@
 import type { UnitSystem } from '../../data/unitSystem';
 import { input, type Reason } from '../../documents/reason';
+import type { SteeredBy } from '../../layout/aim';
 import type { ExitPlace } from '../../layout/exitPlace';
 import { formatLengthAbout, formatLengthShort } from '../units/length';
 
 /** Wandering less than this is not worth a number, mm. */
 const MIN_SEEN_MM = 0.1;
+
+const STEERED_BY = {
+  press: 'a press',
+  rig: 'a rig',
+  laser: 'a laser',
+  level: 'a level',
+  guide: 'a guide',
+  hand: 'the hand',
+} as const satisfies Record<SteeredBy, string>;
 
 /** Whether the hole stays clear on the far face, in a sentence. */
 export const exitClearText = ({ clearMm }: ExitPlace, units: UnitSystem): string =>
@@ -24,8 +34,8 @@ export function exitReason(exit: ExitPlace, units: UnitSystem): Reason {
   return {
     text:
       Math.max(acrossMm, alongMm) < MIN_SEEN_MM
-        ? `It comes out ${shift}, to within ${about(MIN_SEEN_MM)}, steered by ${lean.how}.`
-        : `It comes out ${shift}, give or take ${about(acrossMm)} sideways and ${about(alongMm)} up or down, steered by ${lean.how}.`,
+        ? `It comes out ${shift}, to within ${about(MIN_SEEN_MM)}, steered by ${STEERED_BY[lean.how]}.`
+        : `It comes out ${shift}, give or take ${about(acrossMm)} sideways and ${about(alongMm)} up or down, steered by ${STEERED_BY[lean.how]}.`,
     inputs: [
       input('Depth', show(depthMm)),
       input('Fall', fall ? `one in ${fall.oneIn}, ${fall.lowSide} face lower` : 'none'),

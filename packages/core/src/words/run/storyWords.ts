@@ -34,7 +34,7 @@ const PHASES = {
 export function happeningText(what: Happening): string {
   switch (what.code) {
     case 'stop':
-      return what.stop.title;
+      return what.stop.kind === 'lift' ? 'Lift' : what.stop.title;
     case 'phase':
       return PHASES[what.phase];
     case 'sign':

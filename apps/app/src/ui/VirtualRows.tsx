@@ -1,0 +1,78 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import { PageScroll } from './pageScroll';
+
+/** Shorter lists are drawn whole. */
+const WHOLE_UP_TO = 40;
+/** Rows drawn beyond the edge of the screen, so that a fast finger sees no gap. */
+const BEYOND = 8;
+
+interface VirtualRowsProps<T> {
+  readonly items: readonly T[];
+  readonly keyOf: (item: T) => string;
+  /** Usual height of a row, px; the real one is measured. */
+  readonly rowPx: number;
+  readonly row: (item: T) => ReactNode;
+  /** The last rows come in sight: more may be fetched. */
+  readonly onEnd?: () => void;
+}
+
+/** Rows of a long list: only those in sight are in the page, which scrolls as a whole. */
+export function VirtualRows<T>(props: VirtualRowsProps<T>) {
+  return props.items.length <= WHOLE_UP_TO ? (
+    <>
+      {props.items.map((item) => (
+        <div key={props.keyOf(item)}>{props.row(item)}</div>
+      ))}
+    </>
+  ) : (
+    <InSight {...props} />
+  );
+}
+
+function InSight<T>({ items, keyOf, rowPx, row, onEnd }: VirtualRowsProps<T>) {
+  const scroll = useContext(PageScroll);
+  const list = useRef<HTMLDivElement>(null);
+  const [topPx, setTop] = useState(0);
+  // What stands above the list may grow or shrink: its place is measured anew after each drawing.
+  useEffect(() => {
+    const page = scroll?.current;
+    if (!page || !list.current) return;
+    const place = list.current.getBoundingClientRect().top - page.getBoundingClientRect().top;
+    const top = Math.round(place + page.scrollTop);
+    if (top !== topPx) setTop(top);
+  });
+  const rows = useVirtualizer({
+    count: items.length,
+    getScrollElement: () => scroll?.current ?? null,
+    estimateSize: () => rowPx,
+    getItemKey: (index) => keyOf(items[index] as T),
+    overscan: BEYOND,
+    scrollMargin: topPx,
+  });
+  const inSight = rows.getVirtualItems();
+  const last = inSight.at(-1)?.index ?? 0;
+  useEffect(() => {
+    if (last >= items.length - 1) onEnd?.();
+  }, [last, items.length, onEnd]);
+  return (
+    <div ref={list} style={{ height: rows.getTotalSize(), position: 'relative' }}>
+      {inSight.map(({ index, key, start }) => (
+        <div
+          key={key}
+          ref={rows.measureElement}
+          data-index={index}
+          style={{
+            position: 'absolute',
+            top: 0,
+            left: 0,
+            width: '100%',
+            transform: `translateY(${start - topPx}px)`,
+          }}
+        >
+          {row(items[index] as T)}
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import ts from 'typescript';
+
+const CORE = join(__dirname, '../../core/src');
+/**
+ * Rooms above the numbers, and tables whose rows have their words as columns: names, notes, sources.
+ * A purpose says itself, handed how numbers are written.
+ */
+const MAY_SPEAK =
+  /^(words|drawing|documents|data|layout\/purposes|advice\/evidence)\/|^advice\/identify\/(glass|stone|ceramic|masonry|scratchLadder)\.ts$|^setup\/schools\.ts$|^layout\/(edgeRules|tapes)\.ts$|^physics\/cutting\/pauses\.ts$/;
+/** Two words of small letters beside each other: a sentence, or part of one. */
+const ENGLISH = /[A-Za-z]{2,} [a-z]{2,}/;
+
+function* sources(folder: string): Generator<string> {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) yield* sources(path);
+    else if (/\.ts$/.test(path) && !/(\.test|Fixtures)\.ts$/.test(path)) yield path;
+  }
+}
+
+/** Every text in a file but those thrown at a caller's bug and names given to new parts. */
+function textsOf(path: string): readonly string[] {
+  const file = ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, true);
+  const texts: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isThrowStatement(node)) return;
+    if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) texts.push(node.text);
+    else if (ts.isTemplateExpression(node))
+      texts.push(node.head.text + node.templateSpans.map(({ literal }) => literal.text).join('#'));
+    ts.forEachChild(node, visit);
+  };
+  visit(file);
+  return texts;
+}
+
+it('says nothing below words: numbers and codes alone', () => {
+  const spoken = [...sources(CORE)]
+    .filter((path) => !MAY_SPEAK.test(relative(CORE, path)))
+    .flatMap((path) =>
+      textsOf(path)
+        .filter((text) => ENGLISH.test(text))
+        .map((text) => `${relative(CORE, path)}: ${text}`),
+    );
+  expect(spoken).toEqual([
+    // Names that a person may change, given to what is made for them.
+    'advice/choice/hireOrBuy.ts: New bit',
+    'advice/practicePiece.ts: , for practice',
+    // A kind of thing, as its code.
+    'setup/checkJob.ts: marked place',
+    'setup/jobFault.ts: marked place',
+  ]);
+});
