@@ -32,7 +32,8 @@ export default defineConfig({
     { name: 'wide', use: { viewport: WIDE }, grepInvert: /@once/ },
   ],
   webServer: {
-    command: `node ../scripts/start.mjs --port ${PORT} --data ${process.env.NUCLEON_E2E_DATA}`,
+    // Killed, the journeys take the server and its database down with them.
+    command: `exec setpriv --pdeathsig TERM node ../scripts/start.mjs --port ${PORT} --data ${process.env.NUCLEON_E2E_DATA}`,
     url: `http://127.0.0.1:${PORT}/api/v1/health`,
     timeout: 300_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },

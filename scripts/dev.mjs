@@ -11,7 +11,7 @@ import { endChild, sleep } from './setup/run.mjs';
 
 const USAGE = `npm run dev -- [--port N] [--data DIR]
 
-  --port N    serve the app on this port of 127.0.0.1 (default 4190)
+  --port N    serve the app on this port of 127.0.0.1 (default 4188)
   --data DIR  keep the database here (default .data/dev)`;
 const STOP_TIMEOUT_MS = 10_000;
 const UP_TIMEOUT_MS = 60_000;
@@ -19,7 +19,7 @@ const UP_TIMEOUT_MS = 60_000;
 function readOptions() {
   const { values } = parseArgs({
     options: {
-      port: { type: 'string', default: '4190' },
+      port: { type: 'string', default: '4188' },
       data: { type: 'string', default: join(ROOT, '.data', 'dev') },
       help: { type: 'boolean', default: false },
     },
@@ -77,7 +77,13 @@ async function main() {
   child(
     [join(ROOT, 'node_modules', '.bin', 'expo'), 'start', '--port', String(options.port)],
     'apps/app',
-    { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', BROWSER: 'none', NUCLEON_API: api },
+    {
+      EXPO_OFFLINE: '1',
+      EXPO_NO_TELEMETRY: '1',
+      EXPO_NO_TYPESCRIPT_SETUP: '1',
+      BROWSER: 'none',
+      NUCLEON_API: api,
+    },
   );
   const database = await startMariadb(join(options.data, 'mariadb'), { durable: false });
   started.push(() => database.stop());
@@ -87,7 +93,12 @@ async function main() {
     { NUCLEON_DB_URL: database.url, NUCLEON_PORT: String(apiPort), NUCLEON_DEMO: 'load' },
   );
   await answers(`${api}/api/v1/health`);
-  await answers(`http://127.0.0.1:${options.port}`);
+  const app = `http://127.0.0.1:${options.port}`;
+  await answers(`${app}/status`);
+  // The first page's code is put together now rather than when somebody waits for it.
+  const page = await fetch(app, { headers: { accept: 'text/html' } });
+  const script = /<script src="([^"]+)"/.exec(await page.text())?.[1];
+  if (script) await (await fetch(new URL(script.replaceAll('&amp;', '&'), app))).arrayBuffer();
   console.log(
     `Nucleon is at http://localhost:${options.port}, after ${Math.round((Date.now() - from) / 1000)} s; changes reload it  (Ctrl-C stops it)`,
   );

@@ -1,3 +1,4 @@
+import { act } from '@testing-library/react';
 import type {
   HoleDetail,
   JobDetail,
@@ -180,7 +181,9 @@ export const ownThreadPlanner: Planner = {
     const name = task === 'bentPlan' ? 'plan' : task;
     const run = TASKS[name] as (asked: typeof input) => ReturnType<(typeof TASKS)[typeof task]>;
     void Promise.resolve().then(() => {
-      if (wanted) answered(run(input));
+      act(() => {
+        if (wanted) answered(run(input));
+      });
     });
     return () => {
       wanted = false;

@@ -34,14 +34,21 @@ function InSight<T>({ items, keyOf, rowPx, row, onEnd }: VirtualRowsProps<T>) {
   const scroll = useContext(PageScroll);
   const list = useRef<HTMLDivElement>(null);
   const [topPx, setTop] = useState(0);
-  // What stands above the list may grow or shrink: its place is measured anew after each drawing.
+  // What stands above the list may grow or shrink: its place is measured anew with the page.
   useEffect(() => {
     const page = scroll?.current;
-    if (!page || !list.current) return;
-    const place = list.current.getBoundingClientRect().top - page.getBoundingClientRect().top;
-    const top = Math.round(place + page.scrollTop);
-    if (top !== topPx) setTop(top);
-  });
+    if (!page) return;
+    const measure = (): void => {
+      const place = list.current?.getBoundingClientRect().top ?? 0;
+      setTop(Math.round(place - page.getBoundingClientRect().top + page.scrollTop));
+    };
+    const seen = new ResizeObserver(measure);
+    seen.observe(page.firstElementChild ?? page);
+    return () => {
+      seen.disconnect();
+    };
+  }, [scroll]);
+  // eslint-disable-next-line react-hooks/incompatible-library -- none of its answers are kept between drawings
   const rows = useVirtualizer({
     count: items.length,
     getScrollElement: () => scroll?.current ?? null,

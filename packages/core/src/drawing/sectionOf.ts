@@ -120,7 +120,7 @@ function labels(
           {
             side: 'right' as const,
             z: plan.easeOffAtMm,
-            text: `Ease off ${formatLengthShort(plan.easeOffAtMm, units)}`,
+            text: `Ease off ${formatLengthShort(markedDepth(plan.easeOffAtMm), units)}`,
             tone: 'rim' as const,
             strong: true,
           },
@@ -178,3 +178,7 @@ function describe(
     ].join('; ') + '.'
   );
 }
+
+/** Depths beyond this are marked on the drawing to the millimetre. */
+const FINE_UP_TO_MM = 100;
+const markedDepth = (mm: number): number => (mm > FINE_UP_TO_MM ? Math.round(mm) : mm);

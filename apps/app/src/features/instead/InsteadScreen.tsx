@@ -30,7 +30,7 @@ const VERDICTS: Record<
   must: {
     level: 'stop',
     title: 'Not as it stands',
-    text: 'Something must be settled first, or it is not to be drilled at all.',
+    text: 'Something must be cleared first, or it is not to be drilled at all.',
   },
   consider: {
     level: 'caution',

@@ -192,7 +192,7 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
       {headline && !stopped ? (
         <Small textAlign="left">
           {headline.toConfirm > 0
-            ? `${headline.toConfirm} to confirm${headline.settled > 0 ? `, ${headline.settled} settled` : ''}`
+            ? `${headline.toConfirm} to confirm${headline.settled > 0 ? `, ${headline.settled} acknowledged` : ''}`
             : 'All confirmed'}
         </Small>
       ) : null}

@@ -146,7 +146,7 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
           router.navigate(roomHref(detail, 'instead'));
         }}
       />
-      <CheckList plan={plan} answers={answers} title="Settled for this hole" />
+      <CheckList plan={plan} answers={answers} title="Acknowledged for this hole" />
       <Column padding="$4" gap="$1" testID="ready-items">
         <Heading aria-level={2}>Before the motor starts</Heading>
         <Small>Ticks for the day and the job are remembered on this device.</Small>

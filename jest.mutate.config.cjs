@@ -1,0 +1,11 @@
+/** A room's own tests: what it gets wrong, they must see. Those that drill hundreds of whole jobs are left out. */
+const [core] = require('./jest.config.cjs').projects;
+
+const ROOMS = (process.env.NUCLEON_MUTATE ?? 'physics,plan,run,layout').split(',');
+
+module.exports = {
+  ...core,
+  rootDir: __dirname,
+  testMatch: ROOMS.map((room) => `**/packages/core/src/${room}/**/*.test.ts`),
+  testPathIgnorePatterns: ['everyJob'],
+};

@@ -1,0 +1,31 @@
+/**
+ * Mutation testing of the rooms that hold the numbers: `npm run mutate -- physics/water`, several or all.
+ * What a room gets wrong, its own tests must see.
+ */
+const ROOMS = (process.env.NUCLEON_MUTATE ?? 'physics,plan,run,layout').split(',');
+
+export default {
+  testRunner: 'jest',
+  plugins: ['@stryker-mutator/jest-runner'],
+  jest: {
+    projectType: 'custom',
+    configFile: 'jest.mutate.config.cjs',
+    enableFindRelatedTests: true,
+  },
+  coverageAnalysis: 'perTest',
+  ignoreStatic: true,
+  mutate: [
+    ...ROOMS.map((room) => `packages/core/src/${room}/**/*.ts`),
+    '!**/*.test.ts',
+    '!**/*Fixtures.ts',
+  ],
+  // A formula, a condition, a comparison, a constant: what a number depends on.
+  mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral', 'ArrayDeclaration'] },
+  ignorePatterns: ['.data', 'apps', 'e2e', 'docs', 'demo', 'test-results'],
+  tempDirName: '.stryker-tmp',
+  reporters: ['clear-text', 'json'],
+  clearTextReporter: { allowColor: false, reportTests: false, reportMutants: false },
+  jsonReporter: { fileName: 'test-results/mutation.json' },
+  concurrency: 2,
+  timeoutMS: 10_000,
+};
