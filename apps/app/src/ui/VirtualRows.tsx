@@ -1,17 +1,18 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import { memo, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
 import { PageScroll } from './pageScroll';
 
 /** Shorter lists are drawn whole. */
 const WHOLE_UP_TO = 40;
-/** Rows drawn beyond the edge of the screen, so that a fast finger sees no gap. */
-const BEYOND = 8;
+/** Drawn beyond the edge of the screen, so that a fast finger sees no gap, px. */
+const BEYOND_PX = 400;
 
 interface VirtualRowsProps<T> {
   readonly items: readonly T[];
   readonly keyOf: (item: T) => string;
   /** Usual height of a row, px; the real one is measured. */
   readonly rowPx: number;
+  /** Kept between drawings by who gives it, so that a row in sight is not drawn again as others come. */
   readonly row: (item: T) => ReactNode;
   /** The last rows come in sight: more may be fetched. */
   readonly onEnd?: () => void;
@@ -29,6 +30,13 @@ export function VirtualRows<T>(props: VirtualRowsProps<T>) {
     <InSight {...props} />
   );
 }
+
+const DrawnRow = memo(function DrawnRow<T>({
+  item,
+  row,
+}: Pick<VirtualRowsProps<T>, 'row'> & { readonly item: T }) {
+  return row(item);
+}) as <T>(props: Pick<VirtualRowsProps<T>, 'row'> & { readonly item: T }) => ReactNode;
 
 function InSight<T>({ items, keyOf, rowPx, row, onEnd }: VirtualRowsProps<T>) {
   const scroll = useContext(PageScroll);
@@ -54,7 +62,7 @@ function InSight<T>({ items, keyOf, rowPx, row, onEnd }: VirtualRowsProps<T>) {
     getScrollElement: () => scroll?.current ?? null,
     estimateSize: () => rowPx,
     getItemKey: (index) => keyOf(items[index] as T),
-    overscan: BEYOND,
+    overscan: Math.ceil(BEYOND_PX / rowPx),
     scrollMargin: topPx,
   });
   const inSight = rows.getVirtualItems();
@@ -77,7 +85,7 @@ function InSight<T>({ items, keyOf, rowPx, row, onEnd }: VirtualRowsProps<T>) {
             transform: `translateY(${start - topPx}px)`,
           }}
         >
-          {row(items[index] as T)}
+          <DrawnRow item={items[index] as T} row={row} />
         </div>
       ))}
     </div>

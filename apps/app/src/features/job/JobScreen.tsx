@@ -9,7 +9,7 @@ import FileDown from 'lucide-react-native/icons/file-down';
 import Layers from 'lucide-react-native/icons/layers';
 import Plus from 'lucide-react-native/icons/plus';
 import Trash from 'lucide-react-native/icons/trash';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { deleteJob, exportArchive, exportJob, jobQuery, restoreJob } from '../../api/jobs';
 import { useDelete } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
@@ -33,6 +33,15 @@ export function JobScreen() {
   const { jobId } = useLocalSearchParams<{ jobId: string }>();
   const router = useRouter();
   const job = useQuery(jobQuery(jobId));
+  const custom = job.data?.customMaterials;
+  const card = useCallback(
+    (piece: PieceInJob) => (
+      <Column paddingBottom="$4">
+        <PieceCard piece={piece} custom={custom ?? []} />
+      </Column>
+    ),
+    [custom],
+  );
   const addHole = (): void => {
     router.navigate(routes.newHole(jobId));
   };
@@ -66,16 +75,7 @@ export function JobScreen() {
             />
           ) : null}
           <Column>
-            <VirtualRows
-              items={job.data.pieces}
-              keyOf={pieceId}
-              rowPx={CARD_PX}
-              row={(piece) => (
-                <Column paddingBottom="$4">
-                  <PieceCard piece={piece} custom={job.data.customMaterials} />
-                </Column>
-              )}
-            />
+            <VirtualRows items={job.data.pieces} keyOf={pieceId} rowPx={CARD_PX} row={card} />
           </Column>
           <JobMenu job={job.data} />
         </Column>

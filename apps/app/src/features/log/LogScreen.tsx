@@ -29,8 +29,9 @@ const OUTCOME_CHIPS = [
 
 const ANY = 'any';
 /** A run’s row as it usually stands. */
-const ROW_PX = 116;
+const ROW_PX = 146;
 const runId = (run: StoredRun): string => run.runId;
+const logRow = (run: StoredRun): ReactNode => <LogRow run={run} />;
 
 /** All that was drilled, newest first: found, filtered, set beside its plan. */
 export function LogScreen() {
@@ -138,7 +139,7 @@ export function LogScreen() {
                 items={items}
                 keyOf={runId}
                 rowPx={ROW_PX}
-                row={(run) => <LogRow run={run} />}
+                row={logRow}
                 onEnd={fetchMore}
               />
             </Panel>
