@@ -8,7 +8,7 @@ export interface AdmissionLimits {
   readonly writes: number;
   readonly reads: number;
 }
-const USUAL_LIMITS: AdmissionLimits = { writes: 32, reads: 128 };
+const USUAL_LIMITS: AdmissionLimits = { writes: 16, reads: 128 };
 const RETRY_AFTER_S = 1;
 
 /** Sends away at once, with when to come again, what could not be answered soon. */
