@@ -6,8 +6,8 @@ import { openLedger } from './ledger.mjs';
 import { openStack } from './stack.mjs';
 
 const PER_SECOND = 400;
-/** The longest anyone waits for a word, ms: half of what a person’s own client does, for a shared machine stalls. */
-const SOON_MS = 5000;
+/** The longest anyone waits for a word, ms; a shared machine stalls. */
+const SOON_MS = 2500;
 
 export async function load({ work, short }) {
   const stack = await openStack(await mkdtemp(join(work, 'load-')), { words: ['--empty'] });
