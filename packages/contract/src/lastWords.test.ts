@@ -3,6 +3,7 @@ import { join, relative } from 'node:path';
 import ts from 'typescript';
 
 const CORE = join(__dirname, '../../core/src');
+const APP = join(__dirname, '../../../apps/app');
 /**
  * Rooms above the numbers, and tables whose rows have their words as columns: names, notes, sources.
  * A purpose says itself, handed how numbers are written.
@@ -16,7 +17,8 @@ function* sources(folder: string): Generator<string> {
   for (const entry of readdirSync(folder, { withFileTypes: true })) {
     const path = join(folder, entry.name);
     if (entry.isDirectory()) yield* sources(path);
-    else if (/\.ts$/.test(path) && !/(\.test|Fixtures)\.ts$/.test(path)) yield path;
+    else if (/\.tsx?$/.test(path) && !/((\.test|Fixtures)\.tsx?|testing\w*\.tsx?)$/.test(path))
+      yield path;
   }
 }
 
@@ -27,6 +29,7 @@ function textsOf(path: string): readonly string[] {
   const visit = (node: ts.Node): void => {
     if (ts.isThrowStatement(node)) return;
     if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) texts.push(node.text);
+    else if (ts.isJsxText(node)) texts.push(node.text.trim());
     else if (ts.isTemplateExpression(node))
       texts.push(node.head.text + node.templateSpans.map(({ literal }) => literal.text).join('#'));
     ts.forEachChild(node, visit);
@@ -50,5 +53,24 @@ it('says nothing below words: numbers and codes alone', () => {
     // A kind of thing, as its code.
     'setup/checkJob.ts: marked place',
     'setup/jobFault.ts: marked place',
+  ]);
+});
+
+it('says nothing in the app either: its labels are words too', () => {
+  const spoken = [join(APP, 'src'), join(APP, 'app')]
+    .flatMap((folder) => [...sources(folder)])
+    .flatMap((path) =>
+      textsOf(path)
+        .filter((text) => ENGLISH.test(text))
+        .map((text) => `${relative(APP, path)}: ${text.slice(0, 40)}`),
+    );
+  expect(spoken).toEqual([
+    // Patterns of dates, what a step of Undo is known by, a style sheet.
+    'src/features/gates/CheckList.tsx: d MMM yyyy, HH:mm',
+    'src/features/kit/BitCard.tsx: d MMM yyyy',
+    'src/features/log/LogRow.tsx: d MMM yyyy, HH:mm',
+    'src/features/place/PhotoPanel.tsx: photo away',
+    'src/features/place/PhotoPanel.tsx: photo scale',
+    'src/ui/PrintStyle.tsx: @media print {\n  html, body, #root, #roo',
   ]);
 });

@@ -1,3 +1,4 @@
+import { apiWords } from '@nucleon/core/words/screens/api';
 import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
 
 /** The server answered, but not with what was asked for. */
@@ -8,10 +9,10 @@ export class ApiProblem extends Error {
 }
 
 const WORDS = {
-  server: 'The server cannot be reached.',
-  database: 'The server cannot reach its database.',
-  busy: 'The server has its hands full.',
-  disk: 'The server’s disk takes nothing more.',
+  server: apiWords.theServerCannotBe,
+  database: apiWords.theServerCannotReach,
+  busy: apiWords.theServerHasIts,
+  disk: apiWords.theServersDiskTakes,
 } as const;
 export type Away = keyof typeof WORDS;
 

@@ -1,3 +1,4 @@
+import { apiWords } from '@nucleon/core/words/screens/api';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useUndo } from '../ui/undoStore';
 
@@ -23,7 +24,7 @@ interface AfterWrite<I, R> {
  */
 export function useWrite<I = void, R = unknown>(
   write: (input: I) => Promise<R>,
-  { otherwise = 'It was not saved.', done }: AfterWrite<I, R> = {},
+  { otherwise = apiWords.itWasNotSaved, done }: AfterWrite<I, R> = {},
 ): Write<I> {
   const client = useQueryClient();
   const { mutate, isPending, error, reset } = useMutation({
@@ -51,11 +52,11 @@ export function useDelete(done: () => void = () => undefined, from = ''): Write<
   const client = useQueryClient();
   const showUndo = useUndo((state) => state.show);
   return useWrite(({ remove }: Deletion) => remove(), {
-    otherwise: 'It could not be deleted.',
+    otherwise: apiWords.itCouldNotBe,
     done: (_gone, { name, restore }) => {
       done();
       showUndo({
-        message: `Deleted “${name}”${from}.`,
+        message: apiWords.deleted(name, from),
         undo: async () => {
           await restore();
           await client.invalidateQueries();

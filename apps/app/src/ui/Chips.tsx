@@ -1,11 +1,7 @@
+import type { Chip } from '@nucleon/core/words/screens/choiceChips';
 import { Row } from './layout';
 import { Press } from './Press';
 import { Label, Strong } from './text';
-
-export interface Chip<T extends string | number> {
-  readonly value: T;
-  readonly label: string;
-}
 
 interface ChipsProps<T extends string | number> {
   readonly label: string;

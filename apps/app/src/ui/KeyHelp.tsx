@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import X from 'lucide-react-native/icons/x';
 import { useState } from 'react';
 import { Modal } from 'react-native';
@@ -7,13 +9,13 @@ import { Body, Strong, Title } from './text';
 import { useKeys } from './useKeys';
 
 const KEYS = [
-  ['?', 'this list'],
-  ['/', 'search jobs'],
-  ['N', 'new hole'],
-  ['Ctrl Z', 'take back the last change of a hole'],
-  ['Ctrl Shift Z', 'do it again'],
-  ['Space, T, M, S, U', 'at the bench: go or pause, through, measured, sign, take back'],
-  ['Tab, Enter', 'move and press'],
+  ['?', uiWords.thisList],
+  ['/', uiWords.searchJobs],
+  ['N', commonWords.newHole],
+  [uiWords.ctrlZ, uiWords.takeBackLastChange],
+  [uiWords.ctrlShiftZ, uiWords.doItAgain],
+  ['Space, T, M, S, U', uiWords.atBenchGoOr],
+  ['Tab, Enter', uiWords.moveAndPress],
 ] as const;
 
 /** The keys, listed by ?. */
@@ -25,7 +27,7 @@ export function KeyHelp() {
   useKeys([
     {
       key: '?',
-      does: 'list the keys',
+      does: uiWords.listKeys,
       run: () => {
         setOpen(true);
       },
@@ -33,7 +35,7 @@ export function KeyHelp() {
   ]);
   if (!open) return null;
   return (
-    <Modal transparent visible onRequestClose={close} aria-label="Keys">
+    <Modal transparent visible onRequestClose={close} aria-label={uiWords.keys}>
       <Column
         flex={1}
         alignItems="center"
@@ -41,14 +43,14 @@ export function KeyHelp() {
         backgroundColor="rgba(10, 18, 22, 0.55)"
       >
         <Panel wet padding="$5" gap="$3" width={340} maxWidth="92%">
-          <Title aria-level={2}>Keys</Title>
+          <Title aria-level={2}>{uiWords.keys}</Title>
           {KEYS.map(([key, does]) => (
             <Row key={key} gap="$3">
               <Strong width={110}>{key}</Strong>
               <Body flexShrink={1}>{does}</Body>
             </Row>
           ))}
-          <Button label="Close" icon={X} onPress={close} />
+          <Button label={commonWords.close} icon={X} onPress={close} />
         </Panel>
       </Column>
     </Modal>

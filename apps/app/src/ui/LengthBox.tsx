@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import { formatLengthShort, parseLength } from '@nucleon/core/words/units/length';
 import { useState } from 'react';
 import { useUnits } from '../features/display/displayStore';
@@ -58,7 +59,10 @@ export function LengthBox({
     if (parsed.mm > max) {
       return {
         kind: 'fault',
-        message: `${formatLengthShort(parsed.mm, units)} is too much: at most ${formatLengthShort(max, units)}.`,
+        message: uiWords.isTooMuchAt(
+          formatLengthShort(parsed.mm, units),
+          formatLengthShort(max, units),
+        ),
       } as const;
     }
     return { kind: 'parsed', mm: negative ? -parsed.mm : parsed.mm } as const;

@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import { routes } from '../routes';
 import { useRouter } from 'expo-router';
 import { Button } from './Button';
@@ -7,13 +8,10 @@ import { Empty } from './StateView';
 export function NotFoundScreen() {
   const router = useRouter();
   return (
-    <Page title="Nothing here" back={{ href: routes.jobs(), label: 'jobs' }}>
-      <Empty
-        title="There is nothing at this address"
-        text="The link may be old, or the job was deleted."
-      >
+    <Page title={uiWords.nothingHere} back={{ href: routes.jobs(), label: uiWords.jobs }}>
+      <Empty title={uiWords.thereIsNothingAt} text={uiWords.theLinkMayBe}>
         <Button
-          label="See all jobs"
+          label={uiWords.seeAllJobs}
           look="main"
           onPress={() => {
             router.navigate(routes.jobs());

@@ -1,3 +1,5 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
 import Info from 'lucide-react-native/icons/info';
 import OctagonX from 'lucide-react-native/icons/octagon-x';
@@ -8,10 +10,10 @@ import { Column, Row } from './layout';
 import { Body, Strong } from './text';
 
 const LEVELS = {
-  stop: { icon: OctagonX, word: 'Stop', tone: 'stop', wash: '$stopWash' },
-  caution: { icon: TriangleAlert, word: 'Take care', tone: 'caution', wash: '$cautionWash' },
-  note: { icon: Info, word: 'Note', tone: 'water', wash: '$waterWash' },
-  fine: { icon: CircleCheck, word: 'Settled', tone: 'fine', wash: '$surface' },
+  stop: { icon: OctagonX, word: commonWords.stop, tone: 'stop', wash: '$stopWash' },
+  caution: { icon: TriangleAlert, word: uiWords.takeCare, tone: 'caution', wash: '$cautionWash' },
+  note: { icon: Info, word: uiWords.note, tone: 'water', wash: '$waterWash' },
+  fine: { icon: CircleCheck, word: uiWords.settled, tone: 'fine', wash: '$surface' },
 } as const;
 
 interface NoticeProps {

@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import { describeLimit, type NumberLimit } from '@nucleon/core/data/schema/limits';
 import { useState } from 'react';
 import { TextBox } from './TextBox';
@@ -55,5 +56,5 @@ function faultOf(text: string, limit: NumberLimit): string | undefined {
   const tooLow = limit.above === undefined ? value < min : value <= min;
   return Number.isFinite(value) && !tooLow && value <= limit.max
     ? undefined
-    : `“${text.trim()}” will not do: ${describeLimit(limit)}.`;
+    : uiWords.willNotDo(text.trim(), describeLimit(limit));
 }

@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import type { Route } from '../routes';
 import { View } from '@tamagui/core';
 import { useRouter } from 'expo-router';
@@ -65,7 +66,7 @@ export function Page({
           <Row flexShrink={1} gap="$1" minWidth={0} flexGrow={1}>
             {back ? (
               <Press
-                aria-label={`Back to ${back.label}`}
+                aria-label={uiWords.backTo(back.label)}
                 paddingHorizontal="$3"
                 onPress={() => {
                   router.navigate(back.href);

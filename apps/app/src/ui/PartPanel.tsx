@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import type { ReasonInput } from '@nucleon/core/documents/reason';
 import { useState } from 'react';
 import { Button } from './Button';
@@ -29,15 +30,15 @@ export function PartPanel({ title, text, lines, source, grave = false, testID }:
       <Row justifyContent="space-between" gap="$3" alignItems="flex-start">
         <Column flex={1} gap="$1">
           <Strong color={grave ? '$caution' : '$ink'}>
-            {grave ? `${title}: mind this` : title}
+            {grave ? uiWords.mindThis(title) : title}
           </Strong>
           <Small color="$ink">{text}</Small>
         </Column>
         {lines.length > 0 ? (
           <Button
-            label={open ? 'Hide' : 'Why?'}
+            label={open ? uiWords.hide : uiWords.why}
             look="quiet"
-            hint={`${open ? 'Hide the' : 'The'} working of ${title.toLowerCase()}`}
+            hint={uiWords.workingOf(open, title.toLowerCase())}
             onPress={() => {
               setOpen(!open);
             }}

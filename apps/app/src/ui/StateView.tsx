@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import RotateCw from 'lucide-react-native/icons/rotate-cw';
 import type { ReactNode } from 'react';
 import { ApiProblem, Unreachable } from '../api/problem';
@@ -9,7 +10,7 @@ import { Body, Heading, Small } from './text';
 export function Loading({ what }: { readonly what: string }) {
   return (
     <Column padding="$5" alignItems="center" role="status" aria-live="polite">
-      <Small>Fetching {what}…</Small>
+      <Small>{uiWords.fetching(what)}</Small>
     </Column>
   );
 }
@@ -24,14 +25,14 @@ export function Failed({
 }) {
   const text =
     error instanceof Unreachable
-      ? `${error.message} What you typed is kept on this device.`
+      ? uiWords.whatYouTypedIs(error.message)
       : error instanceof ApiProblem
         ? error.body.detail
-        : 'Something unexpected went wrong.';
+        : uiWords.somethingUnexpectedWentWrong;
   return (
     <Column padding="$5" gap="$3" alignItems="center" role="alert" testID="failed">
       <Body textAlign="center">{text}</Body>
-      <Button label="Try again" icon={RotateCw} onPress={onRetry} />
+      <Button label={uiWords.tryAgain} icon={RotateCw} onPress={onRetry} />
     </Column>
   );
 }

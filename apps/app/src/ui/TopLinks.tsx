@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import { useRouter } from 'expo-router';
 import Drill from 'lucide-react-native/icons/drill';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';
@@ -8,9 +9,9 @@ import { Press } from './Press';
 import { Strong } from './text';
 
 const LINKS = [
-  [routes.log(), 'Log', NotebookPen],
-  [routes.kit(), 'Kit', Drill],
-  [routes.display(), 'Display', SlidersHorizontal],
+  [routes.log(), uiWords.log, NotebookPen],
+  [routes.kit(), uiWords.kit, Drill],
+  [routes.display(), uiWords.display, SlidersHorizontal],
 ] as const;
 
 /** The ways on from the jobs list. */

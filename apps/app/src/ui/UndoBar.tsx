@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import Undo2 from 'lucide-react-native/icons/undo-2';
 import X from 'lucide-react-native/icons/x';
 import { useEffect, useState } from 'react';
@@ -48,9 +50,9 @@ function Offer({ offer, clear }: { readonly offer: UndoOffer; readonly clear: ()
         gap="$2"
         testID="undo-bar"
       >
-        <Body flexShrink={1}>{failed ? 'Could not bring it back; try again.' : offer.message}</Body>
-        <Button label="Undo" icon={Undo2} look="quiet" onPress={undo} />
-        <Button label="Close" icon={X} look="quiet" onPress={clear} />
+        <Body flexShrink={1}>{failed ? uiWords.couldNotBringIt : offer.message}</Body>
+        <Button label={uiWords.undo} icon={Undo2} look="quiet" onPress={undo} />
+        <Button label={commonWords.close} icon={X} look="quiet" onPress={clear} />
       </Panel>
     </Row>
   );

@@ -1,3 +1,4 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import Redo2 from 'lucide-react-native/icons/redo-2';
 import Undo2 from 'lucide-react-native/icons/undo-2';
 import { Icon } from './Icon';
@@ -30,8 +31,8 @@ export function UndoRedo({ draft, dispatch }: UndoRedoProps) {
   };
   return (
     <Row>
-      {button('Undo', 'undo', draft.past)}
-      {button('Redo', 'redo', draft.future)}
+      {button(uiWords.undo, 'undo', draft.past)}
+      {button(uiWords.redo, 'redo', draft.future)}
     </Row>
   );
 }

@@ -1,3 +1,4 @@
+import { workersWords } from '@nucleon/core/words/screens/workers';
 import type { Bit } from '@nucleon/core/documents/kit';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { UnitSystem } from '@nucleon/core/data/unitSystem';
@@ -46,7 +47,10 @@ const written = (content: string, mime: string): Written => ({
 const printed = (outcome: PaperOutcome): Written | Refused =>
   outcome.kind === 'written'
     ? { kind: 'written', bytes: outcome.bytes, mime: 'application/pdf' }
-    : { kind: 'refused', message: outcome.kind === 'refused' ? outcome.message : 'Cancelled.' };
+    : {
+        kind: 'refused',
+        message: outcome.kind === 'refused' ? outcome.message : workersWords.cancelled,
+      };
 const going = (onPage: OnPage) => (done: number, of: number) => {
   onPage(done, of);
   return true;

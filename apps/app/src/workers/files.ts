@@ -1,3 +1,4 @@
+import { workersWords } from '@nucleon/core/words/screens/workers';
 import { proxy, wrap } from 'comlink';
 import type { FileInput, FileOutcome, FileTaskName, OnPage, Refused, Written } from './fileTasks';
 
@@ -60,8 +61,8 @@ export function askFiles<T extends FileTaskName>(
         resolve(
           refused(
             reads
-              ? `“${input.name}” took longer than ${READ_WITHIN_MS / 1000} s to read and was left. Save less in one file.`
-              : 'Writing it took too long and was stopped.',
+              ? workersWords.tookLongerThanS(input.name, READ_WITHIN_MS / 1000)
+              : workersWords.writingItTookToo,
           ),
         );
       },
@@ -73,7 +74,7 @@ export function askFiles<T extends FileTaskName>(
     worker
       .run(task, input, onPage)
       .then(resolve, () => {
-        resolve(refused('It could not be read or written here.'));
+        resolve(refused(workersWords.itCouldNotBe));
       })
       .finally(() => {
         clearTimeout(timer);

@@ -1,3 +1,4 @@
+import { workersWords } from '@nucleon/core/words/screens/workers';
 import type { Fault } from '@nucleon/core/documents/fault';
 import { useEffect, useState } from 'react';
 import { usePlanner } from './PlannerProvider';
@@ -12,7 +13,7 @@ export interface Asked<T extends TaskName> {
 }
 
 const NOT_FROM_THESE: readonly Fault[] = [
-  { pointer: '', message: 'It could not be worked out from these values.' },
+  { pointer: '', message: workersWords.itCouldNotBeWorked },
 ];
 
 /**

@@ -1,3 +1,5 @@
+import { binWords } from '@nucleon/core/words/screens/bin';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { BIN_DAYS, type BinItem } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns/format';
@@ -18,26 +20,23 @@ export function BinScreen() {
   const restore = useRestore();
   return (
     <Page
-      title="Bin"
-      subtitle={jobId === undefined ? 'Jobs that were deleted' : 'Deleted from this job'}
+      title={binWords.bin}
+      subtitle={jobId === undefined ? binWords.jobsThatWereDeleted : binWords.deletedFromThisJob}
       back={
         jobId === undefined
-          ? { href: routes.jobs(), label: 'all jobs' }
-          : { href: routes.job(jobId), label: 'the job' }
+          ? { href: routes.jobs(), label: commonWords.allJobs }
+          : { href: routes.job(jobId), label: commonWords.theJob }
       }
     >
       <Column padding="$4" gap="$4">
         {bin.isError ? <Failed error={bin.error} onRetry={() => void bin.refetch()} /> : null}
-        {bin.isPending ? <Loading what="the bin" /> : null}
+        {bin.isPending ? <Loading what={binWords.theBin} /> : null}
         {bin.data?.items.length === 0 ? (
-          <Empty
-            title="The bin is empty"
-            text={`What is deleted lies here for ${BIN_DAYS} days, and can be brought back in any order.`}
-          />
+          <Empty title={binWords.theBinIsEmpty} text={binWords.whatIsDeletedLies(BIN_DAYS)} />
         ) : null}
         {bin.data && bin.data.items.length > 0 ? (
           <>
-            <Small>Brought back, a hole brings along the piece and the job it is in.</Small>
+            <Small>{binWords.broughtBackHoleBrings}</Small>
             <Panel wet testID="bin">
               {bin.data.items.map((item) => (
                 <BinRow
@@ -71,7 +70,7 @@ function BinRow({
   readonly busy: boolean;
   readonly onRestore: () => void;
 }) {
-  const called = name.trim() || (kind === 'hole' ? 'Hole' : 'No name');
+  const called = name.trim() || (kind === 'hole' ? commonWords.hole : binWords.noName);
   return (
     <Row
       borderTopWidth={1}
@@ -86,15 +85,15 @@ function BinRow({
         <Strong>{called}</Strong>
         <Small>
           {kind === 'hole'
-            ? `Hole of ${pieceName ?? 'a piece'}`
+            ? binWords.holeOf(pieceName)
             : kind === 'piece'
-              ? 'Piece'
-              : 'Job'}
-          {`, deleted ${day(deletedAt)}, kept until ${day(emptiedAt)}`}
+              ? binWords.piece
+              : binWords.job}
+          {binWords.deletedKeptUntil(day(deletedAt), day(emptiedAt))}
         </Small>
       </Column>
       <Button
-        label="Bring back"
+        label={binWords.bringBack}
         icon={Undo2}
         hint={`${called}, ${kind}`}
         disabled={busy}

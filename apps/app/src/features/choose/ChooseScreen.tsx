@@ -1,3 +1,4 @@
+import { chooseWords } from '@nucleon/core/words/screens/choose';
 import { routes } from '../../routes';
 import { byBitAndMachine } from '@nucleon/core/advice/choice/rankSetups';
 import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
@@ -19,7 +20,7 @@ import { ToGetList } from './ToGetList';
 /** Everything owned that makes this hole, best first. */
 export function ChooseScreen() {
   return (
-    <HoleLoader title="Bit and machine">
+    <HoleLoader title={chooseWords.bitAndMachine}>
       {(loaded) => <ChooseRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -44,24 +45,21 @@ function ChooseRoom(loaded: LoadedHole) {
   };
   return (
     <RoomPage name="choose" room={room}>
-      {ranking === null && faults.length === 0 ? <Loading what="the ranking" /> : null}
+      {ranking === null && faults.length === 0 ? <Loading what={chooseWords.theRanking} /> : null}
       {ranking ? (
         <Column padding="$4" gap="$4" testID="ranking">
           {ranking.ranked.length > 0 ? (
-            <Small>
-              By what a hole is expected to cost: your time, the bit’s wear, and the piece times the
-              odds of losing it.
-            </Small>
+            <Small>{chooseWords.byWhatHoleIs}</Small>
           ) : (
             <Empty
-              title="Nothing you own makes this hole"
+              title={chooseWords.nothingYouOwnMakes}
               text={
                 ranking.impossible.length > 0
-                  ? 'What stands in the way is listed below, and what would do it.'
-                  : 'There is no bit of this size and machine in your kit. This is what to look for:'
+                  ? chooseWords.whatStandsInWay
+                  : chooseWords.thereIsNoBit
               }
             >
-              <Button label="Add to the kit" icon={Plus} onPress={toKit} />
+              <Button label={chooseWords.addToKit} icon={Plus} onPress={toKit} />
             </Empty>
           )}
           {byBitAndMachine(ranking.ranked).map(([best, ...others], index) => (
@@ -78,7 +76,7 @@ function ChooseRoom(loaded: LoadedHole) {
           <Impossible list={ranking.impossible} />
           {ranking.otherSizes.length > 0 ? (
             <Column gap="$2" testID="other-sizes">
-              <Heading aria-level={2}>Other sizes you own</Heading>
+              <Heading aria-level={2}>{chooseWords.otherSizesYouOwn}</Heading>
               {ranking.otherSizes.map(({ bit, text }) => (
                 <Row key={bit.id} gap="$3">
                   <Body fontSize="$2" flex={1}>

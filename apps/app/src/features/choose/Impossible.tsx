@@ -1,3 +1,4 @@
+import { chooseWords } from '@nucleon/core/words/screens/choose';
 import type { DescribedImpossible } from '@nucleon/core/words/advice/rankingInWords';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -13,7 +14,7 @@ export function Impossible({ list }: { readonly list: readonly DescribedImpossib
   const shown = all ? list : list.slice(0, SHOWN_AT_FIRST);
   return (
     <Column gap="$2" testID="impossible">
-      <Heading aria-level={2}>Cannot, and why</Heading>
+      <Heading aria-level={2}>{chooseWords.cannotAndWhy}</Heading>
       {shown.map(({ bit, machine, obstacles }) => (
         <Column
           key={`${bit.id} ${machine.id}`}
@@ -33,7 +34,7 @@ export function Impossible({ list }: { readonly list: readonly DescribedImpossib
       {list.length > SHOWN_AT_FIRST ? (
         <Row>
           <Button
-            label={all ? 'Show fewer' : `Show all ${list.length}`}
+            label={all ? chooseWords.showFewer : chooseWords.showAll(list.length)}
             look="quiet"
             onPress={() => {
               setAll(!all);

@@ -1,3 +1,5 @@
+import { chooseWords } from '@nucleon/core/words/screens/choose';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { costReason, formatMoney, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
 import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
 import { meansInWords } from '@nucleon/core/words/advice/rankingInWords';
@@ -36,12 +38,13 @@ export function RankedRow({ place, best, others, isNow, onUse }: RankedRowProps)
           <Small>{best.why}</Small>
           {best.couplings?.map((coupling) => (
             <Small key={coupling.id}>
-              With {coupling.name}.{coupling.apart ? ` ${APART_WORDS[coupling.apart].text}` : ''}
+              {chooseWords.with(
+                coupling.name,
+                coupling.apart ? ` ${APART_WORDS[coupling.apart].text}` : '',
+              )}
             </Small>
           ))}
-          {best.couplings === null ? (
-            <Small>You have not said what shank it has: see that it goes in.</Small>
-          ) : null}
+          {best.couplings === null ? <Small>{chooseWords.youHaveNotSaid}</Small> : null}
         </Column>
       </Row>
       <Row flexWrap="wrap" alignItems="flex-start" rowGap="$3">
@@ -73,7 +76,7 @@ export function RankedRow({ place, best, others, isNow, onUse }: RankedRowProps)
           testID={`use-${place}`}
         />
         <Button
-          label={open ? 'Hide the cost' : 'What makes the cost?'}
+          label={open ? chooseWords.hideCost : chooseWords.whatMakesCost}
           look="quiet"
           onPress={() => {
             setOpen(!open);
@@ -91,8 +94,10 @@ export function RankedRow({ place, best, others, isNow, onUse }: RankedRowProps)
         >
           <Column flex={1}>
             <Strong fontSize="$2">
-              Or {COOLANTS[one.water].name.toLowerCase()},{' '}
-              {formatMoney(one.outcome.cost.totalMoney)}
+              {chooseWords.or(
+                COOLANTS[one.water].name.toLowerCase(),
+                formatMoney(one.outcome.cost.totalMoney),
+              )}
             </Strong>
             <Small>{one.why}</Small>
           </Column>
@@ -121,17 +126,17 @@ interface UseProps {
 function Use({ one, now, main, onUse, testID }: UseProps) {
   return now ? (
     <Strong color="$fine" paddingVertical="$2">
-      In the plan now
+      {chooseWords.inPlanNow}
     </Strong>
   ) : (
     <Button
-      label="Use this"
+      label={commonWords.useThis}
       look={main ? 'main' : 'plain'}
       onPress={() => {
         onUse(one);
       }}
       testID={testID}
-      hint={`Use ${meansInWords(one)}`}
+      hint={chooseWords.use(meansInWords(one))}
     />
   );
 }

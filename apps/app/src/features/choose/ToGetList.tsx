@@ -1,3 +1,4 @@
+import { chooseWords } from '@nucleon/core/words/screens/choose';
 import type { ToGet } from '@nucleon/core/words/advice/whatToGet';
 import { Column, Panel } from '../../ui/layout';
 import { Heading, Label, Small } from '../../ui/text';
@@ -6,9 +7,9 @@ import { Heading, Label, Small } from '../../ui/text';
 export function ToGetList({ toGet }: { readonly toGet: ToGet }) {
   return (
     <Panel padding="$4" gap="$3" testID="to-get">
-      <Heading aria-level={2}>What to buy or hire</Heading>
-      <Part label="Bit" lines={toGet.bit} />
-      <Part label="Machine" lines={toGet.machine} />
+      <Heading aria-level={2}>{chooseWords.whatToBuyOr}</Heading>
+      <Part label={chooseWords.bit} lines={toGet.bit} />
+      <Part label={chooseWords.machine} lines={toGet.machine} />
     </Panel>
   );
 }

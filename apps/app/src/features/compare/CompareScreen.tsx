@@ -1,3 +1,4 @@
+import { compareWords } from '@nucleon/core/words/screens/compare';
 import type { DescribedComparison } from '@nucleon/core/words/advice/comparisonsInWords';
 import type { House } from '@nucleon/core/documents/house';
 import { getHouse, putHouse } from '../../api/house';
@@ -14,7 +15,7 @@ import { Question } from './Question';
 /** Disputed ways side by side on this hole, all else as planned. */
 export function CompareScreen() {
   return (
-    <HoleLoader title="Compare methods">
+    <HoleLoader title={compareWords.compareMethods}>
       {(loaded) => <CompareRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -27,13 +28,10 @@ function CompareRoom(loaded: LoadedHole) {
   const comparisons = outcome?.kind === 'compared' ? outcome.comparisons : null;
   return (
     <RoomPage name="compare" room={room} maxWidth={1000}>
-      {comparisons === null && faults.length === 0 ? <Loading what="the ways" /> : null}
+      {comparisons === null && faults.length === 0 ? <Loading what={compareWords.theWays} /> : null}
       {comparisons ? (
         <Column padding="$4" gap="$6">
-          <Small>
-            Both ways work; what each costs on this job is computed, with all else as planned. Pick
-            one and it becomes the plan.
-          </Small>
+          <Small>{compareWords.bothWaysWorkWhat}</Small>
           {comparisons.map((comparison) => (
             <Question
               key={comparison.id}

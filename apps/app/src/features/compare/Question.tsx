@@ -1,3 +1,5 @@
+import { compareWords } from '@nucleon/core/words/screens/compare';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { COMPARED_FIGURES } from '@nucleon/core/advice/choice/compareMethods';
 import type {
   DescribedComparison,
@@ -53,16 +55,16 @@ export function Question({ comparison, onPick, onRemember }: QuestionProps) {
           {(method) =>
             method.current ? (
               <Strong fontSize="$2" color="$fine" paddingVertical="$3">
-                In the plan
+                {commonWords.inPlan}
               </Strong>
             ) : (
               <Button
-                label="Pick"
+                label={compareWords.pick}
                 onPress={() => {
                   onPick(method);
                 }}
                 disabled={method.outcome === null}
-                hint={`${question}: pick ${method.label}`}
+                hint={compareWords.pickQuestion(question, method.label)}
                 testID={`pick-${id}-${method.id}`}
               />
             )
@@ -75,9 +77,9 @@ export function Question({ comparison, onPick, onRemember }: QuestionProps) {
 }
 
 function needInWords(needs: string | null, have: string | null): string {
-  if (!needs) return 'Needs nothing more';
-  const need = `Needs ${needs[0]?.toLowerCase() ?? ''}${needs.slice(1)}`;
-  return have ? `${need}: you have “${have}”` : need;
+  if (!needs) return compareWords.needsNothingMore;
+  const need = compareWords.needs(needs[0]?.toLowerCase() ?? '', needs.slice(1));
+  return have ? compareWords.youHave(need, have) : need;
 }
 
 /** A cell for each way, all of one width. */
@@ -127,7 +129,7 @@ function FigureRows({ methods }: { readonly methods: readonly DescribedMethod[] 
           <>
             <Label fontSize="$1" lineHeight="$1">
               {shown?.name ?? ''}
-              {best ? ' · best' : ''}
+              {best ? compareWords.best : ''}
             </Label>
             <Strong fontSize="$2" color={best ? '$fine' : '$ink'}>
               {shown?.value ?? '–'}
@@ -149,7 +151,7 @@ function Habit({
     <Row>
       {habit === current.id ? (
         <Button
-          label={`“${current.label}” is your house habit: forget it`}
+          label={compareWords.isYourHouseHabit(current.label)}
           look="quiet"
           onPress={() => {
             onRemember(null);
@@ -158,7 +160,7 @@ function Habit({
         />
       ) : (
         <Button
-          label={`Always “${current.label}”, unless I say otherwise`}
+          label={compareWords.alwaysUnlessISay(current.label)}
           look="quiet"
           onPress={() => {
             onRemember(current.id);

@@ -1,3 +1,5 @@
+import { displayWords } from '@nucleon/core/words/screens/display';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { INCH_POUND, METRIC } from '@nucleon/core/data/unitSystem';
 import { formatForce } from '@nucleon/core/words/units/formatQuantity';
@@ -17,27 +19,27 @@ export function DisplayScreen() {
   const { theme, units, setTheme, setUnits } = useDisplay();
   return (
     <Page
-      title="Display"
-      subtitle="On this device"
-      back={{ href: routes.jobs(), label: 'all jobs' }}
+      title={displayWords.display}
+      subtitle={displayWords.onThisDevice}
+      back={{ href: routes.jobs(), label: commonWords.allJobs }}
     >
       <Column padding="$4" gap="$5">
         <Chips
-          label="Light or dark"
+          label={displayWords.lightOrDark}
           chips={[
-            { value: 'auto', label: 'As the device' },
-            { value: 'light', label: 'Light' },
-            { value: 'dark', label: 'Dark' },
+            { value: 'auto', label: displayWords.asDevice },
+            { value: 'light', label: displayWords.light },
+            { value: 'dark', label: displayWords.dark },
           ]}
           value={theme}
           onChange={setTheme}
           testID="theme"
         />
         <Chips
-          label="Lengths"
+          label={displayWords.lengths}
           chips={[
-            { value: 'mm', label: 'Millimetres' },
-            { value: 'inch', label: 'Inches' },
+            { value: 'mm', label: displayWords.millimetres },
+            { value: 'inch', label: displayWords.inches },
           ]}
           value={units.length}
           onChange={(length) => {
@@ -50,11 +52,11 @@ export function DisplayScreen() {
           testID="length-units"
         />
         <Chips
-          label="Force"
+          label={displayWords.force}
           chips={[
-            { value: 'N', label: 'Newton' },
-            { value: 'kgf', label: 'Kilogram-force' },
-            { value: 'lbf', label: 'Pound-force' },
+            { value: 'N', label: displayWords.newton },
+            { value: 'kgf', label: displayWords.kilogramForce },
+            { value: 'lbf', label: displayWords.poundForce },
           ]}
           value={units.force}
           onChange={(force) => {
@@ -63,10 +65,12 @@ export function DisplayScreen() {
           testID="force-units"
         />
         <Small>
-          A {formatLength(EXAMPLE_MM, units)} pane, pressed with {formatForce(EXAMPLE_N, units)}.
-          You can type either unit anywhere: 6 mm or 1/4 in.
+          {displayWords.aPanePressedWith(
+            formatLength(EXAMPLE_MM, units),
+            formatForce(EXAMPLE_N, units),
+          )}
         </Small>
-        <Heading aria-level={2}>At the bench</Heading>
+        <Heading aria-level={2}>{displayWords.atBench}</Heading>
         <BenchSheet />
       </Column>
     </Page>

@@ -1,3 +1,4 @@
+import { draftWords } from '@nucleon/core/words/screens/draft';
 import Check from 'lucide-react-native/icons/check';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import Pencil from 'lucide-react-native/icons/pencil';
@@ -6,13 +7,13 @@ import { StateMark, type Mark } from '../../ui/StateMark';
 import type { SaveState } from './versionedDraft';
 
 const MARKS = {
-  saved: [Check, 'Saved', 'fine'],
+  saved: [Check, draftWords.saved, 'fine'],
   waiting: [Pencil, 'Saving…', 'muted'],
   saving: [Pencil, 'Saving…', 'muted'],
-  unreachable: [CloudOff, 'Kept here', 'caution'],
-  refused: [TriangleAlert, 'Not saved', 'stop'],
-  gone: [TriangleAlert, 'Deleted elsewhere', 'stop'],
-  conflict: [TriangleAlert, 'Changed elsewhere', 'stop'],
+  unreachable: [CloudOff, draftWords.keptHere, 'caution'],
+  refused: [TriangleAlert, draftWords.notSaved, 'stop'],
+  gone: [TriangleAlert, draftWords.deletedElsewhere, 'stop'],
+  conflict: [TriangleAlert, draftWords.changedElsewhere, 'stop'],
 } as const satisfies Record<SaveState<unknown>['kind'], Mark>;
 
 /** Whether the server has what is on the screen, said in a word. */

@@ -1,3 +1,4 @@
+import { draftWords } from '@nucleon/core/words/screens/draft';
 import { useEffect, useReducer } from 'react';
 import { ApiProblem, Unreachable } from '../../api/problem';
 import { dropFromDevice, keepOnDevice, keptOnDevice } from './keptOnDevice';
@@ -105,6 +106,6 @@ function stateOf<T>(error: unknown): SaveState<T> {
       : { kind: 'refused', message: error.body.detail };
   return {
     kind: 'unreachable',
-    message: error instanceof Unreachable ? error.message : 'The server cannot be reached.',
+    message: error instanceof Unreachable ? error.message : draftWords.theServerCannotBe,
   };
 }

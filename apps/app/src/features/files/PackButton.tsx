@@ -1,3 +1,4 @@
+import { filesWords } from '@nucleon/core/words/screens/files';
 import type { JobOnPaper } from '@nucleon/files/jobPack';
 import FileText from 'lucide-react-native/icons/file-text';
 import { useState } from 'react';
@@ -29,7 +30,7 @@ export function PackButton({
   const [busy, setBusy] = useState(false);
   const write = async (): Promise<void> => {
     setBusy(true);
-    onSaid('Drawing…');
+    onSaid(filesWords.drawing);
     try {
       const reply = await askFiles(
         'writePack',
@@ -40,16 +41,16 @@ export function PackButton({
           units,
         },
         (done, of) => {
-          onSaid(`Drawing ${done} of ${of}…`);
+          onSaid(filesWords.drawingOf(done, of));
         },
       ).done;
       if (reply.kind === 'written') {
         const saved = `${fileName(name, 'hole')}.pdf`;
         saveFile(saved, blobOf(reply));
-        onSaid(`Saved as ${saved}.`);
+        onSaid(filesWords.savedAs(saved));
       } else onSaid(reply.message);
     } catch (error) {
-      onSaid(error instanceof Error ? error.message : 'It could not be drawn.');
+      onSaid(error instanceof Error ? error.message : filesWords.itCouldNotBe);
     }
     setBusy(false);
   };

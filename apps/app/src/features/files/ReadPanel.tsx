@@ -1,3 +1,4 @@
+import { filesWords } from '@nucleon/core/words/screens/files';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { boundingBox } from '@nucleon/core/layout/outline';
@@ -18,10 +19,10 @@ import { useUnits } from '../display/displayStore';
 export type TakenPiece = Extract<DrawnPiece, { readonly kind: 'piece' }>;
 
 const UNITS = [
-  { value: 1, label: 'mm' },
-  { value: 10, label: 'cm' },
-  { value: 25.4, label: 'inch' },
-  { value: 25.4 / 96, label: 'screen points' },
+  { value: 1, label: filesWords.mm },
+  { value: 10, label: filesWords.cm },
+  { value: 25.4, label: filesWords.inch },
+  { value: 25.4 / 96, label: filesWords.screenPoints },
 ] as const;
 
 interface Opened {
@@ -42,7 +43,7 @@ export function ReadPanel({ onTake }: { readonly onTake: (piece: TakenPiece) => 
     if (!file) return;
     setTrouble('');
     setOpened(null);
-    setSaid(`Reading “${file.name}”…`);
+    setSaid(filesWords.reading(file.name));
     const bytes = new Uint8Array(await file.arrayBuffer());
     const outcome = await askFiles('readDrawing', { bytes, name: file.name }).done;
     setSaid('');
@@ -61,7 +62,7 @@ export function ReadPanel({ onTake }: { readonly onTake: (piece: TakenPiece) => 
   return (
     <Column gap="$4">
       <Button
-        label="Outline and holes from a DXF or SVG"
+        label={filesWords.outlineAndHolesFrom}
         icon={FileUp}
         onPress={() => void open()}
         testID="read-open"
@@ -70,14 +71,14 @@ export function ReadPanel({ onTake }: { readonly onTake: (piece: TakenPiece) => 
         {said}
       </Small>
       {trouble ? (
-        <Notice level="stop" title="Not read" text={trouble} live testID="read-trouble" />
+        <Notice level="stop" title={filesWords.notRead} text={trouble} live testID="read-trouble" />
       ) : null}
       {opened ? (
         <Column gap="$4" testID="read-found">
           <Strong>{opened.name}</Strong>
           {opened.drawn.mmPerUnit === null ? (
             <Chips
-              label="The file does not say its unit: what is it drawn in?"
+              label={filesWords.theFileDoesNot}
               chips={UNITS}
               value={unit}
               onChange={setUnit}
@@ -88,19 +89,19 @@ export function ReadPanel({ onTake }: { readonly onTake: (piece: TakenPiece) => 
           {made ? <Found made={made} units={units} /> : null}
           <Row gap="$2" flexWrap="wrap">
             <Button
-              label="Use them"
+              label={filesWords.useThem}
               look="main"
               disabled={made?.kind !== 'piece'}
               onPress={() => {
                 if (made?.kind !== 'piece') return;
                 onTake(made);
                 setOpened(null);
-                setSaid('Taken. Undo brings back what was there.');
+                setSaid(filesWords.takenUndoBringsBack);
               }}
               testID="read-use"
             />
             <Button
-              label="Leave it"
+              label={filesWords.leaveIt}
               look="quiet"
               onPress={() => {
                 setOpened(null);
@@ -124,8 +125,8 @@ function LayerPicker({
 }) {
   if (layers.length < 2) return null;
   return (
-    <Column gap="$2" role="group" aria-label="Layers to read">
-      <Label>Layers to read</Label>
+    <Column gap="$2" role="group" aria-label={filesWords.layersToRead}>
+      <Label>{filesWords.layersToRead}</Label>
       <Row gap="$2" flexWrap="wrap">
         {layers.map((layer) => {
           const on = chosen.includes(layer);
@@ -166,8 +167,10 @@ function Found({ made, units }: { readonly made: DrawnPiece; readonly units: Uni
       <Strong testID="read-size">
         {formatLengthShort(widthMm, units)} × {formatLengthShort(heightMm, units)}
       </Strong>
-      <Small testID="read-taken">Taken: {listed(made.taken)}.</Small>
-      {made.left.length > 0 ? <Small testID="read-left">Left: {listed(made.left)}.</Small> : null}
+      <Small testID="read-taken">{filesWords.taken(listed(made.taken))}</Small>
+      {made.left.length > 0 ? (
+        <Small testID="read-left">{filesWords.left(listed(made.left))}</Small>
+      ) : null}
     </Column>
   );
 }

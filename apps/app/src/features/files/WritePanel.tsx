@@ -1,3 +1,4 @@
+import { filesWords } from '@nucleon/core/words/screens/files';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { Piece } from '@nucleon/core/documents/piece';
 import { sheetOf } from '@nucleon/files/sheet';
@@ -35,13 +36,13 @@ export function WritePanel({
   const job = useRef<FilesJob<'writeDrawing'> | null>(null);
   const write = async (format: DrawnFormat): Promise<void> => {
     setBusy(true);
-    setSaid('Drawing…');
+    setSaid(filesWords.drawing);
     const mirrored = side === 'back';
     job.current = askFiles(
       'writeDrawing',
       { format, sheet: sheetOf(piece, holes, face), paper, mirrored, units },
       (done, of) => {
-        setSaid(`Drawing page ${done} of ${of}…`);
+        setSaid(filesWords.drawingPageOf(done, of));
       },
     );
     const reply = await job.current.done;
@@ -53,20 +54,24 @@ export function WritePanel({
     const name = `${fileName(piece.name, 'piece')}${format === 'pdf' && mirrored ? '-back' : ''}.${format}`;
     saveFile(name, blobOf(reply));
     setSaid(
-      format === 'pdf'
-        ? `Saved as ${name}. Print at 100 %, then measure the bar and the square.`
-        : `Saved as ${name}, in millimetres.`,
+      format === 'pdf' ? filesWords.savedAsPrintAt(name) : filesWords.savedAsInMillimetres(name),
     );
   };
   return (
     <Column gap="$4">
       <Row gap="$5" flexWrap="wrap">
-        <Chips label="Paper" chips={PAPER_CHIPS} value={paper} onChange={setPaper} testID="paper" />
         <Chips
-          label="Drawn from"
+          label={filesWords.paper}
+          chips={PAPER_CHIPS}
+          value={paper}
+          onChange={setPaper}
+          testID="paper"
+        />
+        <Chips
+          label={filesWords.drawnFrom}
           chips={[
-            { value: 'front', label: 'The front' },
-            { value: 'back', label: 'The back, mirrored' },
+            { value: 'front', label: filesWords.theFront },
+            { value: 'back', label: filesWords.theBackMirrored },
           ]}
           value={side}
           onChange={setSide}
@@ -77,7 +82,7 @@ export function WritePanel({
         {(['pdf', 'dxf', 'svg'] as const).map((format) => (
           <Button
             key={format}
-            label={format === 'pdf' ? '1:1 template, PDF' : format.toUpperCase()}
+            label={format === 'pdf' ? filesWords.templatePdf : format.toUpperCase()}
             icon={FileDown}
             look={format === 'pdf' ? 'main' : 'plain'}
             disabled={busy}
@@ -87,7 +92,7 @@ export function WritePanel({
         ))}
         {busy ? (
           <Button
-            label="Cancel"
+            label={filesWords.cancel}
             look="quiet"
             onPress={() => {
               job.current?.cancel();

@@ -1,3 +1,4 @@
+import { gatesWords } from '@nucleon/core/words/screens/gates';
 import type { Gate } from '@nucleon/core/documents/gate';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { format } from 'date-fns/format';
@@ -18,7 +19,7 @@ import type { GateAnswers } from './useGateAnswers';
 export function CheckList({
   plan,
   answers,
-  title = 'Before you start',
+  title = gatesWords.beforeYouStart,
   flush = false,
 }: {
   readonly plan: Pick<Plan, 'gates' | 'settledGates'>;
@@ -52,9 +53,9 @@ export function CheckList({
           text={settledText(gate)}
           beside={
             <Button
-              label="Take back"
+              label={gatesWords.takeBack}
               look="quiet"
-              hint={`Take back the answer on ${gate.title}`}
+              hint={gatesWords.takeBackAnswerOn(gate.title)}
               onPress={() => {
                 answers.takeBack(gate);
               }}

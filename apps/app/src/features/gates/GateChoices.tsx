@@ -1,3 +1,4 @@
+import { gatesWords } from '@nucleon/core/words/screens/gates';
 import type { Gate, GateAnswer } from '@nucleon/core/documents/gate';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -17,12 +18,10 @@ export function GateChoices({
   const [asked, setAsked] = useState<GateAnswer | null>(null);
   const [note, setNote] = useState('');
   if (gate.answers.length === 0)
-    return gate.level === 'stop' ? <Small>There is no way round this one.</Small> : null;
+    return gate.level === 'stop' ? <Small>{gatesWords.thereIsNoWay}</Small> : null;
   return (
     <Column gap="$2">
-      {gate.outdated ? (
-        <Small>It was answered before, but what it was answered for has changed.</Small>
-      ) : null}
+      {gate.outdated ? <Small>{gatesWords.itWasAnsweredBefore}</Small> : null}
       <Row flexWrap="wrap" gap="$2">
         {gate.answers.map((one) => (
           <Button
@@ -43,12 +42,12 @@ export function GateChoices({
             label={asked.asks}
             value={note}
             onChangeText={setNote}
-            placeholder="It is kept with the plan"
+            placeholder={gatesWords.itIsKeptWith}
             testID={`note-${gate.code}`}
           />
           <Row>
             <Button
-              label="Record it"
+              label={gatesWords.recordIt}
               look="main"
               disabled={note.trim() === ''}
               onPress={() => {

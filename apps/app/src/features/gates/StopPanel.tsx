@@ -1,3 +1,5 @@
+import { gatesWords } from '@nucleon/core/words/screens/gates';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
@@ -31,7 +33,12 @@ export function StopPanel({
         >
           {gate.helpedByKnowing ? (
             <Row>
-              <Button label="Help me find out" look="main" onPress={onKnow} testID="stop-know" />
+              <Button
+                label={commonWords.helpMeFindOut}
+                look="main"
+                onPress={onKnow}
+                testID="stop-know"
+              />
             </Row>
           ) : null}
           <GateChoices gate={gate} answers={answers} />
@@ -39,7 +46,7 @@ export function StopPanel({
       ))}
       <Row>
         <Button
-          label="What else can be done"
+          label={gatesWords.whatElseCanBe}
           look="quiet"
           onPress={onInstead}
           testID="stop-instead"

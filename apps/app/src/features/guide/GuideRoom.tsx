@@ -1,3 +1,5 @@
+import { guideWords } from '@nucleon/core/words/screens/guide';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Drawing } from '@nucleon/core/math/primitives';
@@ -88,21 +90,21 @@ export function GuideRoom(loaded: LoadedHole) {
   );
   return (
     <Page
-      title="Guide, dam and fall"
-      subtitle={`${hole.label || 'Hole'} · ${piece.name}`}
-      back={{ href: routes.hole(detail.job.id, hole.id), label: 'the plan' }}
+      title={guideWords.guideDamAndFall}
+      subtitle={`${hole.label || commonWords.hole} · ${piece.name}`}
+      back={{ href: routes.hole(detail.job.id, hole.id), label: commonWords.thePlan }}
       actions={<SaveMark save={handle.draft.save} />}
     >
       <HoleTrouble {...room} />
       <Column padding="$4" gap="$4">
         <Part
-          title="Guide board"
+          title={guideWords.guideBoard}
           drawing={guideDrawing(board, given, tone, units)}
           lines={guideLines(board, given, units)}
           testID="guide-board"
         >
           {length(
-            'Board, thick',
+            guideWords.boardThick,
             given.boardThicknessMm,
             (thicknessMm) => {
               setGuide({ thicknessMm });
@@ -110,7 +112,7 @@ export function GuideRoom(loaded: LoadedHole) {
             'guide-thickness',
           )}
           {length(
-            'Wider than the bit by',
+            guideWords.widerThanBitBy,
             given.clearanceMm,
             (clearanceMm) => {
               setGuide({ clearanceMm });
@@ -118,19 +120,15 @@ export function GuideRoom(loaded: LoadedHole) {
             'guide-clearance',
           )}
         </Part>
-        <Small>
-          {guide
-            ? 'This guide counts in the plan: where the hole comes out, and how steadily it is held.'
-            : 'Change a number and this guide is used in the plan.'}
-        </Small>
+        <Small>{guide ? guideWords.thisGuideCountsIn : guideWords.changeNumberAndThis}</Small>
         <Part
-          title="Water dam"
+          title={guideWords.waterDam}
           drawing={damDrawing(damInput, tone, units)}
           lines={damLines(held, damInput, units)}
           testID="dam"
         >
           {length(
-            'Inside',
+            guideWords.inside,
             damInput.innerDiameterMm,
             (innerDiameterMm) => {
               setRing({ ...ring, innerDiameterMm });
@@ -138,7 +136,7 @@ export function GuideRoom(loaded: LoadedHole) {
             'dam-inner',
           )}
           {length(
-            'Wall',
+            guideWords.wall,
             ring.wallMm,
             (wallMm) => {
               setRing({ ...ring, wallMm });
@@ -146,7 +144,7 @@ export function GuideRoom(loaded: LoadedHole) {
             'dam-wall',
           )}
           {length(
-            'High',
+            guideWords.high,
             ring.heightMm,
             (heightMm) => {
               setRing({ ...ring, heightMm });
@@ -155,17 +153,17 @@ export function GuideRoom(loaded: LoadedHole) {
           )}
         </Part>
         <Part
-          title="Fall"
+          title={guideWords.fall}
           drawing={wedgeDrawing(wedge, baseMm, units)}
           lines={wedgeLines(wedge, baseMm, depthMm, units)}
           testID="fall"
         >
           <Chips
-            label="Which face lies lower?"
+            label={guideWords.whichFaceLiesLower}
             chips={[
-              { value: 'none', label: 'No fall' },
-              { value: 'far', label: 'The far face' },
-              { value: 'near', label: 'The near face' },
+              { value: 'none', label: guideWords.noFall },
+              { value: 'far', label: guideWords.theFarFace },
+              { value: 'near', label: guideWords.theNearFace },
             ]}
             value={hole.fall?.lowSide ?? 'none'}
             onChange={(lowSide) => {
@@ -178,7 +176,7 @@ export function GuideRoom(loaded: LoadedHole) {
           />
           <NumberBox
             inRow
-            label="Falls one in"
+            label={guideWords.fallsOneIn}
             value={oneIn}
             limit={LIMITS.oneIn}
             onChange={(value) => {
@@ -190,7 +188,7 @@ export function GuideRoom(loaded: LoadedHole) {
             }}
             testID="fall-one-in"
           />
-          {length('Guide’s foot, long', baseMm, setBase, 'fall-base')}
+          {length(guideWords.guidesFootLong, baseMm, setBase, 'fall-base')}
         </Part>
       </Column>
     </Page>

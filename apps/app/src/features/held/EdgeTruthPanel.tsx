@@ -1,3 +1,4 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
 import type { DescribedRule } from '@nucleon/core/words/advice/edgeTruthInWords';
 import { formatPressure } from '@nucleon/core/words/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -13,9 +14,9 @@ import { useEdges } from '../hole/useEdges';
 import type { HoleRoom } from '../hole/useHoleRoom';
 
 const VERDICT: Readonly<Record<DescribedRule['verdict'], string>> = {
-  stricter: 'Stricter than the stress',
-  alike: 'As the stress has it',
-  laxer: 'Laxer than the stress',
+  stricter: heldWords.stricterThanStress,
+  alike: heldWords.asStressHasIt,
+  laxer: heldWords.laxerThanStress,
 };
 
 /** The stress near an edge beside the rules of thumb, worked out when asked for. */
@@ -30,15 +31,12 @@ export function EdgeTruthPanel({ room }: { readonly room: HoleRoom }) {
   const { outcome } = useTask('edges', asked);
   return (
     <Column gap="$3" testID="edge-truth">
-      <Heading aria-level={2}>How near the edge, really?</Heading>
-      <Small>
-        The hole is moved towards and away from its nearest edge, and the stress calculated at each
-        place.
-      </Small>
+      <Heading aria-level={2}>{heldWords.howNearEdgeReally}</Heading>
+      <Small>{heldWords.theHoleIsMoved}</Small>
       {!wanted ? (
         <Row>
           <Button
-            label="Calculate it beside the rules"
+            label={heldWords.calculateItBesideRules}
             onPress={() => {
               setWanted(true);
             }}
@@ -46,7 +44,7 @@ export function EdgeTruthPanel({ room }: { readonly room: HoleRoom }) {
           />
         </Row>
       ) : outcome === null ? (
-        <Loading what="the stress near the edge" />
+        <Loading what={heldWords.theStressNearEdge} />
       ) : outcome.kind === 'untold' ? (
         <Small role="status">{outcome.why}</Small>
       ) : (
@@ -57,7 +55,7 @@ export function EdgeTruthPanel({ room }: { readonly room: HoleRoom }) {
           {outcome.curve.map(({ clearMm, stressMpa }) => (
             <ShareBar
               key={clearMm}
-              label={`${formatLengthShort(clearMm, units)} from the edge`}
+              label={heldWords.fromEdge(formatLengthShort(clearMm, units))}
               share={Math.min(1, stressMpa / outcome.limitMpa)}
               text={formatPressure(stressMpa, units)}
             />

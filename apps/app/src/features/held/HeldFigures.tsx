@@ -1,3 +1,4 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
 import { oddsInWords } from '@nucleon/core/words/odds';
 import { formatPressure } from '@nucleon/core/words/units/formatQuantity';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
@@ -19,19 +20,25 @@ export function HeldFigures({ stress }: { readonly stress: StressView }) {
       <Row gap="$5" flexWrap="wrap" alignItems="flex-start">
         {isBuilding ? null : (
           <Column>
-            <Label>{isBent ? 'All stress together' : 'Heat and built-in stress'}</Label>
+            <Label>{isBent ? heldWords.allStressTogether : heldWords.heatAndBuiltIn}</Label>
             <Numeral>{formatPressure(totalMpa, units)}</Numeral>
           </Column>
         )}
         <Column>
-          <Label>{isBuilding ? 'Spoils the face' : isBent ? 'Cracks' : 'Cracks, at least'}</Label>
+          <Label>
+            {isBuilding
+              ? heldWords.spoilsFace
+              : isBent
+                ? heldWords.cracks
+                : heldWords.cracksAtLeast}
+          </Label>
           <Numeral testID="held-odds">{oddsInWords(stress.crackProbability)}</Numeral>
         </Column>
       </Row>
       {isBuilding ? null : (
         <ShareBar
           strong
-          label={`Of the allowable stress, ${formatPressure(limitMpa, units)}`}
+          label={heldWords.ofAllowableStress(formatPressure(limitMpa, units))}
           share={Math.min(1, share)}
           text={`${formatDecimals(share * 100, 0)} %`}
         />
@@ -56,10 +63,11 @@ export function StressLegend({ stress }: { readonly stress: StressView }) {
   const limit = formatPressure(limitMpa, units);
   return (
     <Small testID="stress-legend">
-      Bending, from pale to dark: {bands.map(({ mpa }) => formatPressure(mpa, units)).join(', ')}.{' '}
-      {bands.some(({ isLimit }) => isLimit)
-        ? `The strong line is the allowable stress, ${limit}.`
-        : `The allowable stress, ${limit}, is nowhere reached.`}
+      {heldWords.bendingFromPaleTo(
+        bands.map(({ mpa }) => formatPressure(mpa, units)).join(', '),
+        bands.some(({ isLimit }) => isLimit),
+        limit,
+      )}
     </Small>
   );
 }

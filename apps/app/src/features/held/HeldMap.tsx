@@ -1,3 +1,4 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
 import { boundingBox, type PointMm } from '@nucleon/core/layout/outline';
 import type { SupportSetup } from '@nucleon/core/documents/setup';
@@ -54,7 +55,7 @@ export function HeldMap(props: HeldMapProps) {
       ref={ref}
       testID="held-map"
       role="application"
-      aria-label={`${stress.text} Arrow keys move the chosen pad, with Shift finer.`}
+      aria-label={heldWords.arrowKeysMoveChosen(stress.text)}
       tabIndex={0}
       style={{ width, height: view.height, touchAction: 'none' } as object}
     >
@@ -154,7 +155,7 @@ export function HeldMap(props: HeldMapProps) {
         ) : null}
         {support.edgesHeld === 'four' || support.edgesHeld === 'two' ? (
           <Text {...words} {...at(8, 12)} fill={theme.muted.val}>
-            {support.edgesHeld === 'four' ? 'edges held' : 'on two battens'}
+            {support.edgesHeld === 'four' ? heldWords.edgesHeld : heldWords.onTwoBattens}
           </Text>
         ) : null}
       </Svg>

@@ -1,3 +1,4 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
 import type { PointMm } from '@nucleon/core/layout/outline';
 import type { SupportSetup } from '@nucleon/core/documents/setup';
 import type { SupportId } from '@nucleon/core/data/supports';
@@ -22,8 +23,8 @@ import { SupportRows } from './SupportRows';
 import { useOddsMap } from './useOddsMap';
 
 const MAP_CHIPS = [
-  { value: 'stress', label: 'Bending' },
-  { value: 'odds', label: 'Odds elsewhere' },
+  { value: 'stress', label: heldWords.bending },
+  { value: 'odds', label: heldWords.oddsElsewhere },
 ] as const;
 /** The map is no taller than this, so that the figures stay in sight beside it, px. */
 const TALLEST_PX = { wide: 430, phone: 460 };
@@ -31,7 +32,7 @@ const TALLEST_PX = { wide: 430, phone: 460 };
 /** How the piece is held and backed, and what that does to it. */
 export function HeldScreen() {
   return (
-    <HoleLoader title="Support">
+    <HoleLoader title={heldWords.support}>
       {(loaded) => <HeldRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -52,7 +53,7 @@ function HeldRoom(loaded: LoadedHole) {
   if (!stress || !plan)
     return (
       <RoomPage name="held" room={room}>
-        {stressed.faults.length === 0 ? <Loading what="the bending" /> : null}
+        {stressed.faults.length === 0 ? <Loading what={heldWords.theBending} /> : null}
       </RoomPage>
     );
   const support: SupportSetup = {
@@ -64,7 +65,7 @@ function HeldRoom(loaded: LoadedHole) {
   const map = drawsMap ? (
     <Column gap="$3">
       <Chips
-        label="Shown"
+        label={heldWords.shown}
         hideLabel
         chips={MAP_CHIPS}
         value={shown}
@@ -133,10 +134,10 @@ function HeldRoom(loaded: LoadedHole) {
           />
         ) : null
       ) : (
-        <Loading what="what else it could lie on" />
+        <Loading what={heldWords.whatElseItCould} />
       )}
       <Column>
-        <Heading aria-level={2}>How to hold it</Heading>
+        <Heading aria-level={2}>{heldWords.howToHoldIt}</Heading>
         {stress.advice.map((part) => (
           <PartPanel key={part.id} {...part} testID={`hold-${part.id}`} />
         ))}

@@ -1,3 +1,4 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
 import { boundingBox, type PointMm } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import { oddsHereText, oddsMapText } from '@nucleon/core/words/plan/oddsMapText';
@@ -23,14 +24,10 @@ export function OddsPanel({ state, outline, place, trouble, onMoveHere }: OddsPa
   const units = useUnits();
   const { map, progress } = state;
   const here = place && map ? cellAt(map, outline, place) : null;
-  const said = map
-    ? oddsMapText(map.odds)
-    : progress < 1
-      ? 'Working it out, coarse first.'
-      : trouble;
+  const said = map ? oddsMapText(map.odds) : progress < 1 ? heldWords.workingItOutCoarse : trouble;
   return (
     <Column gap="$2">
-      {progress < 1 ? <ShareBar label="Worked out so far" share={progress} text="" /> : null}
+      {progress < 1 ? <ShareBar label={heldWords.workedOutSoFar} share={progress} text="" /> : null}
       <Small role="status" testID="odds-text">
         {said}
       </Small>
@@ -41,7 +38,7 @@ export function OddsPanel({ state, outline, place, trouble, onMoveHere }: OddsPa
           </Small>
           {Number.isNaN(here.odds) ? null : (
             <Button
-              label="Move the hole here"
+              label={heldWords.moveHoleHere}
               onPress={() => {
                 onMoveHere(place);
               }}
@@ -50,7 +47,7 @@ export function OddsPanel({ state, outline, place, trouble, onMoveHere }: OddsPa
           )}
         </Row>
       ) : map ? (
-        <Small>Tap the piece to ask about a place.</Small>
+        <Small>{heldWords.tapPieceToAsk}</Small>
       ) : null}
     </Column>
   );

@@ -1,3 +1,4 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { boundingBox } from '@nucleon/core/layout/outline';
 import type { SupportSetup } from '@nucleon/core/documents/setup';
@@ -39,7 +40,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
     <Column gap="$4">
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label="Add a clamp"
+          label={heldWords.addClamp}
           icon={Plus}
           onPress={() => {
             const xMm = clamps.length % 2 === 0 ? inwards : widthMm - inwards;
@@ -56,7 +57,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
           testID="add-clamp"
         />
         <Button
-          label="Lay a board over the hole"
+          label={heldWords.layBoardOverHole}
           icon={Plus}
           onPress={() => {
             const wide = Math.round(BOARD_SHARE * Math.min(widthMm, heightMm));
@@ -83,7 +84,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
         <Row key={index} gap="$3" alignItems="flex-end" flexWrap="wrap" testID={`clamp-${index}`}>
           <NumberBox
             inRow
-            label={`Clamp ${index + 1}, ${units.force}`}
+            label={heldWords.clamp(index + 1, units.force)}
             value={Number((clamp.forceN / perUnit).toPrecision(3))}
             limit={{ above: 0, max: MAX_CLAMP_N / perUnit, unit: units.force }}
             onChange={(force) => {
@@ -100,7 +101,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
           />
           <LengthBox
             inRow
-            label="Pad"
+            label={heldWords.pad}
             valueMm={clamp.padDiameterMm}
             mostMm={LIMITS.smallMm.max}
             onChangeMm={(padDiameterMm) => {
@@ -113,7 +114,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
             }}
           />
           <Button
-            label="Take away"
+            label={heldWords.takeAway}
             look="quiet"
             onPress={() => {
               onChange({ clamps: clamps.filter((_, i) => i !== index) }, 'clamps');
@@ -124,14 +125,16 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
       {boards.map((board, index) => (
         <Row key={index} gap="$3" justifyContent="space-between" testID={`board-${index}`}>
           <Small flex={1}>
-            Board {formatLengthShort(board.widthMm, units)} ×{' '}
-            {formatLengthShort(board.heightMm, units)},{' '}
-            {formatLengthShort(board.thicknessMm, units)} thick
+            {heldWords.boardThick(
+              formatLengthShort(board.widthMm, units),
+              formatLengthShort(board.heightMm, units),
+              formatLengthShort(board.thicknessMm, units),
+            )}
           </Small>
           <Button
-            label="Take away"
+            label={heldWords.takeAway}
             look="quiet"
-            hint={`Delete board ${index + 1}`}
+            hint={heldWords.deleteBoard(index + 1)}
             onPress={() => {
               onChange({ boards: boards.filter((_, i) => i !== index) }, 'boards');
             }}

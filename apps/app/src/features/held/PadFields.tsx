@@ -1,3 +1,5 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { SupportPad } from '@nucleon/core/documents/setup';
 import { Button } from '../../ui/Button';
@@ -18,7 +20,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
         <LengthBox
           inRow
           anySign
-          label="From the left"
+          label={commonWords.fromLeft}
           valueMm={pad.xMm}
           mostMm={LIMITS.lengthMm.max}
           onChangeMm={(xMm) => {
@@ -29,7 +31,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
         <LengthBox
           inRow
           anySign
-          label="From below"
+          label={heldWords.fromBelow}
           valueMm={pad.yMm}
           mostMm={LIMITS.lengthMm.max}
           onChangeMm={(yMm) => {
@@ -39,7 +41,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
         />
         <LengthBox
           inRow
-          label="Wide"
+          label={heldWords.wide}
           valueMm={pad.widthMm}
           mostMm={LIMITS.lengthMm.max}
           onChangeMm={(wide) => {
@@ -49,7 +51,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
         />
         <LengthBox
           inRow
-          label="High"
+          label={heldWords.high}
           valueMm={pad.heightMm}
           mostMm={LIMITS.lengthMm.max}
           onChangeMm={(high) => {
@@ -59,7 +61,12 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
         />
       </Row>
       <Row>
-        <Button label="Delete this pad" look="quiet" onPress={onRemove} testID="remove-pad" />
+        <Button
+          label={heldWords.deleteThisPad}
+          look="quiet"
+          onPress={onRemove}
+          testID="remove-pad"
+        />
       </Row>
     </Column>
   );

@@ -1,3 +1,4 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
 import { boundingBox } from '@nucleon/core/layout/outline';
 import type { SupportPad, SupportSetup } from '@nucleon/core/documents/setup';
 import Plus from 'lucide-react-native/icons/plus';
@@ -11,14 +12,14 @@ import { OnTopPanel } from './OnTopPanel';
 import { PadFields } from './PadFields';
 
 const EDGE_CHIPS = [
-  { value: 'none', label: 'Free' },
-  { value: 'two', label: 'Left and right on battens' },
-  { value: 'four', label: 'Held all round' },
+  { value: 'none', label: heldWords.free },
+  { value: 'two', label: heldWords.leftAndRightOn },
+  { value: 'four', label: heldWords.heldAllRound },
 ] as const;
 const CONTACT_CHIPS = [
-  { value: 1, label: 'All of it' },
-  { value: 0.6, label: 'Much of it' },
-  { value: 0.3, label: 'In places' },
+  { value: 1, label: heldWords.allOfIt },
+  { value: 0.6, label: heldWords.muchOfIt },
+  { value: 0.3, label: heldWords.inPlaces },
 ] as const;
 /** A new pad is this share of the shorter span. */
 const PAD_SHARE = 0.2;
@@ -71,17 +72,15 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
   };
   return (
     <Column gap="$4">
-      <Heading aria-level={2}>What holds it</Heading>
+      <Heading aria-level={2}>{heldWords.whatHoldsIt}</Heading>
       <Small>
-        {pads.length === 0
-          ? 'It lies on the whole bed. Lay pads instead, and only they carry.'
-          : `It rests on ${pads.length === 1 ? 'one pad' : `${pads.length} pads`} and nothing else. Drag them on the map.`}
+        {pads.length === 0 ? heldWords.itLiesOnWhole : heldWords.itRestsOnAnd(pads.length)}
       </Small>
       <Row gap="$2" flexWrap="wrap">
-        <Button label="Add a pad" icon={Plus} onPress={addPad} testID="add-pad" />
+        <Button label={heldWords.addPad} icon={Plus} onPress={addPad} testID="add-pad" />
         {pads.length > 0 ? (
           <Button
-            label="Whole bed again"
+            label={heldWords.wholeBedAgain}
             onPress={() => {
               change({ pads: undefined }, 'pads');
               onChoose(null);
@@ -92,8 +91,8 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
       </Row>
       {pads.length > 0 ? (
         <Chips
-          label="Pad"
-          chips={pads.map((_, index) => ({ value: index, label: `Pad ${index + 1}` }))}
+          label={heldWords.pad}
+          chips={pads.map((_, index) => ({ value: index, label: heldWords.padCount(index + 1) }))}
           value={chosen ?? undefined}
           onChange={onChoose}
           testID="pads"
@@ -110,7 +109,7 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
         />
       ) : null}
       <Chips
-        label="Its edges"
+        label={heldWords.itsEdges}
         chips={EDGE_CHIPS}
         value={edgesHeld}
         onChange={(held) => {
@@ -119,7 +118,7 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
         testID="edges-held"
       />
       <Chips
-        label="It touches its bed over"
+        label={heldWords.itTouchesItsBed}
         chips={CONTACT_CHIPS}
         value={support.contactFraction ?? 1}
         onChange={(contactFraction) => {
@@ -128,7 +127,7 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
         testID="contact"
       />
       <LengthBox
-        label="Twist: one corner stands off a flat table by"
+        label={heldWords.twistOneCornerStands}
         valueMm={support.twistMm ?? 0}
         anySign
         mostMm={20}

@@ -1,3 +1,5 @@
+import { heldWords } from '@nucleon/core/words/screens/held';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type { DescribedSupport } from '@nucleon/core/words/advice/supportsInWords';
 import { STABILITY_WORDS } from '@nucleon/core/words/advice/stabilityWords';
 import { sinkingInWords } from '@nucleon/core/words/plan/sinkingWords';
@@ -26,16 +28,16 @@ export function SupportRows({ ranked, barred, onUse }: SupportRowsProps) {
   const shown = all ? ranked : ranked.filter(({ current }, index) => index < FIRST || current);
   return (
     <Column gap="$1" testID="supports">
-      <Heading aria-level={2}>What to lay it on</Heading>
-      <Small>By what a hole is expected to cost on each; the same force, bit and water.</Small>
+      <Heading aria-level={2}>{heldWords.whatToLayIt}</Heading>
+      <Small>{heldWords.byWhatHoleIs}</Small>
       {shown.map((one) => {
         const { kind, name, outcome, bending, stressMpa, stability, needs, have, current } = one;
         const figures: readonly (readonly [string, string])[] = [
-          ['Stress', formatPressure(stressMpa, units)],
-          ['Cracks', oddsInWords(outcome.crackProbability)],
-          ['Exit chip', outcome.chipMm ? formatLengthAbout(outcome.chipMm.p50, units) : '–'],
+          [heldWords.stress, formatPressure(stressMpa, units)],
+          [heldWords.cracks, oddsInWords(outcome.crackProbability)],
+          [heldWords.exitChip, outcome.chipMm ? formatLengthAbout(outcome.chipMm.p50, units) : '–'],
           ...(bending.kind === 'bent'
-            ? [['Sinks', sinkingInWords(bending.deflectionMm, units)] as const]
+            ? [[heldWords.sinks, sinkingInWords(bending.deflectionMm, units)] as const]
             : []),
         ];
         return (
@@ -59,11 +61,11 @@ export function SupportRows({ ranked, barred, onUse }: SupportRowsProps) {
                 </Small>
               </Column>
               {current ? (
-                <Strong color="$fine">In the plan</Strong>
+                <Strong color="$fine">{commonWords.inPlan}</Strong>
               ) : (
                 <Button
-                  label="Use"
-                  hint={`Lay it on ${name.toLowerCase()}`}
+                  label={heldWords.use}
+                  hint={heldWords.layItOn(name.toLowerCase())}
                   onPress={() => {
                     onUse(one);
                   }}
@@ -81,14 +83,14 @@ export function SupportRows({ ranked, barred, onUse }: SupportRowsProps) {
                 </Column>
               ))}
             </Row>
-            {needs.length > 0 ? <Small>Wants {needs.join('; ')}.</Small> : null}
+            {needs.length > 0 ? <Small>{heldWords.wants(needs.join('; '))}</Small> : null}
           </Column>
         );
       })}
       {shown.length < ranked.length ? (
         <Row>
           <Button
-            label={`The other ${ranked.length - shown.length}`}
+            label={heldWords.theOther(ranked.length - shown.length)}
             onPress={() => {
               setAll(true);
             }}

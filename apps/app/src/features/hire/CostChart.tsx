@@ -1,3 +1,4 @@
+import { hireWords } from '@nucleon/core/words/screens/hire';
 import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import type { DescribedHireOption } from '@nucleon/core/words/advice/hireInWords';
@@ -42,7 +43,14 @@ export default function CostChart({ options, holes, width }: CostChartProps) {
         height={HEIGHT_PX}
         formatX={(holesShown) => holesShown}
         formatY={(money) => formatDecimals(money, 1)}
-        label={`Cost of one to ${max} holes: ${options.map(({ title, costMoney }) => `${title} ${formatMoney(costMoney[0] ?? 0)} for one, ${formatMoney(costMoney[max - 1] ?? 0)} for ${max}`).join('; ')}.`}
+        label={hireWords.costOfHoles(
+          max,
+          options.map(({ title, costMoney }) => ({
+            title,
+            one: formatMoney(costMoney[0] ?? 0),
+            all: formatMoney(costMoney[max - 1] ?? 0),
+          })),
+        )}
       />
     </View>
   );

@@ -1,3 +1,4 @@
+import { hireWords } from '@nucleon/core/words/screens/hire';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
 import { MAX_HOLES, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
@@ -18,19 +19,19 @@ import CostChart from './CostChart';
 /** The chart's library comes only when it is looked at. */
 
 const PRICES: readonly { readonly key: keyof HirePrices; readonly label: string }[] = [
-  { key: 'hourMoney', label: 'An hour of yours' },
-  { key: 'cheapBitMoney', label: 'A cheap bit' },
-  { key: 'goodBitMoney', label: 'A good bit' },
-  { key: 'rigDayMoney', label: 'The rig, a day' },
-  { key: 'orderedHoleMoney', label: 'Drilled for you, a hole' },
-  { key: 'orderedTripMoney', label: 'And the trip' },
+  { key: 'hourMoney', label: hireWords.anHourOfYours },
+  { key: 'cheapBitMoney', label: hireWords.aCheapBit },
+  { key: 'goodBitMoney', label: hireWords.aGoodBit },
+  { key: 'rigDayMoney', label: hireWords.theRigDay },
+  { key: 'orderedHoleMoney', label: hireWords.drilledForYouHole },
+  { key: 'orderedTripMoney', label: hireWords.andTrip },
 ];
-const HOLES_LIMIT = { min: 1, max: MAX_HOLES, unit: 'holes' };
+const HOLES_LIMIT = { min: 1, max: MAX_HOLES, unit: hireWords.holes };
 
 /** What one to sixty holes like this cost, done this way or that. */
 export function HireScreen() {
   return (
-    <HoleLoader title="Hire or buy?">
+    <HoleLoader title={hireWords.hireOrBuy}>
       {(loaded) => <HireRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -47,17 +48,17 @@ function HireRoom(loaded: LoadedHole) {
   const weighed = outcome?.kind === 'weighed' ? outcome.hireOrBuy : null;
   return (
     <RoomPage name="hire" room={room} maxWidth={900}>
-      {weighed === null && faults.length === 0 ? <Loading what="the costs" /> : null}
+      {weighed === null && faults.length === 0 ? <Loading what={hireWords.theCosts} /> : null}
       {weighed ? (
         <Column padding="$4" gap="$4" testID="hire">
           <Body testID="hire-verdict">{weighed.text}</Body>
-          <Suspense fallback={<Loading what="the chart" />}>
+          <Suspense fallback={<Loading what={hireWords.theChart} />}>
             <Measured>
               {(width) => <CostChart options={weighed.options} holes={holes} width={width} />}
             </Measured>
           </Suspense>
           <NumberBox
-            label="How many holes like this?"
+            label={hireWords.howManyHolesLike}
             value={holes}
             limit={HOLES_LIMIT}
             onChange={(value) => {
@@ -88,8 +89,8 @@ function HireRoom(loaded: LoadedHole) {
             ))}
           </Panel>
           <Column gap="$2">
-            <Heading aria-level={2}>Prices, in your own money</Heading>
-            <Small>Rough until you type your own. Nothing is remembered but for this page.</Small>
+            <Heading aria-level={2}>{hireWords.pricesInYourOwn}</Heading>
+            <Small>{hireWords.roughUntilYouType}</Small>
             <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
               {PRICES.map(({ key, label }) => (
                 <NumberBox

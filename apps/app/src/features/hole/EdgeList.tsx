@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { edgeText } from '@nucleon/core/words/layout/edgeText';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
@@ -13,14 +14,14 @@ export function EdgeList({ edges }: { readonly edges: readonly JudgedRule[] }) {
   if (edges.length === 0) return null;
   return (
     <Column gap="$2" testID="edges">
-      <Label>How near is too near</Label>
+      <Label>{holeWords.howNearIsToo}</Label>
       {edges.map((edge) => (
         <Row key={`${edge.rule} ${edge.measure}`} gap="$3" alignItems="flex-start">
           <Icon of={edge.ok ? CircleCheck : TriangleAlert} tone={edge.ok ? 'fine' : 'caution'} />
           <Column flex={1}>
             <Strong fontSize="$2">
               {edge.label}
-              {edge.binds ? ': this one binds' : ''}
+              {edge.binds ? holeWords.thisOneBinds : ''}
             </Strong>
             <Small>
               {edgeText(edge, units)} {edge.source}.

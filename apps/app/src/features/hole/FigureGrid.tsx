@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import type { Figure } from '@nucleon/core/words/plan/figures';
 import { useState } from 'react';
 import { Column, Row } from '../../ui/layout';
@@ -77,7 +78,7 @@ function FigureCell({
     <Press
       testID={`figure-${key}`}
       aria-expanded={open}
-      aria-label={`${label} ${shown.value} ${shown.unit}. ${reason.text} ${open ? 'Hide' : 'Show'} the working.`}
+      aria-label={holeWords.theWorking(label, shown.value, shown.unit, reason.text, open)}
       onPress={onPress}
       flex={1}
       flexBasis={0}
@@ -122,7 +123,7 @@ function Working({ figure: { key, reason } }: { readonly figure: Figure }) {
         </Row>
       ))}
       <Small color="$ink">{reason.source}</Small>
-      {reason.spread ? <Small>Spread: {reason.spread}</Small> : null}
+      {reason.spread ? <Small>{holeWords.spread(reason.spread)}</Small> : null}
     </Column>
   );
 }

@@ -1,3 +1,5 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { HoleDepth } from '@nucleon/core/documents/hole';
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
@@ -14,7 +16,7 @@ import { LengthBox } from '../../ui/LengthBox';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
-import { DEPTH_CHIPS, FACE_CHIPS } from './choiceWords';
+import { DEPTH_CHIPS, FACE_CHIPS } from '@nucleon/core/words/screens/choiceChips';
 import { EdgeList } from './EdgeList';
 import type { Editing } from './editing';
 
@@ -46,14 +48,14 @@ export function HoleFold({
   return (
     <>
       <Button
-        label={purpose ?? 'Size it from the part'}
+        label={purpose ?? holeWords.sizeItFromPart}
         icon={Ruler}
-        hint={purpose ? `Sized from the part: ${purpose}` : 'Size the hole from the part'}
+        hint={purpose ? holeWords.sizedFromPart(purpose) : holeWords.sizeHoleFromPart}
         onPress={onPurpose}
         testID="purpose"
       />
       <Chips
-        label="Diameter"
+        label={commonWords.diameter}
         chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
         value={hole.diameterMm}
         onChange={(diameterMm) => {
@@ -62,7 +64,7 @@ export function HoleFold({
         testID="diameter-chips"
       />
       <LengthBox
-        label="Diameter, exactly"
+        label={holeWords.diameterExactly}
         valueMm={hole.diameterMm}
         mostMm={LIMITS.diameterMm.max}
         onChangeMm={(diameterMm) => {
@@ -70,10 +72,10 @@ export function HoleFold({
         }}
         testID="diameter"
       />
-      <Chips label="Depth" chips={DEPTH_CHIPS} value={depth.kind} onChange={setDepth} />
+      <Chips label={holeWords.depth} chips={DEPTH_CHIPS} value={depth.kind} onChange={setDepth} />
       {depth.kind === 'through' ? null : (
         <LengthBox
-          label="How deep"
+          label={holeWords.howDeep}
           valueMm={depth.depthMm}
           mostMm={LIMITS.thicknessMm.max}
           onChangeMm={(depthMm) => {
@@ -84,7 +86,7 @@ export function HoleFold({
       )}
       {piece.form === 'vessel' ? (
         <Chips
-          label="Drilled into"
+          label={holeWords.drilledInto}
           chips={FACE_CHIPS}
           value={hole.face ?? 'top'}
           onChange={(face) => {
@@ -95,7 +97,7 @@ export function HoleFold({
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <LengthBox
           inRow
-          label={fromCentre ? 'Right of the centre' : 'From the left'}
+          label={fromCentre ? holeWords.rightOfCentre : commonWords.fromLeft}
           valueMm={hole.xMm}
           anySign
           mostMm={LIMITS.placeMm.max}
@@ -106,7 +108,7 @@ export function HoleFold({
         />
         <LengthBox
           inRow
-          label={fromCentre ? 'Above the centre' : 'From the bottom'}
+          label={fromCentre ? holeWords.aboveCentre : holeWords.fromBottom}
           valueMm={hole.yMm}
           anySign
           mostMm={LIMITS.placeMm.max}
@@ -117,14 +119,9 @@ export function HoleFold({
         />
       </Row>
       <Row gap="$2" flexWrap="wrap">
+        <Button label={holeWords.layItOutOn} icon={Crosshair} onPress={onPlace} testID="to-place" />
         <Button
-          label="Lay it out on the piece"
-          icon={Crosshair}
-          onPress={onPlace}
-          testID="to-place"
-        />
-        <Button
-          label="Guide, dam and fall"
+          label={holeWords.guideDamAndFall}
           icon={DraftingCompass}
           onPress={onGuide}
           testID="to-guide"
@@ -132,14 +129,12 @@ export function HoleFold({
       </Row>
       <EdgeList edges={edges} />
       {hole.fall ? (
-        <Small>
-          Falls one in {hole.fall.oneIn}, the {hole.fall.lowSide} face lower.
-        </Small>
+        <Small>{holeWords.fallsOneInFace(hole.fall.oneIn, hole.fall.lowSide)}</Small>
       ) : null}
       <TextBox
-        label="Name of the hole"
+        label={holeWords.nameOfHole}
         value={hole.label ?? ''}
-        placeholder="What it is for"
+        placeholder={holeWords.whatItIsFor}
         onChangeText={(label) => {
           changeHole({ label }, 'hole-name');
         }}

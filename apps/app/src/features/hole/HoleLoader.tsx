@@ -1,3 +1,4 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { HoleDetail } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
@@ -32,8 +33,8 @@ export function HoleLoader({ title, children }: HoleLoaderProps) {
     workshop.retry();
   };
   return (
-    <Page title={title} back={{ href: routes.job(jobId), label: 'the job' }}>
-      {error ? <Failed error={error} onRetry={retry} /> : <Loading what="the plan" />}
+    <Page title={title} back={{ href: routes.job(jobId), label: commonWords.theJob }}>
+      {error ? <Failed error={error} onRetry={retry} /> : <Loading what={commonWords.thePlan} />}
     </Page>
   );
 }

@@ -1,3 +1,5 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { HoleDetail } from '@nucleon/contract/wire';
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
@@ -37,19 +39,19 @@ export function HoleMenu({
   });
   const copy = (): void => {
     if (!plan) return;
-    const title = `${hole.label ?? 'Hole'}, ${piece.name} (${job.name})`;
+    const title = `${hole.label ?? commonWords.hole}, ${piece.name} (${job.name})`;
     navigator.clipboard.writeText(planText(plan, title, units)).then(
       () => {
-        setSaid('Copied.');
+        setSaid(holeWords.copied);
       },
       () => {
-        setSaid('The browser would not copy it; print instead.');
+        setSaid(holeWords.theBrowserWouldNot);
       },
     );
   };
   const remove = (): void => {
     deletion.run({
-      name: hole.label ?? 'Hole',
+      name: hole.label ?? holeWords.hole,
       remove: () => deleteHole(hole.id),
       restore: () => restoreHole(hole.id),
     });
@@ -57,9 +59,9 @@ export function HoleMenu({
   return (
     <Column padding="$4" gap="$3">
       <Row gap="$2" flexWrap="wrap" id="print-hide-menu">
-        <Button label="Copy the plan" icon={Copy} onPress={copy} disabled={!plan} />
+        <Button label={holeWords.copyPlan} icon={Copy} onPress={copy} disabled={!plan} />
         <PackButton
-          label="Bench card, PDF"
+          label={holeWords.benchCardPdf}
           name={`${hole.label ?? 'hole'} ${piece.name}`}
           asked={() => Promise.resolve({ jobName: job.name, cases: [drillCase] })}
           cardsOnly
@@ -67,14 +69,14 @@ export function HoleMenu({
           testID="bench-card"
         />
         <Button
-          label="Print"
+          label={holeWords.print}
           icon={Printer}
           onPress={() => {
             window.print();
           }}
         />
         <Button
-          label="Its runs"
+          label={commonWords.itsRuns}
           icon={NotebookPen}
           onPress={() => {
             router.navigate(routes.log({ holeId: hole.id }));
@@ -82,7 +84,7 @@ export function HoleMenu({
           testID="hole-runs"
         />
         <Button
-          label="Delete hole"
+          label={holeWords.deleteHole}
           icon={Trash}
           look="stop"
           onPress={remove}
@@ -93,9 +95,8 @@ export function HoleMenu({
         {deletion.trouble || said}
       </Small>
       <Small>
-        An engineering estimate, with its spread beside each number: it does not replace your
-        makers’ instructions or local rules.
-        {plan ? ` Model ${plan.modelVersion}, data ${plan.dataVersion}.` : ''}
+        {holeWords.anEstimate}
+        {plan ? holeWords.modelData(plan.modelVersion, plan.dataVersion) : ''}
       </Small>
     </Column>
   );

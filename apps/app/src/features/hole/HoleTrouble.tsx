@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { Column } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { DraftTrouble } from '../draft/DraftTrouble';
@@ -12,12 +13,17 @@ export function HoleTrouble({ handle, faults }: Pick<HoleRoom, 'handle' | 'fault
     <Column>
       {isFine ? null : (
         <Column padding="$3">
-          <DraftTrouble {...handle} done="typed" bringBack={() => bringBack(handle)} />
+          <DraftTrouble {...handle} done={holeWords.typed} bringBack={() => bringBack(handle)} />
         </Column>
       )}
       {faults.map((fault) => (
         <Column key={fault.pointer + fault.message} padding="$3">
-          <Notice level="stop" title="These values clash" text={fault.message} testID="fault" />
+          <Notice
+            level="stop"
+            title={holeWords.theseValuesClash}
+            text={fault.message}
+            testID="fault"
+          />
         </Column>
       ))}
     </Column>

@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { routes } from '../../routes';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
@@ -55,7 +57,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
     },
     {
       key: 'n',
-      does: 'new hole',
+      does: commonWords.newHole,
       run: () => {
         router.navigate(routes.newHole(detail.job.id));
       },
@@ -98,15 +100,15 @@ export function HoleWorkbench(loaded: LoadedHole) {
   ) : (
     <>
       {wide ? null : walk}
-      {faults.length === 0 ? <Loading what="the plan" /> : null}
+      {faults.length === 0 ? <Loading what={commonWords.thePlan} /> : null}
     </>
   );
   const drill = plan ? (
     <Button
-      label="Drill"
+      label={holeWords.drill}
       icon={Drill}
       look="main"
-      hint="Drill: the ready check, then the run"
+      hint={holeWords.drillReadyCheckThen}
       onPress={() => {
         openRoom('ready');
       }}
@@ -121,9 +123,9 @@ export function HoleWorkbench(loaded: LoadedHole) {
     </>
   );
   const head = {
-    title: edit.hole.label?.trim() ? edit.hole.label : 'Hole',
+    title: edit.hole.label?.trim() ? edit.hole.label : commonWords.hole,
     subtitle: `${edit.piece.name} · ${detail.job.name}`,
-    back: { href: routes.job(detail.job.id), label: 'the job' },
+    back: { href: routes.job(detail.job.id), label: commonWords.theJob },
     actions,
   };
   const menu = <HoleMenu detail={detail} plan={plan} drillCase={room.asked.drillCase} />;

@@ -1,10 +1,11 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { headlineFigures } from '@nucleon/core/words/plan/figures';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { Column, Row } from '../../ui/layout';
 import { Label, Numeral, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
-const SHOWN = ['feedForceN', 'rpm', 'drillTimeS'];
+const SHOWN = ['feedForceN', holeWords.rpm, 'drillTimeS'];
 
 /** The three numbers that move as choices change, always in sight at the foot. */
 export function LiveBar({ plan }: { readonly plan: Plan }) {
@@ -13,8 +14,11 @@ export function LiveBar({ plan }: { readonly plan: Plan }) {
   if (stops.length > 0) {
     return (
       <Column flex={1} paddingHorizontal="$2" testID="live-bar">
-        <Strong color="$stop">Stop: {stops[0]?.title}</Strong>
-        <Small>Not to be drilled until this is settled.</Small>
+        <Strong color="$stop">
+          {holeWords.stop}
+          {stops[0]?.title}
+        </Strong>
+        <Small>{holeWords.notToBeDrilled}</Small>
       </Column>
     );
   }

@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { MATERIAL_CLASSES, type MaterialClass } from '@nucleon/core/data/choices';
 import type { Material } from '@nucleon/core/data/materials/material';
 import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
@@ -7,10 +9,10 @@ import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
 
 const CLASS_WORDS: Record<MaterialClass, string> = {
-  glass: 'Glass',
-  ceramic: 'Ceramic',
-  stone: 'Stone',
-  masonry: 'Masonry',
+  glass: holeWords.glass,
+  ceramic: holeWords.ceramic,
+  stone: holeWords.stone,
+  masonry: holeWords.masonry,
 };
 
 interface MaterialPickerProps {
@@ -29,7 +31,7 @@ export function MaterialPicker({ value, custom = [], onPick, onNotSure }: Materi
   return (
     <Column gap="$3">
       <Chips
-        label="Kind of material"
+        label={holeWords.kindOfMaterial}
         chips={MATERIAL_CLASSES.map((one) => ({ value: one, label: CLASS_WORDS[one] }))}
         value={kind}
         onChange={setKind}
@@ -37,7 +39,7 @@ export function MaterialPicker({ value, custom = [], onPick, onNotSure }: Materi
       />
       {kind && onNotSure ? (
         <Button
-          label="Not sure which: help me find out after"
+          label={holeWords.notSureWhichHelp}
           onPress={() => {
             onNotSure(kind);
           }}
@@ -46,7 +48,7 @@ export function MaterialPicker({ value, custom = [], onPick, onNotSure }: Materi
       ) : null}
       {kind ? (
         <Chips
-          label="Material"
+          label={commonWords.material}
           chips={all
             .filter((material) => material.class === kind)
             .map((material) => ({ value: material.id, label: material.name }))}

@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Outline } from '@nucleon/core/documents/outline';
 import { Chips } from '../../ui/Chips';
@@ -8,10 +9,10 @@ import { Small } from '../../ui/text';
 type Kind = Outline['kind'];
 
 const KIND_CHIPS: readonly { value: Kind; label: string }[] = [
-  { value: 'rectangle', label: 'Rectangle' },
-  { value: 'circle', label: 'Round' },
-  { value: 'cylinder', label: 'Cylinder' },
-  { value: 'cone', label: 'Cone' },
+  { value: 'rectangle', label: holeWords.rectangle },
+  { value: 'circle', label: holeWords.round },
+  { value: 'cylinder', label: holeWords.cylinder },
+  { value: 'cone', label: holeWords.cone },
 ];
 
 /** The same piece in another shape, keeping its sizes where they carry over. */
@@ -43,18 +44,18 @@ function reshaped(outline: Outline, kind: Kind): Outline {
 
 const FIELDS: Record<Kind, readonly (readonly [key: string, label: string])[]> = {
   rectangle: [
-    ['widthMm', 'Width'],
-    ['heightMm', 'Height'],
+    ['widthMm', holeWords.width],
+    ['heightMm', holeWords.height],
   ],
-  circle: [['diameterMm', 'Across']],
+  circle: [['diameterMm', holeWords.across]],
   cylinder: [
-    ['outerDiameterMm', 'Outside diameter'],
-    ['heightMm', 'Height'],
+    ['outerDiameterMm', holeWords.outsideDiameter],
+    ['heightMm', holeWords.height],
   ],
   cone: [
-    ['bottomDiameterMm', 'Foot diameter'],
-    ['topDiameterMm', 'Rim diameter'],
-    ['heightMm', 'Height'],
+    ['bottomDiameterMm', holeWords.footDiameter],
+    ['topDiameterMm', holeWords.rimDiameter],
+    ['heightMm', holeWords.height],
   ],
   polygon: [],
 };
@@ -69,7 +70,7 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
   return (
     <>
       <Chips
-        label="Shape"
+        label={holeWords.shape}
         chips={KIND_CHIPS}
         value={outline.kind}
         onChange={(kind) => {
@@ -77,7 +78,7 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
         }}
       />
       {outline.kind === 'polygon' ? (
-        <Small>An outline of {outline.pointsMm.length} points, as it came in its file.</Small>
+        <Small>{holeWords.anOutlineOfPoints(outline.pointsMm.length)}</Small>
       ) : null}
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         {FIELDS[outline.kind].map(([key, label]) => (

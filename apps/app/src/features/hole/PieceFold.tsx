@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { usualSizes } from '@nucleon/core/advice/presumePiece';
 import type { Material } from '@nucleon/core/data/materials/material';
@@ -11,7 +12,7 @@ import { LengthBox } from '../../ui/LengthBox';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { useUnits } from '../display/displayStore';
-import { FORM_CHIPS, TREATMENT_CHIPS } from './choiceWords';
+import { FORM_CHIPS, TREATMENT_CHIPS } from '@nucleon/core/words/screens/choiceChips';
 import type { Editing } from './editing';
 import { MaterialPicker } from './MaterialPicker';
 import { OutlineFields } from './OutlineFields';
@@ -32,23 +33,23 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
   return (
     <>
       <Button
-        label={piece.knowing ? 'Go on knowing the piece' : 'Identify the piece: help me find out'}
+        label={piece.knowing ? holeWords.goOnKnowingPiece : holeWords.identifyPieceHelpMe}
         icon={Search}
         onPress={onKnow}
         testID="know-piece"
       />
       {(piece.couldBe?.length ?? 0) > 1 ? (
         <Small>
-          Not sure: planned for{' '}
+          {holeWords.notSurePlannedFor}
           {piece.couldBe
             ?.map((one) => findMaterial(one.material, custom)?.name.toLowerCase() ?? one.material)
             .join(', ')}
-          . Pick one when you know.
+          {holeWords.pickOneWhenYou}
         </Small>
       ) : null}
       {layered ? (
         <Small>
-          Built up from the outside in:{' '}
+          {holeWords.builtUpFromOutside}
           {piece.layers
             ?.map(
               (layer) =>
@@ -76,7 +77,7 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
             }}
           />
           <Chips
-            label="Thickness"
+            label={holeWords.thickness}
             chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
             value={piece.thicknessMm}
             onChange={(thicknessMm) => {
@@ -85,7 +86,7 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
             testID="thickness-chips"
           />
           <LengthBox
-            label="Thickness, measured"
+            label={holeWords.thicknessMeasured}
             valueMm={piece.thicknessMm}
             mostMm={LIMITS.thicknessMm.max}
             onChangeMm={(thicknessMm) => {
@@ -100,7 +101,7 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
       )}
       {material?.class === 'glass' ? (
         <Chips
-          label="How the glass was treated"
+          label={holeWords.howGlassWasTreated}
           chips={TREATMENT_CHIPS}
           value={piece.glassTreatment ?? 'unknown'}
           onChange={(glassTreatment) => {
@@ -110,7 +111,7 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
         />
       ) : null}
       <Chips
-        label="Form"
+        label={holeWords.form}
         chips={FORM_CHIPS}
         value={piece.form}
         onChange={(form) => {
@@ -124,12 +125,12 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
         }}
       />
       <TextBox
-        label="Name of the piece"
+        label={holeWords.nameOfPiece}
         value={piece.name}
         onChangeText={(name) => {
           changePiece({ name }, 'piece-name');
         }}
-        fault={piece.name.trim() === '' ? 'Give it a name: 1 to 120 characters.' : undefined}
+        fault={piece.name.trim() === '' ? holeWords.giveItName1 : undefined}
       />
     </>
   );

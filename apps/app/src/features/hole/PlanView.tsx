@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { brokenRule, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { edgeText } from '@nucleon/core/words/layout/edgeText';
 import { detailFigures, headlineFigures } from '@nucleon/core/words/plan/figures';
@@ -69,7 +70,7 @@ export function PlanView({
         <Column padding="$3" paddingBottom="$0" testID="too-near">
           <Notice
             level="caution"
-            title="Near"
+            title={holeWords.near}
             text={`${tooNear.label}: ${edgeText(tooNear, units)}`}
           />
         </Column>
@@ -84,7 +85,7 @@ export function PlanView({
       <CheckList plan={plan} answers={answers} />
       <Row paddingHorizontal="$3">
         <Button
-          label="Should it be drilled at all?"
+          label={holeWords.shouldItBeDrilled}
           look="quiet"
           onPress={onInstead}
           testID="instead"
@@ -92,12 +93,12 @@ export function PlanView({
       </Row>
       {closer}
       <Column padding="$4" gap="$2">
-        <Heading aria-level={2}>Step by step</Heading>
+        <Heading aria-level={2}>{holeWords.stepByStep}</Heading>
         <StepList steps={plan.steps} onShowDepth={setShownDepthMm} />
       </Column>
       <Column paddingTop="$2">
         <Column paddingHorizontal="$4" paddingBottom="$2">
-          <Heading aria-level={2}>The engineering</Heading>
+          <Heading aria-level={2}>{holeWords.theEngineering}</Heading>
         </Column>
         <Panel borderWidth={0} borderBottomWidth={1}>
           <FigureGrid figures={detailFigures(plan, units)} columns={columns} small />

@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import type { ReactNode } from 'react';
 import { Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
@@ -20,9 +22,9 @@ export function RoomPage({ name, room, maxWidth, footer, children }: RoomPagePro
   const { edit, detail, handle } = room;
   return (
     <Page
-      title={name === 'ready' ? 'Ready?' : CLOSER_ROOMS[name].title}
-      subtitle={`${edit.hole.label?.trim() || 'Hole'} · ${edit.piece.name}`}
-      back={{ href: planHref(detail), label: 'the plan' }}
+      title={name === 'ready' ? holeWords.ready : CLOSER_ROOMS[name].title}
+      subtitle={`${edit.hole.label?.trim() || commonWords.hole} · ${edit.piece.name}`}
+      back={{ href: planHref(detail), label: commonWords.thePlan }}
       {...(maxWidth === undefined ? {} : { maxWidth })}
       footer={footer}
       actions={

@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { MACHINE_KINDS } from '@nucleon/core/data/machines/machineKinds';
 import { isUsable } from '@nucleon/core/setup/assumeSetup';
 import type { Plan } from '@nucleon/core/documents/plan';
@@ -8,7 +9,12 @@ import { Chips } from '../../ui/Chips';
 import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import type { Workshop } from '../kit/useWorkshop';
-import { EXIT_CHIPS, PACE_CHIPS, SIDES_CHIPS, START_CHIPS } from './choiceWords';
+import {
+  EXIT_CHIPS,
+  PACE_CHIPS,
+  SIDES_CHIPS,
+  START_CHIPS,
+} from '@nucleon/core/words/screens/choiceChips';
 import type { Editing } from './editing';
 
 /** Left to the planner. */
@@ -36,19 +42,19 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
   return (
     <>
       <Button
-        label="What would do it best?"
+        label={holeWords.whatWouldDoIt}
         icon={ListOrdered}
         onPress={onChoose}
         testID="open-choose"
       />
       <Chips
-        label="Bit, nearest size first"
+        label={holeWords.bitNearestSizeFirst}
         chips={[
           ...nearest.map((bit) => ({
             value: bit.id,
             label: `${bit.name} · ${formatLengthShort(bit.diameterMm, units)}`,
           })),
-          { value: PLANNER, label: 'Let the plan choose' },
+          { value: PLANNER, label: holeWords.letPlanChoose },
         ]}
         value={chosenBit}
         onChange={(id) => {
@@ -58,13 +64,13 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
       />
       {chosenBit === PLANNER && plan?.reasons.bit ? <Small>{plan.reasons.bit.text}</Small> : null}
       <Chips
-        label="Machine"
+        label={holeWords.machine}
         chips={[
           ...machines.map((machine) => ({
             value: machine.id,
             label: machine.name || MACHINE_KINDS[machine.kind].name,
           })),
-          { value: PLANNER, label: 'Let the plan choose' },
+          { value: PLANNER, label: holeWords.letPlanChoose },
         ]}
         value={setup.machine ?? PLANNER}
         onChange={(id) => {
@@ -78,7 +84,7 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
         </Small>
       ) : null}
       <Chips
-        label="Pace"
+        label={holeWords.pace}
         chips={PACE_CHIPS}
         value={plan?.setup.pace ?? setup.pace}
         onChange={(pace) => {
@@ -87,7 +93,7 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
         testID="pace"
       />
       <Chips
-        label="Start"
+        label={holeWords.start}
         chips={START_CHIPS}
         value={plan?.setup.start ?? setup.start}
         onChange={(start) => {
@@ -95,7 +101,7 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
         }}
       />
       <Chips
-        label="Drill from"
+        label={holeWords.drillFrom}
         chips={SIDES_CHIPS}
         value={plan?.setup.sides ?? setup.sides}
         onChange={(sides) => {
@@ -104,7 +110,7 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
         testID="sides"
       />
       <Chips
-        label="At the end"
+        label={holeWords.atEnd}
         chips={EXIT_CHIPS}
         value={setup.exit ?? 'ease'}
         onChange={(exit) => {

@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import type { Step } from '@nucleon/core/documents/plan';
 import { Column, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
@@ -37,7 +38,7 @@ export function StepList({ steps, onShowDepth }: StepListProps) {
               content
             ) : (
               <Press
-                aria-label={`Step ${index + 1}: ${step.title}. ${step.detail} Show it in the drawing.`}
+                aria-label={holeWords.stepShowItIn(index + 1, step.title, step.detail)}
                 onPress={() => {
                   onShowDepth((fromDepthMm + toDepthMm) / 2);
                 }}

@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
 import type { Material } from '@nucleon/core/data/materials/material';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
@@ -9,7 +10,12 @@ import { Panel } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import type { Workshop } from '../kit/useWorkshop';
-import { HOLD_CHIPS, PACE_CHIPS, TREATMENT_CHIPS, wordFor } from './choiceWords';
+import {
+  HOLD_CHIPS,
+  PACE_CHIPS,
+  TREATMENT_CHIPS,
+  wordFor,
+} from '@nucleon/core/words/screens/choiceChips';
 import type { Editing } from './editing';
 import { HoleFold } from './HoleFold';
 import { PieceFold } from './PieceFold';
@@ -54,15 +60,16 @@ export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen
       : '';
   const assumed = plan && assumedLine(plan);
   const body = piece.layers?.length
-    ? `${piece.layers.length} layers`
-    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? ' or another' : ''}`;
-  const deep = hole.depth.kind === 'through' ? 'through' : `${length(hole.depth.depthMm)} deep`;
+    ? holeWords.layers(piece.layers.length)
+    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? holeWords.orAnother : ''}`;
+  const deep =
+    hole.depth.kind === 'through' ? 'through' : holeWords.deep(length(hole.depth.depthMm));
   return (
     <Panel borderLeftWidth={0} borderRightWidth={0} borderTopWidth={0} testID="walk">
       <Fold
         {...fold(
           'piece',
-          'Piece',
+          holeWords.piece,
           `${piece.name}: ${body}, ${length(piece.thicknessMm)}${treatment}`,
         )}
       >
@@ -77,8 +84,8 @@ export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen
       <Fold
         {...fold(
           'hole',
-          'Hole and place',
-          `${length(hole.diameterMm)} ${deep}, at ${length(hole.xMm)} × ${length(hole.yMm)}`,
+          holeWords.holeAndPlace,
+          holeWords.at(length(hole.diameterMm), deep, length(hole.xMm), length(hole.yMm)),
         )}
       >
         <HoleFold
@@ -98,7 +105,7 @@ export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen
       <Fold
         {...fold(
           'setup',
-          'Set up',
+          holeWords.setUp,
           plan
             ? `${plan.setup.bitName}, ${plan.setup.machineName}, ${wordFor(PACE_CHIPS, plan.setup.pace).toLowerCase()}`
             : '…',
@@ -117,7 +124,7 @@ export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen
         <Fold
           {...fold(
             'water',
-            'Water and hold',
+            holeWords.waterAndHold,
             `${plan.water.name}, ${plan.setup.supportName.toLowerCase()}, ${wordFor(HOLD_CHIPS, plan.setup.hold).toLowerCase()}`,
           )}
         >

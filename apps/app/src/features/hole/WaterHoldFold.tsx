@@ -1,3 +1,5 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { isByHand } from '@nucleon/core/data/holds';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { COOLANT_IDS, COOLANTS } from '@nucleon/core/data/coolants';
@@ -9,7 +11,12 @@ import { Chips } from '../../ui/Chips';
 import { LengthBox } from '../../ui/LengthBox';
 import { Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
-import { AID_CHIPS, EXTRACTION_CHIPS, HOLD_CHIPS, STAND_CHIPS } from './choiceWords';
+import {
+  AID_CHIPS,
+  EXTRACTION_CHIPS,
+  HOLD_CHIPS,
+  STAND_CHIPS,
+} from '@nucleon/core/words/screens/choiceChips';
 import type { Editing } from './editing';
 
 const WATER_CHIPS = COOLANT_IDS.map((id) => ({ value: id, label: COOLANTS[id].name }));
@@ -36,7 +43,7 @@ export function WaterHoldFold({
   return (
     <>
       <Chips
-        label="Water"
+        label={commonWords.water}
         chips={WATER_CHIPS}
         value={waterKind}
         onChange={(kind) => {
@@ -47,7 +54,7 @@ export function WaterHoldFold({
       <Small>{COOLANTS[waterKind].note}</Small>
       <Row>
         <Button
-          label="Plan the water"
+          label={holeWords.planWater}
           onPress={() => {
             onOpen('water');
           }}
@@ -56,7 +63,7 @@ export function WaterHoldFold({
       </Row>
       {waterKind === 'none' ? (
         <Chips
-          label="Dust"
+          label={holeWords.dust}
           chips={EXTRACTION_CHIPS}
           value={water?.extraction ? 'drawn' : 'free'}
           onChange={(dust) => {
@@ -69,7 +76,7 @@ export function WaterHoldFold({
         <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
           <LengthBox
             inRow
-            label="Over the face"
+            label={holeWords.overFace}
             valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm}
             mostMm={500}
             onChangeMm={(coverMm) => {
@@ -81,7 +88,7 @@ export function WaterHoldFold({
             <>
               <LengthBox
                 inRow
-                label="Tray length"
+                label={holeWords.trayLength}
                 valueMm={water.trayLengthMm}
                 mostMm={LIMITS.lengthMm.max}
                 onChangeMm={(trayLengthMm) => {
@@ -90,7 +97,7 @@ export function WaterHoldFold({
               />
               <LengthBox
                 inRow
-                label="Tray width"
+                label={holeWords.trayWidth}
                 valueMm={water.trayWidthMm}
                 mostMm={LIMITS.lengthMm.max}
                 onChangeMm={(trayWidthMm) => {
@@ -102,7 +109,7 @@ export function WaterHoldFold({
         </Row>
       ) : null}
       <Chips
-        label="Behind it"
+        label={holeWords.behindIt}
         chips={SUPPORT_CHIPS}
         value={supportKind}
         onChange={(kind) => {
@@ -113,7 +120,7 @@ export function WaterHoldFold({
       <Small>{SUPPORTS[supportKind].note}</Small>
       <Row>
         <Button
-          label="See what bends"
+          label={holeWords.seeWhatBends}
           onPress={() => {
             onOpen('held');
           }}
@@ -121,7 +128,7 @@ export function WaterHoldFold({
         />
       </Row>
       <Chips
-        label="Hold"
+        label={holeWords.hold}
         chips={HOLD_CHIPS}
         value={plan.setup.hold}
         onChange={(hold) => {
@@ -132,7 +139,7 @@ export function WaterHoldFold({
       {isByHand(plan.setup.hold) ? (
         <>
           <Chips
-            label="Helped by"
+            label={holeWords.helpedBy}
             chips={AID_CHIPS}
             value={plan.setup.feedAid}
             onChange={(feedAid) => {
@@ -145,7 +152,7 @@ export function WaterHoldFold({
       ) : null}
       {plan.setup.hold === 'rig' ? (
         <Chips
-          label="What holds the stand"
+          label={holeWords.whatHoldsStand}
           chips={STAND_CHIPS}
           value={hole.setup?.standFixing}
           onChange={(standFixing) => {

@@ -1,17 +1,19 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes, type HoleRoomPath, type Route } from '../../routes';
 import type { HoleDetail } from '@nucleon/contract/wire';
 
 /** The rooms round one hole's plan that are listed under it. */
 export const CLOSER_ROOMS = {
-  choose: { title: 'Bit and machine', note: 'Everything you own, ranked for this hole.' },
-  window: { title: 'Working window', note: 'Speed against force, and what goes wrong where.' },
-  compare: { title: 'Compare methods', note: 'Soft or hard, one side or two, slow or fast.' },
-  press: { title: 'Feed force', note: 'On a scale, on the lever, on the arms.' },
-  held: { title: 'Support', note: 'What bends where, what to lay it on, pads and clamps.' },
-  water: { title: 'Water', note: 'How much, how often, how hot without it.' },
-  through: { title: 'Depth plan', note: 'Leaf by leaf, breaks, water off, ease off.' },
-  risk: { title: 'Risk', note: 'Odds and ranges, and what to find out first.' },
-  hire: { title: 'Hire or buy?', note: 'One hole or sixty: what costs least.' },
+  choose: { title: holeWords.bitAndMachine, note: holeWords.everythingYouOwnRanked },
+  window: { title: holeWords.workingWindow, note: holeWords.speedAgainstForceAnd },
+  compare: { title: holeWords.compareMethods, note: holeWords.softOrHardOne },
+  press: { title: holeWords.feedForce, note: holeWords.onScaleOnLever },
+  held: { title: holeWords.support, note: holeWords.whatBendsWhereWhat },
+  water: { title: commonWords.water, note: holeWords.howMuchHowOften },
+  through: { title: holeWords.depthPlan, note: holeWords.leafByLeafBreaks },
+  risk: { title: holeWords.risk, note: holeWords.oddsAndRangesAnd },
+  hire: { title: holeWords.hireOrBuy, note: holeWords.oneHoleOrSixty },
 } as const satisfies Partial<Record<HoleRoomPath, unknown>>;
 
 export type CloserRoom = keyof typeof CLOSER_ROOMS;

@@ -1,3 +1,5 @@
+import { insteadWords } from '@nucleon/core/words/screens/instead';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { insteadOfDrilling, type Instead } from '@nucleon/core/words/advice/insteadOfDrilling';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
@@ -17,7 +19,7 @@ import { addPracticePiece } from './addPracticePiece';
 /** Whether to drill this at all, and what can be done instead. */
 export function InsteadScreen() {
   return (
-    <HoleLoader title="Should it be drilled?">
+    <HoleLoader title={insteadWords.shouldItBeDrilled}>
       {(loaded) => <InsteadRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -29,18 +31,18 @@ const VERDICTS: Record<
 > = {
   must: {
     level: 'stop',
-    title: 'Not as it stands',
-    text: 'Something must be cleared first, or it is not to be drilled at all.',
+    title: insteadWords.notAsItStands,
+    text: insteadWords.somethingMustBeCleared,
   },
   consider: {
     level: 'caution',
-    title: 'The odds are poor',
-    text: 'It can be drilled, but look at these first.',
+    title: insteadWords.theOddsArePoor,
+    text: insteadWords.itCanBeDrilled,
   },
   fine: {
     level: 'fine',
-    title: 'Nothing speaks against it',
-    text: 'It can be drilled as planned. These are for those who would still rather not.',
+    title: insteadWords.nothingSpeaksAgainstIt,
+    text: insteadWords.itCanBeDrilledAs,
   },
 };
 
@@ -55,12 +57,16 @@ function InsteadRoom(loaded: LoadedHole) {
       : null;
   return (
     <Page
-      title="Should it be drilled?"
-      subtitle={`${edit.hole.label?.trim() || 'Hole'} · ${edit.piece.name}`}
-      back={{ href: home, label: 'the plan' }}
+      title={insteadWords.shouldItBeDrilled}
+      subtitle={`${edit.hole.label?.trim() || commonWords.hole} · ${edit.piece.name}`}
+      back={{ href: home, label: commonWords.thePlan }}
     >
       <HoleTrouble {...room} />
-      {instead === null ? <Loading what="the odds" /> : <Ways loaded={loaded} instead={instead} />}
+      {instead === null ? (
+        <Loading what={insteadWords.theOdds} />
+      ) : (
+        <Ways loaded={loaded} instead={instead} />
+      )}
     </Page>
   );
 }
@@ -73,7 +79,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
     router.navigate(routes.hole(job.id, hole.id, 'know'));
   };
   const practise = useWrite(() => addPracticePiece(loaded.detail), {
-    otherwise: 'It could not be added.',
+    otherwise: insteadWords.itCouldNotBe,
     done: ({ jobId, holeId }) => {
       router.navigate(routes.hole(jobId, holeId));
     },
@@ -86,7 +92,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
           {line}
         </Small>
       ))}
-      <Heading aria-level={2}>Other ways</Heading>
+      <Heading aria-level={2}>{insteadWords.otherWays}</Heading>
       {instead.alternatives.map(({ way, title, detail }) => (
         <Column
           key={way + title}
@@ -102,13 +108,18 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
           <Small>{detail}</Small>
           {way === 'find-out' ? (
             <Row>
-              <Button label="Help me find out" look="main" onPress={onFindOut} testID="find-out" />
+              <Button
+                label={commonWords.helpMeFindOut}
+                look="main"
+                onPress={onFindOut}
+                testID="find-out"
+              />
             </Row>
           ) : null}
           {way === 'practise' ? (
             <Row>
               <Button
-                label="Add a practice piece first in the job"
+                label={insteadWords.addPracticePieceFirst}
                 look="main"
                 disabled={practise.busy}
                 onPress={() => {

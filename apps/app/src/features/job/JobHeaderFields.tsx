@@ -1,3 +1,4 @@
+import { jobWords } from '@nucleon/core/words/screens/job';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -33,11 +34,11 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
   if (!typed) {
     return (
       <Row justifyContent="space-between" alignItems="flex-start" gap="$3">
-        <Small flexShrink={1}>{job.notes ?? 'No notes.'}</Small>
+        <Small flexShrink={1}>{job.notes ?? jobWords.noNotes}</Small>
         <Button
-          label="Edit"
+          label={jobWords.edit}
           look="quiet"
-          hint="Edit name and notes"
+          hint={jobWords.editNameAndNotes}
           onPress={() => {
             setTyped({ name: job.name, notes: job.notes ?? '' });
           }}
@@ -47,23 +48,21 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
     );
   }
   const isConflict = save.error instanceof ApiProblem && save.error.body.code === 'conflict';
-  const trouble = isConflict
-    ? 'Someone changed this meanwhile. Look again, then save.'
-    : save.trouble;
+  const trouble = isConflict ? jobWords.someoneChangedThisMeanwhile : save.trouble;
   const nameless = typed.name.trim() === '';
   return (
     <Column gap="$3">
       <TextBox
-        label="Name of the job"
+        label={jobWords.nameOfJob}
         value={typed.name}
         onChangeText={(name) => {
           setTyped({ ...typed, name });
         }}
-        fault={nameless ? 'Give it a name: 1 to 120 characters.' : undefined}
+        fault={nameless ? jobWords.giveItName1 : undefined}
         testID="job-name"
       />
       <TextBox
-        label="Notes"
+        label={jobWords.notes}
         value={typed.notes}
         multiline
         onChangeText={(notes) => {
@@ -78,7 +77,7 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
       ) : null}
       <Row gap="$2">
         <Button
-          label="Save"
+          label={jobWords.save}
           look="main"
           disabled={nameless}
           onPress={() => {
@@ -86,7 +85,7 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
           }}
         />
         <Button
-          label="Leave as it was"
+          label={jobWords.leaveAsItWas}
           onPress={() => {
             setTyped(null);
             save.forget();

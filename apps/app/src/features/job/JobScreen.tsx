@@ -1,3 +1,5 @@
+import { jobWords } from '@nucleon/core/words/screens/job';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { casesOf } from '@nucleon/core/setup/drillCase';
 import type { JobDetail, PieceInJob } from '@nucleon/contract/wire';
@@ -45,15 +47,15 @@ export function JobScreen() {
   const addHole = (): void => {
     router.navigate(routes.newHole(jobId));
   };
-  useKeys([{ key: 'n', does: 'new hole', run: addHole }]);
+  useKeys([{ key: 'n', does: commonWords.newHole, run: addHole }]);
   return (
     <Page
-      title={job.data?.name ?? 'Job'}
-      back={{ href: routes.jobs(), label: 'all jobs' }}
+      title={job.data?.name ?? jobWords.job}
+      back={{ href: routes.jobs(), label: commonWords.allJobs }}
       footer={
         job.data ? (
           <Button
-            label="New piece"
+            label={jobWords.newPiece}
             icon={Plus}
             look="main"
             grow
@@ -64,15 +66,12 @@ export function JobScreen() {
       }
     >
       {job.isError ? <Failed error={job.error} onRetry={() => void job.refetch()} /> : null}
-      {job.isPending ? <Loading what="the job" /> : null}
+      {job.isPending ? <Loading what={commonWords.theJob} /> : null}
       {job.data ? (
         <Column padding="$4" gap="$4">
           <JobHeaderFields key={job.data.id} job={job.data} />
           {job.data.pieces.length === 0 ? (
-            <Empty
-              title="No pieces yet"
-              text="Add the first piece: say what it is, how thick, and the hole it needs."
-            />
+            <Empty title={jobWords.noPiecesYet} text={jobWords.addFirstPieceSay} />
           ) : null}
           <Column>
             <VirtualRows items={job.data.pieces} keyOf={pieceId} rowPx={CARD_PX} row={card} />
@@ -89,7 +88,7 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
   const [said, setSaid] = useState('');
   const trying = (work: () => Promise<void>) => (): void => {
     work().catch((error: unknown) => {
-      setSaid(error instanceof Error ? error.message : 'It did not work.');
+      setSaid(error instanceof Error ? error.message : jobWords.itDidNotWork);
     });
   };
   const save = trying(async () => {
@@ -98,12 +97,12 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
       `${fileName(job.name, 'job')}.nucleon.json`,
       new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }),
     );
-    setSaid('Saved as a job file.');
+    setSaid(jobWords.savedAsJobFile);
   });
   const saveWhole = trying(async () => {
-    setSaid('Packing…');
+    setSaid(jobWords.packing);
     saveFile(`${fileName(job.name, 'job')}.nucleon.zip`, await exportArchive(job.id));
-    setSaid('Saved with its pictures, its log and what was deleted from it.');
+    setSaid(jobWords.savedWithItsPictures);
   });
   const deletion = useDelete(() => {
     router.navigate(routes.jobs());
@@ -119,36 +118,42 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
     <Column gap="$2">
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label="Own materials"
+          label={jobWords.ownMaterials}
           icon={Layers}
           onPress={() => {
             router.navigate(routes.materials(job.id));
           }}
           testID="own-materials-link"
         />
-        <Button label="Save as a file" icon={FileDown} onPress={save} testID="export" />
+        <Button label={jobWords.saveAsFile} icon={FileDown} onPress={save} testID="export" />
         <Button
-          label="Save with pictures"
+          label={jobWords.saveWithPictures}
           icon={FileArchive}
           onPress={saveWhole}
           testID="export-whole"
         />
         <PackButton
-          label="Job pack, PDF"
+          label={jobWords.jobPackPdf}
           name={job.name}
           asked={async () => ({ jobName: job.name, cases: casesOf(await exportJob(job.id)) })}
           onSaid={setSaid}
           testID="job-pack"
         />
         <Button
-          label="Bin"
+          label={jobWords.bin}
           icon={ArchiveRestore}
           onPress={() => {
             router.navigate(routes.bin(job.id));
           }}
           testID="job-bin"
         />
-        <Button label="Delete job" icon={Trash} look="stop" onPress={remove} testID="delete-job" />
+        <Button
+          label={jobWords.deleteJob}
+          icon={Trash}
+          look="stop"
+          onPress={remove}
+          testID="delete-job"
+        />
       </Row>
       <Small role="status" aria-live="polite">
         {deletion.trouble || said}

@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { jobWords } from '@nucleon/core/words/screens/job';
 import { routes } from '../../routes';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -14,7 +16,12 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
   const router = useRouter();
   const job = useQuery(jobQuery(jobId));
   return (
-    <Column id="print-hide-tree" render="nav" aria-label="Holes of this job" paddingVertical="$3">
+    <Column
+      id="print-hide-tree"
+      render="nav"
+      aria-label={jobWords.holesOfThisJob}
+      paddingVertical="$3"
+    >
       {job.data?.pieces.map((piece) => (
         <Column key={piece.id} paddingBottom="$3">
           <Label paddingHorizontal="$3" paddingBottom="$1">
@@ -23,7 +30,8 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
           {piece.holes.map((hole) => {
             const here = hole.id === holeId;
             const stopped = (hole.headline?.stops.length ?? 0) > 0;
-            const word = hole.faults.length > 0 ? 'Does not fit' : stopped ? 'Stop' : null;
+            const word =
+              hole.faults.length > 0 ? jobWords.doesNotFit : stopped ? commonWords.stop : null;
             return (
               <Press
                 key={hole.id}
@@ -39,7 +47,7 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
                 hoverStyle={{ backgroundColor: '$raised' }}
               >
                 <Column alignItems="flex-start">
-                  <Strong fontSize="$2">{hole.label || 'Hole'}</Strong>
+                  <Strong fontSize="$2">{hole.label || commonWords.hole}</Strong>
                   <Small color={word ? '$stop' : '$muted'}>
                     {word ?? formatLengthShort(hole.diameterMm, units)}
                   </Small>

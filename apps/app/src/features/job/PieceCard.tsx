@@ -1,3 +1,5 @@
+import { jobWords } from '@nucleon/core/words/screens/job';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { planChangesText } from '@nucleon/core/words/plan/planChanges';
 import { routes } from '../../routes';
 import type { HoleInList, HoleRun, PieceInJob } from '@nucleon/contract/wire';
@@ -46,7 +48,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         depth: like?.depth ?? { kind: 'through' },
         ...(like?.face ? { face: like.face } : {}),
         ...(like?.setup ? { setup: like.setup } : {}),
-        label: `Hole ${piece.holes.length + 1}`,
+        label: jobWords.hole(piece.holes.length + 1),
         version: 0,
       });
     },
@@ -67,7 +69,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
   const trouble = another.trouble || deletion.trouble;
   const body = piece.layers?.length
     ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ')
-    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? ' or another' : ''}`;
+    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? jobWords.orAnother : ''}`;
   return (
     <Panel wet testID={`piece-${piece.name}`}>
       <Row padding="$4" gap="$4" alignItems="center">
@@ -81,7 +83,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         </Column>
         <Column flex={1} gap={2}>
           <Heading aria-level={2}>{piece.name}</Heading>
-          {piece.practice ? <Label color="$water">To practise on first</Label> : null}
+          {piece.practice ? <Label color="$water">{jobWords.toPractiseOnFirst}</Label> : null}
           <Small>
             {body}, {formatLengthShort(piece.thicknessMm, units)}
           </Small>
@@ -98,20 +100,20 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         paddingHorizontal="$2"
       >
         <Button
-          label="Lay out"
+          label={jobWords.layOut}
           icon={Crosshair}
           look="quiet"
-          hint={`Lay out the holes of ${piece.name}`}
+          hint={jobWords.layOutHolesOf(piece.name)}
           onPress={() => {
             router.navigate(routes.place(piece.jobId, piece.id));
           }}
           testID={`place-${piece.name}`}
         />
         <Button
-          label="Another hole"
+          label={jobWords.anotherHole}
           icon={Plus}
           look="quiet"
-          hint={`Another hole in ${piece.name}`}
+          hint={jobWords.anotherHoleIn(piece.name)}
           disabled={another.busy}
           onPress={() => {
             another.run();
@@ -119,10 +121,10 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         />
         {piece.holes.some(({ lastRun }) => lastRun) ? (
           <Button
-            label="Its runs"
+            label={commonWords.itsRuns}
             icon={NotebookPen}
             look="quiet"
-            hint={`The runs of ${piece.name}`}
+            hint={jobWords.theRunsOf(piece.name)}
             onPress={() => {
               router.navigate(routes.log({ pieceId: piece.id }));
             }}
@@ -130,10 +132,10 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
           />
         ) : null}
         <Button
-          label="Delete piece"
+          label={jobWords.deletePiece}
           icon={Trash}
           look="quiet"
-          hint={`Delete ${piece.name}`}
+          hint={jobWords.delete(piece.name)}
           onPress={remove}
         />
       </Row>
@@ -175,25 +177,25 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
       testID={`hole-${hole.label ?? ''}`}
     >
       <Strong textAlign="left">
-        {hole.label || 'Hole'} · {formatLengthShort(hole.diameterMm, units)}
+        {hole.label || commonWords.hole} · {formatLengthShort(hole.diameterMm, units)}
       </Strong>
       {headline ? (
         <Small textAlign="left" color={stopped ? '$stop' : '$muted'}>
           {stopped
-            ? `Stop: ${headline.stops.join(', ')}`
-            : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? `, about ${formatDuration(headline.drillTimeS.p50)}` : ''}`}
+            ? jobWords.stop(headline.stops.join(', '))
+            : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? jobWords.about(formatDuration(headline.drillTimeS.p50)) : ''}`}
         </Small>
       ) : null}
       {hole.faults[0] ? (
         <Small textAlign="left" color="$stop" testID="hole-faults">
-          Does not fit: {hole.faults[0].message}
+          {jobWords.doesNotFitMessage(hole.faults[0].message)}
         </Small>
       ) : null}
       {headline && !stopped ? (
         <Small textAlign="left">
           {headline.toConfirm > 0
-            ? `${headline.toConfirm} to confirm${headline.settled > 0 ? `, ${headline.settled} acknowledged` : ''}`
-            : 'All confirmed'}
+            ? jobWords.toConfirm(headline.toConfirm, headline.settled)
+            : jobWords.allConfirmed}
         </Small>
       ) : null}
       {changed ? (
@@ -203,7 +205,7 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
       ) : null}
       {hole.lastRun ? <LastRun run={hole.lastRun} /> : null}
       {!headline && hole.faults.length === 0 ? (
-        <Small textAlign="left">Its plan is being made…</Small>
+        <Small textAlign="left">{jobWords.itsPlanIsBeing}</Small>
       ) : null}
     </RowLink>
   );

@@ -1,3 +1,4 @@
+import { jobsWords } from '@nucleon/core/words/screens/jobs';
 import { routes } from '../../routes';
 import type { Fault } from '@nucleon/core/documents/fault';
 import { useRouter } from 'expo-router';
@@ -22,9 +23,9 @@ interface Trouble {
 
 function troubleWith(name: string, error: unknown): string {
   if (!(error instanceof ApiProblem))
-    return error instanceof Error ? error.message : 'It could not be opened.';
-  if (error.body.code === 'bad-json') return `“${name}” is not JSON.`;
-  const left = `“${name}” was not opened; nothing was changed.`;
+    return error instanceof Error ? error.message : jobsWords.itCouldNotBe;
+  if (error.body.code === 'bad-json') return jobsWords.isNotJson(name);
+  const left = jobsWords.wasNotOpenedNothing(name);
   return error.body.faults ? left : `${left} ${error.message}`;
 }
 
@@ -50,12 +51,12 @@ export function ImportButton() {
     },
     {
       done: ({ jobId, skipped, left }, file) => {
-        const lines = [...skipped.map((run) => `Run of ${run.name}: ${run.why}`), ...left];
+        const lines = [...skipped.map((run) => jobsWords.runOf(run.name, run.why)), ...left];
         if (lines.length === 0) show(jobId);
         else
           setOpened({
             jobId,
-            text: `“${file.name}” is open. ${lines.length} ${lines.length === 1 ? 'thing' : 'things'} in it ${lines.length === 1 ? 'was' : 'were'} left.`,
+            text: jobsWords.isOpenInIt(file.name, lines.length),
             left: lines,
           });
       },
@@ -77,7 +78,7 @@ export function ImportButton() {
   return (
     <Column gap="$2">
       <Button
-        label={reading.busy ? 'Opening…' : 'Open a job file'}
+        label={reading.busy ? jobsWords.opening : jobsWords.openJobFile}
         icon={FolderInput}
         onPress={() => {
           if (!reading.busy) void open();
@@ -85,16 +86,16 @@ export function ImportButton() {
         testID="import"
       />
       {opened ? (
-        <Notice level="note" title="opened" text={opened.text} live testID="import-left">
+        <Notice level="note" title={jobsWords.opened} text={opened.text} live testID="import-left">
           {opened.left.slice(0, MAX_SHOWN).map((line) => (
             <Small key={line}>{line}</Small>
           ))}
           {opened.left.length > MAX_SHOWN ? (
-            <Small>and {opened.left.length - MAX_SHOWN} more.</Small>
+            <Small>{jobsWords.andMore(opened.left.length - MAX_SHOWN)}</Small>
           ) : null}
           <Row>
             <Button
-              label="Go to the job"
+              label={jobsWords.goToJob}
               onPress={() => {
                 show(opened.jobId);
               }}
@@ -111,7 +112,7 @@ export function ImportButton() {
             </Small>
           ))}
           {trouble.faults.length > MAX_SHOWN ? (
-            <Small>and {trouble.faults.length - MAX_SHOWN} more.</Small>
+            <Small>{jobsWords.andMore(trouble.faults.length - MAX_SHOWN)}</Small>
           ) : null}
         </Notice>
       ) : null}

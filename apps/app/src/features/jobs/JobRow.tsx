@@ -1,3 +1,5 @@
+import { jobsWords } from '@nucleon/core/words/screens/jobs';
+import { counted } from '@nucleon/core/words/sentence';
 import { routes } from '../../routes';
 import type { JobSummary } from '@nucleon/contract/wire';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
@@ -9,9 +11,6 @@ import { Icon } from '../../ui/Icon';
 import { Column, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Heading, Small } from '../../ui/text';
-
-export const counted = (count: number, one: string, many = `${one}s`): string =>
-  `${count} ${count === 1 ? one : many}`;
 
 export function JobRow({ job, first }: { readonly job: JobSummary; readonly first: boolean }) {
   const router = useRouter();
@@ -40,7 +39,7 @@ export function JobRow({ job, first }: { readonly job: JobSummary; readonly firs
           {job.stoppedCount > 0 ? (
             <Row gap="$1">
               <Icon of={OctagonX} tone="stop" size={16} />
-              <Small color="$stop">{counted(job.stoppedCount, 'hole')} stopped</Small>
+              <Small color="$stop">{jobsWords.stopped(job.stoppedCount)}</Small>
             </Row>
           ) : null}
         </Column>

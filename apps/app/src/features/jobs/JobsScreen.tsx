@@ -1,3 +1,5 @@
+import { jobsWords } from '@nucleon/core/words/screens/jobs';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -28,23 +30,30 @@ export function JobsScreen() {
   };
   useKeys([
     { key: '/', does: 'search', run: () => box.current?.focus() },
-    { key: 'n', does: 'new hole', run: newHole },
+    { key: 'n', does: commonWords.newHole, run: newHole },
   ]);
   const items = jobs.data?.pages.flatMap((page) => page.items) ?? [];
   return (
     <Page
-      title="Nucleon"
-      subtitle="Holes with diamond and water"
+      title={jobsWords.nucleon}
+      subtitle={jobsWords.holesWithDiamondAnd}
       actions={<TopLinks />}
       footer={
-        <Button label="New hole" icon={Plus} look="main" onPress={newHole} grow testID="new-hole" />
+        <Button
+          label={jobsWords.newHole}
+          icon={Plus}
+          look="main"
+          onPress={newHole}
+          grow
+          testID="new-hole"
+        />
       }
     >
       <Column padding="$4" gap="$4">
         <TextBox
-          label="Search jobs and pieces"
+          label={jobsWords.searchJobsAndPieces}
           hideLabel
-          placeholder="Search jobs and pieces"
+          placeholder={jobsWords.searchJobsAndPieces}
           value={search}
           onChangeText={setSearch}
           inputRef={box}
@@ -52,18 +61,12 @@ export function JobsScreen() {
           testID="search"
         />
         {jobs.isError ? <Failed error={jobs.error} onRetry={() => void jobs.refetch()} /> : null}
-        {jobs.isPending ? <Loading what="your jobs" /> : null}
+        {jobs.isPending ? <Loading what={jobsWords.yourJobs} /> : null}
         {jobs.data && items.length === 0 ? (
           asked ? (
-            <Empty
-              title="Nothing by that name"
-              text={`No job or piece has “${asked}” in its name.`}
-            />
+            <Empty title={jobsWords.nothingByThatName} text={jobsWords.noJobOrPiece(asked)} />
           ) : (
-            <Empty
-              title="No jobs yet"
-              text="Say what you have and what size of hole it needs. A plan takes under a minute."
-            />
+            <Empty title={jobsWords.noJobsYet} text={jobsWords.sayWhatYouHave} />
           )
         ) : null}
         {items.length > 0 ? (
@@ -75,13 +78,13 @@ export function JobsScreen() {
         ) : null}
         {jobs.hasNextPage ? (
           <Button
-            label={jobs.isFetchingNextPage ? 'Fetching…' : 'More jobs'}
+            label={jobs.isFetchingNextPage ? jobsWords.fetching : jobsWords.moreJobs}
             onPress={() => void jobs.fetchNextPage()}
           />
         ) : null}
         <ImportButton />
         <Button
-          label="Deleted jobs"
+          label={jobsWords.deletedJobs}
           icon={ArchiveRestore}
           look="quiet"
           onPress={() => {

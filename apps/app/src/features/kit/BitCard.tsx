@@ -1,3 +1,5 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { lastDressed, noteWords } from '@nucleon/core/words/bitWords';
@@ -33,7 +35,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
     const { sharpness: _s, sharpnessLog: _log, runOutMm: _run, ...like } = own;
     return putBit(newId(), {
       ...like,
-      name: `${bit.name} (another)`,
+      name: kitWords.another(bit.name),
       state: 'new',
       holesCut: 0,
       depthCutMm: 0,
@@ -60,7 +62,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
       <Column padding="$4" gap="$3" backgroundColor="$ground">
         <Row gap="$2" flexWrap="wrap">
           <Button
-            label="Look at it"
+            label={kitWords.lookAtIt}
             icon={Eye}
             onPress={() => {
               setChecking(true);
@@ -68,7 +70,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
             testID="bit-check"
           />
           <Button
-            label="Its runs"
+            label={commonWords.itsRuns}
             icon={NotebookPen}
             onPress={() => {
               router.navigate(routes.log({ bitId: id }));
@@ -76,7 +78,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
             testID="bit-runs"
           />
           <Button
-            label="Another like it"
+            label={kitWords.anotherLikeIt}
             icon={Copy}
             disabled={another.busy}
             onPress={() => {
@@ -84,7 +86,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
             }}
           />
           <Button
-            label={bit.retired ? 'Use it again' : 'Put away'}
+            label={bit.retired ? kitWords.useItAgain : kitWords.putAway}
             onPress={() => {
               putAway.run();
             }}
@@ -98,7 +100,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
         ) : null}
         {bit.sharpnessLog?.length ? (
           <Column gap="$1" testID="sharpness-log">
-            <Label>Sharpness so far{dressed ? `, last dressed ${day(dressed)}` : ''}</Label>
+            <Label>{kitWords.sharpnessSoFar(dressed && day(dressed))}</Label>
             {[...bit.sharpnessLog].reverse().map((note, index) => (
               <Small key={`${note.at} ${index}`}>
                 {day(note.at)}: {noteWords(note)}

@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import type { StoredBit } from '@nucleon/contract/wire';
 import {
   BIT_LOOK_IDS,
@@ -20,7 +21,7 @@ import { Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
 const LEVELS = { use: 'fine', dress: 'caution', bin: 'stop' } as const;
-const TITLES = { use: 'Use it', dress: 'Dress it first', bin: 'Bin it' } as const;
+const TITLES = { use: kitWords.useIt, dress: kitWords.dressItFirst, bin: kitWords.binIt } as const;
 const clock = (): string => new Date().toISOString();
 
 /** Four looks at a bit, and what they say: its run-out and sharpness are kept, and go into the plans. */
@@ -78,9 +79,9 @@ export function BitCheck({
           />
           {look === 'spin' && looks.spin !== undefined ? (
             <LengthBox
-              label="Run-out by a gauge, if you have one"
+              label={kitWords.runOutByGauge}
               valueMm={gaugeMm}
-              placeholder="not measured"
+              placeholder={kitWords.notMeasured}
               mostMm={20}
               anySign
               onChangeMm={(mm) => {
@@ -110,7 +111,7 @@ export function BitCheck({
       <Row gap="$2" flexWrap="wrap">
         {verdict?.kind === 'dress' ? (
           <Button
-            label="I have dressed it, it catches"
+            label={kitWords.iHaveDressedIt}
             look="main"
             onPress={() => {
               keep(dressedSharpness(bit), 'dressed');
@@ -120,7 +121,7 @@ export function BitCheck({
         ) : null}
         {verdict ? (
           <Button
-            label={verdict.kind === 'bin' ? 'Keep this, and put it away' : 'Keep this'}
+            label={verdict.kind === 'bin' ? kitWords.keepThisAndPut : kitWords.keepThis}
             look={verdict.kind === 'dress' ? 'plain' : 'main'}
             onPress={() => {
               keep(verdict.sharpness, 'checked');
@@ -128,7 +129,7 @@ export function BitCheck({
             testID="check-keep"
           />
         ) : null}
-        <Button label="Leave it" look="quiet" onPress={onDone} />
+        <Button label={kitWords.leaveIt} look="quiet" onPress={onDone} />
       </Row>
     </Column>
   );

@@ -1,3 +1,5 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/data/bits/bitFamilies';
@@ -30,8 +32,8 @@ interface BitFormProps {
 type Draft = Omit<Bit, 'id'>;
 
 const SLOT_CHIPS = [
-  { value: 'yes', label: 'Slotted' },
-  { value: 'no', label: 'Closed' },
+  { value: 'yes', label: kitWords.slotted },
+  { value: 'no', label: kitWords.closed },
 ] as const;
 
 const NEW_BIT: Draft = { name: '', family: 'plated-cup-saw', diameterMm: 10 };
@@ -66,7 +68,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
       }
     >
       <Chips
-        label="Family"
+        label={kitWords.family}
         chips={BIT_FAMILY_IDS.map((id) => ({ value: id, label: BIT_FAMILIES[id].name }))}
         value={draft.family}
         onChange={(one) => {
@@ -78,7 +80,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <LengthBox
           inRow
-          label="Outside diameter"
+          label={kitWords.outsideDiameter}
           valueMm={draft.diameterMm}
           mostMm={LIMITS.diameterMm.max}
           onChangeMm={(mm) => {
@@ -89,7 +91,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         {family.solid ? null : (
           <LengthBox
             inRow
-            label="Rim width"
+            label={kitWords.rimWidth}
             valueMm={draft.rimWidthMm ?? usual.rimWidthMm}
             mostMm={draft.diameterMm / 2}
             onChangeMm={(mm) => {
@@ -99,7 +101,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         )}
       </Row>
       <TextBox
-        label="Name"
+        label={commonWords.name}
         value={draft.name}
         placeholder={name}
         onChangeText={(text) => {
@@ -111,7 +113,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <NumberBox
           inRow
-          label="Depth cut so far, mm"
+          label={kitWords.depthCutSoFar}
           value={draft.depthCutMm}
           limit={LIMITS.depthCutMm}
           placeholder="0"
@@ -121,7 +123,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         />
         <NumberBox
           inRow
-          label="Holes cut"
+          label={kitWords.holesCut}
           value={draft.holesCut}
           limit={LIMITS.count}
           placeholder="0"
@@ -133,10 +135,10 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <NumberBox
           inRow
-          label="Sharpness, 0 to 1"
+          label={kitWords.sharpness0To1}
           value={draft.sharpness}
           limit={LIMITS.sharpness}
-          placeholder="from wear"
+          placeholder={kitWords.fromWear}
           onChange={(value) => {
             change({ sharpness: value });
           }}
@@ -144,17 +146,17 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         />
         <NumberBox
           inRow
-          label="Most rpm"
+          label={kitWords.mostRpm}
           value={draft.maxRpm}
-          limit={{ above: 0, max: 100_000, unit: 'rpm' }}
-          placeholder="not given"
+          limit={{ above: 0, max: 100_000, unit: kitWords.rpm }}
+          placeholder={kitWords.notGiven}
           onChange={(value) => {
             change({ maxRpm: value });
           }}
         />
       </Row>
       <LengthBox
-        label="Usable depth"
+        label={kitWords.usableDepth}
         valueMm={draft.usableDepthMm ?? usual.usableDepthMm}
         mostMm={LIMITS.thicknessMm.max}
         onChangeMm={(mm) => {
@@ -162,7 +164,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         }}
       />
       <Chips
-        label="State"
+        label={kitWords.state}
         chips={BIT_STATES.map((value) => ({ value, label: stateWords(value) }))}
         value={draft.state}
         onChange={(state) => {
@@ -171,7 +173,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         testID="bit-state"
       />
       <ShankField
-        label="Shank"
+        label={kitWords.shank}
         shank={draft.shank}
         onChange={(shank) => {
           change({ shank });
@@ -181,9 +183,9 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
           <LengthBox
             inRow
-            label="Barrel, if narrower"
+            label={kitWords.barrelIfNarrower}
             valueMm={draft.barrelDiameterMm ?? null}
-            placeholder="as the rim"
+            placeholder={kitWords.asRim}
             mostMm={draft.diameterMm}
             onChangeMm={(mm) => {
               change({ barrelDiameterMm: mm });
@@ -193,7 +195,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
             }}
           />
           <Chips
-            label="Slots in the barrel"
+            label={kitWords.slotsInBarrel}
             chips={SLOT_CHIPS}
             value={draft.slotted === undefined ? undefined : draft.slotted ? 'yes' : 'no'}
             onChange={(answer) => {
@@ -205,7 +207,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <NumberBox
           inRow
-          label="Price"
+          label={kitWords.price}
           value={draft.price}
           limit={LIMITS.money}
           placeholder={formatMoney(usualPrice(draft))}
@@ -216,9 +218,9 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         />
         <LengthBox
           inRow
-          label="Run-out"
+          label={kitWords.runOut}
           valueMm={draft.runOutMm ?? null}
-          placeholder="not measured"
+          placeholder={kitWords.notMeasured}
           mostMm={20}
           anySign
           onChangeMm={(mm) => {
@@ -232,7 +234,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
         <TextBox
           inRow
-          label="Supplier"
+          label={kitWords.supplier}
           value={draft.supplier ?? ''}
           onChangeText={(text) => {
             change({ supplier: text === '' ? undefined : text });
@@ -241,7 +243,7 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
         />
         <TextBox
           inRow
-          label="Batch"
+          label={kitWords.batch}
           value={draft.batch ?? ''}
           onChangeText={(text) => {
             change({ batch: text === '' ? undefined : text });

@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { BIT_FAMILIES } from '@nucleon/core/data/bits/bitFamilies';
 import { stateWords } from '@nucleon/core/words/bitWords';
@@ -43,10 +44,10 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
   return (
     <>
       <Shelf
-        title="Bits"
+        title={kitWords.bits}
         actions={
           <Button
-            label="Add a bit"
+            label={kitWords.addBit}
             icon={Plus}
             look="quiet"
             onPress={() => {
@@ -57,9 +58,9 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
         }
         empty={
           bits.length === 0
-            ? 'No bits yet: plans assume a new one of the usual kind.'
+            ? kitWords.noBitsYetPlans
             : shown.length === 0
-              ? `Nothing here is called “${search}”.`
+              ? kitWords.nothingHereIsCalled(search)
               : null
         }
       >
@@ -75,7 +76,7 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
             key={bit.id}
             id={`bit-${bit.id}`}
             name={bit.name}
-            line={`${BIT_FAMILIES[bit.family].name}, ${formatLengthShort(bit.diameterMm, units)}${bit.holesCut ? `, ${bit.holesCut} holes cut` : ''}${awayMark(bit)}`}
+            line={`${BIT_FAMILIES[bit.family].name}, ${formatLengthShort(bit.diameterMm, units)}${bit.holesCut ? kitWords.holesCutHolesCut(bit.holesCut) : ''}${awayMark(bit)}`}
             mark={markOf(bit)}
             open={open === bit.id}
             onPress={() => {

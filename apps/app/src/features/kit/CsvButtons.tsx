@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import type { StoredBit } from '@nucleon/contract/wire';
 import type { BitsCsvOutcome } from '@nucleon/files/bitsCsv';
 import FileDown from 'lucide-react-native/icons/file-down';
@@ -22,7 +23,7 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
     const file = await pickFile('.csv,text/csv');
     if (!file) return;
     setRead(null);
-    setSaid(`Reading “${file.name}”…`);
+    setSaid(kitWords.reading(file.name));
     const bytes = new Uint8Array(await file.arrayBuffer());
     const owned = bits.map(({ name, family, diameterMm }) => ({ name, family, diameterMm }));
     const outcome = await askFiles('readBits', { bytes, name: file.name, owned }).done;
@@ -37,7 +38,7 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
   const good = read?.rows.flatMap(({ outcome }) => (outcome.kind === 'good' ? [outcome.bit] : []));
   const take = useWrite(addBits, {
     done: ({ items }) => {
-      setSaid(`${items.length} ${items.length === 1 ? 'bit' : 'bits'} added.`);
+      setSaid(kitWords.added(items.length));
       setRead(null);
     },
   });
@@ -45,37 +46,42 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
     <Column gap="$3">
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label="Bits from a CSV"
+          label={kitWords.bitsFromCsv}
           icon={FileUp}
           onPress={() => void open()}
           testID="csv-open"
         />
-        <Button label="Save as CSV" icon={FileDown} onPress={() => void save()} testID="csv-save" />
+        <Button
+          label={kitWords.saveAsCsv}
+          icon={FileDown}
+          onPress={() => void save()}
+          testID="csv-save"
+        />
       </Row>
       <Small role="status" aria-live="polite" testID="csv-said">
-        {take.trouble ? `${take.trouble} None was added.` : said}
+        {take.trouble ? kitWords.noneWasAdded(take.trouble) : said}
       </Small>
       {read ? (
         <Panel wet padding="$4" gap="$3" testID="csv-report">
           <Strong>{reportLine(read)}</Strong>
           {read.left.length > 0 ? (
-            <Small>Columns that mean nothing here were left: {read.left.join(', ')}.</Small>
+            <Small>{kitWords.columnsThatMeanNothing(read.left.join(', '))}</Small>
           ) : null}
           {read.rows.map(({ line, outcome }) => (
             <Row key={line} gap="$3" alignItems="flex-start">
-              <Small width={56}>Row {line}</Small>
+              <Small width={56}>{kitWords.row(line)}</Small>
               <Small flex={1} color={outcome.kind === 'refused' ? '$stop' : '$ink'}>
                 {outcome.kind === 'good'
-                  ? `${outcome.bit.name}: good`
+                  ? kitWords.good(outcome.bit.name)
                   : outcome.kind === 'owned'
-                    ? `${outcome.name}: you have it already, left`
+                    ? kitWords.youHaveItAlready(outcome.name)
                     : outcome.why.join(' ')}
               </Small>
             </Row>
           ))}
           <Row gap="$2" flexWrap="wrap">
             <Button
-              label={`Add the ${good?.length ?? 0} good ones`}
+              label={kitWords.addGoodOnes(good?.length ?? 0)}
               look="main"
               disabled={take.busy || !good?.length}
               onPress={() => {
@@ -84,7 +90,7 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
               testID="csv-take"
             />
             <Button
-              label="Leave it"
+              label={kitWords.leaveIt}
               look="quiet"
               onPress={() => {
                 setRead(null);
@@ -100,5 +106,5 @@ export function CsvButtons({ bits }: { readonly bits: readonly StoredBit[] }) {
 function reportLine({ rows }: ReadBits): string {
   const count = (kind: 'good' | 'owned' | 'refused'): number =>
     rows.filter(({ outcome }) => outcome.kind === kind).length;
-  return `${rows.length} rows: ${count('good')} good, ${count('owned')} owned already, ${count('refused')} will not do.`;
+  return kitWords.rowsRead(rows.length, count('good'), count('owned'), count('refused'));
 }

@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/data/couplings/connections';
 import type { Holder } from '@nucleon/core/data/couplings/shank';
 import { Chips } from '../../ui/Chips';
@@ -6,7 +7,7 @@ import { LengthBox } from '../../ui/LengthBox';
 
 const KIND_CHIPS = CONNECTION_IDS.map((value) => ({
   value,
-  label: value === 'round' ? 'Chuck or collet' : CONNECTIONS[value].name,
+  label: value === 'round' ? kitWords.chuckOrCollet : CONNECTIONS[value].name,
 }));
 
 interface HolderFieldProps {
@@ -23,7 +24,7 @@ export function HolderField({ label, holder, onChange, testID = 'holder' }: Hold
       inRow
       label={text}
       valueMm={holder?.[field] ?? null}
-      placeholder="not known"
+      placeholder={kitWords.notKnown}
       mostMm={100}
       onChangeMm={(mm) => {
         if (holder) onChange({ ...holder, [field]: mm });
@@ -44,7 +45,7 @@ export function HolderField({ label, holder, onChange, testID = 'holder' }: Hold
       />
       {holder && CONNECTIONS[holder.kind].sized ? (
         <Row gap="$3" alignItems="flex-start">
-          {size('leastMm', 'Closes on, from')}
+          {size('leastMm', kitWords.closesOnFrom)}
           {size('mostMm', 'to')}
         </Row>
       ) : null}

@@ -1,3 +1,5 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import Trash from 'lucide-react-native/icons/trash';
 import type { ReactNode } from 'react';
 import { useDelete, useWrite, type Deletion } from '../../api/useWrite';
@@ -33,7 +35,7 @@ export function KitFormShell<D extends object>({
   draft,
   children,
   canSave,
-  from = ' from your kit',
+  from = kitWords.fromYourKit,
   save,
   onDone,
   deletion,
@@ -47,7 +49,9 @@ export function KitFormShell<D extends object>({
   return (
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="kit-form">
       {children}
-      {draft ? <DraftTrouble {...draft.handle} done="typed" bringBack={draft.bringBack} /> : null}
+      {draft ? (
+        <DraftTrouble {...draft.handle} done={kitWords.typed} bringBack={draft.bringBack} />
+      ) : null}
       {trouble ? (
         <Small color="$stop" role="alert">
           {trouble}
@@ -55,7 +59,7 @@ export function KitFormShell<D extends object>({
       ) : null}
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label={saved ? 'Done' : 'Save'}
+          label={saved ? kitWords.done : kitWords.save}
           look="main"
           onPress={() => {
             kept.run();
@@ -66,15 +70,15 @@ export function KitFormShell<D extends object>({
         {saved ? (
           <SaveMark save={saved} />
         ) : (
-          <Button label="Close" onPress={draft?.close ?? onDone} />
+          <Button label={commonWords.close} onPress={draft?.close ?? onDone} />
         )}
         {saved && !GOES_ON.has(saved.kind) ? (
-          <Button label="Leave it" look="quiet" onPress={draft?.close ?? onDone} />
+          <Button label={kitWords.leaveIt} look="quiet" onPress={draft?.close ?? onDone} />
         ) : null}
         {draft ? <UndoRedo {...draft.handle} /> : null}
         {putAway ? (
           <Button
-            label={putAway.away ? 'Use it again' : 'Put away'}
+            label={putAway.away ? kitWords.useItAgain : kitWords.putAway}
             onPress={() => {
               away.run();
             }}
@@ -83,7 +87,7 @@ export function KitFormShell<D extends object>({
         ) : null}
         {deletion ? (
           <Button
-            label="Delete"
+            label={kitWords.delete}
             icon={Trash}
             look="stop"
             onPress={() => {

@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import { routes } from '../../routes';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
@@ -29,7 +31,7 @@ export function KitScreen() {
   useKeys([
     {
       key: '/',
-      does: 'search the kit',
+      does: kitWords.searchKit,
       run: () => {
         box.current?.focus();
       },
@@ -37,14 +39,18 @@ export function KitScreen() {
   ]);
   const { data } = workshop;
   return (
-    <Page title="Kit" subtitle="What you own" back={{ href: routes.jobs(), label: 'all jobs' }}>
+    <Page
+      title={kitWords.kit}
+      subtitle={kitWords.whatYouOwn}
+      back={{ href: routes.jobs(), label: commonWords.allJobs }}
+    >
       <Column padding="$4" gap="$4">
         {workshop.error ? <Failed error={workshop.error} onRetry={workshop.retry} /> : null}
-        {data === null && !workshop.error ? <Loading what="your kit" /> : null}
+        {data === null && !workshop.error ? <Loading what={kitWords.yourKit} /> : null}
         {data ? (
           <>
             <Chips
-              label="Shelf"
+              label={kitWords.shelf}
               chips={shelfChips(data)}
               value={shelf}
               onChange={(to) => {
@@ -54,7 +60,7 @@ export function KitScreen() {
               testID="shelf"
             />
             <TextBox
-              label="Find by name, size or supplier"
+              label={kitWords.findByNameSize}
               value={search}
               onChangeText={setSearch}
               inputRef={box}
@@ -78,11 +84,11 @@ function shelfChips({ bits, machines, parts }: Workshop) {
   const label = (name: string, list: readonly { readonly retired?: boolean }[]): string =>
     `${name} ${list.filter((one) => !one.retired).length}`;
   return [
-    { value: 'bits', label: label('Bits', bits) },
-    { value: 'machines', label: label('Machines', machines) },
-    { value: 'couplings', label: label('Adapters', parts.couplings) },
-    { value: 'supports', label: label('Backings', parts.supports) },
-    { value: 'guides', label: label('Guides', parts.guides) },
-    { value: 'water', label: label('Water', parts.water) },
+    { value: 'bits', label: label(kitWords.bits, bits) },
+    { value: 'machines', label: label(kitWords.machines, machines) },
+    { value: 'couplings', label: label(kitWords.adapters, parts.couplings) },
+    { value: 'supports', label: label(kitWords.backings, parts.supports) },
+    { value: 'guides', label: label(kitWords.guides, parts.guides) },
+    { value: 'water', label: label(commonWords.water, parts.water) },
   ] as const satisfies readonly { value: ShelfName; label: string }[];
 }

@@ -1,3 +1,5 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { StoredMachine } from '@nucleon/contract/wire';
 import type { Machine } from '@nucleon/core/documents/kit';
@@ -45,7 +47,7 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
     typedSpeeds.trim() !== '' &&
     typedSpeeds !== usual &&
     !readSpeeds(typedSpeeds)
-      ? `“${typedSpeeds}” will not do: steps such as 280, 480, 750 or a range such as 600-8500.`
+      ? kitWords.willNotDoSteps(typedSpeeds)
       : undefined;
   return (
     <KitFormShell
@@ -71,7 +73,7 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
       }
     >
       <Chips
-        label="Kind"
+        label={kitWords.kind}
         chips={MACHINE_KIND_IDS.map((id) => ({ value: id, label: MACHINE_KINDS[id].name }))}
         value={draft.kind}
         onChange={(one) => {
@@ -81,7 +83,7 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
         testID="machine-kind"
       />
       <TextBox
-        label="Name"
+        label={commonWords.name}
         value={draft.name}
         placeholder={name}
         onChangeText={(text) => {
@@ -91,7 +93,7 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
         testID="machine-name"
       />
       <TextBox
-        label="Speeds, rpm"
+        label={kitWords.speedsRpm}
         value={typedSpeeds ?? usual}
         onChangeText={(text) => {
           setTypedSpeeds(text);
@@ -99,11 +101,11 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
           if (speeds) change({ speeds });
         }}
         fault={speedsFault}
-        note="Steps with commas between, or lowest-highest."
+        note={kitWords.stepsWithCommasBetween}
         testID="machine-speeds"
       />
       <NumberBox
-        label="Torque that stalls it, N·m"
+        label={kitWords.torqueThatStallsIt}
         value={draft.stallTorqueNm}
         placeholder={String(kind.stallTorqueNm)}
         limit={LIMITS.torqueNm}
@@ -112,14 +114,14 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
         }}
       />
       <NumberBox
-        label="Power at the spindle, W"
+        label={kitWords.powerAtSpindleW}
         value={draft.ratedPowerW}
         placeholder={String(kind.ratedPowerW)}
         limit={LIMITS.powerW}
         onChange={(value) => {
           change({ ratedPowerW: value });
         }}
-        note="About half of what stands on a mains tool’s plate."
+        note={kitWords.aboutHalfOfWhat}
       />
       <MachineRoomFields
         draft={draft}

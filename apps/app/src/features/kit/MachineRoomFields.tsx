@@ -1,3 +1,5 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type { Machine } from '@nucleon/core/documents/kit';
 import type { MachineKind } from '@nucleon/core/data/machines/machineKinds';
 import { Chips } from '../../ui/Chips';
@@ -24,18 +26,18 @@ interface MachineRoomFieldsProps {
 }
 
 const POWER_CHIPS = [
-  { value: 'mains', label: 'Mains' },
-  { value: 'mains-protected', label: 'Mains, with RCD plug' },
-  { value: 'battery', label: 'Battery' },
-  { value: 'low-voltage', label: 'Low voltage' },
+  { value: 'mains', label: kitWords.mains },
+  { value: 'mains-protected', label: kitWords.mainsWithRcdPlug },
+  { value: 'battery', label: kitWords.battery },
+  { value: 'low-voltage', label: kitWords.lowVoltage },
 ] as const;
 const yesNo = (yes: string, no: string) =>
   [
     { value: 'yes', label: yes },
     { value: 'no', label: no },
   ] as const;
-const WET_CHIPS = yesNo('Made for water', 'Keep it dry');
-const SPINDLE_CHIPS = yesNo('Through its spindle', 'None of its own');
+const WET_CHIPS = yesNo(kitWords.madeForWater, kitWords.keepItDry);
+const SPINDLE_CHIPS = yesNo(kitWords.throughItsSpindle, kitWords.noneOfItsOwn);
 
 /** What its spindle takes, its power and water, and for a press the room it has. */
 export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsProps) {
@@ -44,7 +46,7 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
       inRow
       label={label}
       valueMm={(draft[field] as number | undefined) ?? null}
-      placeholder="not measured"
+      placeholder={kitWords.notMeasured}
       mostMm={5000}
       onChangeMm={(mm) => {
         onChange(field, mm);
@@ -59,7 +61,7 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
   return (
     <Column gap="$4">
       <HolderField
-        label="Its spindle takes"
+        label={kitWords.itsSpindleTakes}
         holder={draft.holders?.[0] ?? kind.holders[0]}
         onChange={(holder) => {
           onChange('holders', [holder]);
@@ -67,7 +69,7 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
         testID="machine-holder"
       />
       <Chips
-        label="Power"
+        label={kitWords.power}
         chips={POWER_CHIPS}
         value={draft.power ?? kind.power}
         onChange={(power) => {
@@ -76,7 +78,7 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
       />
       <Row gap="$4" flexWrap="wrap" alignItems="flex-start">
         <Chips
-          label="In spray"
+          label={kitWords.inSpray}
           chips={WET_CHIPS}
           value={said(draft.waterRated ?? kind.waterRated)}
           onChange={(answer) => {
@@ -84,7 +86,7 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
           }}
         />
         <Chips
-          label="Water"
+          label={commonWords.water}
           chips={SPINDLE_CHIPS}
           value={said(draft.spindleWater ?? kind.spindleWater)}
           onChange={(answer) => {
@@ -95,17 +97,15 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
       {kind.hold === 'press' ? (
         <Column gap="$2">
           <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-            {length('travelMm', 'Quill comes down')}
-            {length('chuckToTableMm', 'Chuck to table, most')}
-            {length('throatMm', 'Spindle to column')}
+            {length('travelMm', kitWords.quillComesDown)}
+            {length('chuckToTableMm', kitWords.chuckToTableMost)}
+            {length('throatMm', kitWords.spindleToColumn)}
           </Row>
           <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-            {length('leverArmMm', 'Feed lever, long')}
-            {length('pinionRadiusMm', 'Pinion, radius')}
+            {length('leverArmMm', kitWords.feedLeverLong)}
+            {length('pinionRadiusMm', kitWords.pinionRadius)}
           </Row>
-          <Small>
-            The pinion’s radius: how far the quill comes down in one turn of the lever, over 6.28.
-          </Small>
+          <Small>{kitWords.thePinionsRadiusHow}</Small>
         </Column>
       ) : null}
     </Column>

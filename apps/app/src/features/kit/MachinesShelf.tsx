@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import type { StoredMachine } from '@nucleon/contract/wire';
 import { MACHINE_KINDS } from '@nucleon/core/data/machines/machineKinds';
 import Plus from 'lucide-react-native/icons/plus';
@@ -24,10 +25,10 @@ export function MachinesShelf({ machines, search }: MachinesShelfProps) {
   return (
     <>
       <Shelf
-        title="Machines"
+        title={kitWords.machines}
         actions={
           <Button
-            label="Add a machine"
+            label={kitWords.addMachine}
             icon={Plus}
             look="quiet"
             onPress={() => {
@@ -37,9 +38,9 @@ export function MachinesShelf({ machines, search }: MachinesShelfProps) {
         }
         empty={
           machines.length === 0
-            ? 'No machines yet: plans assume the usual kind.'
+            ? kitWords.noMachinesYetPlans
             : shown.length === 0
-              ? `Nothing here is called “${search}”.`
+              ? kitWords.nothingHereIsCalled(search)
               : null
         }
       >

@@ -1,3 +1,5 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type {
   KitPartSort,
   Coupling,
@@ -75,7 +77,7 @@ export function PartForm({ sort, part, onDone }: PartFormProps) {
   });
   const { value: draft, change } = kit;
   const kind = draft.kind ?? '';
-  const usualName = KINDS[sort].find((chip) => chip.value === kind)?.label ?? 'Part';
+  const usualName = KINDS[sort].find((chip) => chip.value === kind)?.label ?? kitWords.part;
   const note = NOTES[sort](kind);
   return (
     <KitFormShell
@@ -105,7 +107,7 @@ export function PartForm({ sort, part, onDone }: PartFormProps) {
       }
     >
       <Chips
-        label="Kind"
+        label={kitWords.kind}
         chips={KINDS[sort]}
         value={kind}
         onChange={(next) => {
@@ -115,7 +117,7 @@ export function PartForm({ sort, part, onDone }: PartFormProps) {
       />
       {note ? <Small>{note}</Small> : null}
       <TextBox
-        label="Name"
+        label={commonWords.name}
         value={draft.name ?? ''}
         placeholder={usualName}
         onChangeText={(name) => {
@@ -141,7 +143,7 @@ function Fields({ sort, draft, change }: FieldsProps) {
       inRow
       label={label}
       valueMm={(draft[field] as number | undefined) ?? null}
-      placeholder="not measured"
+      placeholder={kitWords.notMeasured}
       mostMm={5000}
       onChangeMm={(mm) => {
         change({ [field]: mm });
@@ -168,21 +170,21 @@ function Fields({ sort, draft, change }: FieldsProps) {
       );
     case 'supports':
       return several([
-        ['thicknessMm', 'Thick'],
-        ['widthMm', 'Wide'],
-        ['lengthMm', 'Long'],
+        ['thicknessMm', kitWords.thick],
+        ['widthMm', kitWords.wide],
+        ['lengthMm', kitWords.long],
       ] satisfies readonly (readonly [keyof OwnedSupport, string])[]);
     case 'guides':
       return several([
-        ['boreMm', 'Its hole'],
-        ['thicknessMm', 'Thick'],
+        ['boreMm', kitWords.itsHole],
+        ['thicknessMm', kitWords.thick],
       ] satisfies readonly (readonly [keyof OwnedGuide, string])[]);
     case 'water':
       return draft.kind === 'still-bath' || draft.kind === 'oil-bath'
         ? several([
-            ['trayLengthMm', 'Tray, long'],
-            ['trayWidthMm', 'Tray, wide'],
-            ['trayDepthMm', 'Tray, deep'],
+            ['trayLengthMm', kitWords.trayLong],
+            ['trayWidthMm', kitWords.trayWide],
+            ['trayDepthMm', kitWords.trayDeep],
           ] satisfies readonly (readonly [keyof OwnedWater, string])[])
         : null;
   }
@@ -190,8 +192,8 @@ function Fields({ sort, draft, change }: FieldsProps) {
 
 const APART_CHIPS = APART_WAYS.map((value) => ({ value, label: APART_WORDS[value].label }));
 const WATER_CHIPS = [
-  { value: 'yes', label: 'Brings water in' },
-  { value: 'no', label: 'Dry' },
+  { value: 'yes', label: kitWords.bringsWaterIn },
+  { value: 'no', label: kitWords.dry },
 ] as const;
 
 function CouplingFields({
@@ -206,7 +208,7 @@ function CouplingFields({
   return (
     <>
       <ShankField
-        label="Goes into the machine with"
+        label={kitWords.goesIntoMachineWith}
         shank={coupling.into}
         onChange={(into) => {
           change({ into });
@@ -214,7 +216,7 @@ function CouplingFields({
         testID="part-into"
       />
       <HolderField
-        label="Takes the bit by"
+        label={kitWords.takesBitBy}
         holder={coupling.takes}
         onChange={(takes) => {
           change({ takes });
@@ -222,10 +224,10 @@ function CouplingFields({
         testID="part-takes"
       />
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-        {length('lengthMm', 'Carries it further by')}
+        {length('lengthMm', kitWords.carriesItFurtherBy)}
       </Row>
       <Chips
-        label="Water"
+        label={commonWords.water}
         chips={WATER_CHIPS}
         value={coupling.carriesWater ? 'yes' : 'no'}
         onChange={(answer) => {
@@ -233,7 +235,7 @@ function CouplingFields({
         }}
       />
       <Chips
-        label="Comes apart by"
+        label={kitWords.comesApartBy}
         chips={APART_CHIPS}
         value={coupling.apart}
         onChange={(apart) => {

@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import type { KitPartSort } from '@nucleon/core/documents/kit';
 import Plus from 'lucide-react-native/icons/plus';
 import { useState } from 'react';
@@ -46,7 +47,7 @@ export function PartsShelf({ sort, parts, search }: PartsShelfProps) {
           parts.length === 0
             ? words.empty
             : shown.length === 0
-              ? `Nothing here is called “${search}”.`
+              ? kitWords.nothingHereIsCalled(search)
               : null
         }
       >

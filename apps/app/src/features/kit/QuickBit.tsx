@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import {
   BIT_FAMILIES,
   BIT_FAMILY_IDS,
@@ -25,9 +27,9 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
   const [byHand, setByHand] = useState(false);
   const [said, setSaid] = useState('');
   const add = useWrite((bit: Omit<Bit, 'id'>) => putBit(newId(), { ...bit, version: 0 }), {
-    otherwise: 'It was not added.',
+    otherwise: kitWords.itWasNotAdded,
     done: ({ name: added }) => {
-      setSaid(`“${added}” is in your kit. Another?`);
+      setSaid(kitWords.isInYourKit(added));
       setDiameter(undefined);
     },
   });
@@ -43,7 +45,7 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
   return (
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="quick-bit">
       <Chips
-        label="1 · What kind?"
+        label={kitWords.whatKind}
         chips={BIT_FAMILY_IDS.map((id) => ({ value: id, label: BIT_FAMILIES[id].name }))}
         value={family}
         onChange={(one) => {
@@ -54,7 +56,7 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
       />
       {family ? (
         <Chips
-          label="2 · What size?"
+          label={kitWords.whatSize}
           chips={usualSizesMm(family, units).map((mm) => ({
             value: mm,
             label: size(mm),
@@ -67,11 +69,11 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
       <Small role="status" aria-live="polite">
         {add.trouble ||
           said ||
-          (family ? BIT_FAMILIES[family].note : 'Everything else comes as usual for its kind.')}
+          (family ? BIT_FAMILIES[family].note : kitWords.everythingElseComesAs)}
       </Small>
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label={name ? `Add ${name}` : 'Add it'}
+          label={name ? kitWords.add(name) : kitWords.addIt}
           look="main"
           disabled={!name || add.busy}
           onPress={() => {
@@ -80,13 +82,13 @@ export function QuickBit({ onDone }: { readonly onDone: () => void }) {
           testID="quick-add"
         />
         <Button
-          label="Every detail"
+          label={kitWords.everyDetail}
           onPress={() => {
             setByHand(true);
           }}
           testID="every-detail"
         />
-        <Button label="Close" look="quiet" onPress={onDone} />
+        <Button label={commonWords.close} look="quiet" onPress={onDone} />
       </Row>
     </Column>
   );

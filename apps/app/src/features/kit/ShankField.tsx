@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import { CONNECTION_IDS, CONNECTIONS } from '@nucleon/core/data/couplings/connections';
 import type { Shank } from '@nucleon/core/data/couplings/shank';
 import { Chips } from '../../ui/Chips';
@@ -34,9 +35,9 @@ export function ShankField({ label, shank, onChange, testID = 'shank' }: ShankFi
       />
       {kind?.sized ? (
         <LengthBox
-          label="Across it"
+          label={kitWords.acrossIt}
           valueMm={shank?.sizeMm ?? null}
-          placeholder="not known"
+          placeholder={kitWords.notKnown}
           mostMm={100}
           onChangeMm={(sizeMm) => {
             if (shank) onChange({ ...shank, sizeMm });

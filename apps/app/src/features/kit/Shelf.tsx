@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import type { ReactNode } from 'react';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
@@ -23,7 +24,7 @@ export function Shelf({ title, actions, empty, children }: ShelfProps) {
         </Row>
       </Row>
       <Panel wet>
-        {empty ? <Empty title="Empty shelf" text={empty} /> : null}
+        {empty ? <Empty title={kitWords.emptyShelf} text={empty} /> : null}
         {children}
       </Panel>
     </Column>

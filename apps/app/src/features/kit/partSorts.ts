@@ -1,3 +1,5 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type {
   KitPartSort,
   Coupling,
@@ -21,57 +23,61 @@ interface PartSort {
 }
 
 const thick = (mm: number | undefined, units: UnitSystem): string =>
-  mm === undefined ? '' : `, ${formatLengthShort(mm, units)} thick`;
+  mm === undefined ? '' : kitWords.thickMm(formatLengthShort(mm, units));
 
 export const COUPLING_WORDS = {
-  adapter: 'Adapter',
-  extension: 'Extension',
-  swivel: 'Water swivel',
+  adapter: kitWords.adapter,
+  extension: kitWords.extension,
+  swivel: kitWords.waterSwivel,
 } as const satisfies Record<Coupling['kind'], string>;
 
 export const GUIDE_WORDS: Readonly<Record<string, string>> = {
-  board: 'Guide board',
-  block: 'Drilled block',
-  template: 'Template',
-  suction: 'Suction guide',
-  level: 'Level',
-  laser: 'Laser',
+  board: kitWords.guideBoard,
+  block: kitWords.drilledBlock,
+  template: kitWords.template,
+  suction: kitWords.suctionGuide,
+  level: kitWords.level,
+  laser: kitWords.laser,
 };
 
 /** How each sort of part is spoken of. */
 export const PART_SORTS = {
   couplings: {
-    title: 'Adapters, extensions, swivels',
-    add: 'Add one',
-    empty: 'Nothing between machine and bit yet: what does not fit straight in is ruled out.',
+    title: kitWords.adaptersExtensionsSwivels,
+    add: kitWords.addOne,
+    empty: kitWords.nothingBetweenMachineAnd,
     line: (part, units) => {
       const { kind, into, takes, lengthMm } = part as Coupling;
-      return `${COUPLING_WORDS[kind]}, ${connectionInLine(into.kind)} to ${connectionInLine(takes.kind)}${lengthMm ? `, ${formatLengthShort(lengthMm, units)}` : ''}`;
+      return kitWords.couplingLine(
+        COUPLING_WORDS[kind],
+        connectionInLine(into.kind),
+        connectionInLine(takes.kind),
+        lengthMm ? `, ${formatLengthShort(lengthMm, units)}` : '',
+      );
     },
   },
   supports: {
-    title: 'Backings',
-    add: 'Add a backing',
-    empty: 'No backings yet: plans assume the usual one for the piece.',
+    title: kitWords.backings,
+    add: kitWords.addBacking,
+    empty: kitWords.noBackingsYetPlans,
     line: (part, units) => {
       const { kind, thicknessMm } = part as OwnedSupport;
       return `${SUPPORTS[kind].name}${thick(thicknessMm, units)}`;
     },
   },
   guides: {
-    title: 'Guides',
-    add: 'Add a guide',
-    empty: 'No guides yet.',
+    title: kitWords.guides,
+    add: kitWords.addGuide,
+    empty: kitWords.noGuidesYet,
     line: (part, units) => {
       const { kind, boreMm, thicknessMm } = part as OwnedGuide;
-      return `${GUIDE_WORDS[kind] ?? kind}${boreMm ? `, for ${formatLengthShort(boreMm, units)}` : ''}${thick(thicknessMm, units)}`;
+      return `${GUIDE_WORDS[kind] ?? kind}${boreMm ? kitWords.for(formatLengthShort(boreMm, units)) : ''}${thick(thicknessMm, units)}`;
     },
   },
   water: {
-    title: 'Water',
-    add: 'Add a way of wetting',
-    empty:
-      'None listed: every way that suits the piece is thought of. List your own to be told of those alone.',
+    title: commonWords.water,
+    add: kitWords.addWayOfWetting,
+    empty: kitWords.noneListedEveryWay,
     line: (part, units) => {
       const { kind, trayLengthMm, trayWidthMm } = part as OwnedWater;
       const size =

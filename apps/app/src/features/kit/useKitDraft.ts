@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { v7 as newId } from 'uuid';
@@ -65,8 +66,7 @@ export function useKitDraft<D extends { readonly name?: string }, S extends KitC
   const { draft, dispatch } = handle;
   const isNew = stored === null;
   // A new one without a name gets the usual one.
-  const nameFault =
-    isNew || draft.now.name?.trim() ? undefined : 'Give it a name: 1 to 120 characters.';
+  const nameFault = isNew || draft.now.name?.trim() ? undefined : kitWords.giveItName1;
   const { kind: saveKind } = draft.save;
   const close = (): void => {
     // What waits for the server is kept; what it will not have, or nobody wants, is let go.

@@ -1,3 +1,4 @@
+import { kitWords } from '@nucleon/core/words/screens/kit';
 import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 
@@ -16,7 +17,7 @@ export function usePutAway<T extends { readonly id: string; readonly retired?: b
     toggle:
       count > 0 ? (
         <Button
-          label={away ? 'Hide those put away' : `Show ${count} put away`}
+          label={away ? kitWords.hideThosePutAway : kitWords.showPutAway(count)}
           look="quiet"
           onPress={() => {
             setAway(!away);
@@ -29,4 +30,4 @@ export function usePutAway<T extends { readonly id: string; readonly retired?: b
 
 /** How one that is put away is marked in its line. */
 export const awayMark = (one: { readonly retired?: boolean }): string =>
-  one.retired ? ', put away' : '';
+  one.retired ? kitWords.markPutAway : '';

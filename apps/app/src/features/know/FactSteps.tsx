@@ -1,3 +1,5 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Damage } from '@nucleon/core/data/choices';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
@@ -6,14 +8,14 @@ import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { NumberBox } from '../../ui/NumberBox';
 import { Small } from '../../ui/text';
-import { FORM_CHIPS } from '../hole/choiceWords';
+import { FORM_CHIPS } from '@nucleon/core/words/screens/choiceChips';
 import type { StepProps } from './stepProps';
 
 /** Sheet, slab, vessel and so on. */
 export function FormStep({ room, knowing }: StepProps) {
   return (
     <Chips
-      label="Form"
+      label={knowWords.form}
       hideLabel
       chips={FORM_CHIPS}
       value={room.edit.piece.form}
@@ -26,8 +28,8 @@ export function FormStep({ room, knowing }: StepProps) {
 }
 
 const LOOSE = [
-  { value: 'loose', label: 'Loose: it can be turned and bedded' },
-  { value: 'assembled', label: 'Built in: a tank, a fitted top, a hung tile' },
+  { value: 'loose', label: knowWords.looseItCanBe },
+  { value: 'assembled', label: knowWords.builtInTankFitted },
 ] as const;
 
 /** Whether it can be laid on a bed and turned over. */
@@ -35,7 +37,7 @@ export function LooseStep({ room, knowing }: StepProps) {
   const { assembled } = room.edit.piece;
   return (
     <Chips
-      label="Loose or built in"
+      label={knowWords.looseOrBuiltIn}
       hideLabel
       chips={LOOSE}
       value={assembled === undefined ? undefined : assembled ? 'assembled' : 'loose'}
@@ -48,22 +50,19 @@ export function LooseStep({ room, knowing }: StepProps) {
 }
 
 const DAMAGES: readonly { value: Damage; label: string }[] = [
-  { value: 'none', label: 'None that I can find' },
-  { value: 'edge-chip', label: 'Chips at an edge' },
-  { value: 'mended', label: 'Mended before' },
-  { value: 'crack', label: 'A crack' },
+  { value: 'none', label: knowWords.noneThatICan },
+  { value: 'edge-chip', label: knowWords.chipsAtEdge },
+  { value: 'mended', label: knowWords.mendedBefore },
+  { value: 'crack', label: knowWords.aCrack },
 ];
 
 /** Cracks, chips, mends. */
 export function DamageStep({ room, knowing }: StepProps) {
   return (
     <>
-      <Small>
-        Wet it and look along it against a window: a crack stays dark longest. Flick it: a cracked
-        pot buzzes.
-      </Small>
+      <Small>{knowWords.wetItAndLook}</Small>
       <Chips
-        label="Damage"
+        label={knowWords.damage}
         hideLabel
         chips={DAMAGES}
         value={room.edit.piece.damage}
@@ -76,27 +75,24 @@ export function DamageStep({ room, knowing }: StepProps) {
   );
 }
 
-const YEAR = { min: 0, max: 2200, unit: 'as a year' } as const;
+const YEAR = { min: 0, max: 2200, unit: knowWords.asYear } as const;
 
 /** The year, or that nobody knows it. */
 export function AgeStep({ room, knowing }: StepProps) {
   const [year, setYear] = useState(room.edit.piece.yearMade);
   return (
     <>
-      <Small>
-        Old tiles, adhesives, boards and glazes may hold what must not be breathed. A rough year
-        will do.
-      </Small>
+      <Small>{knowWords.oldTilesAdhesivesBoards}</Small>
       <NumberBox
-        label="Year"
+        label={knowWords.year}
         value={year}
         limit={YEAR}
         onChange={setYear}
-        placeholder="such as 1985"
+        placeholder={knowWords.suchAs1985}
         testID="know-year"
       />
       <Button
-        label="Use this"
+        label={commonWords.useThis}
         icon={ArrowRight}
         look="main"
         disabled={year === undefined}
@@ -106,7 +102,7 @@ export function AgeStep({ room, knowing }: StepProps) {
         testID="know-year-use"
       />
       <Button
-        label="Nobody knows"
+        label={knowWords.nobodyKnows}
         onPress={() => {
           knowing.settle('age', 'unknown', { yearMade: undefined });
         }}
@@ -116,8 +112,8 @@ export function AgeStep({ room, knowing }: StepProps) {
 }
 
 const SPARE = [
-  { value: 'yes', label: 'There is a spare or an offcut' },
-  { value: 'no', label: 'It is the only one' },
+  { value: 'yes', label: knowWords.thereIsSpareOr },
+  { value: 'no', label: knowWords.itIsOnlyOne },
 ] as const;
 
 /** What it is worth and whether there is another. */
@@ -126,17 +122,17 @@ export function WorthStep({ room, knowing }: StepProps) {
   return (
     <>
       <NumberBox
-        label="To replace it, in your money"
+        label={knowWords.toReplaceItIn}
         value={piece.valueMoney}
         limit={LIMITS.money}
-        placeholder="roughly"
+        placeholder={knowWords.roughly}
         onChange={(valueMoney) => {
           changePiece({ valueMoney }, 'value');
         }}
         testID="know-value"
       />
       <Chips
-        label="Is there another?"
+        label={knowWords.isThereAnother}
         chips={SPARE}
         value={piece.spareAvailable === undefined ? undefined : piece.spareAvailable ? 'yes' : 'no'}
         onChange={(spare) => {

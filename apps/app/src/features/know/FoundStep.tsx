@@ -1,3 +1,4 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
 import { conclude } from '@nucleon/core/advice/identify/conclude';
 import { conclusionText } from '@nucleon/core/words/advice/conclusionText';
 import { identify } from '@nucleon/core/advice/identify/identify';
@@ -39,14 +40,14 @@ export function FoundStep({ room, knowing }: StepProps) {
       {found.strengthenedOdds !== null ? (
         <Notice
           level={forbids ? 'stop' : likeliest.checks ? 'fine' : 'caution'}
-          title={`Strengthened in some way: ${sharesInWords(found.strengthenedOdds)}`}
+          title={knowWords.strengthenedInSomeWay(sharesInWords(found.strengthenedOdds))}
           text={conclusionText(likeliest, best.name)}
           testID="found-conclusion"
         />
       ) : null}
       {becauseLines(found).length > 0 ? (
         <Column gap="$1">
-          <Heading aria-level={3}>Why {best.name.toLowerCase()}</Heading>
+          <Heading aria-level={3}>{knowWords.why(best.name.toLowerCase())}</Heading>
           {becauseLines(found).map((line) => (
             <Small key={line}>{line}</Small>
           ))}
@@ -54,7 +55,7 @@ export function FoundStep({ room, knowing }: StepProps) {
       ) : null}
       {tellsApart(found).length > 0 ? (
         <Column gap="$2">
-          <Heading aria-level={3}>What would tell them apart</Heading>
+          <Heading aria-level={3}>{knowWords.whatWouldTellThem}</Heading>
           {tellsApart(found)
             .slice(0, 3)
             .map(({ question, ask }) => (
@@ -72,20 +73,20 @@ export function FoundStep({ room, knowing }: StepProps) {
       <Button
         label={
           forbids
-            ? `Take it for ${best.name.toLowerCase()}`
-            : `Take it as ${best.name.toLowerCase()}`
+            ? knowWords.takeItFor(best.name.toLowerCase())
+            : knowWords.takeItAs(best.name.toLowerCase())
         }
         look={found.sure || kind === 'glass' ? 'main' : 'plain'}
         onPress={take('likeliest')}
         testID="found-take"
       />
       <Button
-        label="Still not sure"
+        label={knowWords.stillNotSure}
         look={found.sure || kind === 'glass' ? 'plain' : 'main'}
         onPress={take('not-sure')}
         testID="found-not-sure"
       />
-      <Small>If you are not sure: {conclusionText(unsure, best.name)}</Small>
+      <Small>{knowWords.ifYouAreNot(conclusionText(unsure, best.name))}</Small>
     </>
   );
 }

@@ -1,3 +1,5 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { useRouter } from 'expo-router';
 import { Button } from '../../ui/Button';
@@ -22,16 +24,16 @@ export function KnowPath(loaded: LoadedHole) {
   const last = screen === 'done';
   return (
     <Page
-      title="Identify the piece"
+      title={knowWords.identifyPiece}
       subtitle={edit.piece.name}
-      back={{ href: home, label: 'the plan' }}
+      back={{ href: home, label: commonWords.thePlan }}
       actions={<SaveMark save={handle.draft.save} />}
       footer={
         <>
-          {back ? <Button label="Back" onPress={back} grow testID="know-back" /> : null}
+          {back ? <Button label={knowWords.back} onPress={back} grow testID="know-back" /> : null}
           {last ? (
             <Button
-              label="To the plan"
+              label={knowWords.toPlan}
               look="main"
               grow
               onPress={() => {
@@ -40,16 +42,14 @@ export function KnowPath(loaded: LoadedHole) {
               testID="know-to-plan"
             />
           ) : (
-            <Button label="Skip" onPress={skip} grow testID="know-skip" />
+            <Button label={knowWords.skip} onPress={skip} grow testID="know-skip" />
           )}
         </>
       }
     >
       <HoleTrouble {...room} />
       <Column padding="$4" gap="$4" testID={`know-at-${screen}`}>
-        <Small>
-          Step {path.indexOf(screen) + 1} of {path.length}
-        </Small>
+        <Small>{knowWords.stepOf(path.indexOf(screen) + 1, path.length)}</Small>
         <KnowStepView room={room} knowing={knowing} />
       </Column>
     </Page>

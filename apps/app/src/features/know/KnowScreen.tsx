@@ -1,10 +1,11 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
 import { HoleLoader } from '../hole/HoleLoader';
 import { KnowPath } from './KnowPath';
 
 /** Getting to know the piece, one question a screen. */
 export function KnowScreen() {
   return (
-    <HoleLoader title="Identify the piece">
+    <HoleLoader title={knowWords.identifyPiece}>
       {(loaded) => <KnowPath key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );

@@ -1,3 +1,4 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
 import type { KnowStep } from '@nucleon/core/advice/identify/knowMarks';
 import type { ReactNode } from 'react';
 import { Title } from '../../ui/text';
@@ -11,18 +12,18 @@ import type { StepProps } from './stepProps';
 import { ThicknessStep } from './ThicknessStep';
 
 const TITLES: Record<KnowStep, string> = {
-  kind: 'What kind of thing is it?',
-  which: 'Do you know which?',
-  found: 'What it may be',
-  treatment: 'How was the glass treated?',
-  form: 'What form has it?',
-  layers: 'What is it built of, from the outside in?',
-  thickness: 'How thick is it, there?',
-  loose: 'Loose, or built in already?',
-  damage: 'Is it damaged?',
-  age: 'When was it made or put up?',
-  worth: 'What would breaking it cost?',
-  done: 'What is known now',
+  kind: knowWords.whatKindOfThing,
+  which: knowWords.doYouKnowWhich,
+  found: knowWords.whatItMayBe,
+  treatment: knowWords.howWasGlassTreated,
+  form: knowWords.whatFormHasIt,
+  layers: knowWords.whatIsItBuilt,
+  thickness: knowWords.howThickIsIt,
+  loose: knowWords.looseOrBuiltInAlready,
+  damage: knowWords.isItDamaged,
+  age: knowWords.whenWasItMade,
+  worth: knowWords.whatWouldBreakingIt,
+  done: knowWords.whatIsKnownNow,
 };
 
 const STEPS: Record<KnowStep, (props: StepProps) => ReactNode> = {

@@ -1,3 +1,4 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
 import { knownLines } from '@nucleon/core/words/advice/knownLines';
 import { formatDurationSpan } from '@nucleon/core/words/units/formatQuantity';
 import { Row } from '../../ui/layout';
@@ -36,12 +37,14 @@ export function KnownSummary({ room }: StepProps) {
       ) : plan?.drillTimeS ? (
         <Notice
           level="fine"
-          title="Nothing about the piece stands in the way"
-          text={`This hole takes about ${formatDurationSpan(plan.drillTimeS.p10, plan.drillTimeS.p90)}.`}
+          title={knowWords.nothingAboutPieceStands}
+          text={knowWords.thisHoleTakesAbout(
+            formatDurationSpan(plan.drillTimeS.p10, plan.drillTimeS.p90),
+          )}
           testID="known-fine"
         />
       ) : null}
-      <Small>You can come back to any of it: what you skipped is planned as usual.</Small>
+      <Small>{knowWords.youCanComeBack}</Small>
     </>
   );
 }

@@ -1,3 +1,5 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Layer } from '@nucleon/core/documents/piece';
 import { withLayers } from '@nucleon/core/setup/withLayers';
@@ -25,7 +27,7 @@ const LEAF_IDS = MATERIAL_IDS.filter(
 );
 const LEAF_CHIPS = [
   ...LEAF_IDS.map((id) => ({ value: id, label: MATERIALS[id].name })),
-  { value: CAVITY, label: 'Cavity' },
+  { value: CAVITY, label: knowWords.cavity },
 ];
 const NEW_LEAF_MM = 100;
 
@@ -46,10 +48,7 @@ export function LayersStep({ room, knowing }: StepProps) {
   };
   return (
     <>
-      <Body>
-        Your side first. Cavities count. If you cannot know, say what is likely: dust and speed will
-        tell as you go.
-      </Body>
+      <Body>{knowWords.yourSideFirstCavities}</Body>
       <Panel wet testID="wall-drawing">
         <Measured>
           {(width) => (
@@ -71,11 +70,11 @@ export function LayersStep({ room, knowing }: StepProps) {
           testID={`leaf-${index + 1}`}
         >
           <Row justifyContent="space-between">
-            <Heading aria-level={3}>Leaf {index + 1}</Heading>
+            <Heading aria-level={3}>{knowWords.leaf(index + 1)}</Heading>
             <Button
-              label={open === index ? 'Close' : 'Change'}
+              label={open === index ? commonWords.close : knowWords.change}
               look="quiet"
-              hint={`${open === index ? 'Close' : 'Change'} leaf ${index + 1}`}
+              hint={knowWords.leafIsOpen(open === index, index + 1)}
               onPress={() => {
                 setOpen(open === index ? -1 : index);
               }}
@@ -84,7 +83,7 @@ export function LayersStep({ room, knowing }: StepProps) {
           {open === index ? (
             <>
               <Chips
-                label="Made of"
+                label={knowWords.madeOf}
                 chips={LEAF_CHIPS}
                 value={layer.mix?.length ? undefined : layer.material}
                 onChange={(material) => {
@@ -107,7 +106,7 @@ export function LayersStep({ room, knowing }: StepProps) {
           <Row gap="$3" alignItems="flex-end">
             <LengthBox
               inRow
-              label={`${nameOf(layer)}, thick`}
+              label={knowWords.thick(nameOf(layer))}
               valueMm={layer.thicknessMm}
               mostMm={LIMITS.thicknessMm.max}
               onChangeMm={(thicknessMm) => {
@@ -117,10 +116,10 @@ export function LayersStep({ room, knowing }: StepProps) {
             />
             {layers.length > 1 ? (
               <Button
-                label="Remove"
+                label={knowWords.remove}
                 icon={Trash}
                 look="quiet"
-                hint={`Remove leaf ${index + 1}`}
+                hint={knowWords.removeLeaf(index + 1)}
                 onPress={() => {
                   write(layers.filter((_, at) => at !== index));
                 }}
@@ -131,7 +130,7 @@ export function LayersStep({ room, knowing }: StepProps) {
       ))}
       <Row flexWrap="wrap" gap="$2">
         <Button
-          label="Add a leaf behind"
+          label={knowWords.addLeafBehind}
           icon={Plus}
           onPress={() => {
             write([...layers, { material: 'clay-brick', thicknessMm: NEW_LEAF_MM }]);
@@ -140,7 +139,7 @@ export function LayersStep({ room, knowing }: StepProps) {
           testID="add-leaf"
         />
         <Button
-          label="Add cavity and leaf"
+          label={knowWords.addCavityAndLeaf}
           icon={Plus}
           onPress={() => {
             write([
@@ -153,11 +152,9 @@ export function LayersStep({ room, knowing }: StepProps) {
           testID="add-cavity"
         />
       </Row>
-      <Small>
-        Timber, plasterboard and insulation are no work for a diamond: cut those by hand first.
-      </Small>
+      <Small>{knowWords.timberPlasterboardAndInsulation}</Small>
       <Button
-        label="Go on"
+        label={knowWords.goOn}
         icon={ArrowRight}
         look="main"
         onPress={() => {
@@ -172,5 +169,5 @@ export function LayersStep({ room, knowing }: StepProps) {
 function nameOf(layer: Layer): string {
   const known = LEAF_CHIPS.find((chip) => chip.value === layer.material);
   const name = known?.label ?? layer.material;
-  return layer.mix?.length ? `${name} or the like` : name;
+  return layer.mix?.length ? knowWords.orLike(name) : name;
 }

@@ -1,3 +1,5 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { identify, IDENTIFIERS } from '@nucleon/core/advice/identify/identify';
 import type { LayerMix } from '@nucleon/core/documents/piece';
 import { useState } from 'react';
@@ -21,7 +23,7 @@ export function LeafHelp({ onFound }: LeafHelpProps) {
     return (
       <Row>
         <Button
-          label="Help me find out"
+          label={commonWords.helpMeFindOut}
           look="quiet"
           onPress={() => {
             setAnswers({});
@@ -53,7 +55,7 @@ export function LeafHelp({ onFound }: LeafHelpProps) {
       <Row flexWrap="wrap" gap="$2">
         {best ? (
           <Button
-            label={`It is ${best.candidate.name.toLowerCase()}`}
+            label={knowWords.itIs(best.candidate.name.toLowerCase())}
             onPress={() => {
               onFound({ material: best.candidate.material });
               setAnswers(null);
@@ -61,7 +63,7 @@ export function LeafHelp({ onFound }: LeafHelpProps) {
           />
         ) : null}
         <Button
-          label="Still not sure"
+          label={knowWords.stillNotSure}
           onPress={() => {
             onFound({
               material: best?.candidate.material ?? 'clay-brick',

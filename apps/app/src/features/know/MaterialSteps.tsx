@@ -1,3 +1,5 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type { IdentifierKind } from '@nucleon/core/advice/identify/identify';
 import { usualForm, usualMaterial } from '@nucleon/core/advice/presumePiece';
 import type { MaterialClass } from '@nucleon/core/data/choices';
@@ -5,14 +7,14 @@ import { findMaterial, MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materi
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Body, Small } from '../../ui/text';
-import { TREATMENT_CHIPS } from '../hole/choiceWords';
+import { TREATMENT_CHIPS } from '@nucleon/core/words/screens/choiceChips';
 import type { StepProps } from './stepProps';
 
 const KINDS: readonly { value: MaterialClass; label: string }[] = [
-  { value: 'glass', label: 'Glass' },
-  { value: 'ceramic', label: 'Pot, cup or tile' },
-  { value: 'stone', label: 'Stone, shell, gem' },
-  { value: 'masonry', label: 'Wall or floor' },
+  { value: 'glass', label: knowWords.glass },
+  { value: 'ceramic', label: knowWords.potCupOrTile },
+  { value: 'stone', label: knowWords.stoneShellGem },
+  { value: 'masonry', label: knowWords.wallOrFloor },
 ];
 
 /** Glass, ceramic, stone or masonry. */
@@ -21,7 +23,7 @@ export function KindStep({ room, knowing }: StepProps) {
   return (
     <>
       <Chips
-        label="Kind"
+        label={knowWords.kind}
         hideLabel
         chips={KINDS}
         value={knowing.materialClass}
@@ -44,10 +46,7 @@ export function KindStep({ room, knowing }: StepProps) {
         }}
         testID="know-kind"
       />
-      <Small>
-        Wood, plastic and plain metal are not for diamond and water: an ordinary twist or wood bit
-        does those better.
-      </Small>
+      <Small>{knowWords.woodPlasticAndPlain}</Small>
     </>
   );
 }
@@ -64,16 +63,16 @@ export function WhichStep({ room, knowing }: StepProps) {
   return (
     <>
       <Button
-        label="Not sure: help me find out"
+        label={knowWords.notSureHelpMe}
         look="main"
         onPress={() => {
           knowing.settle('which', 'help');
         }}
         testID="know-help"
       />
-      <Body>Or, if you know:</Body>
+      <Body>{knowWords.orIfYouKnow}</Body>
       <Chips
-        label="Material"
+        label={commonWords.material}
         hideLabel
         chips={known.map((material) => ({ value: material.id, label: material.name }))}
         value={piece.couldBe?.length ? undefined : shown?.id}
@@ -82,11 +81,7 @@ export function WhichStep({ room, knowing }: StepProps) {
         }}
         testID="know-material"
       />
-      {kind === 'glass' ? (
-        <Small>
-          How a pane was treated matters more than what it is: the help leads there too.
-        </Small>
-      ) : null}
+      {kind === 'glass' ? <Small>{knowWords.howPaneWasTreated}</Small> : null}
     </>
   );
 }
@@ -96,9 +91,9 @@ export function TreatmentStep({ room, knowing }: StepProps) {
   const { piece } = room.edit;
   return (
     <>
-      <Body>Tempered and otherwise strengthened glass bursts when its skin is cut.</Body>
+      <Body>{knowWords.temperedAndOtherwiseStrengthened}</Body>
       <Button
-        label="Not sure: help me find out"
+        label={knowWords.notSureHelpMe}
         look="main"
         onPress={() => {
           knowing.settle('which', 'help');
@@ -106,7 +101,7 @@ export function TreatmentStep({ room, knowing }: StepProps) {
         testID="know-treatment-help"
       />
       <Chips
-        label="Treatment"
+        label={knowWords.treatment}
         hideLabel
         chips={TREATMENT_CHIPS.filter((chip) => chip.value !== 'unknown')}
         value={piece.glassTreatment}

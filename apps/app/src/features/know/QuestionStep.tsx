@@ -1,3 +1,4 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
 import { identify, IDENTIFIERS } from '@nucleon/core/advice/identify/identify';
 import { isIdentifierKind } from '@nucleon/core/advice/identify/knowPath';
 import { Chips } from '../../ui/Chips';
@@ -42,7 +43,7 @@ export function QuestionStep({ room, knowing, id }: StepProps & { readonly id: s
       <Small>{question.source}</Small>
       {found.answered > 0 ? (
         <Column gap="$2" borderTopWidth={1} borderColor="$line" paddingTop="$3">
-          <Label>So far it may be</Label>
+          <Label>{knowWords.soFarItMay}</Label>
           <Shares found={found} max={3} />
         </Column>
       ) : null}

@@ -1,3 +1,4 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { usualSizes } from '@nucleon/core/advice/presumePiece';
 import { meanThickness } from '@nucleon/core/layout/thickness';
@@ -33,12 +34,12 @@ export function ThicknessStep({ room, knowing }: StepProps) {
   };
   return (
     <>
-      <Body>Two or three places round the mark, with a calliper if you can.</Body>
+      <Body>{knowWords.twoOrThreePlaces}</Body>
       <Row flexWrap="wrap" gap="$2" testID="readings">
         {readings.map((mm, index) => (
           <Press
             key={index}
-            aria-label={`Take away ${formatLengthShort(mm, units)}`}
+            aria-label={knowWords.takeAway(formatLengthShort(mm, units))}
             paddingHorizontal="$3"
             gap="$2"
             borderWidth={1}
@@ -54,15 +55,15 @@ export function ThicknessStep({ room, knowing }: StepProps) {
       </Row>
       <LengthBox
         key={readings.length}
-        label={readings.length === 0 ? 'First reading' : 'Another reading'}
+        label={readings.length === 0 ? knowWords.firstReading : knowWords.anotherReading}
         valueMm={nextMm}
-        placeholder={units.length === 'mm' ? 'such as 6.1 mm' : 'such as 1/4 in'}
+        placeholder={units.length === 'mm' ? knowWords.suchAs61 : knowWords.suchAs14}
         mostMm={LIMITS.thicknessMm.max}
         onChangeMm={setNextMm}
         testID="reading"
       />
       <Button
-        label="Add this reading"
+        label={knowWords.addThisReading}
         icon={Plus}
         disabled={nextMm === null}
         onPress={() => {
@@ -73,7 +74,7 @@ export function ThicknessStep({ room, knowing }: StepProps) {
       />
       {readings.length === 0 ? (
         <Chips
-          label="Or just about"
+          label={knowWords.orJustAbout}
           chips={usualSizes(piece.form, units).thicknessMm.map((mm) => ({
             value: mm,
             label: formatLengthShort(mm, units),
@@ -88,7 +89,7 @@ export function ThicknessStep({ room, knowing }: StepProps) {
       )}
       {readings.length > 0 ? (
         <Button
-          label="Go on"
+          label={knowWords.goOn}
           icon={ArrowRight}
           look="main"
           onPress={() => {

@@ -1,3 +1,4 @@
+import { logWords } from '@nucleon/core/words/screens/log';
 import { comparedRunsText } from '@nucleon/core/words/run/comparedRunsText';
 import type { StoredRun } from '@nucleon/contract/wire';
 import { timeComparison, chipComparison } from '@nucleon/core/run/compareRuns';
@@ -20,11 +21,11 @@ export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
   const compared = what === 'time' ? timeComparison(runs) : chipComparison(runs);
   const verdict = comparedRunsText(compared);
   const lines = [
-    { yKey: 'actual', label: 'As it came', color: theme.rim.val, dash: null },
-    { yKey: 'planned', label: 'As planned', color: theme.water.val, dash: [6, 4] },
+    { yKey: 'actual', label: logWords.asItCame, color: theme.rim.val, dash: null },
+    { yKey: 'planned', label: logWords.asPlanned, color: theme.water.val, dash: [6, 4] },
     {
       yKey: 'planned90',
-      label: what === 'time' ? 'Nine in ten sooner' : 'Nine in ten under',
+      label: what === 'time' ? logWords.nineInTenSooner : logWords.nineInTenUnder,
       color: theme.muted.val,
       dash: [2, 4],
     },
@@ -32,11 +33,11 @@ export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
   return (
     <Panel wet padding="$3" gap="$3" testID="log-chart">
       <Chips
-        label="Compared"
+        label={logWords.compared}
         hideLabel
         chips={[
-          { value: 'time', label: 'Time' },
-          { value: 'chip', label: 'Exit chip' },
+          { value: 'time', label: logWords.time },
+          { value: 'chip', label: logWords.exitChip },
         ]}
         value={what}
         onChange={setWhat}
@@ -56,7 +57,7 @@ export function LogChart({ runs }: { readonly runs: readonly StoredRun[] }) {
                   height={HEIGHT_PX}
                   formatX={(run) => run}
                   formatY={(value) => `${formatDecimals(value, 1)} ${compared.unit}`}
-                  label={`${compared.points.length} runs. ${verdict}`}
+                  label={logWords.runsCount(compared.points.length, verdict)}
                 />
               </Suspense>
             )}

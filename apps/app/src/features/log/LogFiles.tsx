@@ -1,3 +1,4 @@
+import { logWords } from '@nucleon/core/words/screens/log';
 import { MAX_EVENTS } from '@nucleon/contract/runLimits';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunsCsvOutcome } from '@nucleon/files/runsCsv';
@@ -26,7 +27,7 @@ export function LogFiles({ filter }: { readonly filter: LogFilter }) {
     const reply = await askFiles('writeRuns', { runs: await allRuns(filter) }).done;
     if (reply.kind === 'refused') return reply.message;
     saveFile('log.csv', blobOf(reply));
-    return 'Saved as log.csv.';
+    return logWords.savedAsLogCsv;
   });
   const saveJson = trying(async () => {
     const log = await exportLog(filter);
@@ -34,7 +35,7 @@ export function LogFiles({ filter }: { readonly filter: LogFilter }) {
       'log.nucleon-log.json',
       new Blob([`${JSON.stringify(log, null, 1)}\n`], { type: 'application/json' }),
     );
-    return `Saved ${log.runs.length} runs.`;
+    return logWords.savedRuns(log.runs.length);
   });
   const open = trying(async () => {
     const file = await pickFile('.csv,.json,text/csv,application/json');
@@ -43,22 +44,19 @@ export function LogFiles({ filter }: { readonly filter: LogFilter }) {
       ? readLog(await file.text(), file.name)
       : await readCsv(file, setWhy);
     const taken = await sendAll(runs, setWhy);
-    return `${taken} of ${runs.length} runs are in the log now.`;
+    return logWords.ofRunsAreIn(taken, runs.length);
   });
   return (
     <Column gap="$3" testID="log-files">
-      <Heading aria-level={2}>As files</Heading>
+      <Heading aria-level={2}>{logWords.asFiles}</Heading>
       <Row gap="$2" flexWrap="wrap">
-        <Button label="Save as CSV" icon={FileDown} onPress={saveCsv} testID="log-csv" />
-        <Button label="Save as JSON" icon={FileDown} onPress={saveJson} testID="log-json" />
-        <Button label="Open a log or a list" icon={FileUp} onPress={open} testID="log-open" />
+        <Button label={logWords.saveAsCsv} icon={FileDown} onPress={saveCsv} testID="log-csv" />
+        <Button label={logWords.saveAsJson} icon={FileDown} onPress={saveJson} testID="log-json" />
+        <Button label={logWords.openLogOrList} icon={FileUp} onPress={open} testID="log-open" />
       </Row>
-      <Small>
-        A list is a CSV with date, material, thickness_mm, diameter_mm, minutes and outcome: past
-        holes out of a notebook.
-      </Small>
+      <Small>{logWords.aListIsCsv}</Small>
       <Small role="status" aria-live="polite" testID="log-said">
-        {working.busy ? 'Working…' : working.trouble || said}
+        {working.busy ? logWords.working : working.trouble || said}
       </Small>
       {why.map((line) => (
         <Small key={line} color="$stop">
@@ -98,7 +96,7 @@ async function readCsv(file: File, tell: (why: readonly string[]) => void): Prom
 
 const refusals = ({ rows }: Extract<RunsCsvOutcome, { kind: 'read' }>): readonly string[] =>
   rows.flatMap(({ line, outcome }) =>
-    outcome.kind === 'refused' ? [`Row ${line}: ${outcome.why}`] : [],
+    outcome.kind === 'refused' ? [logWords.row(line, outcome.why)] : [],
   );
 
 /** Sends each run; one that will not do does not keep the others. Returns how many were taken whole. */
@@ -110,11 +108,10 @@ async function sendAll(runs: LoggedRuns, tell: (why: readonly string[]) => void)
       let refused = 0;
       for (const some of inParts(events))
         refused += (await postEvents(runId, { events: some })).refused.length;
-      if (refused > 0)
-        trouble.push(`Run ${runId}: ${refused} entries are there already with other content.`);
+      if (refused > 0) trouble.push(logWords.runAlreadyThere(runId, refused));
       else taken++;
     } catch (error) {
-      trouble.push(`Run ${runId}: ${error instanceof Error ? error.message : 'not taken.'}`);
+      trouble.push(logWords.runRefused(runId, error instanceof Error ? error.message : null));
     }
   }
   if (trouble.length > 0) tell(trouble);

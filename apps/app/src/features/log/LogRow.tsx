@@ -1,3 +1,4 @@
+import { logWords } from '@nucleon/core/words/screens/log';
 import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
 import { outcomeOf } from '@nucleon/core/run/runOutcome';
@@ -34,8 +35,8 @@ export function LogRow({ run }: { readonly run: StoredRun }) {
       </Row>
       <Small textAlign="left" color={`$${tone}`}>
         {OUTCOME_WORDS[outcome]}
-        {run.flagCount > 0 ? `, ${run.flagCount} to look at` : ''}
-        {run.holeGone ? ', its hole is deleted' : ''}
+        {run.flagCount > 0 ? logWords.toLookAt(run.flagCount) : ''}
+        {run.holeGone ? logWords.itsHoleIsDeleted : ''}
       </Small>
       <Small textAlign="left">
         {format(new Date(run.openedAt), 'd MMM yyyy, HH:mm')} · {materialName(run.material)} ·{' '}

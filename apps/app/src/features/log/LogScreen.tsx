@@ -1,3 +1,5 @@
+import { logWords } from '@nucleon/core/words/screens/log';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
 import { RUN_OUTCOMES, type RunOutcome } from '@nucleon/core/run/runOutcome';
@@ -8,7 +10,8 @@ import { useCallback, useDeferredValue, useRef, useState, type ReactNode } from 
 import { ScrollView, type TextInput } from 'react-native';
 import { runsQuery, type LogFilter } from '../../api/runs';
 import { Button } from '../../ui/Button';
-import { Chips, type Chip } from '../../ui/Chips';
+import { Chips } from '../../ui/Chips';
+import type { Chip } from '@nucleon/core/words/screens/choiceChips';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/StateView';
@@ -23,7 +26,7 @@ import { LogRow } from './LogRow';
 import { materialName } from './materialName';
 
 const OUTCOME_CHIPS = [
-  { value: 'all', label: 'All' },
+  { value: 'all', label: logWords.all },
   ...RUN_OUTCOMES.map((value) => ({ value, label: OUTCOME_WORDS[value] })),
 ] as const;
 
@@ -60,17 +63,17 @@ export function LogScreen() {
   const narrowed = narrowedBy(filter, items);
   return (
     <Page
-      title="Log"
-      subtitle="Everything drilled"
-      back={{ href: routes.jobs(), label: 'all jobs' }}
+      title={logWords.log}
+      subtitle={logWords.everythingDrilled}
+      back={{ href: routes.jobs(), label: commonWords.allJobs }}
       maxWidth={900}
     >
       <Column padding="$4" gap="$4">
         <RefusedNotice />
         <TextBox
-          label="Search the log"
+          label={logWords.searchLog}
           hideLabel
-          placeholder="Hole, piece, job, bit or machine"
+          placeholder={logWords.holePieceJobBit}
           value={search}
           onChangeText={setSearch}
           inputRef={box}
@@ -79,7 +82,7 @@ export function LogScreen() {
         />
         <Sideways>
           <Chips
-            label="How it came out"
+            label={logWords.howItCameOut}
             hideLabel
             nowrap
             chips={OUTCOME_CHIPS}
@@ -91,9 +94,9 @@ export function LogScreen() {
         {materials.length > 1 || material !== ANY ? (
           <Sideways>
             <Chips
-              label="Material"
+              label={commonWords.material}
               nowrap
-              chips={[{ value: ANY, label: 'Any material' }, ...materials]}
+              chips={[{ value: ANY, label: logWords.anyMaterial }, ...materials]}
               hideLabel
               value={material}
               onChange={setMaterial}
@@ -105,7 +108,7 @@ export function LogScreen() {
           <Row gap="$2" alignItems="center" flexWrap="wrap">
             <Small>{narrowed}</Small>
             <Button
-              label="Show all"
+              label={logWords.showAll}
               look="quiet"
               onPress={() => {
                 router.navigate(routes.log());
@@ -115,16 +118,18 @@ export function LogScreen() {
           </Row>
         ) : null}
         {runs.isError ? <Failed error={runs.error} onRetry={() => void runs.refetch()} /> : null}
-        {runs.isPending ? <Loading what="the log" /> : null}
+        {runs.isPending ? <Loading what={logWords.theLog} /> : null}
         {runs.data && items.length === 0 ? (
           <Empty
             title={
-              words || outcome !== 'all' || narrowed ? 'Nothing like that' : 'Nothing drilled yet'
+              words || outcome !== 'all' || narrowed
+                ? logWords.nothingLikeThat
+                : logWords.nothingDrilledYet
             }
             text={
               words || outcome !== 'all' || narrowed
-                ? 'No run fits what is asked for.'
-                : 'Open a hole, press Drill, and what happens is kept here by itself.'
+                ? logWords.noRunFitsWhat
+                : logWords.openHolePressDrill
             }
           />
         ) : null}
@@ -132,7 +137,7 @@ export function LogScreen() {
           <>
             <LogChart runs={items} />
             <Small testID="log-total">
-              {total} {total === 1 ? 'run' : 'runs'}
+              {total} {total === 1 ? logWords.run : logWords.runs}
             </Small>
             <Panel wet testID="log">
               <VirtualRows
@@ -147,7 +152,7 @@ export function LogScreen() {
         ) : null}
         {runs.hasNextPage ? (
           <Button
-            label={runs.isFetchingNextPage ? 'Fetching…' : 'Earlier ones'}
+            label={runs.isFetchingNextPage ? logWords.fetching : logWords.earlierOnes}
             onPress={() => void runs.fetchNextPage()}
           />
         ) : null}
@@ -178,10 +183,10 @@ function narrowedBy(
   { bitId, pieceId, holeId, material }: LogFilter,
   [first]: readonly StoredRun[],
 ): string {
-  if (bitId) return first ? `With ${first.bitName} alone.` : 'With one bit alone.';
-  if (holeId) return first ? `${first.holeName} alone.` : 'One hole alone.';
-  if (pieceId) return first ? `In ${first.pieceName} alone.` : 'In one piece alone.';
-  return material ? `In ${material.replaceAll('-', ' ')} alone.` : '';
+  if (bitId) return first ? logWords.withAlone(first.bitName) : logWords.withOneBitAlone;
+  if (holeId) return first ? logWords.alone(first.holeName) : logWords.oneHoleAlone;
+  if (pieceId) return first ? logWords.inAlone(first.pieceName) : logWords.inOnePieceAlone;
+  return material ? logWords.inAloneValue(material.replaceAll('-', ' ')) : '';
 }
 
 const pick = (

@@ -1,3 +1,4 @@
+import { marksWords } from '@nucleon/core/words/screens/marks';
 import { markAdvice } from '@nucleon/core/words/layout/markAdvice';
 import { markCheckText } from '@nucleon/core/words/layout/markCheckText';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
@@ -17,10 +18,10 @@ import { useUnits } from '../display/displayStore';
 import { MarkSketch } from './MarkSketch';
 
 const KIND_CHIPS: readonly { value: MarkKind; label: string }[] = [
-  { value: 'dot', label: 'Dot' },
-  { value: 'circle', label: 'Circle' },
-  { value: 'ticks', label: 'Four ticks' },
-  { value: 'tape-cross', label: 'Cross on tape' },
+  { value: 'dot', label: marksWords.dot },
+  { value: 'circle', label: marksWords.circle },
+  { value: 'ticks', label: marksWords.fourTicks },
+  { value: 'tape-cross', label: marksWords.crossOnTape },
 ];
 
 const LEVELS: Record<MarkVerdict, 'fine' | 'caution' | 'stop'> = {
@@ -60,9 +61,9 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
   const box = (key: keyof Reading, { from }: Tape) => (
     <LengthBox
       inRow
-      label={`From the ${from}`}
+      label={marksWords.from(from)}
       valueMm={reading[key] ?? null}
-      placeholder="as measured"
+      placeholder={marksWords.asMeasured}
       mostMm={LIMITS.placeMm.max}
       anySign
       onChangeMm={(mm) => {
@@ -75,11 +76,13 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
     <Panel wet padding="$4" gap="$3" testID={`mark-${name}`}>
       <Row justifyContent="space-between" alignItems="flex-start" gap="$3">
         <Column flex={1}>
-          <Label>Mark {number}</Label>
+          <Label>{marksWords.markNumber(number)}</Label>
           <Heading aria-level={2}>{name}</Heading>
           <Small>
-            {formatLengthShort(hole.diameterMm, units)} across, radius{' '}
-            {formatLengthShort(radiusMm, units)}
+            {marksWords.acrossRadius(
+              formatLengthShort(hole.diameterMm, units),
+              formatLengthShort(radiusMm, units),
+            )}
           </Small>
         </Column>
         <MarkSketch kind={kind} />
@@ -90,7 +93,7 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
         <Distance tape={tapes.check} quiet />
       </Row>
       <Chips
-        label="Its mark"
+        label={marksWords.itsMark}
         chips={KIND_CHIPS}
         value={kind}
         onChange={(kind) => {
@@ -102,7 +105,7 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
         {advice.how} {advice.with}
       </Body>
       <Column gap="$2" id="print-hide-check">
-        <Label>Measured after marking</Label>
+        <Label>{marksWords.measuredAfterMarking}</Label>
         <Row gap="$3" flexWrap="wrap" alignItems="flex-end">
           {box('firstMm', tapes.first)}
           {box('secondMm', tapes.second)}
@@ -125,7 +128,7 @@ function Distance({ tape, quiet = false }: { readonly tape: Tape; readonly quiet
   const units = useUnits();
   return (
     <Column>
-      <Small>{quiet ? `Check: from the ${tape.from}` : `From the ${tape.from}`}</Small>
+      <Small>{quiet ? marksWords.checkFrom(tape.from) : marksWords.from(tape.from)}</Small>
       <Numeral fontSize={quiet ? '$4' : '$5'} lineHeight={quiet ? '$4' : '$5'}>
         {formatLengthShort(tape.mm, units)}
       </Numeral>

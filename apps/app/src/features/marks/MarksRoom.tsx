@@ -1,3 +1,5 @@
+import { marksWords } from '@nucleon/core/words/screens/marks';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { markNoteText } from '@nucleon/core/words/layout/markNoteText';
 import { routes } from '../../routes';
 import type { PieceLayout, StoredBit } from '@nucleon/contract/wire';
@@ -44,8 +46,8 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
   return (
     <Page
       title={piece.name}
-      subtitle={`Mark · ${layout.job.name}`}
-      back={{ href: routes.place(layout.job.id, piece.id), label: 'the plan' }}
+      subtitle={marksWords.markName(layout.job.name)}
+      back={{ href: routes.place(layout.job.id, piece.id), label: commonWords.thePlan }}
       actions={<SaveMark save={handle.draft.save} />}
     >
       <LayoutTrouble {...handle} />
@@ -56,10 +58,10 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
         {round ? null : (
           <Row gap="$5" flexWrap="wrap" id="print-hide-datum">
             <Chips
-              label="Measure from the"
+              label={marksWords.measureFrom}
               chips={[
-                { value: 'left', label: 'Left' },
-                { value: 'right', label: 'Right' },
+                { value: 'left', label: marksWords.left },
+                { value: 'right', label: marksWords.right },
               ]}
               value={datum.x}
               onChange={(x) => {
@@ -68,10 +70,10 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
               testID="datum-x"
             />
             <Chips
-              label="and the"
+              label={marksWords.and}
               chips={[
-                { value: 'bottom', label: 'Bottom' },
-                { value: 'top', label: 'Top' },
+                { value: 'bottom', label: marksWords.bottom },
+                { value: 'top', label: marksWords.top },
               ]}
               value={datum.y}
               onChange={(y) => {
@@ -82,7 +84,7 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
           </Row>
         )}
         {sheet.rows.length === 0 ? (
-          <Empty title="No holes to mark" text="Lay some out on the piece first." />
+          <Empty title={marksWords.noHolesToMark} text={marksWords.laySomeOutOn} />
         ) : null}
         {sheet.rows.map((row, index) => (
           <MarkCard
@@ -99,7 +101,7 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
         ))}
         <Row id="print-hide-menu">
           <Button
-            label="Print the list"
+            label={marksWords.printList}
             icon={Printer}
             onPress={() => {
               window.print();

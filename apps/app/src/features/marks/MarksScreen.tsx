@@ -1,3 +1,5 @@
+import { marksWords } from '@nucleon/core/words/screens/marks';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
@@ -16,7 +18,10 @@ export function MarksScreen() {
     return <MarksRoom key={pieceId} layout={layout.data} bits={bits.data} />;
   const failed = [layout, bits].find((query) => query.isError);
   return (
-    <Page title="Mark" back={{ href: routes.place(jobId, pieceId), label: 'the plan' }}>
+    <Page
+      title={marksWords.mark}
+      back={{ href: routes.place(jobId, pieceId), label: commonWords.thePlan }}
+    >
       {failed?.error ? (
         <Failed
           error={failed.error}
@@ -26,7 +31,7 @@ export function MarksScreen() {
           }}
         />
       ) : (
-        <Loading what="the piece" />
+        <Loading what={marksWords.thePiece} />
       )}
     </Page>
   );

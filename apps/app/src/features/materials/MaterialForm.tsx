@@ -1,3 +1,5 @@
+import { materialsWords } from '@nucleon/core/words/screens/materials';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type { JobDetail } from '@nucleon/contract/wire';
 import {
   COLUMN_WORDS,
@@ -27,14 +29,14 @@ const COLUMNS = Object.keys(COLUMN_WORDS) as readonly MaterialColumn[];
 const HIGHEST = 1e6;
 
 const DUST = [
-  { value: 'silica', label: 'Holds silica' },
-  { value: 'nuisance', label: 'Plain' },
-  { value: 'shell', label: 'Shell' },
+  { value: 'silica', label: materialsWords.holdsSilica },
+  { value: 'nuisance', label: materialsWords.plain },
+  { value: 'shell', label: materialsWords.shell },
 ] as const;
 const WEAR = [
-  { value: 'soft-abrasive', label: 'Soft and gritty' },
-  { value: 'medium', label: 'In between' },
-  { value: 'hard', label: 'Hard and close' },
+  { value: 'soft-abrasive', label: materialsWords.softAndGritty },
+  { value: 'medium', label: materialsWords.inBetween },
+  { value: 'hard', label: materialsWords.hardAndClose },
 ] as const;
 
 /** Every column of a material, with its unit and where the starting value comes from. */
@@ -56,7 +58,7 @@ export function MaterialForm({ job, material, onDone }: MaterialFormProps) {
         onDone();
       }}
       onDone={onDone}
-      from=" from this job"
+      from={materialsWords.fromThisJob}
       deletion={
         isNew
           ? undefined
@@ -71,7 +73,7 @@ export function MaterialForm({ job, material, onDone }: MaterialFormProps) {
       }
     >
       <TextBox
-        label="Name"
+        label={commonWords.name}
         value={draft.name}
         onChangeText={(name) => {
           change({ name });
@@ -154,7 +156,7 @@ function ColumnBox({ column, draft, onChange }: ColumnBoxProps) {
           fault={
             /^#[0-9A-Fa-f]{6}$/.test(draft.finesColour)
               ? undefined
-              : `“${draft.finesColour}” is not a colour; write one such as #A1B2C3.`
+              : materialsWords.isNotColourWrite(draft.finesColour)
           }
         />
       );

@@ -1,3 +1,5 @@
+import { materialsWords } from '@nucleon/core/words/screens/materials';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import type { Material } from '@nucleon/core/data/materials/material';
@@ -23,12 +25,12 @@ export function MaterialsScreen() {
   const job = useQuery(jobQuery(jobId));
   return (
     <Page
-      title="Materials of this job"
+      title={materialsWords.materialsOfThisJob}
       subtitle={job.data?.name ?? ''}
-      back={{ href: routes.job(jobId), label: 'the job' }}
+      back={{ href: routes.job(jobId), label: commonWords.theJob }}
     >
       {job.isError ? <Failed error={job.error} onRetry={() => void job.refetch()} /> : null}
-      {job.isPending ? <Loading what="the materials" /> : null}
+      {job.isPending ? <Loading what={materialsWords.theMaterials} /> : null}
       {job.data ? <MaterialShelf job={job.data} /> : null}
     </Page>
   );
@@ -44,13 +46,10 @@ function MaterialShelf({ job }: { readonly job: JobDetail }) {
   const isNew = open !== null && !job.customMaterials.some((one) => one.id === open.id);
   return (
     <Column padding="$4" gap="$4">
-      <Body>
-        When a stone or body drills otherwise than its name says, copy the nearest and correct what
-        you know. Plans here, on the server and in the saved file use it alike.
-      </Body>
+      <Body>{materialsWords.whenStoneOrBody}</Body>
       <Panel wet testID="own-materials">
         {job.customMaterials.length === 0 && !open ? (
-          <Empty title="None yet" text="Start from the one that comes nearest." />
+          <Empty title={materialsWords.noneYet} text={materialsWords.startFromOneThat} />
         ) : null}
         {job.customMaterials.map((material) => (
           <Column key={material.id} borderTopWidth={1} borderColor="$line">
@@ -75,19 +74,19 @@ function MaterialShelf({ job }: { readonly job: JobDetail }) {
       </Panel>
       {copying ? (
         <Column gap="$3">
-          <Heading aria-level={2}>Make it from</Heading>
+          <Heading aria-level={2}>{materialsWords.makeItFrom}</Heading>
           <MaterialPicker
             value={undefined}
             custom={job.customMaterials}
             onPick={(from) => {
               setCopying(false);
-              setOpen(copyMaterial(from, newId(), `${from.name}, our own`.slice(0, 120)));
+              setOpen(copyMaterial(from, newId(), materialsWords.ourOwn(from.name).slice(0, 120)));
             }}
           />
         </Column>
       ) : (
         <Button
-          label="Make one from a copy"
+          label={materialsWords.makeOneFromCopy}
           icon={Plus}
           look="main"
           onPress={() => {

@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { newHoleWords } from '@nucleon/core/words/screens/newHole';
 import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { MATERIALS, isMaterialId } from '@nucleon/core/data/materials/materials';
@@ -25,10 +27,10 @@ type Known = Partial<
 type Question = 'material' | 'thickness' | 'treatment' | 'diameter';
 
 const TREATMENTS: readonly { value: GlassTreatment; label: string }[] = [
-  { value: 'annealed', label: 'Annealed: label or maker says so' },
-  { value: 'unknown', label: 'I do not know' },
-  { value: 'tempered', label: 'Tempered or strengthened' },
-  { value: 'laminated', label: 'Laminated' },
+  { value: 'annealed', label: newHoleWords.annealedLabelOrMaker },
+  { value: 'unknown', label: newHoleWords.iDoNotKnow },
+  { value: 'tempered', label: newHoleWords.temperedOrStrengthened },
+  { value: 'laminated', label: newHoleWords.laminated },
 ];
 
 const isGlass = (known: Known): boolean =>
@@ -44,10 +46,10 @@ function nextQuestion(known: Known): Question | null {
 }
 
 const TITLES: Record<Question, string> = {
-  material: 'What is it made of?',
-  thickness: 'How thick is it?',
-  treatment: 'How was the glass treated?',
-  diameter: 'How big a hole?',
+  material: newHoleWords.whatIsItMade,
+  thickness: newHoleWords.howThickIsIt,
+  treatment: newHoleWords.howWasGlassTreated,
+  diameter: newHoleWords.howBigHole,
 };
 
 /** From nothing to a plan, one question a screen; a tap answers and goes on. */
@@ -78,14 +80,14 @@ export function NewHoleScreen() {
 
   return (
     <Page
-      title="New hole"
+      title={newHoleWords.newHole}
       back={{
         href: jobId ? routes.job(jobId) : routes.jobs(),
-        label: jobId ? 'the job' : 'all jobs',
+        label: jobId ? commonWords.theJob : commonWords.allJobs,
       }}
       footer={
         question !== 'material' ? (
-          <Button label="Back a question" onPress={back} disabled={make.busy} grow />
+          <Button label={newHoleWords.backQuestion} onPress={back} disabled={make.busy} grow />
         ) : undefined
       }
     >
@@ -93,18 +95,20 @@ export function NewHoleScreen() {
         {question ? (
           <Title aria-level={2}>{TITLES[question]}</Title>
         ) : (
-          <Title aria-level={2}>{make.busy ? 'Making the plan…' : 'Nearly there'}</Title>
+          <Title aria-level={2}>
+            {make.busy ? newHoleWords.makingPlan : newHoleWords.nearlyThere}
+          </Title>
         )}
         {question ? <Answers question={question} known={known} onAnswer={answer} /> : null}
         {make.trouble ? (
           <Notice
             level="caution"
-            title="Not saved yet"
-            text={`${make.trouble} Your answers are still here.`}
+            title={newHoleWords.notSavedYet}
+            text={newHoleWords.yourAnswersAreStill(make.trouble)}
             live
           >
             <Button
-              label="Try again"
+              label={newHoleWords.tryAgain}
               look="main"
               onPress={() => {
                 make.run(known as NewHole);
@@ -150,10 +154,10 @@ function Answers({ question, known, onAnswer }: AnswersProps) {
     case 'thickness':
       return (
         <SizeQuestion
-          label="Thickness"
+          label={newHoleWords.thickness}
           sizesMm={sizes?.thicknessMm ?? []}
           mostMm={LIMITS.thicknessMm.max}
-          note={`${material?.name ?? ''}. Measure in two or three places and take the thickest.`}
+          note={newHoleWords.measureInTwoOr(material?.name ?? '')}
           onAnswer={(thicknessMm) => {
             onAnswer({ thicknessMm });
           }}
@@ -162,11 +166,9 @@ function Answers({ question, known, onAnswer }: AnswersProps) {
     case 'treatment':
       return (
         <>
-          <Body>
-            Tempered glass bursts when it is drilled. If nobody can say, the plan waits for a test.
-          </Body>
+          <Body>{newHoleWords.temperedGlassBurstsWhen}</Body>
           <Chips
-            label="Treatment"
+            label={newHoleWords.treatment}
             hideLabel
             chips={TREATMENTS}
             value={undefined}
@@ -180,10 +182,10 @@ function Answers({ question, known, onAnswer }: AnswersProps) {
     case 'diameter':
       return (
         <SizeQuestion
-          label="Diameter"
+          label={commonWords.diameter}
           sizesMm={sizes?.diameterMm ?? []}
           mostMm={LIMITS.diameterMm.max}
-          note="Where it goes, with what bit and how it is held come after: the plan starts from what is usual."
+          note={newHoleWords.whereItGoesWith}
           onAnswer={(diameterMm) => {
             onAnswer({ diameterMm });
           }}
@@ -215,15 +217,15 @@ function SizeQuestion({ label, sizesMm, mostMm, note, onAnswer }: SizeQuestionPr
         testID="sizes"
       />
       <LengthBox
-        label={`Another ${label.toLowerCase()}`}
+        label={newHoleWords.another(label.toLowerCase())}
         valueMm={otherMm}
-        placeholder={units.length === 'mm' ? 'such as 6.5 mm' : 'such as 5/16 in'}
+        placeholder={units.length === 'mm' ? newHoleWords.suchAs65 : newHoleWords.suchAs516}
         mostMm={mostMm}
         onChangeMm={setOtherMm}
         testID="other-size"
       />
       <Button
-        label="Use this"
+        label={commonWords.useThis}
         icon={ArrowRight}
         onPress={() => {
           if (otherMm !== null) onAnswer(otherMm);

@@ -1,3 +1,4 @@
+import { newHoleWords } from '@nucleon/core/words/screens/newHole';
 import { outlineCentre } from '@nucleon/core/layout/outline';
 import type { GlassTreatment } from '@nucleon/core/data/choices';
 import type { Hole } from '@nucleon/core/documents/hole';
@@ -32,7 +33,7 @@ export async function createHole(known: NewHole): Promise<{ jobId: string; holeI
   });
   const [jobId, pieceId, holeId] = [known.jobId ?? newId(), newId(), newId()];
   const hole: Omit<Hole, 'id'> = {
-    label: 'Hole 1',
+    label: newHoleWords.hole1,
     ...outlineCentre(piece.outline),
     diameterMm: known.diameterMm,
     depth: { kind: 'through' },

@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { outlineCentre, type PointMm } from '@nucleon/core/layout/outline';
 import {
@@ -21,12 +22,12 @@ import type { PanelProps } from './panelProps';
 type Kind = PatternKind | 'round';
 
 const KINDS: readonly { value: Kind; label: string }[] = [
-  { value: 'row', label: 'Row' },
-  { value: 'grid', label: 'Grid' },
-  { value: 'circle', label: 'Circle' },
+  { value: 'row', label: placeWords.row },
+  { value: 'grid', label: placeWords.grid },
+  { value: 'circle', label: placeWords.circle },
 ];
 const count = { above: 0, max: MAX_IN_PATTERN, unit: '' };
-const angle = { min: -360, max: 360, unit: 'degrees' };
+const angle = { min: -360, max: 360, unit: placeWords.degrees };
 
 interface Numbers {
   readonly count: number;
@@ -119,35 +120,33 @@ export function AddPanel({ room }: PanelProps) {
     act({ type: 'select', ids: [] });
   };
   const kinds = isRound(outline)
-    ? [...KINDS, { value: 'round' as const, label: 'Evenly round the wall' }]
+    ? [...KINDS, { value: 'round' as const, label: placeWords.evenlyRoundWall }]
     : KINDS;
   const from = lead
-    ? `from “${lead.hole.label || 'the chosen hole'}”`
-    : 'from the middle of the face';
+    ? placeWords.from(lead.hole.label || placeWords.theChosenHole)
+    : placeWords.fromMiddleOfFace;
   return (
     <Column gap="$4">
-      <Small>
-        Tap the face where a hole shall go. It is made like the chosen one, or the last.
-      </Small>
+      <Small>{placeWords.tapFaceWhereHole}</Small>
       <Chips
-        label={`Or set out a pattern ${from}`}
+        label={placeWords.orSetOutPattern(from)}
         chips={kinds}
         value={kind}
         onChange={setKind}
         testID="pattern-kind"
       />
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-        {whole('count', kind === 'grid' ? 'Columns' : 'How many')}
-        {kind === 'grid' ? whole('rows', 'Rows') : null}
+        {whole('count', kind === 'grid' ? placeWords.columns : placeWords.howMany)}
+        {kind === 'grid' ? whole('rows', placeWords.rows) : null}
         {kind === 'row' || kind === 'grid'
-          ? length('pitchMm', kind === 'grid' ? 'Apart across' : 'Apart')
+          ? length('pitchMm', kind === 'grid' ? placeWords.apartAcross : placeWords.apart)
           : null}
-        {kind === 'grid' ? length('pitchYMm', 'Apart up') : null}
-        {kind === 'circle' ? length('diameterMm', 'Across the circle') : null}
+        {kind === 'grid' ? length('pitchYMm', placeWords.apartUp) : null}
+        {kind === 'circle' ? length('diameterMm', placeWords.acrossCircle) : null}
         {kind === 'row' || kind === 'circle' ? (
           <NumberBox
             inRow
-            label={kind === 'row' ? 'Degrees up from level' : 'First at, degrees'}
+            label={kind === 'row' ? placeWords.degreesUpFromLevel : placeWords.firstAtDegrees}
             value={numbers.angleDeg}
             limit={angle}
             onChange={(value) => {
@@ -158,7 +157,7 @@ export function AddPanel({ room }: PanelProps) {
         ) : null}
       </Row>
       <Button
-        label={`Set out ${kind === 'grid' ? numbers.count * numbers.rows : numbers.count}`}
+        label={placeWords.setOut(kind === 'grid' ? numbers.count * numbers.rows : numbers.count)}
         look="main"
         onPress={setOut}
         disabled={(kind === 'grid' ? numbers.count * numbers.rows : numbers.count) > MAX_IN_PATTERN}

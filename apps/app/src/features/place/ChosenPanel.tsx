@@ -1,3 +1,5 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { exitClearText, exitReason } from '@nucleon/core/words/layout/exitPlaceWords';
 import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
@@ -35,16 +37,13 @@ export function ChosenPanel({ room }: PanelProps) {
       ) : lead ? (
         <OneChosen key={lead.hole.id} room={room} hole={lead.hole} />
       ) : (
-        <Small>
-          Tap a hole to choose it, drag it to move it. Pinch or wheel to look closer, drag beside
-          the holes to move the view; with Shift held that chooses all in a box.
-        </Small>
+        <Small>{placeWords.tapHoleToChoose}</Small>
       )}
       <Chips
-        label="Dragged holes rest on centre lines, thirds, other holes"
+        label={placeWords.draggedHolesRestOn}
         chips={[
-          { value: 'on', label: 'Snap' },
-          { value: 'off', label: 'Free' },
+          { value: 'on', label: placeWords.snap },
+          { value: 'off', label: placeWords.free },
         ]}
         value={state.snaps ? 'on' : 'off'}
         onChange={(value) => {
@@ -69,12 +68,12 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
   };
   return (
     <Column gap="$3" testID="chosen">
-      <Heading aria-level={2}>{hole.label || 'Hole'}</Heading>
+      <Heading aria-level={2}>{hole.label || commonWords.hole}</Heading>
       {clash ? <Notice level="stop" text={clashText(clash, units)} testID="clash" /> : null}
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
         <LengthBox
           inRow
-          label={onBase ? 'Right of the centre' : 'From the left'}
+          label={onBase ? placeWords.rightOfCentre : commonWords.fromLeft}
           valueMm={hole.xMm}
           anySign
           mostMm={LIMITS.placeMm.max}
@@ -87,10 +86,10 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
           inRow
           label={
             onBase
-              ? 'Above the centre'
+              ? placeWords.aboveCentre
               : isRound(piece.outline)
-                ? 'Above the base'
-                : 'From the bottom'
+                ? placeWords.aboveBase
+                : placeWords.fromBottom
           }
           valueMm={hole.yMm}
           anySign
@@ -102,7 +101,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
         />
         <LengthBox
           inRow
-          label="Diameter"
+          label={commonWords.diameter}
           valueMm={hole.diameterMm}
           mostMm={LIMITS.diameterMm.max}
           onChangeMm={(diameterMm) => {
@@ -112,7 +111,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
         />
       </Row>
       <TextBox
-        label="Name"
+        label={commonWords.name}
         value={hole.label ?? ''}
         onChangeText={(label) => {
           change({ label }, 'label');
@@ -133,7 +132,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
       ) : null}
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label="Its plan"
+          label={placeWords.itsPlan}
           icon={ArrowRight}
           onPress={() => {
             router.navigate(routes.hole(piece.jobId, hole.id));
@@ -141,7 +140,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
           testID="place-plan"
         />
         <Button
-          label="Delete"
+          label={placeWords.delete}
           icon={Trash}
           look="stop"
           onPress={() => {
@@ -162,52 +161,52 @@ function ManyChosen({ room }: { readonly room: PlaceRoomState }) {
   );
   return (
     <Column gap="$3" testID="chosen-many">
-      <Heading aria-level={2}>{ids.length} holes chosen</Heading>
+      <Heading aria-level={2}>{placeWords.holesChosen(ids.length)}</Heading>
       <Row gap="$2" flexWrap="wrap">
         {doing(
-          'On one level',
+          placeWords.onOneLevel,
           () => {
             edit(alignHoles(ids, 'x'), 'align x');
           },
           'align-level',
         )}
         {doing(
-          'One above the other',
+          placeWords.oneAboveOther,
           () => {
             edit(alignHoles(ids, 'y'), 'align y');
           },
           'align-upright',
         )}
         {doing(
-          'Spread evenly across',
+          placeWords.spreadEvenlyAcross,
           () => {
             edit(spreadHoles(ids, 'x'), 'spread x');
           },
           'spread-x',
         )}
         {doing(
-          'Spread evenly up',
+          placeWords.spreadEvenlyUp,
           () => {
             edit(spreadHoles(ids, 'y'), 'spread y');
           },
           'spread-y',
         )}
         {doing(
-          'Mirror left to right',
+          placeWords.mirrorLeftToRight,
           () => {
             edit(mirrorHoles(ids, 'upright', newId), 'mirror x');
           },
           'mirror-x',
         )}
         {doing(
-          'Mirror top to bottom',
+          placeWords.mirrorTopToBottom,
           () => {
             edit(mirrorHoles(ids, 'level', newId), 'mirror y');
           },
           'mirror-y',
         )}
         <Button
-          label="Delete them"
+          label={placeWords.deleteThem}
           icon={Trash}
           look="stop"
           onPress={() => {

@@ -1,3 +1,4 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
 import type { Outline } from '@nucleon/core/documents/outline';
 import { useTheme } from '@tamagui/core';
@@ -66,7 +67,7 @@ export const FaceAtRest = memo(function FaceAtRest(props: FaceAtRestProps) {
           };
           return (
             <SvgText key={hole.id} {...words}>
-              {hole.label || 'Hole'}
+              {hole.label || commonWords.hole}
             </SvgText>
           );
         })}

@@ -1,3 +1,5 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import CircleCheck from 'lucide-react-native/icons/circle-check';
 import Square from 'lucide-react-native/icons/square';
@@ -23,14 +25,13 @@ export const HoleList = memo(function HoleList({ holes, selected, act, placement
   const units = useUnits();
   const [all, setAll] = useState(false);
   const shown = all ? holes : holes.slice(0, SHOWN_AT_FIRST);
-  if (holes.length === 0)
-    return <Small>No holes on this face yet: take “Add holes” and tap.</Small>;
+  if (holes.length === 0) return <Small>{placeWords.noHolesOnThis}</Small>;
   return (
     <Column testID="hole-list">
       <Row justifyContent="space-between">
-        <Label>Holes of this face</Label>
+        <Label>{placeWords.holesOfThisFace}</Label>
         <Button
-          label={selected.length === holes.length ? 'Choose none' : 'Choose all'}
+          label={selected.length === holes.length ? placeWords.chooseNone : placeWords.chooseAll}
           look="quiet"
           onPress={() => {
             act({
@@ -44,13 +45,13 @@ export const HoleList = memo(function HoleList({ holes, selected, act, placement
       {shown.map((hole) => {
         const on = selected.includes(hole.id);
         const broken = placement.broken.has(hole.id);
-        const name = hole.label || 'Hole';
+        const name = hole.label || commonWords.hole;
         return (
           <Row key={hole.id} borderTopWidth={1} borderColor="$line">
             <Press
               role="checkbox"
               aria-checked={on}
-              aria-label={`Choose ${name} too`}
+              aria-label={placeWords.chooseToo(name)}
               paddingHorizontal="$3"
               onPress={() => {
                 act({ type: 'toggle', id: hole.id });
@@ -62,7 +63,7 @@ export const HoleList = memo(function HoleList({ holes, selected, act, placement
               flex={1}
               gap="$2"
               justifyContent="space-between"
-              aria-label={`${name}${broken ? ', too near' : ''}`}
+              aria-label={`${name}${broken ? placeWords.tooNear : ''}`}
               onPress={() => {
                 act({ type: 'select', ids: [hole.id] });
               }}
@@ -73,8 +74,11 @@ export const HoleList = memo(function HoleList({ holes, selected, act, placement
               </Strong>
               <Row gap="$2">
                 <Small>
-                  {formatLengthShort(hole.diameterMm, units)} at{' '}
-                  {formatLengthShort(hole.xMm, units)} × {formatLengthShort(hole.yMm, units)}
+                  {placeWords.at(
+                    formatLengthShort(hole.diameterMm, units),
+                    formatLengthShort(hole.xMm, units),
+                    formatLengthShort(hole.yMm, units),
+                  )}
                 </Small>
                 <Icon
                   of={broken ? TriangleAlert : CircleCheck}
@@ -88,7 +92,7 @@ export const HoleList = memo(function HoleList({ holes, selected, act, placement
       })}
       {holes.length > SHOWN_AT_FIRST && !all ? (
         <Button
-          label={`Show all ${holes.length}`}
+          label={placeWords.showAll(holes.length)}
           look="quiet"
           onPress={() => {
             setAll(true);

@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import type { StoredHouse } from '@nucleon/contract/wire';
 import { EDGE_RULE_IDS, type EdgeRuleId } from '@nucleon/core/data/choices';
 import type { House } from '@nucleon/core/documents/house';
@@ -16,15 +17,15 @@ import { Small } from '../../ui/text';
 type Per = NonNullable<House['edge']>['per'];
 
 const PER_CHIPS: readonly { value: Per | 'none'; label: string }[] = [
-  { value: 'none', label: 'None of our own' },
-  { value: 'diameter', label: 'Hole diameters' },
-  { value: 'thickness', label: 'Thicknesses' },
-  { value: 'mm', label: 'Millimetres' },
+  { value: 'none', label: placeWords.noneOfOurOwn },
+  { value: 'diameter', label: placeWords.holeDiameters },
+  { value: 'thickness', label: placeWords.thicknesses },
+  { value: 'mm', label: placeWords.millimetres },
 ];
 const USUAL: Record<Per, number> = { diameter: 1.5, thickness: 3, mm: 25 };
 const LIMIT = { above: 0, max: 1000, unit: '' };
 const SCHOOLS: readonly { value: EdgeRuleId | 'strictest'; label: string }[] = [
-  { value: 'strictest', label: 'The strictest' },
+  { value: 'strictest', label: placeWords.theStrictest },
   ...EDGE_RULE_IDS.filter((id) => EDGE_RULES[id].measure === 'edge').map((value) => ({
     value,
     label: EDGE_RULES[value].label.replace(/, to the edge$/, ''),
@@ -35,7 +36,7 @@ const SCHOOLS: readonly { value: EdgeRuleId | 'strictest'; label: string }[] = [
 export function HousePanel() {
   const house = useQuery(houseQuery);
   if (house.isError) return <Failed error={house.error} onRetry={() => void house.refetch()} />;
-  if (!house.data) return <Loading what="the house rule" />;
+  if (!house.data) return <Loading what={placeWords.theHouseRule} />;
   return <HouseForm key={house.data.version} house={house.data} />;
 }
 
@@ -53,7 +54,7 @@ function HouseForm({ house }: { readonly house: StoredHouse }) {
   return (
     <Column gap="$4">
       <Chips
-        label="Hole’s rim to the edge, at least"
+        label={placeWords.holesRimToEdge}
         chips={PER_CHIPS}
         value={edge?.per ?? 'none'}
         onChange={(per) => {
@@ -63,7 +64,7 @@ function HouseForm({ house }: { readonly house: StoredHouse }) {
       />
       {edge ? (
         <NumberBox
-          label="How many"
+          label={placeWords.howMany}
           value={edge.value}
           limit={LIMIT}
           onChange={(value) => {
@@ -73,18 +74,15 @@ function HouseForm({ house }: { readonly house: StoredHouse }) {
         />
       ) : null}
       <Chips
-        label="Of the schools of edge distance, this one binds"
+        label={placeWords.ofSchoolsOfEdge}
         chips={SCHOOLS}
         value={school}
         onChange={setSchool}
         testID="house-school"
       />
-      <Small>
-        The others are still shown. Corners, other holes, cracks and handles count whatever is
-        chosen here.
-      </Small>
+      <Small>{placeWords.theOthersAreStill}</Small>
       <Button
-        label="Keep for every job"
+        label={placeWords.keepForEveryJob}
         look="main"
         onPress={() => {
           save.run();
@@ -92,7 +90,7 @@ function HouseForm({ house }: { readonly house: StoredHouse }) {
         testID="house-keep"
       />
       <Small role="status" aria-live="polite">
-        {save.trouble || (house.version > 0 ? 'Kept on the server.' : '')}
+        {save.trouble || (house.version > 0 ? placeWords.keptOnServer : '')}
       </Small>
     </Column>
   );

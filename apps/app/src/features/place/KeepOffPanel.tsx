@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import Trash from 'lucide-react-native/icons/trash';
 import { Chips } from '../../ui/Chips';
@@ -9,7 +10,7 @@ import { Small, Strong } from '../../ui/text';
 import { changeKeepOff } from './layoutEdits';
 import type { PanelProps } from './panelProps';
 import { KEEP_OFF_CHIPS, SHAPE_CHIPS } from './tools';
-import { wordFor } from '../hole/choiceWords';
+import { wordFor } from '@nucleon/core/words/screens/choiceChips';
 
 /** Handles, ribs, cracks and openings that are there already: drawn by a drag. */
 export function KeepOffPanel({ room }: PanelProps) {
@@ -18,7 +19,7 @@ export function KeepOffPanel({ room }: PanelProps) {
   return (
     <Column gap="$4">
       <Chips
-        label="What must holes keep clear of?"
+        label={placeWords.whatMustHolesKeep}
         chips={KEEP_OFF_CHIPS}
         value={state.keepOffKind}
         onChange={(keepOffKind) => {
@@ -33,7 +34,7 @@ export function KeepOffPanel({ room }: PanelProps) {
         testID="keep-kind"
       />
       <Chips
-        label="Its shape"
+        label={placeWords.itsShape}
         chips={SHAPE_CHIPS}
         value={state.keepOffShape}
         onChange={(keepOffShape) => {
@@ -41,7 +42,7 @@ export function KeepOffPanel({ room }: PanelProps) {
         }}
         testID="keep-shape"
       />
-      <Small>Drag across the plan to draw it: a round from its middle, a box, or a line.</Small>
+      <Small>{placeWords.dragAcrossPlanTo}</Small>
       {places.map((place, index) => (
         <Row key={place.id} gap="$3" alignItems="flex-end" testID={`keep-${index + 1}`}>
           <Column flex={1} paddingBottom="$3">
@@ -51,9 +52,9 @@ export function KeepOffPanel({ room }: PanelProps) {
           {place.kind === 'hole' || place.kind === 'cut-out' ? null : (
             <LengthBox
               inRow
-              label="Stay away by"
+              label={placeWords.stayAwayBy}
               valueMm={place.marginMm ?? null}
-              placeholder="by the rule"
+              placeholder={placeWords.byRule}
               mostMm={LIMITS.smallMm.max}
               onChangeMm={(marginMm) => {
                 edit(changeKeepOff(place.id, { marginMm }), `margin ${place.id}`);
@@ -61,7 +62,10 @@ export function KeepOffPanel({ room }: PanelProps) {
             />
           )}
           <Press
-            aria-label={`Delete ${wordFor(KEEP_OFF_CHIPS, place.kind).toLowerCase()} ${index + 1}`}
+            aria-label={placeWords.deleteKeepOffChips(
+              wordFor(KEEP_OFF_CHIPS, place.kind).toLowerCase(),
+              index + 1,
+            )}
             paddingHorizontal="$3"
             onPress={() => {
               edit(changeKeepOff(place.id, null), `drop ${place.id}`);

@@ -1,3 +1,5 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { Column } from '../../ui/layout';
 import { DraftTrouble } from '../draft/DraftTrouble';
 import type { LayoutHandle } from './useLayoutDraft';
@@ -8,10 +10,12 @@ export function LayoutTrouble(handle: LayoutHandle) {
   if (kind === 'saved' || kind === 'waiting' || kind === 'saving') return null;
   const { piece, holes } = handle.draft.now;
   const nameOf = (part: string): string =>
-    part === 'piece' ? piece.name : (holes.find(({ id }) => id === part)?.label ?? 'Hole');
+    part === 'piece'
+      ? piece.name
+      : (holes.find(({ id }) => id === part)?.label ?? commonWords.hole);
   return (
     <Column padding="$3">
-      <DraftTrouble {...handle} done="moved" nameOf={nameOf} />
+      <DraftTrouble {...handle} done={placeWords.moved} nameOf={nameOf} />
     </Column>
   );
 }

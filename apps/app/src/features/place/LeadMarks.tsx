@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { useTheme } from '@tamagui/core';
 import type { BoxMm, PointMm } from '@nucleon/core/layout/outline';
 import type { Datum } from '@nucleon/core/documents/piece';
@@ -59,7 +60,7 @@ export function LeadMarks({ lead, shift, datum, isBase, px, window, box }: LeadM
       {binding?.span ? (
         <Span
           {...binding.span}
-          text={`${show(binding.actualMm)}, least ${show(binding.requiredMm)}`}
+          text={placeWords.least(show(binding.actualMm), show(binding.requiredMm))}
           tone={tone}
           halo={halo}
           px={px}

@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import type { PieceInJob, PieceLayout } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -42,7 +43,7 @@ export function LikePanel({
   const same = async (): Promise<string> => {
     for (const one of like)
       await putLayout(one.id, { holes: fresh(), removed: one.holes.map(({ id }) => id) });
-    return `Set out on ${like.map(({ name }) => `“${name}”`).join(', ')}.`;
+    return placeWords.setOutOn(like.map(({ name }) => `“${name}”`).join(', '));
   };
   const more = async (): Promise<string> => {
     for (let number = 2; number <= copies + 1; number++) {
@@ -52,31 +53,30 @@ export function LikePanel({
       await putPiece(job.id, id, { ...bodyOf({ ...own, id }, 0), name: `${piece.name} ${number}` });
       await putLayout(id, { holes: fresh() });
     }
-    return `Made ${copies} more like it.`;
+    return placeWords.madeMoreLikeIt(copies);
   };
   return (
     <Column gap="$4">
       {like.length > 0 ? (
         <>
           <Strong fontSize="$2">
-            {like.length} in this job {like.length === 1 ? 'is' : 'are'} like it:{' '}
-            {like.map(({ name }) => name).join(', ')}
+            {placeWords.inThisJobLike(like.length, like.map(({ name }) => name).join(', '))}
           </Strong>
           <Button
-            label="Set the same holes out on them"
+            label={placeWords.setSameHolesOut}
             disabled={!saved || spread.busy || holes.length === 0}
             onPress={() => {
               spread.run(same);
             }}
             testID="like-same"
           />
-          <Small>Holes they have now are taken away.</Small>
+          <Small>{placeWords.holesTheyHaveNow}</Small>
         </>
       ) : (
-        <Small>No other piece of this job has the same form and outline.</Small>
+        <Small>{placeWords.noOtherPieceOf}</Small>
       )}
       <NumberBox
-        label="Or make more like it"
+        label={placeWords.orMakeMoreLike}
         value={copies}
         limit={COPIES}
         onChange={(value) => {
@@ -85,7 +85,7 @@ export function LikePanel({
         testID="like-count"
       />
       <Button
-        label={`Make ${copies} more`}
+        label={placeWords.makeMore(copies)}
         disabled={!saved || spread.busy || copies > MAX_COPIES}
         onPress={() => {
           spread.run(more);

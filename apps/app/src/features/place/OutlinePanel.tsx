@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { outlineFaultText } from '@nucleon/core/words/layout/outlineFaultText';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { PolygonOutline } from '@nucleon/core/documents/outline';
@@ -57,28 +58,25 @@ export function OutlinePanel({ room }: PanelProps) {
           edit(changePiece({ outline: next }), group);
         }}
       />
-      <Small>
-        Or tap its corners on the plan, one after the other, along a photograph if you have laid one
-        under. Drag a point to mend it.
-      </Small>
+      <Small>{placeWords.orTapItsCorners}</Small>
       {said ? <Notice level="caution" text={said} live testID="trace-fault" /> : null}
       <Row gap="$2" flexWrap="wrap">
         {tracing ? (
           <>
             <Button
-              label={`Use these ${state.points.length} points`}
+              label={placeWords.useThesePoints(state.points.length)}
               look="main"
               onPress={use}
               testID="trace-use"
             />
             <Button
-              label="Take the last back"
+              label={placeWords.takeLastBack}
               onPress={() => {
                 act({ type: 'points', points: state.points.slice(0, -1) });
               }}
             />
             <Button
-              label="Drop them"
+              label={placeWords.dropThem}
               look="quiet"
               onPress={() => {
                 act({ type: 'points', points: [] });
@@ -88,7 +86,7 @@ export function OutlinePanel({ room }: PanelProps) {
           </>
         ) : (
           <Button
-            label="Change it point by point"
+            label={placeWords.changeItPointBy}
             onPress={() => {
               act({
                 type: 'points',
@@ -122,7 +120,7 @@ function Bows({
   const sides = outline.pointsMm.map((_, side) => side).slice(0, MAX_SIDES_SHOWN);
   return (
     <Column gap="$2">
-      <Label>Sides that bow out (inwards: a minus before it)</Label>
+      <Label>{placeWords.sidesThatBowOut}</Label>
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
         {sides.map((side) => {
           const chord = chordOf(outline, side);
@@ -130,7 +128,7 @@ function Bows({
             <LengthBox
               inRow
               key={side}
-              label={`Side ${side + 1}`}
+              label={placeWords.side(side + 1)}
               anySign
               valueMm={bowOfBulge(chord, outline.bulges?.[side] ?? 0)}
               mostMm={LIMITS.smallMm.max}

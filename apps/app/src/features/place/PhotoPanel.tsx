@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { distance } from '@nucleon/core/math/arc';
 import { boundingBox } from '@nucleon/core/layout/outline';
@@ -28,32 +29,32 @@ export function PhotoPanel({ room }: PanelProps) {
   const lay = async (): Promise<void> => {
     const file = await pickFile('image/jpeg,image/png,image/webp');
     if (!file) return;
-    setSaid('Taking the picture in…');
+    setSaid(placeWords.takingPictureIn);
     const { blob, widthPx, heightPx } = await shrinkPicture(file);
     const id = newId();
     await putPhoto(piece.id, id, blob);
     const mmPerPx = boundingBox(outline).widthMm / widthPx;
     edit(changePiece({ photo: { id, xMm: 0, yMm: 0, mmPerPx, widthPx, heightPx } }), `photo ${id}`);
-    setSaid('Laid under the piece, as wide as its outline. Now bring it to scale.');
+    setSaid(placeWords.laidUnderPieceAs);
   };
   const [first, second] = state.points;
   return (
     <Column gap="$4">
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label={photo ? 'Another photograph' : 'Lay a photograph under it'}
+          label={photo ? placeWords.anotherPhotograph : placeWords.layPhotographUnderIt}
           icon={ImageUp}
           look={photo ? 'plain' : 'main'}
           onPress={() => {
             lay().catch((error: unknown) => {
-              setSaid(error instanceof Error ? error.message : 'It did not work.');
+              setSaid(error instanceof Error ? error.message : placeWords.itDidNotWork);
             });
           }}
           testID="photo-lay"
         />
         {photo ? (
           <Button
-            label="Delete"
+            label={placeWords.delete}
             look="stop"
             onPress={() => {
               edit(changePiece({ photo: undefined }), 'photo away');
@@ -66,22 +67,19 @@ export function PhotoPanel({ room }: PanelProps) {
       </Small>
       {photo ? (
         <>
-          <Small>
-            Taken square on, from a few steps back. Drag it into place; to scale it, tap two points
-            whose distance you have measured.
-          </Small>
+          <Small>{placeWords.takenSquareOnFrom}</Small>
           {first && second ? (
             <>
               <LengthBox
-                label={`From one point to the other, now ${formatLengthShort(distance(first, second), units)}`}
+                label={placeWords.fromOnePointTo(formatLengthShort(distance(first, second), units))}
                 valueMm={trueMm}
-                placeholder="as measured"
+                placeholder={placeWords.asMeasured}
                 mostMm={LIMITS.lengthMm.max}
                 onChangeMm={setTrueMm}
                 testID="photo-true"
               />
               <Button
-                label="Bring it to scale"
+                label={placeWords.bringItToScale}
                 look="main"
                 disabled={trueMm === null}
                 onPress={() => {

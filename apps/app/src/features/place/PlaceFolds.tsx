@@ -1,3 +1,5 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { isRound } from '@nucleon/core/layout/wrap';
@@ -60,7 +62,7 @@ export function PlaceFolds({ room, layout }: PanelProps) {
     <Column>
       <Column paddingHorizontal="$4" paddingBottom="$3">
         <Button
-          label="Mark it: tape distances and check"
+          label={placeWords.markItTapeDistances}
           icon={MapPin}
           onPress={() => {
             router.navigate(routes.marks(piece.jobId, piece.id));
@@ -69,7 +71,7 @@ export function PlaceFolds({ room, layout }: PanelProps) {
         />
       </Column>
       {isRound(piece.outline) ? (
-        <Fold {...fold('round', 'As a round', 'Looked down on, with its seam')}>
+        <Fold {...fold('round', placeWords.asRound, placeWords.lookedDownOnWith)}>
           <Measured>
             {(width) =>
               isRound(piece.outline) ? (
@@ -79,7 +81,7 @@ export function PlaceFolds({ room, layout }: PanelProps) {
                     piece.thicknessMm,
                     holes
                       .filter((hole) => hole.face !== 'base')
-                      .map((hole) => ({ ...hole, label: hole.label || 'Hole' })),
+                      .map((hole) => ({ ...hole, label: hole.label || commonWords.hole })),
                     units,
                   )}
                   width={width}
@@ -90,20 +92,20 @@ export function PlaceFolds({ room, layout }: PanelProps) {
           </Measured>
         </Fold>
       ) : null}
-      <Fold {...fold('files', 'Template and drawings', '1:1 PDF, DXF and SVG, out and in')}>
+      <Fold {...fold('files', placeWords.templateAndDrawings, placeWords.fileKinds)}>
         <WritePanel piece={piece} holes={holes} face={state.face} />
         <ReadPanel onTake={take} />
       </Fold>
-      <Fold {...fold('house', 'House rule', 'How near this workshop drills to an edge')}>
+      <Fold {...fold('house', placeWords.houseRule, placeWords.howNearThisWorkshop)}>
         <HousePanel />
       </Fold>
-      <Fold {...fold('like', 'Like pieces', 'The same holes on others of its kind')}>
+      <Fold {...fold('like', placeWords.likePieces, placeWords.theSameHolesOn)}>
         <LikePanel
           layout={{ ...layout, piece, holes }}
           saved={room.handle.draft.save.kind === 'saved'}
         />
         {room.handle.draft.save.kind === 'saved' ? null : (
-          <Small>Wait until this piece is saved.</Small>
+          <Small>{placeWords.waitUntilThisPiece}</Small>
         )}
       </Fold>
     </Column>

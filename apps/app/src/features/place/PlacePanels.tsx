@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { isRound } from '@nucleon/core/layout/wrap';
 import { memo } from 'react';
 import { Chips } from '../../ui/Chips';
@@ -20,10 +21,10 @@ export const PlacePanels = memo(function PlacePanels(props: PanelProps) {
       <Column padding="$4" gap="$4">
         {isRound(content.piece.outline) ? (
           <Chips
-            label="Face"
+            label={placeWords.face}
             chips={[
-              { value: 'face', label: 'Side, unrolled' },
-              { value: 'base', label: 'Base' },
+              { value: 'face', label: placeWords.sideUnrolled },
+              { value: 'base', label: placeWords.base },
             ]}
             value={state.face}
             onChange={(face) => {

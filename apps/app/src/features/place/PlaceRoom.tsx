@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { routes } from '../../routes';
 import type { PieceLayout, StoredMachine } from '@nucleon/contract/wire';
 import { useMedia } from '@tamagui/core';
@@ -41,7 +43,7 @@ export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
       contentContainerStyle={{ paddingHorizontal: 12, paddingVertical: 8 }}
     >
       <Chips
-        label="What touching the plan does"
+        label={placeWords.whatTouchingPlanDoes}
         hideLabel
         nowrap
         chips={TOOL_CHIPS}
@@ -58,7 +60,12 @@ export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
       <LayoutTrouble {...room.handle} />
       {room.placement.faults.slice(0, 3).map((fault) => (
         <Column key={fault.pointer + fault.message} padding="$3">
-          <Notice level="stop" title="Not saved yet" text={fault.message} testID="place-fault" />
+          <Notice
+            level="stop"
+            title={placeWords.notSavedYet}
+            text={fault.message}
+            testID="place-fault"
+          />
         </Column>
       ))}
     </>
@@ -69,8 +76,8 @@ export function PlaceRoom({ layout, machines, firstHole }: PlaceRoomProps) {
   return (
     <Page
       title={room.content.piece.name}
-      subtitle={`Lay out · ${layout.job.name}`}
-      back={{ href: routes.job(layout.job.id), label: 'the job' }}
+      subtitle={placeWords.layOutName(layout.job.name)}
+      back={{ href: routes.job(layout.job.id), label: commonWords.theJob }}
       maxWidth={1440}
       fixed
       actions={

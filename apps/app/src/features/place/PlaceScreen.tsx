@@ -1,3 +1,5 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { useQuery } from '@tanstack/react-query';
 import { useLocalSearchParams } from 'expo-router';
@@ -27,7 +29,7 @@ export function PlaceScreen() {
     );
   const failed = [layout, machines].find((query) => query.isError);
   return (
-    <Page title="Lay out" back={{ href: routes.job(jobId), label: 'the job' }}>
+    <Page title={placeWords.layOut} back={{ href: routes.job(jobId), label: commonWords.theJob }}>
       {failed?.error ? (
         <Failed
           error={failed.error}
@@ -37,7 +39,7 @@ export function PlaceScreen() {
           }}
         />
       ) : (
-        <Loading what="the piece" />
+        <Loading what={placeWords.thePiece} />
       )}
     </Page>
   );

@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { ServiceBand } from '@nucleon/core/documents/piece';
 import { bandName, bandWidth } from '@nucleon/core/layout/services';
@@ -25,7 +26,7 @@ export function ScanPanel({ room }: PanelProps) {
   return (
     <Column gap="$4">
       <Chips
-        label="What did the scan find?"
+        label={placeWords.whatDidScanFind}
         chips={SERVICE_CHIPS}
         value={band.kind}
         onChange={(kind) => {
@@ -36,7 +37,7 @@ export function ScanPanel({ room }: PanelProps) {
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
         <LengthBox
           inRow
-          label="How wide"
+          label={placeWords.howWide}
           valueMm={band.widthMm}
           mostMm={LIMITS.smallMm.max}
           onChangeMm={(widthMm) => {
@@ -46,7 +47,7 @@ export function ScanPanel({ room }: PanelProps) {
         />
         <LengthBox
           inRow
-          label="May be off by"
+          label={placeWords.mayBeOffBy}
           valueMm={band.uncertaintyMm}
           mostMm={LIMITS.smallMm.max}
           onChangeMm={(uncertaintyMm) => {
@@ -56,9 +57,9 @@ export function ScanPanel({ room }: PanelProps) {
         />
         <LengthBox
           inRow
-          label="How deep"
+          label={placeWords.howDeep}
           valueMm={band.depthMm ?? null}
-          placeholder="not known"
+          placeholder={placeWords.notKnownInLine}
           mostMm={LIMITS.smallMm.max}
           onClear={() => {
             set({ depthMm: undefined });
@@ -69,20 +70,20 @@ export function ScanPanel({ room }: PanelProps) {
           testID="band-depth"
         />
       </Row>
-      <Small>Drag along it on the plan. Every find of the scan gets a band of its own.</Small>
+      <Small>{placeWords.dragAlongItOn}</Small>
       {(content.piece.services ?? []).map((one: ServiceBand, index) => (
         <Row key={one.id} justifyContent="space-between" testID={`band-${index + 1}`}>
           <Column>
             <Strong fontSize="$2">{bandName(one)}</Strong>
             <Small>
-              a band of {formatLengthShort(bandWidth(one), units)}
-              {one.depthMm === undefined
-                ? ', depth not known'
-                : `, from ${formatLengthShort(one.depthMm, units)} down`}
+              {placeWords.aBandOf(
+                formatLengthShort(bandWidth(one), units),
+                one.depthMm === undefined ? null : formatLengthShort(one.depthMm, units),
+              )}
             </Small>
           </Column>
           <Press
-            aria-label={`Delete ${bandName(one)} ${index + 1}`}
+            aria-label={placeWords.deleteOne(bandName(one), index + 1)}
             paddingHorizontal="$3"
             onPress={() => {
               edit(changeBand(one.id, null), `drop ${one.id}`);

@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import type { LucideIcon } from 'lucide-react-native';
 import Maximize from 'lucide-react-native/icons/maximize';
 import Minus from 'lucide-react-native/icons/minus';
@@ -35,13 +36,13 @@ export function ZoomButtons({
   );
   return (
     <Column position="absolute" right={8} top={8} gap="$1">
-      {one('Look closer', Plus, () => {
+      {one(placeWords.lookCloser, Plus, () => {
         onZoom(NEARER);
       })}
-      {one('Step back', Minus, () => {
+      {one(placeWords.stepBack, Minus, () => {
         onZoom(1 / NEARER);
       })}
-      {isWhole ? null : one('The whole piece', Maximize, onWhole)}
+      {isWhole ? null : one(placeWords.theWholePiece, Maximize, onWhole)}
     </Column>
   );
 }

@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
 import { boundingBox, faceOutline, type PointMm } from '@nucleon/core/layout/outline';
 import type { KeepOff, ServiceBand } from '@nucleon/core/documents/piece';
@@ -69,7 +70,7 @@ export const addHoles =
         pieceId: now.piece.id,
         version: 0,
         updatedAt: now.piece.updatedAt,
-        label: `Hole ${now.holes.length + index + 1}`,
+        label: placeWords.hole(now.holes.length + index + 1),
         xMm: settled(place.xMm - shift),
         yMm: settled(place.yMm - shift),
       };
@@ -91,7 +92,7 @@ export const mirrorHoles =
           ...hole,
           id: newId(),
           version: 0,
-          label: `Hole ${now.holes.length + index + 1}`,
+          label: placeWords.hole(now.holes.length + index + 1),
           xMm: settled(at.xMm - shift),
           yMm: settled(at.yMm - shift),
         };

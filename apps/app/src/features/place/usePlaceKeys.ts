@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { MM_PER_INCH } from '@nucleon/core/math/constants';
 import { useUnits } from '../display/displayStore';
 import { useKeys, type KeyBinding } from '../../ui/useKeys';
@@ -8,10 +9,10 @@ import type { PlaceRoomState } from './usePlaceRoom';
 const STEP_MM = { mm: [1, 0.1], inch: [MM_PER_INCH / 16, MM_PER_INCH / 64] } as const;
 
 const WAYS = {
-  ArrowLeft: [-1, 0, 'left'],
-  ArrowRight: [1, 0, 'right'],
-  ArrowUp: [0, 1, 'up'],
-  ArrowDown: [0, -1, 'down'],
+  ArrowLeft: [-1, 0, placeWords.left],
+  ArrowRight: [1, 0, placeWords.right],
+  ArrowUp: [0, 1, placeWords.up],
+  ArrowDown: [0, -1, placeWords.down],
 } as const;
 
 /** Arrows nudge what is chosen, Delete takes it away, Escape lets go of it. */
@@ -20,7 +21,7 @@ export function usePlaceKeys({ state, act, edit, holes, handle, remove }: PlaceR
   const chosen = state.selected;
   const nudges = Object.entries(WAYS).map(([key, [x, y, way]]): KeyBinding => ({
     key,
-    does: `nudge ${way} (Shift: finer)`,
+    does: placeWords.nudgeShiftFiner(way),
     run: (event) => {
       const [step, fine] = STEP_MM[length];
       const by = event.shiftKey ? fine : step;
@@ -33,14 +34,14 @@ export function usePlaceKeys({ state, act, edit, holes, handle, remove }: PlaceR
           ...nudges,
           {
             key: 'Delete',
-            does: 'delete the chosen holes',
+            does: placeWords.deleteChosenHoles,
             run: () => {
               remove(chosen);
             },
           },
           {
             key: 'Escape',
-            does: 'choose none',
+            does: placeWords.chooseNoneKey,
             run: () => {
               act({ type: 'select', ids: [] });
             },
@@ -49,7 +50,7 @@ export function usePlaceKeys({ state, act, edit, holes, handle, remove }: PlaceR
       : []),
     {
       key: 'ctrl+a',
-      does: 'choose every hole',
+      does: placeWords.chooseEveryHole,
       run: () => {
         act({ type: 'select', ids: holes.map(({ id }) => id) });
       },

@@ -1,3 +1,4 @@
+import { pressWords } from '@nucleon/core/words/screens/press';
 import type { ForceBand } from '@nucleon/core/physics/effort/steadiness';
 import { useTheme } from '@tamagui/core';
 import { Line, Rect, Svg, Text } from 'react-native-svg';
@@ -39,10 +40,10 @@ export function ForceGauge({ band, topN, forceN, wantedN, height }: ForceGaugePr
             strokeWidth={2}
           />
           <Text {...words} {...at(10, Y(band.maxN) - 6)} fill={theme.muted.val}>
-            Tears out above
+            {pressWords.tearsOutAbove}
           </Text>
           <Text {...words} {...at(10, Y(band.minN) + 18)} fill={theme.muted.val}>
-            Polishes below
+            {pressWords.polishesBelow}
           </Text>
           <Rect
             {...at(width - 46, Y(forceN))}

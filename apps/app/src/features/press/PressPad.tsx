@@ -1,3 +1,4 @@
+import { pressWords } from '@nucleon/core/words/screens/press';
 import { scaleReading } from '@nucleon/core/physics/effort/scaleReading';
 import { formatReading } from '@nucleon/core/words/units/formatReading';
 import {
@@ -83,7 +84,7 @@ export function PressPad({ band, tare, onTried }: PressPadProps) {
           aria-valuemax={topN}
           aria-valuenow={wantedN ?? 0}
           aria-valuetext={formatReading(scaleReading(shown, units, tare), units)}
-          aria-label="How hard to press. Arrow keys: up for harder, down for lighter."
+          aria-label={pressWords.howHardToPress}
           testID="press-pad"
           style={{ flex: 1, height: PAD_PX, touchAction: 'none', cursor: 'ns-resize' } as object}
         >
@@ -93,33 +94,29 @@ export function PressPad({ band, tare, onTried }: PressPadProps) {
           <Numeral fontSize="$7" lineHeight="$7" testID="scale-reading">
             {formatReading(scaleReading(shown, units, tare), units)}
           </Numeral>
-          <Small>
-            {pressing
-              ? 'Keep it in the band. Let go when you have had enough.'
-              : 'Hold a finger on the pad: higher is harder.'}
-          </Small>
+          <Small>{pressing ? pressWords.keepItInBand : pressWords.holdFingerOnPad}</Small>
         </Column>
       </Row>
       <Row gap="$2" flexWrap="wrap">
         {pressing ? (
           <>
             <Button
-              label="Harder"
+              label={pressWords.harder}
               onPress={() => {
                 mean(wantedN * STEP);
               }}
             />
             <Button
-              label="Lighter"
+              label={pressWords.lighter}
               onPress={() => {
                 mean(wantedN / STEP);
               }}
             />
-            <Button label="Let go" look="main" onPress={letGo} testID="let-go" />
+            <Button label={pressWords.letGo} look="main" onPress={letGo} testID="let-go" />
           </>
         ) : (
           <Button
-            label="Press without the pad"
+            label={pressWords.pressWithoutPad}
             look="quiet"
             onPress={() => {
               mean(band.wantedN);

@@ -1,3 +1,4 @@
+import { pressWords } from '@nucleon/core/words/screens/press';
 import { isByHand } from '@nucleon/core/data/holds';
 import { routes } from '../../routes';
 import { aidText, armLines, forceLines, leverText } from '@nucleon/core/words/pressing';
@@ -12,7 +13,7 @@ import { NumberBox } from '../../ui/NumberBox';
 import { Loading } from '../../ui/StateView';
 import { Heading, Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
-import { AID_CHIPS } from '../hole/choiceWords';
+import { AID_CHIPS } from '@nucleon/core/words/screens/choiceChips';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
@@ -23,7 +24,7 @@ const TARE_LIMIT = { min: 0, max: 200, unit: '' };
 /** The plan's force on a scale, at the lever and in the arms. */
 export function PressScreen() {
   return (
-    <HoleLoader title="Feed force">
+    <HoleLoader title={pressWords.feedForce}>
       {(loaded) => <PressRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -38,7 +39,7 @@ function PressRoom(loaded: LoadedHole) {
   if (!plan)
     return (
       <RoomPage name="press" room={room}>
-        {room.faults.length === 0 ? <Loading what="the force" /> : null}
+        {room.faults.length === 0 ? <Loading what={pressWords.theForce} /> : null}
       </RoomPage>
     );
   const machine = workshop.machines.find(({ id }) => id === plan.setup.machineId) ?? {};
@@ -57,15 +58,15 @@ function PressRoom(loaded: LoadedHole) {
     <RoomPage name="press" room={room}>
       <Column padding="$4" gap="$5">
         <Panel wet padding="$4" gap="$3" testID="force-lines">
-          <Heading aria-level={2}>Press with</Heading>
+          <Heading aria-level={2}>{pressWords.pressWith}</Heading>
           <Lines lines={forceLines(plan.feedForceN, tare ?? 0, units)} />
           <NumberBox
-            label={`With the drill resting on it, the scale shows, ${scaleUnit(units).unit}`}
+            label={pressWords.withDrillRestingOn(scaleUnit(units).unit)}
             value={tare}
             placeholder="0"
             limit={TARE_LIMIT}
             onChange={setTare}
-            note="The drill’s own weight presses too: add to what the scale shows already."
+            note={pressWords.theDrillsOwnWeight}
             testID="tare"
           />
         </Panel>
@@ -78,12 +79,12 @@ function PressRoom(loaded: LoadedHole) {
           tare={tare ?? 0}
         />
         <Column gap="$3" testID="arms">
-          <Heading aria-level={2}>{byHand ? 'In the arms' : 'At the handle'}</Heading>
+          <Heading aria-level={2}>{byHand ? pressWords.inArms : pressWords.atHandle}</Heading>
           {lever ? <Small>{lever}</Small> : null}
           {lever ? (
             <Row>
               <Button
-                label="Measure it, in the kit"
+                label={pressWords.measureItInKit}
                 look="quiet"
                 onPress={() => {
                   router.navigate(routes.kit({ shelf: 'machines' }));
@@ -94,7 +95,7 @@ function PressRoom(loaded: LoadedHole) {
           {byHand ? (
             <>
               <Chips
-                label="Helped by"
+                label={pressWords.helpedBy}
                 chips={AID_CHIPS}
                 value={aid}
                 onChange={(feedAid) => {
@@ -108,10 +109,7 @@ function PressRoom(loaded: LoadedHole) {
           <Panel padding="$4">
             <Lines lines={armLines(pressed, units)} testID="arm-lines" />
           </Panel>
-          <Small>
-            How long arms hold a steady push follows Rohmert’s curve, for a most of about two thirds
-            of your body weight; people differ by a third.
-          </Small>
+          <Small>{pressWords.howLongArmsHold}</Small>
         </Column>
       </Column>
     </RoomPage>

@@ -1,3 +1,4 @@
+import { pressWords } from '@nucleon/core/words/screens/press';
 import { forceOfReading, scaleReading, scaleUnit } from '@nucleon/core/physics/effort/scaleReading';
 import { formatReading } from '@nucleon/core/words/units/formatReading';
 import { steadinessLines, steadinessText } from '@nucleon/core/words/pressing';
@@ -16,8 +17,8 @@ import { useUnits } from '../display/displayStore';
 import { PressPad } from './PressPad';
 
 const WAYS = [
-  { value: 'pretend', label: 'Pretend scale' },
-  { value: 'own', label: 'My bathroom scale' },
+  { value: 'pretend', label: pressWords.pretendScale },
+  { value: 'own', label: pressWords.myBathroomScale },
 ] as const;
 const READING_LIMIT = { min: 0, max: 400, unit: '' };
 
@@ -46,23 +47,18 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
   const at = (forceN: number): string => formatReading(scaleReading(forceN, units, tare), units);
   return (
     <Column gap="$3" testID="trainer">
-      <Heading aria-level={2}>Practise it</Heading>
-      <Small>
-        Between {at(band.minN)} and {at(band.maxN)} it cuts well; aim for {at(band.wantedN)}.
-      </Small>
-      <Chips label="On" chips={WAYS} value={way} onChange={setWay} testID="scale-way" />
+      <Heading aria-level={2}>{pressWords.practiseIt}</Heading>
+      <Small>{pressWords.betweenAndItCuts(at(band.minN), at(band.maxN), at(band.wantedN))}</Small>
+      <Chips label={pressWords.on} chips={WAYS} value={way} onChange={setWay} testID="scale-way" />
       {way === 'pretend' ? (
         <PressPad band={band} tare={tare} onTried={setTried} />
       ) : (
         <Panel padding="$4" gap="$3">
-          <Small color="$ink">
-            Scale on the bench, a block of wood on it. Press as if drilling for half a minute, eyes
-            on the block, and have someone read the scale.
-          </Small>
+          <Small color="$ink">{pressWords.scaleOnBenchBlock}</Small>
           <Row gap="$3" alignItems="flex-start">
             <NumberBox
               inRow
-              label={`Least it showed, ${unit}`}
+              label={pressWords.leastItShowed(unit)}
               value={min}
               limit={READING_LIMIT}
               onChange={setMin}
@@ -70,7 +66,7 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
             />
             <NumberBox
               inRow
-              label={`Most it showed, ${unit}`}
+              label={pressWords.mostItShowed(unit)}
               value={max}
               limit={READING_LIMIT}
               onChange={setMax}

@@ -1,3 +1,4 @@
+import { purposeWords } from '@nucleon/core/words/screens/purpose';
 import type { BitForPurpose } from '@nucleon/core/advice/choice/bitsForPurpose';
 import type { DescribedBitsForPurpose } from '@nucleon/core/words/advice/bitsForPurposeInWords';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -12,11 +13,11 @@ import { useUnits } from '../display/displayStore';
 import type { PurposeDraft } from './usePurpose';
 
 const LOOKS = {
-  covered: { icon: CircleCheck, tone: 'fine', word: 'Fits' },
-  'no-exit': { icon: CircleCheck, tone: 'fine', word: 'Fits' },
-  'nothing-covers': { icon: CircleCheck, tone: 'fine', word: 'Fits' },
-  tight: { icon: TriangleAlert, tone: 'caution', word: 'Only just' },
-  'not-covered': { icon: OctagonX, tone: 'stop', word: 'Rejected' },
+  covered: { icon: CircleCheck, tone: 'fine', word: purposeWords.fits },
+  'no-exit': { icon: CircleCheck, tone: 'fine', word: purposeWords.fits },
+  'nothing-covers': { icon: CircleCheck, tone: 'fine', word: purposeWords.fits },
+  tight: { icon: TriangleAlert, tone: 'caution', word: purposeWords.onlyJust },
+  'not-covered': { icon: OctagonX, tone: 'stop', word: purposeWords.rejected },
 } as const satisfies Record<BitForPurpose['verdict'], object>;
 
 /** Owned bits within the range, with what their chips come to, and the nearest misses. */
@@ -31,10 +32,8 @@ export function BitRows({
   const size = (mm: number): string => formatLengthShort(mm, units);
   return (
     <Column padding="$4" gap="$2" testID="fit-bits">
-      <Heading aria-level={2}>Your bits</Heading>
-      {bits.fitting.length === 0 ? (
-        <Small>None you own cuts this. The plan would be for a new bit of the size above.</Small>
-      ) : null}
+      <Heading aria-level={2}>{purposeWords.yourBits}</Heading>
+      {bits.fitting.length === 0 ? <Small>{purposeWords.noneYouOwnCuts}</Small> : null}
       {bits.fitting.map(({ bit, verdict, text, holeMm }) => {
         const { icon, tone, word } = LOOKS[verdict];
         const picked = purpose.pickedBit === bit.id;

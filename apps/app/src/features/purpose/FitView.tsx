@@ -1,3 +1,5 @@
+import { purposeWords } from '@nucleon/core/words/screens/purpose';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { fitLines } from '@nucleon/core/words/purposes/fitLines';
 import { formatLength, formatLengthShort } from '@nucleon/core/words/units/length';
 import { Measured } from '../../drawing/Measured';
@@ -22,7 +24,7 @@ export function FitView({ purpose }: { readonly purpose: PurposeDraft }) {
             <Notice
               key={fault.message}
               level="stop"
-              title="These cannot both be"
+              title={purposeWords.theseCannotBothBe}
               text={fault.message}
             />
           ))
@@ -42,11 +44,14 @@ export function FitView({ purpose }: { readonly purpose: PurposeDraft }) {
         </Measured>
       </Panel>
       <Column padding="$4" gap="$1">
-        <Label>Hole</Label>
+        <Label>{commonWords.hole}</Label>
         <Numeral testID="fit-target">{formatLength(diameter.targetMm, units)}</Numeral>
         <Small testID="fit-range">
-          {formatLengthShort(diameter.leastMm, units)} to{' '}
-          {formatLengthShort(diameter.mostMm, units)} will do. {fit.reason.text}
+          {purposeWords.toWillDo(
+            formatLengthShort(diameter.leastMm, units),
+            formatLengthShort(diameter.mostMm, units),
+            fit.reason.text,
+          )}
         </Small>
       </Column>
       {fit.cautions.length > 0 ? (
@@ -63,24 +68,24 @@ export function FitView({ purpose }: { readonly purpose: PurposeDraft }) {
       </Column>
       {bits ? <BitRows bits={bits} purpose={purpose} /> : null}
       <Column padding="$4" gap="$2" testID="fit-working">
-        <Heading aria-level={2}>How it comes about</Heading>
+        <Heading aria-level={2}>{purposeWords.howItComesAbout}</Heading>
         {fit.reason.inputs.map(({ name, value }) => (
           <Line key={name} name={name} value={value} quiet />
         ))}
         <Small>{fit.reason.source}</Small>
       </Column>
       <Column padding="$4" gap="$2">
-        <Heading aria-level={2}>What follows</Heading>
+        <Heading aria-level={2}>{purposeWords.whatFollows}</Heading>
         {fit.followUps.map((one) => (
           <Column key={one.title} gap={2}>
             <Strong>{one.title}</Strong>
             <Small>
-              {one.when === 'before' ? 'Before drilling. ' : ''}
+              {one.when === 'before' ? purposeWords.beforeDrilling : ''}
               {one.detail}
             </Small>
           </Column>
         ))}
-        <Small>These join the steps of the plan.</Small>
+        <Small>{purposeWords.theseJoinStepsOf}</Small>
       </Column>
     </Column>
   );

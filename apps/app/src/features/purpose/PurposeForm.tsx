@@ -1,3 +1,4 @@
+import { purposeWords } from '@nucleon/core/words/screens/purpose';
 import { usualValue, type Field } from '@nucleon/core/layout/purposes/field';
 import type { PurposeKind } from '@nucleon/core/layout/purposes/purposes';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -38,7 +39,12 @@ export function PurposeForm({ kind, purpose, thicknessMm, onOther }: PurposeForm
         />
       ))}
       <Row>
-        <Button label="Another purpose" look="quiet" onPress={onOther} testID="other-purpose" />
+        <Button
+          label={purposeWords.anotherPurpose}
+          look="quiet"
+          onPress={onOther}
+          testID="other-purpose"
+        />
       </Row>
     </Column>
   );
@@ -79,7 +85,9 @@ function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBox
           max: field.max,
           unit: field.unit,
         }}
-        placeholder={usual === undefined ? (field.optional ? 'none' : '') : String(usual)}
+        placeholder={
+          usual === undefined ? (field.optional ? purposeWords.none : '') : String(usual)
+        }
         note={fault ?? field.note}
         onChange={onChange}
         testID={testID}
@@ -92,7 +100,7 @@ function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBox
       <LengthBox
         label={field.label}
         valueMm={known}
-        placeholder={taken ?? (field.optional ? 'as usual' : 'needed')}
+        placeholder={taken ?? (field.optional ? purposeWords.asUsual : purposeWords.needed)}
         mostMm={field.max}
         anySign={field.min === 0}
         onChangeMm={onChange}

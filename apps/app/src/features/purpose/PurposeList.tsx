@@ -1,3 +1,4 @@
+import { purposeWords } from '@nucleon/core/words/screens/purpose';
 import { sayIn } from '@nucleon/core/words/purposes/fitInWords';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { PURPOSE_KINDS, PURPOSES, type PurposeKind } from '@nucleon/core/layout/purposes/purposes';
@@ -35,14 +36,14 @@ export function PurposeList({ bits, onChoose }: PurposeListProps) {
   return (
     <Column padding="$4" gap="$4">
       <TextBox
-        label="Search"
+        label={purposeWords.search}
         value={search}
         onChangeText={setSearch}
-        placeholder="pipe, ring, post"
+        placeholder={purposeWords.pipeRingPost}
       />
       {bits.length > 0 && !reversed ? (
         <Button
-          label="Start from a bit you have"
+          label={purposeWords.startFromBitYou}
           icon={ArrowLeftRight}
           onPress={() => {
             setReversed(true);
@@ -52,9 +53,9 @@ export function PurposeList({ bits, onChoose }: PurposeListProps) {
       ) : null}
       {reversed ? (
         <Chips
-          label="Your bits"
+          label={purposeWords.yourBits}
           chips={[
-            { value: '', label: 'Any' },
+            { value: '', label: purposeWords.any },
             ...bits.map((one) => ({
               value: one.id,
               label: `${one.name} · ${formatLengthShort(one.diameterMm, units)}`,
@@ -69,8 +70,8 @@ export function PurposeList({ bits, onChoose }: PurposeListProps) {
       ) : null}
       <Heading aria-level={2}>
         {bit && holeMm !== null
-          ? `What ${formatLengthShort(holeMm, units)} takes`
-          : 'What goes in it or through it?'}
+          ? purposeWords.whatTakes(formatLengthShort(holeMm, units))
+          : purposeWords.whatGoesInIt}
       </Heading>
       <Panel wet testID="purposes">
         {rows.map(({ kind, title, line }) => (
@@ -85,7 +86,7 @@ export function PurposeList({ bits, onChoose }: PurposeListProps) {
             <Small textAlign="left">{line}</Small>
           </RowLink>
         ))}
-        {rows.length === 0 ? <Small padding="$4">Nothing of that name.</Small> : null}
+        {rows.length === 0 ? <Small padding="$4">{purposeWords.nothingOfThatName}</Small> : null}
       </Panel>
     </Column>
   );

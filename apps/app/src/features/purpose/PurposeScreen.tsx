@@ -1,3 +1,5 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
+import { purposeWords } from '@nucleon/core/words/screens/purpose';
 import type { Route } from '../../routes';
 import { routes } from '../../routes';
 import { useMedia } from '@tamagui/core';
@@ -18,7 +20,7 @@ import { usePurpose } from './usePurpose';
 /** From the part to the hole. */
 export function PurposeScreen() {
   return (
-    <HoleLoader title="Purpose">
+    <HoleLoader title={purposeWords.purpose}>
       {(loaded) => <PurposeRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -38,7 +40,11 @@ function PurposeRoom(loaded: LoadedHole) {
     return <OnePurpose key={chosen} loaded={loaded} kind={chosen} home={home} onChoose={choose} />;
   }
   return (
-    <Page title="Purpose" subtitle={detail.piece.name} back={{ href: home, label: 'the plan' }}>
+    <Page
+      title={purposeWords.purpose}
+      subtitle={detail.piece.name}
+      back={{ href: home, label: commonWords.thePlan }}
+    >
       <PurposeList bits={loaded.workshop.bits} onChoose={choose} />
     </Page>
   );
@@ -70,8 +76,8 @@ function OnePurpose({ loaded, kind, home, onChoose }: OnePurposeProps) {
   return (
     <Page
       title={purpose.tool.title}
-      subtitle={`${room.edit.hole.label?.trim() || 'Hole'} · ${room.edit.piece.name}`}
-      back={{ href: home, label: 'the plan' }}
+      subtitle={`${room.edit.hole.label?.trim() || commonWords.hole} · ${room.edit.piece.name}`}
+      back={{ href: home, label: commonWords.thePlan }}
       maxWidth={wide ? 1100 : 760}
       actions={<SaveMark save={room.handle.draft.save} />}
       footer={<UseFitButton room={room} kind={kind} purpose={purpose} home={home} />}

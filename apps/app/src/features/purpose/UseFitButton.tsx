@@ -1,3 +1,4 @@
+import { purposeWords } from '@nucleon/core/words/screens/purpose';
 import { holeDiameter, holeFromFit } from '@nucleon/core/layout/purposes/holeFromFit';
 import type { PurposeKind } from '@nucleon/core/layout/purposes/purposes';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -32,8 +33,8 @@ export function UseFitButton({ room, kind, purpose, home }: UseFitButtonProps) {
     <Button
       label={
         diameterMm === null
-          ? 'Say what the part is first'
-          : `Use ${formatLengthShort(diameterMm, units)}${picked ? ` with ${picked.name}` : ''}`
+          ? purposeWords.sayWhatPartIs
+          : purposeWords.useDiameter(formatLengthShort(diameterMm, units), picked?.name ?? null)
       }
       look="main"
       grow

@@ -1,3 +1,4 @@
+import { readyWords } from '@nucleon/core/words/screens/ready';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { useMemo } from 'react';
 import { Column } from '../../ui/layout';
@@ -29,7 +30,7 @@ export function PackingFold({
     [job, workshop, units],
   );
   const { outcome } = useTask('packing', asked);
-  if (!outcome) return <Loading what="the packing list" />;
+  if (!outcome) return <Loading what={readyWords.thePackingList} />;
   return (
     <Column paddingLeft="$4" testID="packing">
       {outcome.items.map(({ id, text }) => {

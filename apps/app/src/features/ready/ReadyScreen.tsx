@@ -1,3 +1,5 @@
+import { readyWords } from '@nucleon/core/words/screens/ready';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { materialClassOf } from '@nucleon/core/run/runMaterial';
@@ -32,7 +34,7 @@ const clock = (): Date => new Date();
 /** What to see to before the motor starts; then the run is opened. */
 export function ReadyScreen() {
   return (
-    <HoleLoader title="Ready check">
+    <HoleLoader title={readyWords.readyCheck}>
       {(loaded) => <ReadyRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -45,7 +47,7 @@ function ReadyRoom(loaded: LoadedHole) {
   if (!plan)
     return (
       <RoomPage name="ready" room={room}>
-        {room.faults.length === 0 ? <Loading what="the plan" /> : null}
+        {room.faults.length === 0 ? <Loading what={commonWords.thePlan} /> : null}
       </RoomPage>
     );
   return <ReadyList room={room} plan={plan} job={job.data ?? null} />;
@@ -80,7 +82,7 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
         pieceId: edit.piece.id,
         pieceName: edit.piece.name,
         holeId: edit.hole.id,
-        holeName: edit.hole.label?.trim() ? edit.hole.label : 'Hole',
+        holeName: edit.hole.label?.trim() ? edit.hole.label : commonWords.hole,
         material: edit.piece.layers?.[0]?.material ?? edit.piece.material,
         thicknessMm: edit.piece.thicknessMm,
         diameterMm: edit.hole.diameterMm,
@@ -108,7 +110,13 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
       room={room}
       footer={
         <Button
-          label={open === 0 ? 'To the bench' : stops > 0 ? 'Stopped' : `${open} to see to`}
+          label={
+            open === 0
+              ? readyWords.toBench
+              : stops > 0
+                ? readyWords.stopped
+                : readyWords.toSeeTo(open)
+          }
           icon={ArrowRight}
           look="main"
           grow
@@ -120,13 +128,9 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
     >
       {under ? (
         <Column padding="$3">
-          <Notice
-            level="note"
-            title="a run of this hole is under way"
-            text="It is kept as it stood."
-          >
+          <Notice level="note" title={readyWords.aRunOfThis} text={readyWords.itIsKeptAs}>
             <Button
-              label="Go on with it"
+              label={readyWords.goOnWithIt}
               look="main"
               onPress={() => {
                 router.navigate(routes.run(under));
@@ -146,10 +150,10 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
           router.navigate(roomHref(detail, 'instead'));
         }}
       />
-      <CheckList plan={plan} answers={answers} title="Acknowledged for this hole" />
+      <CheckList plan={plan} answers={answers} title={readyWords.acknowledgedForThisHole} />
       <Column padding="$4" gap="$1" testID="ready-items">
-        <Heading aria-level={2}>Before the motor starts</Heading>
-        <Small>Ticks for the day and the job are remembered on this device.</Small>
+        <Heading aria-level={2}>{readyWords.beforeMotorStarts}</Heading>
+        <Small>{readyWords.ticksForDayAnd}</Small>
         {items.map((item) => (
           <Column key={item.id}>
             <TickRow
@@ -182,10 +186,10 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
 }
 
 const OPENS = {
-  packing: 'List',
-  'bit-check': 'Check it',
-  marks: 'Marks',
-  practice: 'Show',
+  packing: readyWords.list,
+  'bit-check': readyWords.checkIt,
+  marks: readyWords.marks,
+  practice: readyWords.show,
 } as const;
 
 /** The items here, with what is ticked for the run, the day and the job. */

@@ -1,3 +1,4 @@
+import { resultWords } from '@nucleon/core/words/screens/result';
 import { CHIP_SIZES_MM } from '@nucleon/core/run/chipSizes';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useTheme } from '@tamagui/core';
@@ -36,7 +37,7 @@ export function ChipSizes({ label, valueMm, onChange, testID }: ChipSizesProps) 
       <Row flexWrap="wrap" gap="$2">
         {CHIP_SIZES_MM.map((mm) => {
           const on = valueMm === mm;
-          const words = mm === 0 ? 'None' : formatLengthShort(mm, units);
+          const words = mm === 0 ? resultWords.none : formatLengthShort(mm, units);
           return (
             <Press
               key={mm}

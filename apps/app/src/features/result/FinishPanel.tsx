@@ -1,3 +1,4 @@
+import { resultWords } from '@nucleon/core/words/screens/result';
 import { finishSteps } from '@nucleon/core/words/run/finishSteps';
 import { useState } from 'react';
 import { Column } from '../../ui/layout';
@@ -22,7 +23,7 @@ export function FinishPanel({ run }: { readonly run: LiveRun }) {
   };
   return (
     <Column padding="$4" gap="$1" testID="finish">
-      <Heading aria-level={2}>Then</Heading>
+      <Heading aria-level={2}>{resultWords.then}</Heading>
       {finishSteps(run.state).map(({ id, title, detail }) => (
         <TickRow
           key={id}

@@ -1,3 +1,4 @@
+import { resultWords } from '@nucleon/core/words/screens/result';
 import Camera from 'lucide-react-native/icons/camera';
 import X from 'lucide-react-native/icons/x';
 import { useEffect, useState } from 'react';
@@ -55,11 +56,7 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
       setWaiting(left);
       const waits = left.some(({ refused }) => refused === null);
       setSaid(
-        waits
-          ? away
-            ? 'The picture waits on this device for the server.'
-            : 'The picture waits on this device for the record of its run.'
-          : '',
+        waits ? (away ? resultWords.thePictureWaitsOn : resultWords.thePictureWaitsOnThis) : '',
       );
       if (waits) timer = setTimeout(() => void send(), RETRY_MS);
     };
@@ -74,13 +71,11 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
     const picture = await pickFile('image/*');
     if (!picture) return;
     if (picture.size > LARGEST_BYTES) {
-      setSaid(
-        `“${picture.name}” is ${Math.round(picture.size / 1024 / 1024)} MB; at most 12 MB is taken.`,
-      );
+      setSaid(resultWords.isMbAtMost(picture.name, Math.round(picture.size / 1024 / 1024)));
       return;
     }
     if (!(await opens(picture))) {
-      setSaid(`“${picture.name}” is not a picture that can be opened; take a JPEG, PNG or WebP.`);
+      setSaid(resultWords.isNotPictureThat(picture.name));
       return;
     }
     setSaid('');
@@ -90,14 +85,14 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
       await keepPhoto(photo);
       setWaiting((now) => [...now, photo]);
     } catch {
-      setSaid(`“${picture.name}” does not fit on this device any more; it was not taken in.`);
+      setSaid(resultWords.doesNotFitOn(picture.name));
       return;
     }
     onChange([...photoIds, photoId]);
   };
   return (
     <Column gap="$2" testID="photos">
-      <Label>Pictures</Label>
+      <Label>{resultWords.pictures}</Label>
       <Row gap="$2" flexWrap="wrap">
         {photoIds.map((photoId) => {
           const here = waiting.find((photo) => photo.photoId === photoId);
@@ -111,17 +106,19 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
                   alignItems="center"
                   justifyContent="center"
                 >
-                  <Small>{here.refused === null ? 'Waiting' : 'Not taken'}</Small>
+                  <Small>
+                    {here.refused === null ? resultWords.waiting : resultWords.notTaken}
+                  </Small>
                 </Column>
               ) : (
                 <Image
                   source={{ uri: runPhotoAddress(runId, photoId) }}
                   style={{ width: SIZE_PX, height: SIZE_PX }}
-                  alt="What came out"
+                  alt={resultWords.whatCameOut}
                 />
               )}
               <Button
-                label="Take away"
+                label={resultWords.takeAway}
                 icon={X}
                 look="quiet"
                 onPress={() => {
@@ -134,7 +131,12 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
         })}
       </Row>
       <Row>
-        <Button label="Add a picture" icon={Camera} onPress={() => void add()} testID="add-photo" />
+        <Button
+          label={resultWords.addPicture}
+          icon={Camera}
+          onPress={() => void add()}
+          testID="add-photo"
+        />
       </Row>
       <Small role="status" aria-live="polite" testID="photo-said">
         {said}

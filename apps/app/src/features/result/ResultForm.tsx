@@ -1,3 +1,4 @@
+import { resultWords } from '@nucleon/core/words/screens/result';
 import { resultFlagText } from '@nucleon/core/words/run/resultFlagWords';
 import { routes } from '../../routes';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
@@ -57,7 +58,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
   );
   const footer = (
     <Button
-      label={whole ? 'Keep it' : 'How is it, and did it crack?'}
+      label={whole ? resultWords.keepIt : resultWords.howIsItAnd}
       icon={Check}
       look="main"
       grow
@@ -72,9 +73,9 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
   );
   return (
     <Page
-      title="Result"
+      title={resultWords.result}
       subtitle={`${state.subject.holeName} · ${state.subject.pieceName}`}
-      back={{ href: routes.run(run.runId), label: 'the run' }}
+      back={{ href: routes.run(run.runId), label: resultWords.theRun }}
       actions={
         <>
           <UndoRedo {...handle} />
@@ -84,9 +85,9 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
       footer={footer}
     >
       <Column padding="$4" gap="$4" testID="result-form">
-        <DraftTrouble {...handle} done="said" />
+        <DraftTrouble {...handle} done={resultWords.said} />
         <BigButton
-          label="Fine, as planned"
+          label={resultWords.fineAsPlanned}
           icon={Check}
           look={result.verdict ? 'plain' : 'main'}
           tall
@@ -96,7 +97,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           testID="as-planned"
         />
         <Chips
-          label="The hole is"
+          label={resultWords.theHoleIs}
           chips={chipsOf(VERDICTS, VERDICT_WORDS)}
           value={result.verdict}
           onChange={(verdict) => {
@@ -105,7 +106,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           testID="verdict"
         />
         <Chips
-          label="A crack?"
+          label={resultWords.aCrack}
           chips={chipsOf(CRACK_SIGHTS, CRACK_WORDS)}
           value={result.crack}
           onChange={(crack) => {
@@ -114,7 +115,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           testID="crack"
         />
         <ChipSizes
-          label="Widest chip where it went in"
+          label={resultWords.widestChipWhereIt}
           valueMm={result.entryChipMm}
           onChange={(entryChipMm) => {
             change({ entryChipMm });
@@ -123,7 +124,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
         />
         {opensFar ? (
           <ChipSizes
-            label="Widest chip where it came out"
+            label={resultWords.widestChipWhereItCame}
             valueMm={result.exitChipMm}
             onChange={(exitChipMm) => {
               change({ exitChipMm });
@@ -132,7 +133,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           />
         ) : null}
         <Chips
-          label="The part"
+          label={resultWords.thePart}
           chips={chipsOf(PART_FITS, PART_FIT_WORDS)}
           value={result.partFit}
           onChange={(partFit) => {
@@ -141,7 +142,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           testID="part-fit"
         />
         <Chips
-          label={`${state.plan.setup.bitName} after it`}
+          label={resultWords.afterIt(state.plan.setup.bitName)}
           chips={BIT_STATES.filter((value) => value !== 'new').map((value) => ({
             value,
             label: stateWords(value),
@@ -152,16 +153,16 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           }}
           testID="bit-after"
         />
-        <Heading aria-level={2}>Measured</Heading>
-        <Small>All of it may be left open.</Small>
+        <Heading aria-level={2}>{resultWords.measured}</Heading>
+        <Small>{resultWords.allOfItMay}</Small>
         <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-          {length('entryDiameterMm', 'Across, going in')}
-          {opensFar ? length('exitDiameterMm', 'Across, coming out') : null}
+          {length('entryDiameterMm', resultWords.acrossGoingIn)}
+          {opensFar ? length('exitDiameterMm', resultWords.acrossComingOut) : null}
         </Row>
         <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-          {length('offXMm', 'Off to the right', true)}
-          {length('offYMm', 'Off upwards', true)}
-          {opensFar ? length('leanMm', 'Exit off the entry') : null}
+          {length('offXMm', resultWords.offToRight, true)}
+          {length('offYMm', resultWords.offUpwards, true)}
+          {opensFar ? length('leanMm', resultWords.exitOffEntry) : null}
         </Row>
         <PhotoStrip
           runId={run.runId}
@@ -171,9 +172,9 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           }}
         />
         <TextBox
-          label="A note"
+          label={resultWords.aNote}
           value={result.note ?? ''}
-          placeholder="What the next one should know"
+          placeholder={resultWords.whatNextOneShould}
           onChangeText={(note) => {
             change({ note });
           }}
@@ -186,8 +187,8 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
               <Notice
                 key={flag.code}
                 level="caution"
-                title="does not go together"
-                text={`${resultFlagText(flag, units)} It is kept as you say it.`}
+                title={resultWords.doesNotGoTogether}
+                text={resultWords.itIsKeptAs(resultFlagText(flag, units))}
               />
             ))}
           </Column>

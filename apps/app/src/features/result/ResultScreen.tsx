@@ -1,3 +1,4 @@
+import { resultWords } from '@nucleon/core/words/screens/result';
 import { routes } from '../../routes';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../ui/Page';
@@ -11,14 +12,14 @@ export function ResultScreen() {
   const { runId } = useLocalSearchParams<{ runId: string }>();
   const sync = useRunSync(runId);
   const run = useRun(runId);
-  const back = { href: routes.run(runId), label: 'the run' };
+  const back = { href: routes.run(runId), label: resultWords.theRun };
   if (!run)
     return (
-      <Page title="Result" back={back}>
+      <Page title={resultWords.result} back={back}>
         {sync.kind === 'unknown' ? (
-          <Empty title="No such run" text="Neither this device nor the server has it." />
+          <Empty title={resultWords.noSuchRun} text={resultWords.neitherThisDeviceNor} />
         ) : (
-          <Loading what="the run" />
+          <Loading what={resultWords.theRun} />
         )}
       </Page>
     );

@@ -1,3 +1,4 @@
+import { resultWords } from '@nucleon/core/words/screens/result';
 import { resultFlagText } from '@nucleon/core/words/run/resultFlagWords';
 import { judgeResult } from '@nucleon/core/run/judgeResult';
 import { resultLines } from '@nucleon/core/words/run/resultLines';
@@ -31,7 +32,7 @@ export function ResultSummary({ run }: { readonly run: LiveRun }) {
             key={id}
             source={{ uri: runPhotoAddress(runId, id) }}
             style={{ width: PHOTO_PX, height: PHOTO_PX }}
-            alt="What came out"
+            alt={resultWords.whatCameOut}
           />
         ))}
       </Row>

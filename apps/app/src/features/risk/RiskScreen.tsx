@@ -1,3 +1,4 @@
+import { riskWords } from '@nucleon/core/words/screens/risk';
 import { routes } from '../../routes';
 import { riskLines, unknownLines, type UnknownLine } from '@nucleon/core/words/plan/riskWords';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
@@ -19,7 +20,7 @@ import { TwentyTries } from './TwentyTries';
 /** Odds and ranges of this hole, and which unknown to settle first. */
 export function RiskScreen() {
   return (
-    <HoleLoader title="Risk">
+    <HoleLoader title={riskWords.risk}>
       {(loaded) => <RiskRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -43,7 +44,7 @@ function RiskRoom(loaded: LoadedHole) {
   };
   return (
     <RoomPage name="risk" room={room}>
-      {risk === null && faults.length === 0 ? <Loading what="the odds" /> : null}
+      {risk === null && faults.length === 0 ? <Loading what={riskWords.theOdds} /> : null}
       {risk ? (
         <Column padding="$4" gap="$5" testID="risk">
           <Panel wet>
@@ -64,12 +65,12 @@ function RiskRoom(loaded: LoadedHole) {
           </Panel>
           {risk.timeS ? (
             <Column gap="$2">
-              <Heading aria-level={2}>Twenty tries like this one</Heading>
+              <Heading aria-level={2}>{riskWords.twentyTriesLikeThis}</Heading>
               <Measured>{(width) => <TwentyTries risk={risk} width={width} />}</Measured>
             </Column>
           ) : null}
           <Column gap="$3">
-            <Heading aria-level={2}>What would make it surer</Heading>
+            <Heading aria-level={2}>{riskWords.whatWouldMakeIt}</Heading>
             {lines.map(({ unknown, title, what, cost, costText, gain, ask }) => (
               <Column
                 key={unknown}
@@ -96,12 +97,7 @@ function RiskRoom(loaded: LoadedHole) {
               </Column>
             ))}
           </Column>
-          <Small>
-            {formatDecimals(risk.draws, 0)} seeded tries of the same plan: force, speed, sharpness,
-            the piece’s own hardness, toughness and thickness drawn from their spreads; the strength
-            stays a Weibull distribution, so each try gives odds. Seed {risk.seed}: asked again it
-            says the same.
-          </Small>
+          <Small>{riskWords.seededTriesOfSame(formatDecimals(risk.draws, 0), risk.seed)}</Small>
         </Column>
       ) : null}
     </RoomPage>

@@ -1,3 +1,4 @@
+import { riskWords } from '@nucleon/core/words/screens/risk';
 import type { Risk } from '@nucleon/core/physics/strength/assessRisk';
 import { formatDuration } from '@nucleon/core/words/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
@@ -35,7 +36,11 @@ export function TwentyTries({ risk, width }: { readonly risk: Risk; readonly wid
       width={width}
       height={foot + FOOT_PX}
       role="img"
-      aria-label={`Twenty like tries: the quickest ${formatDuration(first)}, the middle ${formatDuration(middle)}, the slowest ${formatDuration(last)}.`}
+      aria-label={riskWords.twentyLikeTriesQuickest(
+        formatDuration(first),
+        formatDuration(middle),
+        formatDuration(last),
+      )}
     >
       <Line x1={SIDE_PX} x2={width - SIDE_PX} y1={foot} y2={foot} stroke={theme.line.val} />
       {dots.map(({ column, up }, index) => (

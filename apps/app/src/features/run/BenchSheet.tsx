@@ -1,11 +1,12 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { useBench } from './benchStore';
 
 const ON_OFF = [
-  { value: 'on', label: 'On' },
-  { value: 'off', label: 'Off' },
+  { value: 'on', label: runWords.on },
+  { value: 'off', label: runWords.off },
 ] as const;
 
 /** How the run calls out, and which hand is free. */
@@ -25,7 +26,7 @@ export function BenchSheet() {
   return (
     <Column gap="$4" testID="bench">
       {onOff(
-        'Spoken prompts',
+        runWords.spokenPrompts,
         speak,
         (on) => {
           set({ speak: on });
@@ -33,7 +34,7 @@ export function BenchSheet() {
         'bench-speak',
       )}
       {onOff(
-        'Tones',
+        runWords.tones,
         tones,
         (on) => {
           set({ tones: on });
@@ -41,7 +42,7 @@ export function BenchSheet() {
         'bench-tones',
       )}
       {onOff(
-        'Vibration',
+        runWords.vibration,
         vibrate,
         (on) => {
           set({ vibrate: on });
@@ -49,10 +50,10 @@ export function BenchSheet() {
         'bench-vibrate',
       )}
       <Chips
-        label="The hand on the screen"
+        label={runWords.theHandOnScreen}
         chips={[
-          { value: 'right', label: 'Right' },
-          { value: 'left', label: 'Left' },
+          { value: 'right', label: runWords.right },
+          { value: 'left', label: runWords.left },
         ]}
         value={hand}
         onChange={(value) => {
@@ -60,10 +61,7 @@ export function BenchSheet() {
         }}
         testID="bench-hand"
       />
-      <Small>
-        Keys, also those of a foot pedal: Space, Page Down or → for the big button; Page Up or ← to
-        pause; T it is through; M measured; S signs; U take back.
-      </Small>
+      <Small>{runWords.keysAlsoThoseOf}</Small>
     </Column>
   );
 }

@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { legOf, type RunState } from '@nucleon/core/run/runState';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -29,7 +30,7 @@ export function MeasureSheet({ state, onMeasured }: MeasureSheetProps) {
   return (
     <Column padding="$3" gap="$3" testID="measure">
       <Small fontSize={20} lineHeight={26}>
-        From the face to the foot of the groove, by rule or by the mark on the barrel.
+        {runWords.fromFaceToFoot}
       </Small>
       <Numeral fontSize={64} lineHeight={70} textAlign="center">
         {formatLengthShort(depthMm, units)}
@@ -53,7 +54,7 @@ export function MeasureSheet({ state, onMeasured }: MeasureSheetProps) {
         />
       </Row>
       <LengthBox
-        label="Or typed"
+        label={runWords.orTyped}
         valueMm={depthMm}
         anySign
         mostMm={LIMITS.thicknessMm.max}
@@ -63,7 +64,7 @@ export function MeasureSheet({ state, onMeasured }: MeasureSheetProps) {
         testID="measured-depth"
       />
       <BigButton
-        label="It is this deep"
+        label={runWords.itIsThisDeep}
         icon={Check}
         look="main"
         tall

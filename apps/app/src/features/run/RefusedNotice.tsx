@@ -1,3 +1,5 @@
+import { runWords } from '@nucleon/core/words/screens/run';
+import { counted } from '@nucleon/core/words/sentence';
 import FileDown from 'lucide-react-native/icons/file-down';
 import RefreshCw from 'lucide-react-native/icons/refresh-cw';
 import { useEffect } from 'react';
@@ -7,9 +9,6 @@ import { Notice } from '../../ui/Notice';
 import { saveFile } from '../../ui/saveFile';
 import { Small } from '../../ui/text';
 import { refusedLog, useRefusals } from './refusals';
-
-const counted = (count: number, one: string, many: string): string =>
-  `${count} ${count === 1 ? one : many}`;
 
 interface RefusedNoticeProps {
   /** One run alone; all of them without. */
@@ -45,25 +44,29 @@ export function RefusedNotice({ runId, since = 0 }: RefusedNoticeProps) {
   return (
     <Notice
       level="caution"
-      title="not all is logged"
-      text={`${what} ${entries + pictures.length === 1 ? 'stays' : 'stay'} on this device, for the server will not take ${entries + pictures.length === 1 ? 'it' : 'them'}: ${runs[0]?.why ?? pictures[0]?.refused ?? ''}`}
+      title={runWords.notAllIsLogged}
+      text={runWords.onThisDeviceFor(
+        what,
+        entries + pictures.length,
+        runs[0]?.why ?? pictures[0]?.refused ?? '',
+      )}
       testID="refused"
     >
       <Row gap="$2" flexWrap="wrap">
         <Button
-          label="Save as a file"
+          label={runWords.saveAsFile}
           icon={FileDown}
           onPress={() => void save()}
           testID="refused-save"
         />
         <Button
-          label="Send again"
+          label={runWords.sendAgain}
           icon={RefreshCw}
           onPress={() => void tryAgain()}
           testID="refused-again"
         />
       </Row>
-      <Small>It is safe here as long as this browser’s data is not cleared.</Small>
+      <Small>{runWords.itIsSafeHere}</Small>
     </Notice>
   );
 }

@@ -1,3 +1,5 @@
+import { runWords } from '@nucleon/core/words/screens/run';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { actWords } from '@nucleon/core/words/run/actWords';
 import { canMeasure, isOver, type RunState } from '@nucleon/core/run/runState';
@@ -141,8 +143,8 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
         <Column padding="$3">
           <Notice
             level="caution"
-            title="this device keeps nothing more"
-            text="It is full, or its browser forbids it: keep this page open until it says Logged."
+            title={runWords.thisDeviceKeepsNothing}
+            text={runWords.itIsFullOr}
           />
         </Column>
       ) : null}
@@ -155,7 +157,7 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
       {undoable && !over ? (
         <Row paddingHorizontal="$2">
           <Button
-            label={`Take back: ${actWords(undoable.act)}`}
+            label={runWords.takeBack(actWords(undoable.act))}
             icon={Undo2}
             look="quiet"
             onPress={undo}
@@ -183,14 +185,17 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
   const head = {
     title: `${state.subject.holeName} · ${state.subject.pieceName}`,
     subtitle: state.subject.jobName,
-    back: { href: routes.hole(state.subject.jobId, state.subject.holeId), label: 'the plan' },
+    back: {
+      href: routes.hole(state.subject.jobId, state.subject.holeId),
+      label: commonWords.thePlan,
+    },
     actions: (
       <Row>
         <RunMark sync={sync} />
         <Press
           paddingHorizontal="$2"
           onPress={toggle('bench')}
-          aria-label="Sound and hand"
+          aria-label={runWords.soundAndHand}
           testID="open-bench"
         >
           <Icon of={Volume2} />
@@ -246,12 +251,8 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
 function Watching({ onDrive }: { readonly onDrive: () => void }) {
   return (
     <Column padding="$3" testID="watching">
-      <Notice
-        level="note"
-        title="another device drives"
-        text="This one watches. Signs may be noted here; to start, pause or measure, take over."
-      >
-        <Button label="Drive from here" look="main" onPress={onDrive} testID="drive-here" />
+      <Notice level="note" title={runWords.anotherDeviceDrives} text={runWords.thisOneWatchesSigns}>
+        <Button label={runWords.driveFromHere} look="main" onPress={onDrive} testID="drive-here" />
       </Notice>
     </Column>
   );
@@ -273,26 +274,26 @@ function useRunKeys({ state, drives, act, pressMain, undo, toggle, hasEnd }: Run
     if (drives && state.phase !== 'paused') act({ kind: 'pause' });
   };
   useKeys([
-    { key: ' ', does: 'start, pause, go on', run: pressMain },
-    { key: 'PageDown', does: 'start, pause, go on', run: pressMain },
-    { key: 'ArrowRight', does: 'start, pause, go on', run: pressMain },
+    { key: ' ', does: runWords.startPauseGoOn, run: pressMain },
+    { key: 'PageDown', does: runWords.startPauseGoOn, run: pressMain },
+    { key: 'ArrowRight', does: runWords.startPauseGoOn, run: pressMain },
     { key: 'PageUp', does: 'pause', run: pause },
     { key: 'ArrowLeft', does: 'pause', run: pause },
     {
       key: 't',
-      does: 'it is through',
+      does: runWords.itIsThrough,
       run: () => {
         if (drives && hasEnd) act({ kind: 'through' });
       },
     },
     {
       key: 'm',
-      does: 'I measured',
+      does: runWords.iMeasured,
       run: () => {
         if (drives && canMeasure(state)) toggle('measure')();
       },
     },
     { key: 's', does: 'signs', run: toggle('signs') },
-    { key: 'u', does: 'take back', run: undo },
+    { key: 'u', does: runWords.takeBackKey, run: undo },
   ]);
 }

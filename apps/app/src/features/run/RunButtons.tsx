@@ -1,3 +1,5 @@
+import { runWords } from '@nucleon/core/words/screens/run';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { canMeasure, isOver } from '@nucleon/core/run/runState';
 import type { RunButton, RunView } from '@nucleon/core/words/run/runView';
 import ArrowDownToLine from 'lucide-react-native/icons/arrow-down-to-line';
@@ -42,7 +44,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
     return (
       <Row width="100%" flexDirection={order}>
         <BigButton
-          label="Back to the run"
+          label={runWords.backToRun}
           icon={X}
           onPress={() => {
             onSheet(null);
@@ -55,7 +57,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
     return (
       <Row width="100%">
         <BigButton
-          label={state.result ? 'The result' : 'How did it come out?'}
+          label={state.result ? runWords.theResult : runWords.howDidItCome}
           icon={NotebookPen}
           look="main"
           tall
@@ -73,7 +75,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
       {started ? (
         <Row gap="$2" flexDirection={order}>
           <BigButton
-            label="Stop"
+            label={commonWords.stop}
             icon={OctagonX}
             look="stop"
             disabled={!drives}
@@ -83,7 +85,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
             testID="open-stop"
           />
           <BigButton
-            label="Depth"
+            label={runWords.depth}
             icon={Ruler}
             disabled={!drives || !canMeasure(state)}
             onPress={() => {
@@ -93,7 +95,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
           />
           {hasSigns ? (
             <BigButton
-              label="Sign"
+              label={runWords.sign}
               icon={Ear}
               onPress={() => {
                 onSheet('signs');

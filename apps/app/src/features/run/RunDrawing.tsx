@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { canMeasure, legOf, type RunState } from '@nucleon/core/run/runState';
 import { runSection } from '@nucleon/core/drawing/runSection';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -60,7 +61,7 @@ export function RunDrawing({ state, width, maxHeight, onMove }: RunDrawingProps)
     <View
       ref={ref}
       role="slider"
-      aria-label="Depth of the rim"
+      aria-label={runWords.depthOfRim}
       aria-valuemin={0}
       aria-valuemax={end}
       aria-valuenow={shown.depthMm}

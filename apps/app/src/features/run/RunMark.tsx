@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import Check from 'lucide-react-native/icons/check';
 import CloudOff from 'lucide-react-native/icons/cloud-off';
 import Pencil from 'lucide-react-native/icons/pencil';
@@ -9,10 +10,10 @@ const MARKS = {
   fetching: [Pencil, 'Fetching…', 'muted'],
   writing: [Pencil, 'Writing…', 'muted'],
   sending: [Pencil, 'Sending…', 'muted'],
-  sent: [Check, 'Logged', 'fine'],
-  away: [CloudOff, 'Kept here', 'caution'],
-  unknown: [TriangleAlert, 'Not found', 'stop'],
-  refused: [TriangleAlert, 'Not taken', 'stop'],
+  sent: [Check, runWords.logged, 'fine'],
+  away: [CloudOff, runWords.keptHere, 'caution'],
+  unknown: [TriangleAlert, runWords.notFound, 'stop'],
+  refused: [TriangleAlert, runWords.notTaken, 'stop'],
 } as const satisfies Record<RunSync['kind'], Mark>;
 
 /** Whether the server has the record, in a word. */

@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { PHASES } from '@nucleon/core/data/phases';
 import { comingUp, forceNow } from '@nucleon/core/run/runFigures';
 import type { RunView } from '@nucleon/core/words/run/runView';
@@ -50,13 +51,13 @@ export function RunNow({ state, view }: { readonly state: RunState; readonly vie
       {next ? (
         <Row gap="$4" flexWrap="wrap" alignItems="flex-end">
           <Figure
-            label={view.band ? `Deep, ${view.band}` : 'Deep'}
+            label={view.band ? runWords.deepBand(view.band) : runWords.deep}
             value={showDepth(state.depthMm, units).value}
-            beside={`of ${formatLengthShort(leg.depthMm, units)}`}
+            beside={runWords.of(formatLengthShort(leg.depthMm, units))}
             testID="run-depth"
           />
           {F && state.phase !== 'lift' ? (
-            <Figure label="Press" value={F.value} beside={F.unit} testID="run-force" />
+            <Figure label={runWords.press} value={F.value} beside={F.unit} testID="run-force" />
           ) : null}
           {next.inS !== null && next.kind !== 'end' ? (
             <Figure
@@ -79,11 +80,11 @@ export function RunNow({ state, view }: { readonly state: RunState; readonly vie
 }
 
 const NEXT_LABEL = {
-  lift: 'Lift in',
-  'water-change': 'Water in',
-  'core-break': 'Core in',
-  'water-off': 'Water off in',
-  'ease-off': 'Ease off in',
+  lift: runWords.liftIn,
+  'water-change': runWords.waterIn,
+  'core-break': runWords.coreIn,
+  'water-off': runWords.waterOffIn,
+  'ease-off': runWords.easeOffIn,
 } as const;
 
 const isHalt = ({ phase }: RunState): boolean => PHASES[phase].waits === true;

@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { routes } from '../../routes';
 import { useLocalSearchParams } from 'expo-router';
 import { Page } from '../../ui/Page';
@@ -13,16 +14,13 @@ export function RunScreen() {
   const run = useRun(runId);
   if (run) return <RunBoard run={run} sync={sync} />;
   return (
-    <Page title="Run" back={{ href: routes.log(), label: 'the log' }}>
+    <Page title={runWords.run} back={{ href: routes.log(), label: runWords.theLog }}>
       {sync.kind === 'unknown' ? (
-        <Empty title="No such run" text="Neither this device nor the server has it." />
+        <Empty title={runWords.noSuchRun} text={runWords.neitherThisDeviceNor} />
       ) : sync.kind === 'away' ? (
-        <Empty
-          title="Out of reach"
-          text="This run is not on this device, and the server does not answer. It is tried again by itself."
-        />
+        <Empty title={runWords.outOfReach} text={runWords.thisRunIsNot} />
       ) : (
-        <Loading what="the run" />
+        <Loading what={runWords.theRun} />
       )}
     </Page>
   );

@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { formatClock } from '@nucleon/core/words/units/formatClock';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import type { RunState, StoryLine } from '@nucleon/core/run/runState';
@@ -19,8 +20,8 @@ export function RunStory({ state }: { readonly state: RunState }) {
   const lifts = state.story.filter(isLift).length;
   return (
     <Column padding="$4" gap="$2" testID="story">
-      <Heading aria-level={2}>What happened</Heading>
-      {lines.length === 0 ? <Small>Nothing yet.</Small> : null}
+      <Heading aria-level={2}>{runWords.whatHappened}</Heading>
+      {lines.length === 0 ? <Small>{runWords.nothingYet}</Small> : null}
       <Column render="ol" padding={0} margin={0}>
         {lines.map(({ atS, what, depthMm, by }, index) => (
           <Row key={index} render="li" gap="$3" paddingVertical="$1" alignItems="flex-start">
@@ -39,14 +40,10 @@ export function RunStory({ state }: { readonly state: RunState }) {
           </Row>
         ))}
       </Column>
-      {lifts > 0 ? (
-        <Small>
-          And {lifts} {lifts === 1 ? 'lift' : 'lifts'}.
-        </Small>
-      ) : null}
+      {lifts > 0 ? <Small>{runWords.and(lifts)}</Small> : null}
       {state.flags.length > 0 ? (
         <Column gap="$1" testID="run-flags">
-          <Strong>What does not fit</Strong>
+          <Strong>{runWords.whatDoesNotFit}</Strong>
           {state.flags.map((flag) => (
             <Small key={flag.eventId + flag.code} color="$caution">
               {misfitText(flag, units)}

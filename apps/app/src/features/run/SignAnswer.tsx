@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { diagnoseRun, signToFollow } from '@nucleon/core/run/runScene';
 import { causeInWords } from '@nucleon/core/words/run/causeInWords';
 import type { HelpAnswer } from '@nucleon/core/data/choices';
@@ -76,14 +77,13 @@ export function SignAnswer({ state, onHelped }: SignAnswerProps) {
           {causes.slice(0, open ? CAUSES_SHOWN : 1).map((cause, index) => (
             <Column key={cause.id}>
               <Body fontSize={22} lineHeight={28}>
-                {index === 0 ? 'Likeliest: ' : 'Or: '}
-                {lower(cause.title)}, {formatDecimals(100 * cause.share, 0)} in 100
+                {runWords.in100(index, lower(cause.title), formatDecimals(100 * cause.share, 0))}
               </Body>
               {index === 0 && open ? <Lines lines={cause.because} /> : null}
             </Column>
           ))}
           <Button
-            label={open ? 'Less' : 'Why, and what else?'}
+            label={open ? runWords.less : runWords.whyAndWhatElse}
             look="quiet"
             onPress={() => {
               setOpen(!open);
@@ -99,8 +99,8 @@ export function SignAnswer({ state, onHelped }: SignAnswerProps) {
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
 const ANSWERS = [
-  ['yes', 'Yes', ThumbsUp],
-  ['no', 'No', ThumbsDown],
+  ['yes', runWords.yes, ThumbsUp],
+  ['no', runWords.no, ThumbsDown],
   ['not-sure', '?', CircleHelp],
 ] as const satisfies readonly (readonly [HelpAnswer, string, LucideIcon])[];
 
@@ -115,7 +115,7 @@ function FollowUp({
   return (
     <Column padding="$3" gap="$2" backgroundColor="$waterWash" testID="follow-up" role="status">
       <Strong fontSize={22} lineHeight={28}>
-        {title}: did it help?
+        {runWords.didItHelp(title)}
       </Strong>
       <Row gap="$2">
         {ANSWERS.map(([answer, label, icon]) => (

@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { signSceneOf } from '@nucleon/core/run/runScene';
 import type { RunState } from '@nucleon/core/run/runState';
 import { signsHere, type Sign, type SignId } from '@nucleon/core/data/signs/signs';
@@ -5,9 +6,9 @@ import { Column, Row } from '../../ui/layout';
 import { Press } from '../../ui/Press';
 import { Heading, Strong } from '../../ui/text';
 
-const SENSES = { eye: 'You see', ear: 'You hear', hand: 'You feel' } as const;
+const SENSES = { eye: runWords.youSee, ear: runWords.youHear, hand: runWords.youFeel } as const;
 const EDGE = { fine: '$fine', caution: '$caution', stop: '$stop' } as const;
-const WORD = { fine: 'fine', caution: 'take care', stop: 'stop' } as const;
+const WORD = { fine: 'fine', caution: runWords.takeCare, stop: 'stop' } as const;
 
 /** All that can be seen, heard or felt here, one tap each. */
 export function SignSheet({

@@ -1,10 +1,16 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import Flag from 'lucide-react-native/icons/flag';
 import TriangleAlert from 'lucide-react-native/icons/triangle-alert';
 import { Column } from '../../ui/layout';
 import { Body } from '../../ui/text';
 import { BigButton } from './BigButton';
 
-const REASONS = ['Bit is done for', 'Found something in the way', 'Not today', 'Unsafe'] as const;
+const REASONS = [
+  runWords.bitIsDoneFor,
+  runWords.foundSomethingInWay,
+  runWords.notToday,
+  runWords.unsafe,
+] as const;
 
 /** Ending a run before its time: it cracked, or it is given up and why. */
 export function StopSheet({
@@ -17,7 +23,7 @@ export function StopSheet({
   return (
     <Column padding="$3" gap="$3" testID="stop-sheet">
       <BigButton
-        label="It cracked"
+        label={runWords.itCracked}
         icon={TriangleAlert}
         look="stop"
         tall
@@ -25,7 +31,7 @@ export function StopSheet({
         testID="cracked"
       />
       <Body fontSize={20} lineHeight={26}>
-        Or give it up, because:
+        {runWords.orGiveItUp}
       </Body>
       {REASONS.map((why) => (
         <Column key={why} height={76}>

@@ -1,3 +1,4 @@
+import { throughWords } from '@nucleon/core/words/screens/through';
 import type { Plan } from '@nucleon/core/documents/plan';
 import type { TimelineDrawing, TimelineMark } from '@nucleon/core/drawing/timelineDrawing';
 import { formatDuration } from '@nucleon/core/words/units/formatQuantity';
@@ -160,10 +161,10 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
         );
       })}
       <Text {...words} {...at(left, height - 8)} fill={theme.muted.val}>
-        Start
+        {throughWords.start}
       </Text>
       <Text {...words} {...at(width - RIGHT_PX, height - 8)} fill={theme.ink.val} textAnchor="end">
-        {`about ${formatDuration(timeline.totalS)}`}
+        {throughWords.about(formatDuration(timeline.totalS))}
       </Text>
     </Svg>
   );

@@ -1,3 +1,4 @@
+import { throughWords } from '@nucleon/core/words/screens/through';
 import { timelineDrawing } from '@nucleon/core/drawing/timelineDrawing';
 import { WATER_OFF_BEFORE_MM } from '@nucleon/core/plan/planWater';
 import { Measured } from '../../drawing/Measured';
@@ -14,7 +15,7 @@ import { DepthOverTime } from './DepthOverTime';
 /** Depth plan: leaf by leaf, what happens at which depth and when. */
 export function ThroughScreen() {
   return (
-    <HoleLoader title="Depth plan">
+    <HoleLoader title={throughWords.depthPlan}>
       {(loaded) => <ThroughRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -27,7 +28,7 @@ function ThroughRoom(loaded: LoadedHole) {
   if (!plan)
     return (
       <RoomPage name="through" room={room}>
-        {room.faults.length === 0 ? <Loading what="the depth plan" /> : null}
+        {room.faults.length === 0 ? <Loading what={throughWords.theDepthPlan} /> : null}
       </RoomPage>
     );
   const timeline = timelineDrawing(plan, units);
@@ -48,14 +49,12 @@ function ThroughRoom(loaded: LoadedHole) {
             </Measured>
           </Panel>
         ) : (
-          <Body>At this pressure it does not cut all the way: press more, then come back.</Body>
+          <Body>{throughWords.atThisPressureIt}</Body>
         )}
         {timeline ? (
           <Column gap="$2" testID="moments">
-            <Heading aria-level={2}>In this order</Heading>
-            {timeline.farMarks.length > 0 ? (
-              <Small>Drawn from the near face; after turning it over, the rest.</Small>
-            ) : null}
+            <Heading aria-level={2}>{throughWords.inThisOrder}</Heading>
+            {timeline.farMarks.length > 0 ? <Small>{throughWords.drawnFromNearFace}</Small> : null}
             {[...timeline.marks, ...timeline.farMarks].map(
               ({ kind, title, when, detail }, index) => (
                 <Row
@@ -95,7 +94,7 @@ function WaterOff({ room }: { readonly room: HoleRoom }) {
   return (
     <Column gap="$2">
       <LengthBox
-        label="Shut the water before the far face by"
+        label={throughWords.shutWaterBeforeFar}
         valueMm={before}
         mostMm={piece.thicknessMm}
         anySign
@@ -107,7 +106,7 @@ function WaterOff({ room }: { readonly room: HoleRoom }) {
         }}
         testID="water-off"
       />
-      <Small>0 leaves it running: for a wall with nothing behind it that minds.</Small>
+      <Small>{throughWords.zeroLeavesItRunning}</Small>
     </Column>
   );
 }

@@ -1,3 +1,4 @@
+import { waterWords } from '@nucleon/core/words/screens/water';
 import { cloudingText } from '@nucleon/core/words/advice/waterAdvice';
 import { type Clouding } from '@nucleon/core/advice/choice/clouding';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
@@ -58,10 +59,7 @@ export function ClearnessGauge({
           </Column>
         ))}
       </Row>
-      <Small>
-        {said} Each cell is one hole more, the ring your mark through the water, the number the
-        light that is left, of 100.
-      </Small>
+      <Small>{waterWords.eachCellIsOne(said)}</Small>
     </Column>
   );
 }

@@ -1,3 +1,4 @@
+import { waterWords } from '@nucleon/core/words/screens/water';
 import type { RimStory } from '@nucleon/core/advice/risk/rimStory';
 import { formatTempRise } from '@nucleon/core/words/units/formatQuantity';
 import { useTheme } from '@tamagui/core';
@@ -32,10 +33,10 @@ export default function RimChart({
       ...(showsLimit ? { limit: limitK } : {}),
     })) as Record<string, number>[];
   const lines = [
-    { yKey: 'dry', label: 'With the dry spell', color: theme.rim.val, dash: [6, 4] },
-    { yKey: 'wet', label: 'As planned', color: theme.water.val, dash: null },
+    { yKey: 'dry', label: waterWords.withDrySpell, color: theme.rim.val, dash: [6, 4] },
+    { yKey: 'wet', label: waterWords.asPlanned, color: theme.water.val, dash: null },
     ...(showsLimit
-      ? [{ yKey: 'limit', label: 'Allowable stress', color: theme.stop.val, dash: [2, 4] }]
+      ? [{ yKey: 'limit', label: waterWords.allowableStress, color: theme.stop.val, dash: [2, 4] }]
       : []),
   ];
   return (
@@ -48,7 +49,10 @@ export default function RimChart({
         height={HEIGHT_PX}
         formatX={(seconds) => `${seconds} s`}
         formatY={(kelvin) => formatTempRise(kelvin, units)}
-        label={`Temperature of the ring above the water: at most ${formatTempRise(maxWetK, units)} as planned, ${formatTempRise(maxDryK, units)} with the dry spell.`}
+        label={waterWords.temperatureOfRingAbove(
+          formatTempRise(maxWetK, units),
+          formatTempRise(maxDryK, units),
+        )}
       />
       <LineLegend lines={lines} />
     </View>

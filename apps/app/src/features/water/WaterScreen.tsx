@@ -1,3 +1,5 @@
+import { waterWords } from '@nucleon/core/words/screens/water';
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { oddsInWords } from '@nucleon/core/words/odds';
 import { COOLANTS, type CoolantId } from '@nucleon/core/data/coolants';
@@ -25,12 +27,15 @@ import { ClearnessGauge } from './ClearnessGauge';
 import RimChart from './RimChart';
 
 const clock = (): Date => new Date();
-const DRY_CHIPS = [2, 5, 10, 20].map((seconds) => ({ value: seconds, label: `${seconds} s dry` }));
+const DRY_CHIPS = [2, 5, 10, 20].map((seconds) => ({
+  value: seconds,
+  label: waterWords.sDry(seconds),
+}));
 
 /** How much water, when to change it, how hot the ring runs, and what water and power ask for. */
 export function WaterScreen() {
   return (
-    <HoleLoader title="Water">
+    <HoleLoader title={commonWords.water}>
       {(loaded) => <WaterRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -50,7 +55,7 @@ function WaterRoom(loaded: LoadedHole) {
   if (!view || !plan)
     return (
       <RoomPage name="water" room={room}>
-        {watered.faults.length === 0 ? <Loading what="the water" /> : null}
+        {watered.faults.length === 0 ? <Loading what={waterWords.theWater} /> : null}
       </RoomPage>
     );
   const gates = plan.gates.filter(({ code }) => WET_GATES.has(code));
@@ -67,40 +72,42 @@ function WaterRoom(loaded: LoadedHole) {
         </Panel>
         {view.clouding.length > 0 ? (
           <Column gap="$3">
-            <Heading aria-level={2}>How clear it stays</Heading>
+            <Heading aria-level={2}>{waterWords.howClearItStays}</Heading>
             <ClearnessGauge clouding={view.clouding} finesColour={view.finesColour} />
           </Column>
         ) : null}
         <Column gap="$3">
-          <Heading aria-level={2}>How hot the ring runs</Heading>
+          <Heading aria-level={2}>{waterWords.howHotRingRuns}</Heading>
           <Small role="status" color="$ink" testID="rim-text">
             {view.storyText}
           </Small>
           <Chips
-            label="If the water fails half way for"
+            label={waterWords.ifWaterFailsHalf}
             chips={DRY_CHIPS}
             value={dryForS}
             onChange={setDryForS}
             testID="dry-spell"
           />
-          <Suspense fallback={<Loading what="the chart" />}>
+          <Suspense fallback={<Loading what={waterWords.theChart} />}>
             <Measured>{(width) => <RimChart story={view.story} width={width} />}</Measured>
           </Suspense>
-          <Small>
-            Lifts show as dips. The ring is followed by finite volumes under the rim; see
-            docs/model.md.
-          </Small>
+          <Small>{waterWords.liftsShowAsDips}</Small>
         </Column>
         {gates
           .filter(({ level }) => level === 'stop')
           .map(({ code, message }) => (
             <Small key={code} role="alert" color="$stop">
-              Stop: {message}
+              {waterWords.stop(message)}
             </Small>
           ))}
-        <CheckList plan={{ gates, settledGates }} answers={answers} title="Water and power" flush />
+        <CheckList
+          plan={{ gates, settledGates }}
+          answers={answers}
+          title={waterWords.waterAndPower}
+          flush
+        />
         <Column gap="$1" testID="waters">
-          <Heading aria-level={2}>By what means</Heading>
+          <Heading aria-level={2}>{waterWords.byWhatMeans}</Heading>
           {ranked.outcome?.kind === 'ranked' ? (
             <>
               {ranked.outcome.ranked.map((one, index) => (
@@ -120,7 +127,7 @@ function WaterRoom(loaded: LoadedHole) {
               ))}
             </>
           ) : (
-            <Loading what="the means" />
+            <Loading what={waterWords.theMeans} />
           )}
         </Column>
       </Column>
@@ -139,7 +146,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
     <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
       <LengthBox
         inRow
-        label="Over the face"
+        label={waterWords.overFace}
         valueMm={water?.coverMm ?? COOLANTS[kind].coverMm}
         mostMm={500}
         onChangeMm={(coverMm) => {
@@ -151,9 +158,9 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
         <>
           <LengthBox
             inRow
-            label="Tray, long"
+            label={waterWords.trayLong}
             valueMm={water?.trayLengthMm ?? null}
-            placeholder="not measured"
+            placeholder={waterWords.notMeasured}
             mostMm={LIMITS.lengthMm.max}
             onChangeMm={(trayLengthMm) => {
               change({ trayLengthMm }, 'tray-length');
@@ -162,9 +169,9 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
           />
           <LengthBox
             inRow
-            label="Tray, wide"
+            label={waterWords.trayWide}
             valueMm={water?.trayWidthMm ?? null}
-            placeholder="not measured"
+            placeholder={waterWords.notMeasured}
             mostMm={LIMITS.lengthMm.max}
             onChangeMm={(trayWidthMm) => {
               change({ trayWidthMm }, 'tray-width');
@@ -205,20 +212,22 @@ function MeansRow({
           <Small>{one.why}</Small>
         </Column>
         {one.current ? (
-          <Strong color="$fine">In the plan</Strong>
+          <Strong color="$fine">{commonWords.inPlan}</Strong>
         ) : (
           <Button
-            label="Use"
-            hint={`Use ${one.name.toLowerCase()}`}
+            label={waterWords.use}
+            hint={waterWords.useOne(one.name.toLowerCase())}
             onPress={onUse}
             testID={`use-means-${one.kind}`}
           />
         )}
       </Row>
       <Small color="$ink">
-        Ring {formatTempRise(one.tempRiseK, units)} hotter · cracks{' '}
-        {oddsInWords(outcome.crackProbability)} ·{' '}
-        {outcome.timeS ? formatDuration(outcome.timeS.p50) : 'does not cut'}
+        {waterWords.outcome(
+          formatTempRise(one.tempRiseK, units),
+          oddsInWords(outcome.crackProbability),
+          outcome.timeS && formatDuration(outcome.timeS.p50),
+        )}
       </Small>
     </Column>
   );

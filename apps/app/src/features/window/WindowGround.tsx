@@ -1,3 +1,4 @@
+import { windowWords } from '@nucleon/core/words/screens/window';
 import { logTicks } from '@nucleon/core/words/advice/windowWords';
 import { AREA_WORDS } from '@nucleon/core/words/advice/windowWords';
 import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
@@ -132,10 +133,10 @@ export const WindowGround = memo(function WindowGround({
         fill={theme.ink.val}
         textAnchor="end"
       >
-        Speed, rpm
+        {windowWords.speedRpm}
       </Text>
       <Text {...words} {...at(2, height - 4)} fill={theme.ink.val}>
-        {`Force, ${units.force}, upwards`}
+        {windowWords.forceUpwards(units.force)}
       </Text>
       {view.areas.map(({ area, label }) =>
         label ? (

@@ -1,3 +1,4 @@
+import { windowWords } from '@nucleon/core/words/screens/window';
 import { pointInWords } from '@nucleon/core/words/advice/windowWords';
 import type { WindowPoint } from '@nucleon/core/advice/choice/workingWindow';
 import { useTheme } from '@tamagui/core';
@@ -30,7 +31,7 @@ export function WindowMap({ view, point, width, height, onMove }: WindowMapProps
       ref={drag.ref}
       testID="window-map"
       role="slider"
-      aria-label="Speed and force of the plan. Arrow keys: left and right for speed, up and down for force."
+      aria-label={windowWords.speedAndForceOf}
       aria-valuetext={pointInWords(point)}
       tabIndex={0}
       style={{ width, height, touchAction: 'none' } as object}

@@ -1,3 +1,4 @@
+import { windowWords } from '@nucleon/core/words/screens/window';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { AREA_WORDS } from '@nucleon/core/words/advice/windowWords';
 import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
@@ -26,7 +27,7 @@ const FORCE_LIMIT = { above: 0, max: 5000 };
 /** Speed against force: what goes wrong where, and where the plan lies. */
 export function WindowScreen() {
   return (
-    <HoleLoader title="Working window">
+    <HoleLoader title={windowWords.workingWindow}>
       {(loaded) => <WindowRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -47,7 +48,7 @@ function WindowRoom(loaded: LoadedHole) {
   if (!view || !point || !plan)
     return (
       <RoomPage name="window" room={room}>
-        {drawn.faults.length === 0 ? <Loading what="the window" /> : null}
+        {drawn.faults.length === 0 ? <Loading what={windowWords.theWindow} /> : null}
       </RoomPage>
     );
   const map = (
@@ -70,14 +71,12 @@ function WindowRoom(loaded: LoadedHole) {
       <Panel wet padding="$4" gap="$2" testID="window-point" role="status" aria-live="polite">
         <Strong color={point.area === 'clean' ? '$fine' : '$caution'}>{pointInWords(point)}</Strong>
         <Body fontSize="$2">{pointInNumbers(point, view, units)}</Body>
-        {stepped ? (
-          <Small>{plan.setup.machineName} has fixed speeds: the point keeps to its lines.</Small>
-        ) : null}
+        {stepped ? <Small>{windowWords.hasFixedSpeedsPoint(plan.setup.machineName)}</Small> : null}
       </Panel>
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
         <NumberBox
           inRow
-          label="Speed, rpm"
+          label={windowWords.speedRpm}
           value={Math.round(point.rpm)}
           limit={LIMITS.rpm}
           onChange={(rpm) => {
@@ -87,7 +86,7 @@ function WindowRoom(loaded: LoadedHole) {
         />
         <NumberBox
           inRow
-          label={`Force, ${units.force}`}
+          label={windowWords.force(units.force)}
           value={Number((point.forceN / perUnit).toPrecision(3))}
           limit={{ ...FORCE_LIMIT, unit: units.force }}
           onChange={(force) => {
@@ -98,7 +97,7 @@ function WindowRoom(loaded: LoadedHole) {
       </Row>
       {own ? (
         <Row>
-          <Button label="Back to the pace’s own" onPress={clear} testID="window-clear" />
+          <Button label={windowWords.backToPacesOwn} onPress={clear} testID="window-clear" />
         </Row>
       ) : null}
       <Legend view={view} />
@@ -108,8 +107,9 @@ function WindowRoom(loaded: LoadedHole) {
     <RoomPage name="window" room={room} maxWidth={1200}>
       <Column padding="$4" gap="$4">
         <Small>
-          For {plan.setup.bitName} in {plan.layers[0]?.name.toLowerCase()}, by{' '}
-          {plan.water.name.toLowerCase()}. Drag the point, and the plan follows.
+          {windowWords.forIn(plan.setup.bitName)}
+          {plan.layers[0]?.name.toLowerCase()}
+          {windowWords.byDragPointAnd(plan.water.name.toLowerCase())}
         </Small>
         {wide ? (
           <Row gap="$5" alignItems="flex-start">
@@ -140,10 +140,7 @@ function Legend({ view }: { readonly view: WindowView }) {
             {AREA_WORDS[area].name}: {AREA_WORDS[area].text}
           </Small>
         ))}
-      <Small>
-        Borders are soft because hands, bits and pieces differ: the pale edge reaches one standard
-        deviation to either side.
-      </Small>
+      <Small>{windowWords.bordersAreSoftBecause}</Small>
     </Column>
   );
 }

@@ -1,9 +1,14 @@
-import type { Hold, Pace, Start, GlassTreatment, PieceForm } from '@nucleon/core/data/choices';
-import { FEED_AID_IDS, FEED_AIDS } from '@nucleon/core/data/machines/feedAids';
-import type { Setup } from '@nucleon/core/documents/setup';
-import type { Chip } from '../../ui/Chips';
+import type { Hold, Pace, Start, GlassTreatment, PieceForm } from '../../data/choices';
+import { FEED_AID_IDS, FEED_AIDS } from '../../data/machines/feedAids';
+import type { Setup } from '../../documents/setup';
 
-/** The trade's words for the choices of a setup, as chips in their usual order. */
+/** One choice of several: what is stored, and what is read. */
+export interface Chip<K extends string | number> {
+  readonly value: K;
+  readonly label: string;
+}
+
+/** The trade's words for the choices of a setup, in their usual order. */
 const chips = <K extends string>(words: Record<K, string>): readonly Chip<K>[] =>
   (Object.entries(words) as [K, string][]).map(([value, label]) => ({ value, label }));
 

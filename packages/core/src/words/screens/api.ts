@@ -1,0 +1,10 @@
+/** What is said when the server does not answer as hoped. */
+export const apiWords = {
+  theServerCannotBe: 'The server cannot be reached.',
+  theServerCannotReach: 'The server cannot reach its database.',
+  theServerHasIts: 'The server has its hands full.',
+  theServersDiskTakes: 'The server’s disk takes nothing more.',
+  itWasNotSaved: 'It was not saved.',
+  itCouldNotBe: 'It could not be deleted.',
+  deleted: (name: string, from: string): string => `Deleted “${name}”${from}.`,
+};

@@ -1,0 +1,25 @@
+/** Bit and machine. */
+export const chooseWords = {
+  cannotAndWhy: 'Cannot, and why',
+  showFewer: 'Show fewer',
+  showAll: (count: number): string => `Show all ${count}`,
+  with: (coupling: string, value: string): string => `With ${coupling}.${value}`,
+  youHaveNotSaid: 'You have not said what shank it has: see that it goes in.',
+  hideCost: 'Hide the cost',
+  whatMakesCost: 'What makes the cost?',
+  or: (name: string, totalMoney: string): string => `Or ${name}, ${totalMoney}`,
+  inPlanNow: 'In the plan now',
+  use: (one: string): string => `Use ${one}`,
+  whatToBuyOr: 'What to buy or hire',
+  bit: 'Bit',
+  machine: 'Machine',
+  bitAndMachine: 'Bit and machine',
+  theRanking: 'the ranking',
+  byWhatHoleIs:
+    'By what a hole is expected to cost: your time, the bit’s wear, and the piece times the odds of losing it.',
+  nothingYouOwnMakes: 'Nothing you own makes this hole',
+  whatStandsInWay: 'What stands in the way is listed below, and what would do it.',
+  thereIsNoBit: 'There is no bit of this size and machine in your kit. This is what to look for:',
+  addToKit: 'Add to the kit',
+  otherSizesYouOwn: 'Other sizes you own',
+};

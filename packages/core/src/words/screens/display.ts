@@ -1,0 +1,19 @@
+/** Theme, units, bench. */
+export const displayWords = {
+  display: 'Display',
+  onThisDevice: 'On this device',
+  lightOrDark: 'Light or dark',
+  asDevice: 'As the device',
+  light: 'Light',
+  dark: 'Dark',
+  lengths: 'Lengths',
+  millimetres: 'Millimetres',
+  inches: 'Inches',
+  force: 'Force',
+  newton: 'Newton',
+  kilogramForce: 'Kilogram-force',
+  poundForce: 'Pound-force',
+  aPanePressedWith: (example: string, example2: string): string =>
+    `A ${example} pane, pressed with ${example2}. You can type either unit anywhere: 6 mm or 1/4 in.`,
+  atBench: 'At the bench',
+};

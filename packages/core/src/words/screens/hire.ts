@@ -1,0 +1,21 @@
+/** Hire or buy. */
+export const hireWords = {
+  anHourOfYours: 'An hour of yours',
+  aCheapBit: 'A cheap bit',
+  aGoodBit: 'A good bit',
+  theRigDay: 'The rig, a day',
+  drilledForYouHole: 'Drilled for you, a hole',
+  andTrip: 'And the trip',
+  holes: 'holes',
+  hireOrBuy: 'Hire or buy?',
+  theCosts: 'the costs',
+  theChart: 'the chart',
+  howManyHolesLike: 'How many holes like this?',
+  pricesInYourOwn: 'Prices, in your own money',
+  roughUntilYouType: 'Rough until you type your own. Nothing is remembered but for this page.',
+  costOfHoles: (
+    max: number,
+    options: readonly { readonly title: string; readonly one: string; readonly all: string }[],
+  ): string =>
+    `Cost of one to ${max} holes: ${options.map(({ title, one, all }) => `${title} ${one} for one, ${all} for ${max}`).join('; ')}.`,
+};

@@ -1,0 +1,14 @@
+/** Alternatives to drilling. */
+export const insteadWords = {
+  shouldItBeDrilled: 'Should it be drilled?',
+  notAsItStands: 'Not as it stands',
+  somethingMustBeCleared: 'Something must be cleared first, or it is not to be drilled at all.',
+  theOddsArePoor: 'The odds are poor',
+  itCanBeDrilled: 'It can be drilled, but look at these first.',
+  nothingSpeaksAgainstIt: 'Nothing speaks against it',
+  itCanBeDrilledAs: 'It can be drilled as planned. These are for those who would still rather not.',
+  theOdds: 'the odds',
+  itCouldNotBe: 'It could not be added.',
+  otherWays: 'Other ways',
+  addPracticePieceFirst: 'Add a practice piece first in the job',
+};

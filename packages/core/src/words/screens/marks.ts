@@ -1,0 +1,27 @@
+/** Marks and tape distances. */
+export const marksWords = {
+  dot: 'Dot',
+  circle: 'Circle',
+  fourTicks: 'Four ticks',
+  crossOnTape: 'Cross on tape',
+  from: (from: string): string => `From the ${from}`,
+  asMeasured: 'as measured',
+  markNumber: (number: number): string => `Mark ${number}`,
+  acrossRadius: (diameter: string, radius: string): string =>
+    `${diameter} across, radius ${radius}`,
+  itsMark: 'Its mark',
+  measuredAfterMarking: 'Measured after marking',
+  checkFrom: (from: string): string => `Check: from the ${from}`,
+  markName: (name: string): string => `Mark · ${name}`,
+  measureFrom: 'Measure from the',
+  left: 'Left',
+  right: 'Right',
+  and: 'and the',
+  bottom: 'Bottom',
+  top: 'Top',
+  noHolesToMark: 'No holes to mark',
+  laySomeOutOn: 'Lay some out on the piece first.',
+  printList: 'Print the list',
+  mark: 'Mark',
+  thePiece: 'the piece',
+};

@@ -1,0 +1,30 @@
+/** Purpose: the hole from its part. */
+export const purposeWords = {
+  fits: 'Fits',
+  onlyJust: 'Only just',
+  rejected: 'Rejected',
+  yourBits: 'Your bits',
+  noneYouOwnCuts: 'None you own cuts this. The plan would be for a new bit of the size above.',
+  theseCannotBothBe: 'These cannot both be',
+  toWillDo: (least: string, most: string, text: string): string =>
+    `${least} to ${most} will do. ${text}`,
+  howItComesAbout: 'How it comes about',
+  whatFollows: 'What follows',
+  beforeDrilling: 'Before drilling. ',
+  theseJoinStepsOf: 'These join the steps of the plan.',
+  anotherPurpose: 'Another purpose',
+  none: 'none',
+  asUsual: 'as usual',
+  needed: 'needed',
+  search: 'Search',
+  pipeRingPost: 'pipe, ring, post',
+  startFromBitYou: 'Start from a bit you have',
+  any: 'Any',
+  whatTakes: (hole: string): string => `What ${hole} takes`,
+  whatGoesInIt: 'What goes in it or through it?',
+  nothingOfThatName: 'Nothing of that name.',
+  sayWhatPartIs: 'Say what the part is first',
+  purpose: 'Purpose',
+  useDiameter: (diameter: string, bitName: string | null): string =>
+    `Use ${diameter}${bitName === null ? '' : ` with ${bitName}`}`,
+};
