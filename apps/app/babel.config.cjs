@@ -1,4 +1,8 @@
+/** NUCLEON_PSEUDO=1 builds the app in letters that no English has: scripts/setup/pseudoLanguage.cjs. */
 module.exports = (api) => {
-  api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  const isPseudo = api.cache.using(() => process.env.NUCLEON_PSEUDO === '1');
+  return {
+    presets: ['babel-preset-expo'],
+    plugins: isPseudo ? [require.resolve('../../scripts/setup/pseudoLanguage.cjs')] : [],
+  };
 };

@@ -1,13 +1,16 @@
 /** Builds the web target when its sources have changed since the last build. */
 import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { readdir, readFile, writeFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { basename, join } from 'node:path';
 import { writeServiceWorker } from './offline.mjs';
 import { ROOT } from './root.mjs';
 import { run } from './run.mjs';
 
 export const WEB_FOLDER = join(ROOT, 'apps', 'app', 'dist');
+/** The same in the pseudo-language, for the journey that looks for words that did not come through `words/`. */
+export const PSEUDO_FOLDER = join(ROOT, 'apps', 'app', 'dist-pseudo');
 const SOURCES = [
   'apps/app',
   'packages/core',
@@ -15,8 +18,9 @@ const SOURCES = [
   'packages/files',
   'package-lock.json',
   'scripts/setup/offline.mjs',
+  'scripts/setup/pseudoLanguage.cjs',
 ];
-const LEFT_OUT = new Set(['node_modules', 'dist', '.expo']);
+const LEFT_OUT = new Set(['node_modules', 'dist', 'dist-pseudo', '.expo']);
 
 async function* filesBelow(path) {
   const entries = await readdir(path, { withFileTypes: true }).catch(() => null);
@@ -40,23 +44,33 @@ async function fingerprint() {
   return hash.digest('hex');
 }
 
-export async function ensureWebBuild() {
-  const stamp = join(WEB_FOLDER, '.stamp');
+/** Builds into a folder what its sources were not built into yet; whether it had to. */
+async function ensureBuild(folder, env = {}) {
+  const stamp = join(folder, '.stamp');
   const wanted = await fingerprint();
   if (existsSync(stamp) && (await readFile(stamp, 'utf8')) === wanted) return;
   console.log('Building the app (a minute or so, after each change of its sources)…');
-  const env = {
-    ...process.env,
-    EXPO_OFFLINE: '1',
-    EXPO_NO_TELEMETRY: '1',
-    CI: '1',
-    NODE_ENV: 'production',
-  };
-  await run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+  await run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', basename(folder)], {
     cwd: join(ROOT, 'apps', 'app'),
-    env,
+    env: {
+      ...process.env,
+      EXPO_OFFLINE: '1',
+      EXPO_NO_TELEMETRY: '1',
+      CI: '1',
+      NODE_ENV: 'production',
+      ...env,
+    },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
-  await writeServiceWorker(WEB_FOLDER);
+  await writeServiceWorker(folder);
   await writeFile(stamp, wanted);
+}
+
+export const ensureWebBuild = () => ensureBuild(WEB_FOLDER);
+
+/** With a bundler's cache of its own: it does not see that the plugin came in. */
+export async function ensurePseudoBuild() {
+  const cache = join(tmpdir(), 'nucleon-pseudo');
+  await mkdir(cache, { recursive: true });
+  await ensureBuild(PSEUDO_FOLDER, { NUCLEON_PSEUDO: '1', TMPDIR: cache });
 }
