@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE, WIDE } from '../scripts/setup/chromium.mjs';
 
-const PORT = Number(process.env.NUCLEON_E2E_PORT ?? 4191);
+/** One server for each worker, each on a port of its own: two walk at once and never meet. */
+const PORTS = (process.env.NUCLEON_E2E_PORTS ?? '4191,4192').split(',');
+const OWN_PORT = PORTS[Number(process.env.TEST_PARALLEL_INDEX ?? 0)];
 process.env.NUCLEON_E2E_DATA ??= mkdtempSync(join(tmpdir(), 'nucleon-e2e-'));
 
 /** The real built app with a real MariaDB in a throw-away folder. */
@@ -12,7 +14,8 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.e2e.ts',
   outputDir: '../test-results',
-  workers: 1,
+  workers: PORTS.length,
+  fullyParallel: true,
   // A shared machine stalls for seconds at a time: a slow answer is not a wrong one.
   timeout: 120_000,
   expect: { timeout: 25_000 },
@@ -20,7 +23,7 @@ export default defineConfig({
     ? [['list'], ['json', { outputFile: process.env.NUCLEON_E2E_JSON }]]
     : [['list']],
   use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
+    baseURL: `http://127.0.0.1:${OWN_PORT}`,
     trace: 'off',
     // Kept files would answer for a server that a journey has taken away; the journey about them allows them.
     serviceWorkers: 'block',
@@ -31,12 +34,12 @@ export default defineConfig({
     // What does not depend on the width is walked once.
     { name: 'wide', use: { viewport: WIDE }, grepInvert: /@once/ },
   ],
-  webServer: {
-    // Killed, the journeys take the server and its database down with them.
-    command: `exec setpriv --pdeathsig TERM node ../scripts/start.mjs --port ${PORT} --data ${process.env.NUCLEON_E2E_DATA}`,
-    url: `http://127.0.0.1:${PORT}/api/v1/health`,
+  webServer: PORTS.map((port) => ({
+    // Killed, the journeys take the servers and their databases down with them.
+    command: `exec setpriv --pdeathsig TERM node ../scripts/start.mjs --port ${port} --data ${process.env.NUCLEON_E2E_DATA}-${port}`,
+    url: `http://127.0.0.1:${port}/api/v1/health`,
     timeout: 300_000,
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
-    stdout: 'pipe',
-  },
+    gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 15_000 },
+    stdout: 'pipe' as const,
+  })),
 });

@@ -95,7 +95,7 @@ async function runPlaywright() {
   const out = join(work, 'playwright.json');
   const env = {
     NUCLEON_E2E_JSON: out,
-    NUCLEON_E2E_PORT: String(await freePort()),
+    NUCLEON_E2E_PORTS: [await freePort(), await freePort()].join(),
     NUCLEON_E2E_DATA: join(work, 'e2e'),
   };
   const ok = await passes('playwright', ['test', '-c', 'e2e/playwright.config.ts'], env);
