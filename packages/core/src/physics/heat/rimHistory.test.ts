@@ -52,3 +52,37 @@ it('cools in a lift, heats in a dry spell, and comes back', () => {
   expect(maxK).toBeCloseTo(at(26.5), 6);
   expect(at(46.5) / at(20)).toBeLessThan(1.1);
 });
+
+it.each([
+  ['half-cylinder', 1],
+  ['half-sphere', 6],
+] as const)('keeps all the heat of a %s that no water takes off', (spread, widthMm) => {
+  // Without water, twice the time stores twice the heat: the rise at the face follows √t at first, then slower.
+  const rim: HeatedRim = { ...plane, spread, widthMm };
+  const riseAfter = (seconds: number): number =>
+    rimHistory(rim, [{ seconds, cutting: true, waterWPerM2K: 1e-6 }], seconds / 400).riseK.at(-1) ??
+    NaN;
+  const ratio = riseAfter(2) / riseAfter(1);
+  expect(ratio).toBeGreaterThan(1.02);
+  expect(ratio).toBeLessThan(Math.SQRT2);
+});
+
+it('is the plane’s closed form at once, whatever it spreads into later', () => {
+  // In a tenth of a second heat goes √(at) = 0.2 mm: far less than a disc of 40 mm.
+  const disc: HeatedRim = { ...plane, spread: 'half-sphere', widthMm: 40 };
+  const cut = { seconds: 0.1, cutting: true, waterWPerM2K: 6000 };
+  const { riseK } = rimHistory(disc, [cut], 0.0005);
+  const flat = rimHistory({ ...plane, widthMm: 40 }, [cut], 0.0005).riseK;
+  // The disc's first cell is a shell of twice the foot's area.
+  expect(riseK.at(-1)).toBeLessThan(flat.at(-1) ?? 0);
+  expect(riseK.at(-1)).toBeGreaterThan(0.4 * (flat.at(-1) ?? 0));
+});
+
+it('ends where conduction from a hemisphere ends: q·A = 2π·k·r₀·ΔT', () => {
+  const rim: HeatedRim = { ...plane, spread: 'half-sphere', widthMm: 2 };
+  const { riseK } = rimHistory(rim, [{ seconds: 400, cutting: true, waterWPerM2K: 1e-6 }], 0.5);
+  const foot = Math.PI * 0.001 ** 2;
+  const steady = (0.05e6 * foot) / (2 * Math.PI * glass.conductivityWPerMK * 0.001);
+  expect((riseK.at(-1) ?? 0) / steady).toBeGreaterThan(0.9);
+  expect((riseK.at(-1) ?? 0) / steady).toBeLessThan(1.03);
+});

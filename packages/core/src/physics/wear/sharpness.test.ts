@@ -5,6 +5,7 @@ import {
   glazingTime,
   lifeDepth,
   meanSlowness,
+  wornFurther,
   wornSharpness,
 } from './sharpness';
 
@@ -70,4 +71,30 @@ it('glazes after twenty seconds, down to three tenths', () => {
   expect(glazedSharpness(1, 20)).toBe(1);
   expect(glazedSharpness(1, 30)).toBeCloseTo(0.8);
   expect(glazedSharpness(1, 600)).toBe(0.3);
+});
+
+it('wears on from a sharpness set by hand as from the depth that would have worn it so', () => {
+  expect(wornFurther(wornSharpness(120, 300), 80, 300)).toBeCloseTo(wornSharpness(200, 300), 12);
+  expect(wornFurther(1, 300, 300)).toBeCloseTo(0.5, 12);
+  // Below a hundredth there is no telling: it counts as one.
+  expect(wornFurther(0.001, 10, 300)).toBeCloseTo(wornFurther(0.01, 10, 300), 12);
+});
+
+it('slows over a stretch by the mean of s₀/s, wherever in the hole the stretch lies', () => {
+  const [from, to, life] = [40, 90, 200];
+  const begun = 100;
+  const s0 = wornSharpness(begun, life);
+  const steps = 2000;
+  let sum = 0;
+  for (let i = 0; i < steps; i++)
+    sum += s0 / wornSharpness(begun + from + ((i + 0.5) / steps) * (to - from), life);
+  expect(meanSlowness(s0, from, to, life)).toBeCloseTo(sum / steps, 6);
+});
+
+it('takes as long as it would sharp within the grace, where nothing glazes and where it is glazed already', () => {
+  expect(glazingTime(20, 1, 'hard')).toBe(20);
+  expect(glazingTime(20.001, 1, 'hard')).toBeGreaterThan(20.001);
+  expect(glazingTime(500, 1, 'soft-abrasive')).toBe(500);
+  expect(glazingTime(500, 0.3, 'hard')).toBe(500);
+  expect(glazingTime(Infinity, 1, 'hard')).toBe(Infinity);
 });
