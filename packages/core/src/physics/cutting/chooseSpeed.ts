@@ -88,8 +88,10 @@ function fittingSetting(
   const above = [...settings]
     .filter((s) => s.minRpm > targetRpm)
     .sort((a, b) => a.minRpm - b.minRpm)[0];
-  if (below && below.maxRpm >= bounds.lowRpm) return { rpm: below.maxRpm, setting: below };
-  if (above && above.minRpm <= bounds.capRpm) return { rpm: above.minRpm, setting: above };
+  if (below && below.maxRpm >= bounds.lowRpm * (1 - SAME_SPEED))
+    return { rpm: below.maxRpm, setting: below };
+  if (above && above.minRpm <= bounds.capRpm * (1 + SAME_SPEED))
+    return { rpm: above.minRpm, setting: above };
   if (below) return { rpm: below.maxRpm, setting: below };
   // Even the slowest speed is above what bit and water allow: the caller warns.
   return { rpm: slowest.minRpm, setting: slowest };

@@ -113,3 +113,45 @@ it('sets the three paces on the family’s own window', () => {
   expect(brisk.pressureMpa).toBeCloseTo((window.pressureMpa.best + window.pressureMpa.high) / 2);
   expect(brisk.rimSpeedMPerS).toBeLessThan(window.rimSpeedMPerS.high);
 });
+
+it('feels the material’s windows by the family’s factors, one by one', () => {
+  const { pressureMpa: p, rimSpeedMPerS: v } = MATERIALS.granite;
+  const window = cuttingWindow(MATERIALS.granite, { pressureFactor: 1.5, speedFactor: 2 });
+  expect(window).toEqual({
+    pressureMpa: { glaze: 1.5 * p.glaze, low: 1.5 * p.low, best: 1.5 * p.best, high: 1.5 * p.high },
+    rimSpeedMPerS: { low: 2 * v.low, best: 2 * v.best, high: 2 * v.high },
+  });
+  expect(paceTarget(window, 'brisk').rimSpeedMPerS).toBeCloseTo(
+    2 * (v.best + 0.5 * (v.high - v.best)),
+    12,
+  );
+});
+
+it('thins its chip past the speed window of its own family', () => {
+  const at = (speedFactor: number, v: number) =>
+    penetrationRate(granite, { ...core, speedFactor }, { p: 1, v_m: 1, v, s: 1, dry: false });
+  const { high } = granite.rimSpeedMPerS;
+  // A family made for twice the speed is within its window there.
+  expect(at(2, 2 * high)).toBeCloseTo(at(1, high), 12);
+  expect(at(1, 2 * high)).toBeCloseTo(at(1, high) / Math.SQRT2, 12);
+});
+
+it('runs a sagging motor at min(n, n₀(1 − T/T₀)), and its power with it', () => {
+  const contact = contactOf(core);
+  const by = feedForceFor(1, granite.friction, contact, {
+    rpm: 1900,
+    freeRpm: 2000,
+    stallTorqueNm: 2,
+    ratedPowerW: 10_000,
+    sags: true,
+    armsN: 30,
+  });
+  const torque = (granite.friction * 30 * contact.meanRadiusMm) / 1000;
+  const rpm = 2000 * (1 - torque / 2);
+  expect(rpm).toBeLessThan(1900);
+  expect(by.torqueNm).toBeCloseTo(torque, 12);
+  expect(by.speedShare).toBeCloseTo(rpm / 1900, 12);
+  expect(by.meanSpeedMPerS).toBeCloseTo(meanSpeedAt(rpm, contact.meanRadiusMm), 12);
+  expect(by.powerW).toBeCloseTo((torque * 2 * Math.PI * rpm) / 60, 9);
+  expect(by.maxN).toBe(30);
+});

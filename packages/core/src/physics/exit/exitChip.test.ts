@@ -1,5 +1,12 @@
 import { MATERIALS } from '../../data/materials/materials';
-import { exitChipWidth, forceForChipWidth, ringForceSd, type ExitConditions } from './exitChip';
+import {
+  exitChipDepth,
+  exitChipWidth,
+  forceForChipWidth,
+  ringForceSd,
+  widening,
+  type ExitConditions,
+} from './exitChip';
 import { exitForceFor } from './exitForce';
 
 const glass = MATERIALS['float-glass'];
@@ -54,4 +61,19 @@ it('never eases off below what cuts, nor above the main force', () => {
     exitForceN: 26.4,
     belowGlaze: false,
   });
+});
+
+it('feels a dull rim up to twice as hard, and a coarse body by its factor', () => {
+  // h ∝ (2 − s)^⅔.
+  const depth = (sharpness: number): number => exitChipDepth(glass, 20, at({ sharpness }));
+  expect(depth(0.2) / depth(1)).toBeCloseTo(1.8 ** (2 / 3), 9);
+  expect(widening({ exitChipFactor: 1.5 }, null)).toBe(1.5);
+  expect(widening({ exitChipFactor: 1.5 }, 3)).toBe(3);
+});
+
+it('is below the glaze only under it', () => {
+  const idealN = forceForChipWidth(glass, 0.5, at());
+  const force = (glazeN: number) =>
+    exitForceFor(glass, 0.5, at(), { mainN: 100, lowN: 1, glazeN }).belowGlaze;
+  expect([force(idealN * 0.99), force(idealN), force(idealN * 1.01)]).toEqual([false, false, true]);
 });
