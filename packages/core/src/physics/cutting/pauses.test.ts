@@ -26,9 +26,9 @@ it('starts quickest in a guide, slowest by a pilot', () => {
 });
 
 it('fixes a stand before and takes it off after, with what the water needs beside', () => {
-  expect(aroundS('rig', undefined, 'dry')).toEqual({ setUp: 900, takeDown: 240 });
+  expect(aroundS('rig', undefined, 'none')).toEqual({ setUp: 900, takeDown: 240 });
   expect(aroundS('rig', 'vacuum', 'spindle')).toEqual({ setUp: 420, takeDown: 60 });
-  expect(aroundS('rig', 'prop', 'dry')).toEqual({ setUp: 420, takeDown: 120 });
+  expect(aroundS('rig', 'prop', 'none')).toEqual({ setUp: 420, takeDown: 120 });
   expect(aroundS('guided', 'vacuum', 'pool')).toEqual({ setUp: 130, takeDown: 10 });
   expect(aroundS('press', undefined, 'still-bath')).toEqual({ setUp: 90, takeDown: 10 });
   expect(aroundS('freehand', undefined, 'running-tap')).toEqual({ setUp: 70, takeDown: 10 });
