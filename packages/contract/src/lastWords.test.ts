@@ -56,6 +56,41 @@ it('says nothing below words: numbers and codes alone', () => {
   ]);
 });
 
+/** Where only words go: a single word there is as English as a sentence. */
+const LABELS = new Set(['does', 'label', 'title', 'text', 'note', 'placeholder', 'aria-label']);
+
+function* labelsWrittenIn(path: string): Generator<string> {
+  const file = ts.createSourceFile(
+    path,
+    readFileSync(path, 'utf8'),
+    ts.ScriptTarget.Latest,
+    true,
+    ts.ScriptKind.TSX,
+  );
+  const labels: string[] = [];
+  const visit = (node: ts.Node): void => {
+    const isLabel =
+      (ts.isPropertyAssignment(node) || ts.isJsxAttribute(node)) &&
+      LABELS.has(node.name.getText(file)) &&
+      node.initializer !== undefined &&
+      ts.isStringLiteral(node.initializer) &&
+      /[A-Za-z]{2,}/.test(node.initializer.text);
+    if (isLabel) labels.push(node.getText(file));
+    ts.forEachChild(node, visit);
+  };
+  visit(file);
+  yield* labels;
+}
+
+it('labels nothing in place', () => {
+  const written = [join(APP, 'src'), join(APP, 'app')]
+    .flatMap((folder) => [...sources(folder)])
+    .flatMap((path) =>
+      [...labelsWrittenIn(path)].map((label) => `${relative(APP, path)}: ${label}`),
+    );
+  expect(written).toEqual([]);
+});
+
 it('says nothing in the app either: its labels are words too', () => {
   const spoken = [join(APP, 'src'), join(APP, 'app')]
     .flatMap((folder) => [...sources(folder)])

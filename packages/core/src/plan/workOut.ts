@@ -1,3 +1,6 @@
+import type { Piece } from '../documents/piece';
+import type { Hole } from '../documents/hole';
+import type { Material } from '../data/materials/material';
 import type { DrillCase } from '../setup/drillCase';
 import { corePasses, type Passes } from '../physics/cutting/passes';
 import { liftDepths } from '../physics/cutting/lifts';
@@ -7,7 +10,7 @@ import { HEAT_GAIN } from '../physics/heat/boiling';
 import { thermalStress } from '../physics/heat/thermalStress';
 import { treatmentOdds } from '../physics/strength/treatmentOdds';
 import { faceMaterial } from '../layout/faceMaterial';
-import { thicknessSpread } from '../layout/thickness';
+import { thicknessSpread, type ThicknessSpread } from '../layout/thickness';
 import type { Bend } from '../physics/plate/bender';
 import type { Bending } from '../documents/bending';
 import {
@@ -15,6 +18,7 @@ import {
   layersFromFarFace,
   layersTo,
   slowestOf,
+  type DepthLayer,
   type LayerCut,
 } from '../setup/cutLayers';
 import { crackOf } from './crackIfSure';
@@ -22,39 +26,70 @@ import { bendingSceneOf } from './bendingSceneOf';
 import type { PlannedStage } from '../documents/plan';
 import { hazardScene } from './hazardScene';
 import type { PlanContext } from './planContext';
-import { capsOf, possibleMaterials } from '../setup/possibilities';
+import { capsOf, possibleMaterials, type PossibleMaterial } from '../setup/possibilities';
 import { allowedChip, blindExit, planExit, planSide } from './planStages';
 import { heatOf } from './planRim';
 import { planChip } from './planRim';
 import { clearOf, type CrackCase } from './planCrack';
 import { settledSetup } from '../setup/settleInWindow';
-import { planPurpose } from '../layout/purposes/plannedPurpose';
+import { planPurpose, type PlannedPurpose } from '../layout/purposes/plannedPurpose';
 import { planWear } from './planRim';
 import { planTime } from './planTime';
 import { planWater } from './planWater';
 import { resolveSetup } from '../setup/resolveSetup';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
 
-/**
- * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.
- * Expects a piece and hole that passed the job check.
- */
-export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
-  const { job, piece, hole, materials } = drillCase;
+/** What is drilled, with what, how deep: what a hole asks for before anything is cut. */
+interface Task {
+  readonly piece: Piece;
+  readonly hole: Hole;
+  /** What the bit meets first. */
+  readonly face: Material;
+  readonly possible: readonly PossibleMaterial[];
+  readonly thickness: ThicknessSpread;
+  readonly purpose: PlannedPurpose;
+  readonly setup: ResolvedSetup;
+  readonly opensFarFace: boolean;
+  readonly twoSided: boolean;
+  readonly depthMm: number;
+  readonly depthPerSideMm: number;
+  readonly pilotMm: number;
+  readonly depthLayers: readonly DepthLayer[];
+}
+
+function taskOf(drillCase: DrillCase): Task {
+  const { piece, hole, materials } = drillCase;
   const face = faceMaterial(piece, materials);
   const possible = possibleMaterials(materials, piece);
   const resolved = resolveSetup(drillCase, face);
   const capped = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
-  const thickness = thicknessSpread(piece);
-  const purpose = planPurpose(piece, hole, face);
   const opensFarFace = hole.depth.kind === 'through';
   const pilotMm = capped.bits.at(-2)?.geometry.diameterMm ?? 0;
   const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const depthLayers = layersTo(materials, piece, depthMm);
   const setup = settledSetup(capped, piece, depthLayers, pilotMm, depthMm);
   const twoSided = opensFarFace && setup.sides === 'two';
-  const depthPerSideMm = twoSided ? depthMm / 2 : depthMm;
+  return {
+    piece,
+    hole,
+    face,
+    possible,
+    thickness: thicknessSpread(piece),
+    purpose: planPurpose(piece, hole, face),
+    setup,
+    opensFarFace,
+    twoSided,
+    depthMm,
+    depthPerSideMm: twoSided ? depthMm / 2 : depthMm,
+    pilotMm,
+    depthLayers,
+  };
+}
 
+/** How it is cut: leaf by leaf, stage by stage, with lifts and broken cores. */
+function cutOf(task: Task) {
+  const { piece, setup, opensFarFace, twoSided, depthMm, depthPerSideMm, pilotMm } = task;
+  const { depthLayers, thickness, purpose } = task;
   const layers = depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, pilotMm));
   const headline = slowestOf(layers);
   const lastCut = layers.findLast((layer) => layer.slowest !== null)?.slowest ?? headline;
@@ -82,9 +117,19 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
       );
   // A bit must reach through where the piece is thickest.
   const reachMm = depthPerSideMm + (opensFarFace ? thickness.thickestMm - piece.thicknessMm : 0);
-  const passes = planPasses(setup, nearSide, reachMm);
+  return { layers, headline, exit, stages, lifts, passes: planPasses(setup, nearSide, reachMm) };
+}
+
+/**
+ * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.
+ * Expects a piece and hole that passed the job check.
+ */
+export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
+  const task = taskOf(drillCase);
+  const { piece, hole, face, possible, thickness, purpose, setup, depthLayers } = task;
+  const { opensFarFace, twoSided, depthMm, depthPerSideMm, pilotMm } = task;
+  const { layers, headline, exit, stages, lifts, passes } = cutOf(task);
   const water = planWater({ piece, hole, setup, layers, headline, depthMm });
-  const sides = twoSided ? 2 : 1;
   const time = planTime({
     piece,
     blind: !opensFarFace,
@@ -95,7 +140,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     layers,
     stages,
     depthLayers,
-    liftCount: lifts.length * sides,
+    liftCount: lifts.length * (twoSided ? 2 : 1),
     waterChangeCount: water.changeAtDepthMm.length,
     coreBreaks: twoSided ? [...passes.breaks, ...passes.breaks] : passes.breaks,
   });
@@ -103,15 +148,9 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
   const posed = bendingSceneOf(piece, hole, setup, headline);
   const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
-  const scene = hazardScene(
-    job,
-    { piece, hole, setup, depthMm, time },
-    face,
-    layers,
-    possible,
-    headline,
-  );
-  const gates = judgeHazards(scene);
+  const drilled = { piece, hole, setup, depthMm, time };
+  const gates = judgeHazards(hazardScene(drillCase.job, drilled, face, layers, possible, headline));
+  const isTreatmentKnown = gates.settled.some(({ code }) => code === 'unknown-treatment');
   const crackCase: CrackCase = {
     cut: headline,
     piece,
@@ -123,11 +162,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     easedAtMm: exit && Math.min(easedBefore(exit.ligamentMm), depthPerSideMm),
     clearMm: clearOf(piece, hole, setup.finishing.geometry.diameterMm),
     possible,
-    treatmentOdds: treatmentOdds(
-      piece,
-      face,
-      gates.settled.some(({ code }) => code === 'unknown-treatment'),
-    ),
+    treatmentOdds: treatmentOdds(piece, face, isTreatmentKnown),
   };
   return {
     piece,

@@ -43,14 +43,14 @@ export function HoleWorkbench(loaded: LoadedHole) {
   useKeys([
     {
       key: 'ctrl+z',
-      does: 'undo',
+      does: commonWords.undoKey,
       run: () => {
         dispatch({ type: 'undo' });
       },
     },
     {
       key: 'ctrl+shift+z',
-      does: 'redo',
+      does: commonWords.redoKey,
       run: () => {
         dispatch({ type: 'redo' });
       },

@@ -29,7 +29,7 @@ export function JobsScreen() {
     router.navigate(routes.newHole());
   };
   useKeys([
-    { key: '/', does: 'search', run: () => box.current?.focus() },
+    { key: '/', does: commonWords.searchKey, run: () => box.current?.focus() },
     { key: 'n', does: commonWords.newHole, run: newHole },
   ]);
   const items = jobs.data?.pages.flatMap((page) => page.items) ?? [];

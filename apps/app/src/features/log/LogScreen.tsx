@@ -59,7 +59,7 @@ export function LogScreen() {
   }, [hasNextPage, isFetchingNextPage, fetchNextPage]);
   const materials = useMaterials(items);
   const box = useRef<TextInput>(null);
-  useKeys([{ key: '/', does: 'search', run: () => box.current?.focus() }]);
+  useKeys([{ key: '/', does: commonWords.searchKey, run: () => box.current?.focus() }]);
   const narrowed = narrowedBy(filter, items);
   return (
     <Page

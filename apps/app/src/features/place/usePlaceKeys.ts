@@ -1,3 +1,4 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { placeWords } from '@nucleon/core/words/screens/place';
 import { MM_PER_INCH } from '@nucleon/core/math/constants';
 import { useUnits } from '../display/displayStore';
@@ -57,14 +58,14 @@ export function usePlaceKeys({ state, act, edit, holes, handle, remove }: PlaceR
     },
     {
       key: 'ctrl+z',
-      does: 'undo',
+      does: commonWords.undoKey,
       run: () => {
         handle.dispatch({ type: 'undo' });
       },
     },
     {
       key: 'ctrl+shift+z',
-      does: 'redo',
+      does: commonWords.redoKey,
       run: () => {
         handle.dispatch({ type: 'redo' });
       },

@@ -1,19 +1,13 @@
+import { Findings, Measurements } from './ResultFields';
 import { resultWords } from '@nucleon/core/words/screens/result';
 import { resultFlagText } from '@nucleon/core/words/run/resultFlagWords';
 import { routes } from '../../routes';
-import { LIMITS } from '@nucleon/core/data/schema/limits';
-import { stateWords } from '@nucleon/core/words/bitWords';
 import { AS_PLANNED, judgeResult } from '@nucleon/core/run/judgeResult';
-import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '@nucleon/core/data/choices';
-import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from '@nucleon/core/words/run/resultWords';
 import { useRouter } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import { Button } from '../../ui/Button';
-import { Chips } from '../../ui/Chips';
-import { Column, Row } from '../../ui/layout';
-import { LengthBox } from '../../ui/LengthBox';
+import { Column } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { Heading, Small } from '../../ui/text';
 import { Page } from '../../ui/Page';
 import { TextBox } from '../../ui/TextBox';
 import { UndoRedo } from '../../ui/UndoRedo';
@@ -24,13 +18,9 @@ import { RunMark } from '../run/RunMark';
 import { RunStory } from '../run/RunStory';
 import type { LiveRun } from '../run/useRun';
 import type { RunSync } from '../run/useRunSync';
-import { ChipSizes } from './ChipSizes';
 import { FinishPanel } from './FinishPanel';
 import { PhotoStrip } from './PhotoStrip';
 import { useResultDraft } from './useResultDraft';
-
-const chipsOf = <T extends string>(values: readonly T[], words: Readonly<Record<T, string>>) =>
-  values.map((value) => ({ value, label: words[value] }));
 
 /** What was found: three taps where all went as planned, else as much as was measured. */
 export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync: RunSync }) {
@@ -39,23 +29,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
   const router = useRouter();
   const { handle, result, change, forget, whole, keep } = useResultDraft(run);
   const flags = whole ? judgeResult(whole, state) : [];
-  const opensFar = state.plan.exitForceN !== null;
-  const length = (key: LengthKey, label: string, anySign = false) => (
-    <LengthBox
-      inRow
-      label={label}
-      valueMm={result[key] ?? null}
-      anySign={anySign}
-      mostMm={LIMITS.diameterMm.max}
-      onChangeMm={(mm) => {
-        change({ [key]: mm });
-      }}
-      onClear={() => {
-        forget(key);
-      }}
-      testID={`result-${key}`}
-    />
-  );
+  const parts = { result, change, forget };
   const footer = (
     <Button
       label={whole ? resultWords.keepIt : resultWords.howIsItAnd}
@@ -96,74 +70,8 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
           }}
           testID="as-planned"
         />
-        <Chips
-          label={resultWords.theHoleIs}
-          chips={chipsOf(VERDICTS, VERDICT_WORDS)}
-          value={result.verdict}
-          onChange={(verdict) => {
-            change({ verdict });
-          }}
-          testID="verdict"
-        />
-        <Chips
-          label={resultWords.aCrack}
-          chips={chipsOf(CRACK_SIGHTS, CRACK_WORDS)}
-          value={result.crack}
-          onChange={(crack) => {
-            change({ crack });
-          }}
-          testID="crack"
-        />
-        <ChipSizes
-          label={resultWords.widestChipWhereIt}
-          valueMm={result.entryChipMm}
-          onChange={(entryChipMm) => {
-            change({ entryChipMm });
-          }}
-          testID="entry-chip"
-        />
-        {opensFar ? (
-          <ChipSizes
-            label={resultWords.widestChipWhereItCame}
-            valueMm={result.exitChipMm}
-            onChange={(exitChipMm) => {
-              change({ exitChipMm });
-            }}
-            testID="exit-chip"
-          />
-        ) : null}
-        <Chips
-          label={resultWords.thePart}
-          chips={chipsOf(PART_FITS, PART_FIT_WORDS)}
-          value={result.partFit}
-          onChange={(partFit) => {
-            change({ partFit });
-          }}
-          testID="part-fit"
-        />
-        <Chips
-          label={resultWords.afterIt(state.plan.setup.bitName)}
-          chips={BIT_STATES.filter((value) => value !== 'new').map((value) => ({
-            value,
-            label: stateWords(value),
-          }))}
-          value={result.bitState}
-          onChange={(bitState) => {
-            change({ bitState });
-          }}
-          testID="bit-after"
-        />
-        <Heading aria-level={2}>{resultWords.measured}</Heading>
-        <Small>{resultWords.allOfItMay}</Small>
-        <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-          {length('entryDiameterMm', resultWords.acrossGoingIn)}
-          {opensFar ? length('exitDiameterMm', resultWords.acrossComingOut) : null}
-        </Row>
-        <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-          {length('offXMm', resultWords.offToRight, true)}
-          {length('offYMm', resultWords.offUpwards, true)}
-          {opensFar ? length('leanMm', resultWords.exitOffEntry) : null}
-        </Row>
+        <Findings {...parts} plan={state.plan} />
+        <Measurements {...parts} plan={state.plan} />
         <PhotoStrip
           runId={run.runId}
           photoIds={result.photoIds ?? []}
@@ -199,5 +107,3 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
     </Page>
   );
 }
-
-type LengthKey = 'entryDiameterMm' | 'exitDiameterMm' | 'offXMm' | 'offYMm' | 'leanMm';

@@ -2,6 +2,9 @@
 export const commonWords = {
   newHole: 'new hole',
   close: 'Close',
+  searchKey: 'search',
+  undoKey: 'undo',
+  redoKey: 'redo',
   allJobs: 'all jobs',
   theJob: 'the job',
   hole: 'Hole',

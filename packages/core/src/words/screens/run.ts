@@ -69,6 +69,8 @@ export const runWords = {
   startPauseGoOn: 'start, pause, go on',
   itIsThrough: 'it is through',
   iMeasured: 'I measured',
+  pauseKey: 'pause',
+  signsKey: 'signs',
   takeBackKey: 'take back',
   run: 'Run',
   theLog: 'the log',
