@@ -65,10 +65,12 @@ export const materialSchema = object(
     /** The form a piece of it most often has. */
     usualForm: oneOf(PIECE_FORMS),
     traits: list(oneOf(MATERIAL_TRAITS), MATERIAL_TRAITS.length),
+    /** Stress that a sound piece carries of itself; where it is not given, as its class has it. */
+    builtInStressMpa: number({ min: 0, max: 100, unit: 'MPa' }),
   },
 );
 export interface Material extends Document<typeof materialSchema> {}
 export type MaterialColumn = Exclude<
   keyof Material,
-  'id' | 'name' | 'class' | 'usualForm' | 'traits'
+  'id' | 'name' | 'class' | 'usualForm' | 'traits' | 'builtInStressMpa'
 >;

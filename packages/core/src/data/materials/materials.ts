@@ -26,7 +26,9 @@ type Row = readonly [
   C_T: number,
   finesColour: string,
   abrasiveness: Material['abrasiveness'],
-  nature: Pick<Material, 'usualForm' | 'dust' | 'traits'> & { readonly exitChipFactor?: number },
+  nature: Pick<Material, 'usualForm' | 'dust' | 'traits' | 'builtInStressMpa'> & {
+    readonly exitChipFactor?: number;
+  },
 ];
 
 /** Middle (geometric mean) of the 2–4 times wider chips of laminar or coarse bodies. */
@@ -36,15 +38,15 @@ const LAMINAR_OR_COARSE = 2.8;
 // prettier-ignore
 const ROWS = {
   'float-glass': ['Float glass', 'glass', [0.08, 0.15, 0.35, 0.9], [0.5, 1.2, 2.5], 1.6, 0.25, 0.5, 70, 0.22, 25, 7, 0.75, 1.0, 720, 2500, 9.0, 6, 0.5, '#DCE6E4', 'hard', { usualForm: 'sheet', dust: 'nuisance' }],
-  'container-glass': ['Bottle or jar glass', 'glass', [0.08, 0.15, 0.32, 0.8], [0.5, 1.1, 2.2], 1.6, 0.25, 0.5, 70, 0.22, 20, 6, 0.75, 1.0, 720, 2500, 9.0, 6, 0.5, '#D9E4DC', 'hard', { usualForm: 'vessel', dust: 'nuisance', traits: ['bottle'] }],
-  'fused-glass': ['Fused studio glass', 'glass', [0.08, 0.15, 0.32, 0.8], [0.5, 1.1, 2.2], 1.7, 0.25, 0.5, 70, 0.22, 18, 5, 0.75, 1.0, 750, 2500, 9.2, 6, 0.5, '#DCE6E4', 'hard', { usualForm: 'sheet', dust: 'nuisance', traits: ['studio-fired'] }],
+  'container-glass': ['Bottle or jar glass', 'glass', [0.08, 0.15, 0.32, 0.8], [0.5, 1.1, 2.2], 1.6, 0.25, 0.5, 70, 0.22, 20, 6, 0.75, 1.0, 720, 2500, 9.0, 6, 0.5, '#D9E4DC', 'hard', { builtInStressMpa: 4, usualForm: 'vessel', dust: 'nuisance', traits: ['bottle'] }],
+  'fused-glass': ['Fused studio glass', 'glass', [0.08, 0.15, 0.32, 0.8], [0.5, 1.1, 2.2], 1.7, 0.25, 0.5, 70, 0.22, 18, 5, 0.75, 1.0, 750, 2500, 9.2, 6, 0.5, '#DCE6E4', 'hard', { builtInStressMpa: 6, usualForm: 'sheet', dust: 'nuisance', traits: ['studio-fired'] }],
   'borosilicate-glass': ['Borosilicate glass', 'glass', [0.1, 0.18, 0.4, 1.0], [0.5, 1.2, 2.5], 2.0, 0.25, 0.5, 64, 0.2, 25, 7, 0.8, 1.14, 830, 2230, 3.3, 6, 0.5, '#E2E8E8', 'hard', { usualForm: 'vessel', dust: 'nuisance' }],
   'glazed-earthenware': ['Glazed earthenware', 'ceramic', [0.06, 0.12, 0.3, 0.7], [0.5, 1.2, 2.5], 1.2, 0.28, 0.5, 40, 0.2, 18, 10, 0.8, 1.0, 900, 2000, 6.5, 6, 0.35, '#D8BFA6', 'medium', { usualForm: 'vessel', dust: 'silica', traits: ['lead-glaze'] }],
   terracotta: ['Terracotta', 'ceramic', [0.05, 0.1, 0.25, 0.6], [0.5, 1.2, 2.5], 0.8, 0.3, 0.5, 15, 0.2, 9, 10, 0.7, 0.8, 900, 1850, 5.5, 4, 0.3, '#C58A66', 'soft-abrasive', { usualForm: 'vessel', dust: 'silica', traits: ['unglazed'] }],
   stoneware: ['Stoneware', 'ceramic', [0.1, 0.2, 0.4, 1.0], [0.6, 1.3, 2.5], 2.2, 0.27, 0.5, 60, 0.2, 30, 10, 1.1, 1.3, 880, 2300, 6.0, 7, 0.3, '#BDB3A4', 'hard', { usualForm: 'vessel', dust: 'silica' }],
   'porcelain-vessel': ['Porcelain vessel', 'ceramic', [0.08, 0.15, 0.3, 0.7], [0.6, 1.3, 2.2], 2.8, 0.25, 0.5, 75, 0.2, 40, 12, 1.2, 1.5, 850, 2450, 6.5, 7, 0.35, '#ECE9E3', 'hard', { usualForm: 'vessel', dust: 'silica' }],
-  'porcelain-tile': ['Porcelain tile', 'ceramic', [0.15, 0.25, 0.5, 1.2], [0.6, 1.3, 2.2], 3.0, 0.25, 0.5, 70, 0.2, 35, 12, 1.3, 1.5, 850, 2400, 7.0, 7, 0.2, '#D7D3CB', 'hard', { usualForm: 'slab', dust: 'silica', traits: ['tile', 'may-hold-asbestos'] }],
-  'glazed-wall-tile': ['Glazed wall tile', 'ceramic', [0.06, 0.12, 0.3, 0.7], [0.5, 1.2, 2.2], 1.1, 0.28, 0.5, 25, 0.2, 14, 10, 0.8, 1.0, 900, 1900, 6.5, 6, 0.25, '#E0CDBB', 'medium', { usualForm: 'slab', dust: 'silica', traits: ['tile', 'soft-body', 'may-hold-asbestos'] }],
+  'porcelain-tile': ['Porcelain tile', 'ceramic', [0.15, 0.25, 0.5, 1.2], [0.6, 1.3, 2.2], 3.0, 0.25, 0.5, 70, 0.2, 35, 12, 1.3, 1.5, 850, 2400, 7.0, 7, 0.2, '#D7D3CB', 'hard', { builtInStressMpa: 2, usualForm: 'slab', dust: 'silica', traits: ['tile', 'may-hold-asbestos'] }],
+  'glazed-wall-tile': ['Glazed wall tile', 'ceramic', [0.06, 0.12, 0.3, 0.7], [0.5, 1.2, 2.2], 1.1, 0.28, 0.5, 25, 0.2, 14, 10, 0.8, 1.0, 900, 1900, 6.5, 6, 0.25, '#E0CDBB', 'medium', { builtInStressMpa: 2, usualForm: 'slab', dust: 'silica', traits: ['tile', 'soft-body', 'may-hold-asbestos'] }],
   marble: ['Marble', 'stone', [0.1, 0.2, 0.5, 1.2], [1.0, 2.0, 3.5], 1.6, 0.3, 0.25, 55, 0.25, 9, 12, 1.0, 2.7, 880, 2700, 8.0, 3, 0.05, '#EDEAE4', 'medium', { usualForm: 'slab', dust: 'nuisance' }],
   limestone: ['Limestone, travertine', 'stone', [0.08, 0.15, 0.4, 1.0], [1.0, 2.0, 3.5], 1.2, 0.32, 0.25, 35, 0.25, 6, 10, 0.8, 1.8, 900, 2450, 6.0, 3, 0.05, '#E3DAC6', 'medium', { usualForm: 'slab', dust: 'nuisance' }],
   slate: ['Slate', 'stone', [0.1, 0.2, 0.45, 0.9], [0.6, 1.3, 2.5], 1.8, 0.28, 0.25, 60, 0.2, 35, 10, 1.5, 2.0, 760, 2780, 9.0, 4, 0.08, '#8E979C', 'medium', { usualForm: 'slab', dust: 'silica', exitChipFactor: LAMINAR_OR_COARSE }],

@@ -10,17 +10,11 @@ const WET_GLASS = 0.7;
 /** A chipped or mended piece bears about this much of a sound one. */
 const DAMAGED = 0.7;
 
-const BUILT_IN_MPA: Readonly<Record<string, number>> = {
-  'container-glass': 4,
-  'fused-glass': 6,
-  'porcelain-tile': 2,
-  'glazed-wall-tile': 2,
-};
 const BUILT_IN_BY_CLASS = { glass: 1, ceramic: 0, stone: 0, masonry: 0 } as const;
 
 /** Stress a sound piece of this material carries of itself, MPa. */
-export const builtInStress = (material: Pick<Material, 'id' | 'class'>): number =>
-  BUILT_IN_MPA[material.id] ?? BUILT_IN_BY_CLASS[material.class];
+export const builtInStress = (material: Pick<Material, 'class' | 'builtInStressMpa'>): number =>
+  material.builtInStressMpa ?? BUILT_IN_BY_CLASS[material.class];
 
 /** Length of a crack that somebody saw, m. */
 const SEEN_CRACK_M = 0.005;
@@ -98,7 +92,7 @@ const stressAt = (site: StressSite, builtInMpa: number): number =>
  * the bending is not worked out it is a lower bound.
  */
 export function crackOdds(
-  material: Pick<Material, 'id' | 'class' | 'weibullModulus'>,
+  material: Pick<Material, 'class' | 'builtInStressMpa' | 'weibullModulus'>,
   { sites, sd, heatGain, handHazard, handSd, treatmentOdds, bearableMpa }: Stresses,
 ): CrackOdds {
   const builtIn = builtInStress(material);
