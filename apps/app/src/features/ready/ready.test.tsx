@@ -3,6 +3,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { show } from '../../testing';
 import { fakeApi, HOLE, DETAIL, ownThreadPlanner } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
+import type { KeptEvent } from '../run/benchDb';
 import { keptEvents, keptRunIds } from '../run/keptRuns';
 import { ReadyScreen } from './ReadyScreen';
 import { useReadyTicks } from './readyTicks';
@@ -49,13 +50,17 @@ it('holds back until all is seen to, then opens the run with its plan', async ()
   showReady();
   const begin = await screen.findByTestId('begin-run');
   fireEvent.click(begin);
-  expect(await keptRunIds()).toEqual([]);
+  await waitFor(async () => expect(await keptRunIds()).toEqual([]));
   await tickAll();
   await waitFor(() => expect(screen.getByText('To the bench')).toBeTruthy());
   fireEvent.click(screen.getByTestId('begin-run'));
-  await waitFor(async () => expect(await keptRunIds()).toHaveLength(1));
-  const [runId = ''] = await keptRunIds();
-  const [opened] = await keptEvents(runId);
+  let runId = '';
+  let opened: KeptEvent | undefined;
+  await waitFor(async () => {
+    [runId = ''] = await keptRunIds();
+    [opened] = await keptEvents(runId);
+    expect(opened).toBeDefined();
+  });
   expect(opened?.event.act).toMatchObject({
     kind: 'open',
     subject: { holeId: 'h1', holeName: 'Arbor', pieceName: 'Glass dial', thicknessMm: 6 },

@@ -39,6 +39,12 @@ const stateNow = () => {
   return state;
 };
 const allKept = () => waitFor(() => expect(known().every(({ kept }) => kept)).toBe(true));
+/** Nothing is under way any more: all of it is on the disk and at the server. */
+const atRest = () =>
+  waitFor(() => {
+    expect(known().every(({ kept, sent }) => kept && sent)).toBe(true);
+    expect(within(screen.getByTestId('run-mark')).getByText('Logged')).toBeTruthy();
+  });
 
 it('says that an act is kept when it is on the disk, and not before', async () => {
   const { add } = useRuns.getState();
@@ -202,10 +208,8 @@ it('is driven, noted, taken back; all of it is sent', async () => {
   fireEvent.click(screen.getByTestId('run-undo'));
   expect(stateNow().phase).toBe('seat');
   await waitFor(() => expect(server.kept).toHaveLength(4));
-  await waitFor(() =>
-    expect(within(screen.getByTestId('run-mark')).getByText('Logged')).toBeTruthy(),
-  );
-  expect(await keptEvents(mockRunId)).toHaveLength(4);
+  await atRest();
+  await waitFor(async () => expect(await keptEvents(mockRunId)).toHaveLength(4));
 });
 
 it('goes on without a server, and says that it keeps the record here', async () => {
@@ -252,6 +256,7 @@ it('watches where another device drives, until it takes over', async () => {
   fireEvent.click(screen.getByTestId('drive-here'));
   fireEvent.click(screen.getByTestId('run-main'));
   expect(stateNow()).toMatchObject({ phase: 'seat', flags: [] });
+  await atRest();
 });
 
 it('says what is nowhere to be found', async () => {
@@ -286,6 +291,7 @@ it('takes a result in three taps, and keeps one that does not fit the run beside
     entryDiameterMm: 25.4,
   });
   expect(mockNavigate).toHaveBeenCalledWith(`/runs/${mockRunId}`);
+  await atRest();
 });
 
 it('keeps a result on this device while it is said, and puts another device’s together with it', async () => {
@@ -319,4 +325,5 @@ it('keeps a result on this device while it is said, and puts another device’s 
   fireEvent.click(await screen.findByText('Keep it'));
   expect(stateNow().result).toEqual({ ...theirs, note: 'Bevel it first' });
   expect(globalThis.localStorage.getItem(`nucleon.result.${mockRunId}`)).toBeNull();
+  await atRest();
 });
