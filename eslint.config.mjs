@@ -28,7 +28,15 @@ const strict = {
 };
 
 export default defineConfig([
-  globalIgnores(['**/node_modules/', '**/dist/', '**/dist-pseudo/', '**/.expo/', '.data/', 'docs/', 'test-results/']),
+  globalIgnores([
+    '**/node_modules/',
+    '**/dist/',
+    '**/dist-pseudo/',
+    '**/.expo/',
+    '.data/',
+    'docs/',
+    'test-results/',
+  ]),
   {
     files: ['apps/app/**/*.{ts,tsx}'],
     extends: [expo],

@@ -5,7 +5,7 @@
  */
 import { spawn } from 'node:child_process';
 import { mkdtemp, readFile, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { freePort } from './setup/mariadb.mjs';
@@ -73,9 +73,18 @@ async function runChecks() {
     ...types.map((project) => ['tsc', ['-p', project]]),
   ];
   const failed = [];
-  for (const [command, words] of checks) {
-    if (!(await passes(command, words))) failed.push(`${command} ${words.join(' ')}`);
-  }
+  const left = [...checks];
+  // One for each core, their output kept together.
+  const worker = async () => {
+    for (let next = left.shift(); next; next = left.shift()) {
+      const [command, words] = next;
+      const program = join(ROOT, 'node_modules', '.bin', command);
+      const { code, out } = await capture(process.execPath, [program, ...words]);
+      console.log(`\n▸ ${command} ${words.join(' ')}\n${out.trim()}`);
+      if (code !== 0) failed.push(`${command} ${words.join(' ')}`);
+    }
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, worker));
   return { passed: checks.length - failed.length, failed };
 }
 
