@@ -158,7 +158,8 @@ function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' 
   const there = anchored(known, z, by === 'rule' ? RULE_SD_MM : EYE_SD_MM);
   const moved = at === 'lift' ? { ...there, liftLeftS: 0 } : there;
   const waits = at === 'water-change' || at === 'core-break' || at === 'flip';
-  const due = nextStop(moved);
+  // What it waits for; the anchor has put it behind where the rim is deeper.
+  const due = nextStop(state);
   // Still short of what it waited for: it goes on cutting.
   const stays =
     waits &&
