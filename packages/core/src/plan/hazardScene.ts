@@ -1,3 +1,4 @@
+import { coreMassBetween } from '../setup/coreMass';
 import type { HazardScene } from '../setup/hazards/hazard';
 import type { JobHeader } from '../documents/job';
 import type { Material } from '../data/materials/material';
@@ -23,7 +24,6 @@ export function hazardScene(
   const kind = MACHINE_KINDS[machine.kind];
   const clutchNm = clutchOf(machine);
   const { geometry } = finishing;
-  const coreMm = geometry.solid ? 0 : Math.max(0, geometry.diameterMm - 2 * geometry.rimWidthMm);
   return {
     job,
     piece,
@@ -49,7 +49,7 @@ export function hazardScene(
       hasClutch: clutchNm !== null,
       feedForceN: headline.force.feedForceN,
       cuttingMinutes: Number.isFinite(time.cuttingS) ? time.cuttingS / 60 : 0,
-      coreMassKg: ((Math.PI * coreMm ** 2) / 4) * depthMm * headline.material.densityKgPerM3 * 1e-9,
+      coreMassKg: coreMassBetween({ setup, layers }, 0, depthMm),
     },
   };
 }

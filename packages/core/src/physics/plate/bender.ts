@@ -60,12 +60,18 @@ export function scalingBend(bend: Bend): Bend {
     if (bending.kind !== 'bent') return known.pressed;
     const ratio = forceN / known.forceN;
     const scaled = (mpa: number): number => bending.atRestMpa + (mpa - bending.atRestMpa) * ratio;
+    // What holds the piece gives back all that presses, each pad its share.
+    const carriedN = bending.carriedN + forceN - known.forceN;
+    const more = bending.carriedN > 0 ? carriedN / bending.carriedN : 1;
     return {
       bending: {
         ...bending,
         stressMpa: scaled(bending.stressMpa),
         underRimMpa: scaled(bending.underRimMpa),
+        edgeMpa: scaled(bending.edgeMpa),
         deflectionMm: bending.deflectionMm * ratio,
+        carriedN,
+        padsN: bending.padsN.map((one) => one * more),
       },
       field: null,
     };
