@@ -14,7 +14,7 @@ const scene = (
   ...more,
 });
 const required = (rule: keyof typeof EDGE_RULES, of: RuleScene): number =>
-  EDGE_RULES[rule].requiredMm(of as never);
+  EDGE_RULES[rule].requiredMm(of);
 
 it('asks each its own multiple', () => {
   const one = scene();
