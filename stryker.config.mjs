@@ -6,7 +6,8 @@ const ROOMS = (process.env.NUCLEON_MUTATE ?? 'physics,plan,run,layout').split(',
 
 export default {
   testRunner: 'jest',
-  plugins: ['@stryker-mutator/jest-runner'],
+  plugins: ['@stryker-mutator/jest-runner', './scripts/setup/numbersOnly.mjs'],
+  ignorers: ['numbers-only'],
   jest: {
     projectType: 'custom',
     configFile: 'jest.mutate.config.cjs',
