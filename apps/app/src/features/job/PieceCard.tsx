@@ -182,7 +182,7 @@ function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: s
       {headline ? (
         <Small textAlign="left" color={stopped ? '$stop' : '$muted'}>
           {stopped
-            ? jobWords.stop(headline.stops.join(', '))
+            ? jobWords.stop(headline.stops.join(' '))
             : `${formatForce(headline.feedForceN, units)}, ${formatRpm(headline.rpm)}${headline.drillTimeS ? jobWords.about(formatDuration(headline.drillTimeS.p50)) : ''}`}
         </Small>
       ) : null}

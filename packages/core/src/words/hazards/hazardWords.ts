@@ -1,7 +1,7 @@
 import type { Variant } from '../../documents/variant';
 import type { AnswerCode, Found, HazardCode } from '../../setup/hazards/judgeHazards';
 import { clashText } from '../layout/serviceWords';
-import { formatForce, formatRpm } from '../units/formatQuantity';
+import { formatForce, formatMass, formatRpm } from '../units/formatQuantity';
 import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../../data/unitSystem';
 
@@ -29,8 +29,8 @@ const SCAN = 'With what, by whom, how deep';
 const BURSTS =
   'It cannot be drilled. Order the pane with the hole in it before it is treated, or use annealed glass.';
 
-const massOf = (massKg: number | null): string =>
-  massKg === null ? '' : ` of about ${formatSignificant(massKg, 2)} kg`;
+const massOf = (massKg: number | null, units: UnitSystem): string =>
+  massKg === null ? '' : ` of about ${formatMass(massKg, units)}`;
 const torque = (nm: number): string => `${formatSignificant(nm, 2)} N·m`;
 const notAlone = (why: string): string =>
   `One person is not enough for ${why}. The second watches water and depth.`;
@@ -298,10 +298,10 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
   'falling-core': {
     title: 'Where the core falls',
     message: {
-      'through-floor': ({ massKg }) =>
-        `The core${massOf(massKg)} drops into the room below: catch it, tape it, bar the way, a second person there.`,
-      'through-wall': ({ massKg }) =>
-        `The core${massOf(massKg)} can shoot out of the far face: look behind, bar the way, support the last of it.`,
+      'through-floor': ({ massKg }, units) =>
+        `The core${massOf(massKg, units)} drops into the room below: catch it, tape it, bar the way, a second person there.`,
+      'through-wall': ({ massKg }, units) =>
+        `The core${massOf(massKg, units)} can shoot out of the far face: look behind, bar the way, support the last of it.`,
       'into-assembly': () =>
         'The plug drops inside and can break what is below: tape it, or hold something soft under it.',
     },
@@ -316,8 +316,8 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
       pressing: ({ feedForceN }, units) =>
         notAlone(`pressing with ${formatForce(feedForceN, units)}`),
       holding: ({ jamTorqueNm }) => notAlone(`holding ${torque(jamTorqueNm)} when it jams`),
-      lifting: ({ coreMassKg }) =>
-        notAlone(`lifting a core of ${formatSignificant(coreMassKg, 2)} kg`),
+      lifting: ({ coreMassKg }, units) =>
+        notAlone(`lifting a core of ${formatMass(coreMassKg, units)}`),
       'three-things': () => notAlone('drill, water and the depth mark at once'),
     },
     answers: {

@@ -92,11 +92,11 @@ export const rate: Explain = ({ headline, units }) => ({
   spread: `e ± ${percent(provenance(headline.material, 'specificEnergyJPerMm3').relativeSd)}. ${provenance(headline.material, 'specificEnergyJPerMm3').source}.`,
 });
 
-export const torque: Explain = ({ headline, setup }) => ({
+export const torque: Explain = ({ headline, setup, units }) => ({
   text: `Of ${formatSignificant(headline.speed.setting.stallTorqueNm, 2)} N·m at which ${setup.machine.name.toLowerCase()} stalls.`,
   inputs: [
     input('Friction coefficient μ', formatSignificant(headline.material.friction, 2)),
-    input('Mean radius r_m', `${formatSignificant(headline.contact.meanRadiusMm, 3)} mm`),
+    input('Mean radius r_m', formatLength(headline.contact.meanRadiusMm, units)),
   ],
   source: 'T = μ·F·r_m.',
 });
