@@ -6,7 +6,7 @@ export const AIM_DEG = { freehand: 2, level: 1, laser: 0.4, press: 0.3, rig: 0.2
 export type Aim = keyof typeof AIM_DEG;
 
 /** The two sides of a hole are marked this well against each other, mm. */
-const MARKING_MM = 0.5;
+export const MARKING_MM = 0.5;
 
 export const tanDeg = (deg: number): number => Math.tan((deg * Math.PI) / 180);
 

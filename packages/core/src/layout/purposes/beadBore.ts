@@ -1,4 +1,4 @@
-import { AIM_DEG, exitOffset, twoSidedMismatch } from '../aim';
+import { AIM_DEG, exitOffset, MARKING_MM, twoSidedMismatch } from '../aim';
 import { input } from '../../documents/reason';
 import { bundleDiameter, CORD_ROOM, MAX_STRANDS } from './bundle';
 import { definePurpose } from './definePurpose';
@@ -74,7 +74,7 @@ export const beadBore = definePurpose({
           input(
             twoEnds ? 'Step where the two meet' : 'Drift at the far end',
             twoEnds
-              ? `√2 × half × tan(lean) + 0.5 mm = ${L(drift)}`
+              ? `√2 × half × tan(lean) + ${L(MARKING_MM)} = ${L(drift)}`
               : `length × tan(lean) = ${L(drift)}`,
           ),
         ],

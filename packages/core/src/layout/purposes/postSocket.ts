@@ -5,6 +5,7 @@ import { across, box, drawing, leaf, upright } from './sketch';
 
 /** Grout thinner than this does not flow round the post. */
 const MIN_GAP_MM = 6;
+const USUAL_GAP_MM = 10;
 /** Sound concrete to leave below a blind socket. */
 const MIN_BELOW_MM = 50;
 const OVER_DEPTH = { leastMm: 15, ofDiameter: 0.15 } as const;
@@ -28,7 +29,7 @@ export const postSocket = definePurpose({
       optional: true,
       max: 400,
     },
-    groutGapMm: { kind: 'length', label: 'Grout all round', usual: 10, min: 0, max: 60 },
+    groutGapMm: { kind: 'length', label: 'Grout all round', usual: USUAL_GAP_MM, min: 0, max: 60 },
     embedmentMm: { kind: 'length', label: 'Post stands in', max: 1000 },
     slabThicknessMm: { kind: 'length', label: 'Slab', usual: 'piece-thickness', max: 2000 },
   },
@@ -71,7 +72,10 @@ export const postSocket = definePurpose({
         working: [
           input(v.section === 'round' ? 'Post' : 'Corner to corner', L(across_)),
           input('Core', `+ 2 × grout = ${L(targetMm)}`),
-          input('Over-depth', `larger of 15 mm and 0.15 × core = ${L(over)}`),
+          input(
+            'Over-depth',
+            `larger of ${L(OVER_DEPTH.leastMm)} and ${OVER_DEPTH.ofDiameter} × core = ${L(over)}`,
+          ),
           input('Depth', `embedment + over-depth = ${L(depthMm)}`),
           input('Left below', L(Math.max(0, below))),
           input('Grout', `(core − post) × depth × 1.1 = ${volume(groutL)}`),
@@ -137,6 +141,6 @@ export const postSocket = definePurpose({
   },
   reverse: (diameterMm, { L }) =>
     diameterMm >= 30
-      ? `A round post of ${L(diameterMm - 20)} with 10 mm of grout all round.`
+      ? `A round post of ${L(diameterMm - 2 * USUAL_GAP_MM)} with ${L(USUAL_GAP_MM)} of grout all round.`
       : null,
 });

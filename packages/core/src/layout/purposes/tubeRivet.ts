@@ -53,7 +53,7 @@ export const tubeRivet = definePurpose({
         why: `${L(od)} of tube and a tenth of a millimetre to slip in.`,
         working: [
           input('Tube OD', L(od)),
-          input('Hole', `OD + 0.05 to 0.15 mm: ${L(targetMm)}`),
+          input('Hole', `OD + ${L(ROOM_MM.min)} to ${L(ROOM_MM.max)}: ${L(targetMm)}`),
           input('Flare each side', L(flare)),
           input('Tube length', `thickness + 2 × flare = ${L(length)}`),
           input('Bore left', `OD − 2 × wall = ${L(od - 2 * v.tubeWallMm)}`),

@@ -55,9 +55,15 @@ export const wallPlug = definePurpose({
       says: ({ L }) => ({
         why: `Plug of ${L(v.plugDiameterMm)} and half to one millimetre, so that it slides past the tile.`,
         working: [
-          input('Hole in the tile', `plug + 0.5 to 1 mm: ${L(targetMm)}`),
+          input(
+            'Hole in the tile',
+            `plug + ${L(ROOM_MM.min)} to ${L(ROOM_MM.max)}: ${L(targetMm)}`,
+          ),
           input('Plug set below the face', `tile + adhesive = ${L(recess)}`),
-          input('Depth from the face', `recess + plug + 5 to 10 mm = ${L(depthMm)}`),
+          input(
+            'Depth from the face',
+            `recess + plug + ${L(BELOW_MM.min)} to ${L(BELOW_MM.max)} = ${L(depthMm)}`,
+          ),
           input('Screw', `fixture + recess + plug = ${L(screw)}`),
         ],
         source:
