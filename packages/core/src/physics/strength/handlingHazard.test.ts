@@ -1,3 +1,4 @@
+import { LOOSE_PANE } from './handlingFixtures';
 import {
   ageHazard,
   dropShare,
@@ -9,19 +10,7 @@ import {
   type HandlingCase,
 } from './handlingHazard';
 
-const usual: HandlingCase = {
-  hold: 'guided',
-  start: 'guide',
-  assembled: false,
-  sheetThicknessMm: 6,
-  abrasive: 'plated',
-  wobbleMm: 0,
-  dropShare: 0,
-  damage: 'none',
-  masonry: false,
-  unsure: false,
-  person: 0,
-};
+const usual = LOOSE_PANE;
 /** By how much a change multiplies the hazard. */
 const times = (parts: Partial<HandlingCase>): number =>
   handlingBase({ ...usual, ...parts }) / handlingBase(usual);

@@ -1,7 +1,8 @@
+import { LOOSE_PANE } from './handlingFixtures';
 import { normalMean } from '../../math/normalMean';
 import { assessRisk } from './assessRisk';
 import { drawDeviates, tryMany } from './monteCarlo';
-import { handlingHazard, type HandlingCase } from './handlingHazard';
+import { handlingHazard } from './handlingHazard';
 import { UNKNOWNS, type RiskModel } from './riskModel';
 import { failureProbability } from './weibull';
 
@@ -10,19 +11,12 @@ const STILL = Object.fromEntries(
 ) as unknown as RiskModel['sd'];
 const SAME = { strengthFactor: 1, heatFactor: 1 };
 const Z_90 = 1.2816;
-const HANDLING: HandlingCase = {
+const HANDLING = {
+  ...LOOSE_PANE,
   hold: 'rig',
-  start: 'guide',
-  assembled: false,
   sheetThicknessMm: null,
   abrasive: 'sintered',
-  wobbleMm: 0,
-  dropShare: 0,
-  damage: 'none',
-  masonry: false,
-  unsure: false,
-  person: 0,
-};
+} as const;
 const KEPT = Math.exp(-handlingHazard(HANDLING, 1));
 
 /** One cut of 100 s far over the glaze, in a strong piece on a rig. */

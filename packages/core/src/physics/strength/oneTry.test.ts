@@ -1,22 +1,11 @@
-import { ageHazard, handlingBase, thinHazard, type HandlingCase } from './handlingHazard';
+import { LOOSE_PANE } from './handlingFixtures';
+import { ageHazard, handlingBase, thinHazard } from './handlingHazard';
 import { drawDeviates, PRESSED_FOR_DULL, tryMany } from './monteCarlo';
 import { assessRisk } from './assessRisk';
 import { UNKNOWNS, type RiskModel, type SpreadUnknown, type Unknown } from './riskModel';
 
 const SD = 0.2;
-const HANDLING: HandlingCase = {
-  hold: 'guided',
-  start: 'guide',
-  assembled: false,
-  sheetThicknessMm: 4,
-  abrasive: 'plated',
-  wobbleMm: 0,
-  dropShare: 0,
-  damage: 'none',
-  masonry: false,
-  unsure: false,
-  person: 0,
-};
+const HANDLING = { ...LOOSE_PANE, sheetThicknessMm: 4 };
 const MODEL: RiskModel = {
   sd: Object.fromEntries(UNKNOWNS.map((unknown) => [unknown, SD])) as unknown as RiskModel['sd'],
   fixedS: 20,

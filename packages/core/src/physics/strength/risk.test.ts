@@ -1,3 +1,4 @@
+import { LOOSE_PANE } from './handlingFixtures';
 import { oddsInWords } from '../../words/odds';
 import { MATERIALS } from '../../data/materials/materials';
 import { bearableStress, builtInStress, crackOdds, type Stresses } from './crackOdds';
@@ -19,19 +20,7 @@ it('breaks one in twenty at the strength as given', () => {
   expect(failureProbability(-3, 25, 7)).toBe(0);
 });
 
-const PANE: HandlingCase = {
-  hold: 'guided',
-  start: 'guide',
-  assembled: false,
-  sheetThicknessMm: 6,
-  abrasive: 'plated',
-  wobbleMm: 0,
-  dropShare: 0,
-  damage: 'none',
-  masonry: false,
-  unsure: false,
-  person: 0,
-};
+const PANE = LOOSE_PANE;
 const Λ = (parts: Partial<HandlingCase> = {}, sharpness = 1): number =>
   handlingHazard({ ...PANE, ...parts }, sharpness);
 
