@@ -29,16 +29,45 @@ import { useHoleRoom } from '../hole/useHoleRoom';
 const USUAL_FALL = 60;
 const DRAWING_PX = 260;
 
+interface GuidePartProps {
+  readonly room: ReturnType<typeof useHoleRoom>;
+  readonly bitDiameterMm: number;
+  readonly depthMm: number;
+}
+
 /** Guide board, water dam and fall of one hole, each with its drawing. */
 export function GuideRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
-  const units = useUnits();
   const { edit, handle, detail, plan } = room;
-  const { piece, hole, changeSetup, changeHole } = edit;
-  const tone = faceMaterial(piece, detail.job.customMaterials).class;
-  const depthMm = reachOf(hole, piece);
-  const bitDiameterMm = plan?.setup.bitDiameterMm ?? hole.diameterMm;
+  const { piece, hole } = edit;
+  const parts: GuidePartProps = {
+    room,
+    bitDiameterMm: plan?.setup.bitDiameterMm ?? hole.diameterMm,
+    depthMm: reachOf(hole, piece),
+  };
+  return (
+    <Page
+      title={guideWords.guideDamAndFall}
+      subtitle={`${hole.label || commonWords.hole} · ${piece.name}`}
+      back={{ href: routes.hole(detail.job.id, hole.id), label: commonWords.thePlan }}
+      actions={<SaveMark save={handle.draft.save} />}
+    >
+      <HoleTrouble {...room} />
+      <Column padding="$4" gap="$4">
+        <BoardPart {...parts} />
+        <DamPart {...parts} />
+        <FallPart {...parts} />
+      </Column>
+    </Page>
+  );
+}
 
+const toneOf = ({ edit, detail }: GuidePartProps['room']) =>
+  faceMaterial(edit.piece, detail.job.customMaterials).class;
+
+function BoardPart({ room, bitDiameterMm, depthMm }: GuidePartProps) {
+  const units = useUnits();
+  const { hole, changeSetup } = room.edit;
   const guide = hole.setup?.guide;
   const given = {
     boardThicknessMm: guide?.thicknessMm ?? USUAL_GUIDE.thicknessMm,
@@ -61,139 +90,127 @@ export function GuideRoom(loaded: LoadedHole) {
       'guide',
     );
   };
+  return (
+    <>
+      <Part
+        title={guideWords.guideBoard}
+        drawing={guideDrawing(board, given, toneOf(room), units)}
+        lines={guideLines(board, given, units)}
+        testID="guide-board"
+      >
+        <SmallLength
+          label={guideWords.boardThick}
+          valueMm={given.boardThicknessMm}
+          onChangeMm={(thicknessMm) => {
+            setGuide({ thicknessMm });
+          }}
+          testID="guide-thickness"
+        />
+        <SmallLength
+          label={guideWords.widerThanBitBy}
+          valueMm={given.clearanceMm}
+          onChangeMm={(clearanceMm) => {
+            setGuide({ clearanceMm });
+          }}
+          testID="guide-clearance"
+        />
+      </Part>
+      <Small>{guide ? guideWords.thisGuideCountsIn : guideWords.changeNumberAndThis}</Small>
+    </>
+  );
+}
 
+function DamPart({ room, bitDiameterMm }: GuidePartProps) {
+  const units = useUnits();
   const [ring, setRing] = useState({ innerDiameterMm: 0, wallMm: 10, heightMm: 15 });
-  const damInput = {
+  const given = {
     ...ring,
     innerDiameterMm: ring.innerDiameterMm || usualDamInner(bitDiameterMm),
     bitDiameterMm,
   };
-  const held = dam(damInput);
-
-  const [baseMm, setBase] = useState(300);
-  const oneIn = hole.fall?.oneIn ?? USUAL_FALL;
-  const wedge = fallWedge(oneIn, baseMm, depthMm);
-  const length = (
-    label: string,
-    valueMm: number,
-    onChangeMm: (mm: number) => void,
-    testID: string,
-  ) => (
-    <LengthBox
-      inRow
+  const length = (key: keyof typeof ring, label: string, testID: string) => (
+    <SmallLength
       label={label}
-      valueMm={valueMm}
-      mostMm={LIMITS.smallMm.max}
-      onChangeMm={onChangeMm}
+      valueMm={given[key]}
+      onChangeMm={(mm) => {
+        setRing({ ...ring, [key]: mm });
+      }}
       testID={testID}
     />
   );
   return (
-    <Page
-      title={guideWords.guideDamAndFall}
-      subtitle={`${hole.label || commonWords.hole} · ${piece.name}`}
-      back={{ href: routes.hole(detail.job.id, hole.id), label: commonWords.thePlan }}
-      actions={<SaveMark save={handle.draft.save} />}
+    <Part
+      title={guideWords.waterDam}
+      drawing={damDrawing(given, toneOf(room), units)}
+      lines={damLines(dam(given), given, units)}
+      testID="dam"
     >
-      <HoleTrouble {...room} />
-      <Column padding="$4" gap="$4">
-        <Part
-          title={guideWords.guideBoard}
-          drawing={guideDrawing(board, given, tone, units)}
-          lines={guideLines(board, given, units)}
-          testID="guide-board"
-        >
-          {length(
-            guideWords.boardThick,
-            given.boardThicknessMm,
-            (thicknessMm) => {
-              setGuide({ thicknessMm });
-            },
-            'guide-thickness',
-          )}
-          {length(
-            guideWords.widerThanBitBy,
-            given.clearanceMm,
-            (clearanceMm) => {
-              setGuide({ clearanceMm });
-            },
-            'guide-clearance',
-          )}
-        </Part>
-        <Small>{guide ? guideWords.thisGuideCountsIn : guideWords.changeNumberAndThis}</Small>
-        <Part
-          title={guideWords.waterDam}
-          drawing={damDrawing(damInput, tone, units)}
-          lines={damLines(held, damInput, units)}
-          testID="dam"
-        >
-          {length(
-            guideWords.inside,
-            damInput.innerDiameterMm,
-            (innerDiameterMm) => {
-              setRing({ ...ring, innerDiameterMm });
-            },
-            'dam-inner',
-          )}
-          {length(
-            guideWords.wall,
-            ring.wallMm,
-            (wallMm) => {
-              setRing({ ...ring, wallMm });
-            },
-            'dam-wall',
-          )}
-          {length(
-            guideWords.high,
-            ring.heightMm,
-            (heightMm) => {
-              setRing({ ...ring, heightMm });
-            },
-            'dam-height',
-          )}
-        </Part>
-        <Part
-          title={guideWords.fall}
-          drawing={wedgeDrawing(wedge, baseMm, units)}
-          lines={wedgeLines(wedge, baseMm, depthMm, units)}
-          testID="fall"
-        >
-          <Chips
-            label={guideWords.whichFaceLiesLower}
-            chips={[
-              { value: 'none', label: guideWords.noFall },
-              { value: 'far', label: guideWords.theFarFace },
-              { value: 'near', label: guideWords.theNearFace },
-            ]}
-            value={hole.fall?.lowSide ?? 'none'}
-            onChange={(lowSide) => {
-              changeHole(
-                { fall: lowSide === 'none' ? undefined : { oneIn, lowSide } },
-                'fall-side',
-              );
-            }}
-            testID="fall-side"
-          />
-          <NumberBox
-            inRow
-            label={guideWords.fallsOneIn}
-            value={oneIn}
-            limit={LIMITS.oneIn}
-            onChange={(value) => {
-              if (value !== undefined)
-                changeHole(
-                  { fall: { oneIn: value, lowSide: hole.fall?.lowSide ?? 'far' } },
-                  'fall',
-                );
-            }}
-            testID="fall-one-in"
-          />
-          {length(guideWords.guidesFootLong, baseMm, setBase, 'fall-base')}
-        </Part>
-      </Column>
-    </Page>
+      {length('innerDiameterMm', guideWords.inside, 'dam-inner')}
+      {length('wallMm', guideWords.wall, 'dam-wall')}
+      {length('heightMm', guideWords.high, 'dam-height')}
+    </Part>
   );
 }
+
+const FALL_CHIPS = [
+  { value: 'none', label: guideWords.noFall },
+  { value: 'far', label: guideWords.theFarFace },
+  { value: 'near', label: guideWords.theNearFace },
+] as const;
+
+function FallPart({ room, depthMm }: GuidePartProps) {
+  const units = useUnits();
+  const { hole, changeHole } = room.edit;
+  const [baseMm, setBase] = useState(300);
+  const oneIn = hole.fall?.oneIn ?? USUAL_FALL;
+  const wedge = fallWedge(oneIn, baseMm, depthMm);
+  return (
+    <Part
+      title={guideWords.fall}
+      drawing={wedgeDrawing(wedge, baseMm, units)}
+      lines={wedgeLines(wedge, baseMm, depthMm, units)}
+      testID="fall"
+    >
+      <Chips
+        label={guideWords.whichFaceLiesLower}
+        chips={FALL_CHIPS}
+        value={hole.fall?.lowSide ?? 'none'}
+        onChange={(lowSide) => {
+          changeHole({ fall: lowSide === 'none' ? undefined : { oneIn, lowSide } }, 'fall-side');
+        }}
+        testID="fall-side"
+      />
+      <NumberBox
+        inRow
+        label={guideWords.fallsOneIn}
+        value={oneIn}
+        limit={LIMITS.oneIn}
+        onChange={(value) => {
+          if (value !== undefined)
+            changeHole({ fall: { oneIn: value, lowSide: hole.fall?.lowSide ?? 'far' } }, 'fall');
+        }}
+        testID="fall-one-in"
+      />
+      <SmallLength
+        label={guideWords.guidesFootLong}
+        valueMm={baseMm}
+        onChangeMm={setBase}
+        testID="fall-base"
+      />
+    </Part>
+  );
+}
+
+interface SmallLengthProps {
+  readonly label: string;
+  readonly valueMm: number;
+  readonly onChangeMm: (mm: number) => void;
+  readonly testID: string;
+}
+
+const SmallLength = (props: SmallLengthProps) => (
+  <LengthBox inRow mostMm={LIMITS.smallMm.max} {...props} />
+);
 
 interface PartProps {
   readonly title: string;
