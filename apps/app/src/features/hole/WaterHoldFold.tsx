@@ -2,7 +2,7 @@ import { holeWords } from '@nucleon/core/words/screens/hole';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { isByHand } from '@nucleon/core/data/holds';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
-import { COOLANT_IDS, COOLANTS } from '@nucleon/core/data/coolants';
+import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/data/coolants';
 import { FEED_AIDS } from '@nucleon/core/data/machines/feedAids';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { SUPPORT_IDS, SUPPORTS } from '@nucleon/core/data/supports';
@@ -22,24 +22,25 @@ import type { Editing } from './editing';
 const WATER_CHIPS = COOLANT_IDS.map((id) => ({ value: id, label: COOLANTS[id].name }));
 const SUPPORT_CHIPS = SUPPORT_IDS.map((id) => ({ value: id, label: SUPPORTS[id].name }));
 
-/** Water, what lies behind, and how the bit is steered. */
-export function WaterHoldFold({
-  edit,
-  plan,
-  onOpen,
-}: {
+interface WaterHoldProps {
   readonly edit: Editing;
   readonly plan: Plan;
   readonly onOpen: (room: 'held' | 'water') => void;
-}) {
+}
+
+/** Water, what lies behind, and how the bit is steered. */
+export const WaterHoldFold = (props: WaterHoldProps) => (
+  <>
+    <WaterPart {...props} />
+    <SupportPart {...props} />
+    <HoldPart {...props} />
+  </>
+);
+
+function WaterPart({ edit, plan, onOpen }: WaterHoldProps) {
   const { hole, changeSetup } = edit;
-  const { water, support } = hole.setup ?? {};
-  const waterKind = water?.kind ?? (plan.setup.waterKind as (typeof COOLANT_IDS)[number]);
-  const supportKind = support?.kind ?? (plan.setup.supportKind as (typeof SUPPORT_IDS)[number]);
-  const standing = COOLANTS[waterKind].kind === 'standing';
-  const changeWater = (change: object, group: string): void => {
-    changeSetup({ water: { kind: waterKind, ...water, ...change } }, group);
-  };
+  const water = hole.setup?.water;
+  const waterKind = water?.kind ?? (plan.setup.waterKind as CoolantId);
   return (
     <>
       <Chips
@@ -67,47 +68,77 @@ export function WaterHoldFold({
           chips={EXTRACTION_CHIPS}
           value={water?.extraction ? 'drawn' : 'free'}
           onChange={(dust) => {
-            changeWater({ extraction: dust === 'drawn' }, 'extraction');
+            changeSetup(
+              { water: { kind: waterKind, ...water, extraction: dust === 'drawn' } },
+              'extraction',
+            );
           }}
           testID="extraction"
         />
       ) : null}
-      {standing ? (
-        <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
+      {COOLANTS[waterKind].kind === 'standing' ? (
+        <BathPart edit={edit} waterKind={waterKind} />
+      ) : null}
+    </>
+  );
+}
+
+/** How deep water stands over the face, and the tray it stands in where that is measured. */
+function BathPart({
+  edit: { hole, changeSetup },
+  waterKind,
+}: {
+  readonly edit: Editing;
+  readonly waterKind: CoolantId;
+}) {
+  const water = hole.setup?.water;
+  const changeWater = (change: object, group: string): void => {
+    changeSetup({ water: { kind: waterKind, ...water, ...change } }, group);
+  };
+  return (
+    <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
+      <LengthBox
+        inRow
+        label={holeWords.overFace}
+        valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm}
+        mostMm={500}
+        onChangeMm={(coverMm) => {
+          changeWater({ coverMm }, 'cover');
+        }}
+        testID="cover"
+      />
+      {waterKind !== 'pool' && water?.trayLengthMm && water.trayWidthMm ? (
+        <>
           <LengthBox
             inRow
-            label={holeWords.overFace}
-            valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm}
-            mostMm={500}
-            onChangeMm={(coverMm) => {
-              changeWater({ coverMm }, 'cover');
+            label={holeWords.trayLength}
+            valueMm={water.trayLengthMm}
+            mostMm={LIMITS.lengthMm.max}
+            onChangeMm={(trayLengthMm) => {
+              changeWater({ trayLengthMm }, 'tray-length');
             }}
-            testID="cover"
           />
-          {waterKind !== 'pool' && water?.trayLengthMm && water.trayWidthMm ? (
-            <>
-              <LengthBox
-                inRow
-                label={holeWords.trayLength}
-                valueMm={water.trayLengthMm}
-                mostMm={LIMITS.lengthMm.max}
-                onChangeMm={(trayLengthMm) => {
-                  changeWater({ trayLengthMm }, 'tray-length');
-                }}
-              />
-              <LengthBox
-                inRow
-                label={holeWords.trayWidth}
-                valueMm={water.trayWidthMm}
-                mostMm={LIMITS.lengthMm.max}
-                onChangeMm={(trayWidthMm) => {
-                  changeWater({ trayWidthMm }, 'tray-width');
-                }}
-              />
-            </>
-          ) : null}
-        </Row>
+          <LengthBox
+            inRow
+            label={holeWords.trayWidth}
+            valueMm={water.trayWidthMm}
+            mostMm={LIMITS.lengthMm.max}
+            onChangeMm={(trayWidthMm) => {
+              changeWater({ trayWidthMm }, 'tray-width');
+            }}
+          />
+        </>
       ) : null}
+    </Row>
+  );
+}
+
+function SupportPart({ edit, plan, onOpen }: WaterHoldProps) {
+  const { hole, changeSetup } = edit;
+  const support = hole.setup?.support;
+  const supportKind = support?.kind ?? (plan.setup.supportKind as (typeof SUPPORT_IDS)[number]);
+  return (
+    <>
       <Chips
         label={holeWords.behindIt}
         chips={SUPPORT_CHIPS}
@@ -127,6 +158,14 @@ export function WaterHoldFold({
           testID="open-held"
         />
       </Row>
+    </>
+  );
+}
+
+function HoldPart({ edit, plan }: WaterHoldProps) {
+  const { hole, changeSetup } = edit;
+  return (
+    <>
       <Chips
         label={holeWords.hold}
         chips={HOLD_CHIPS}

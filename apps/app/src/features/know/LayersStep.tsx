@@ -3,7 +3,12 @@ import { commonWords } from '@nucleon/core/words/screens/common';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Layer } from '@nucleon/core/documents/piece';
 import { withLayers } from '@nucleon/core/setup/withLayers';
-import { CAVITY, MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
+import {
+  CAVITY,
+  isBuiltWith,
+  MATERIAL_IDS,
+  MATERIALS,
+} from '@nucleon/core/data/materials/materials';
 import { wallDrawing } from '@nucleon/core/drawing/wallDrawing';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import Plus from 'lucide-react-native/icons/plus';
@@ -20,11 +25,7 @@ import { useUnits } from '../display/displayStore';
 import type { StepProps } from './stepProps';
 import { LeafHelp } from './LeafHelp';
 
-const LEAF_IDS = MATERIAL_IDS.filter(
-  (id) =>
-    MATERIALS[id].class === 'masonry' ||
-    ['sandstone', 'limestone', 'granite', 'glazed-wall-tile', 'porcelain-tile'].includes(id),
-);
+const LEAF_IDS = MATERIAL_IDS.filter((id) => isBuiltWith(MATERIALS[id]));
 const LEAF_CHIPS = [
   ...LEAF_IDS.map((id) => ({ value: id, label: MATERIALS[id].name })),
   { value: CAVITY, label: knowWords.cavity },
@@ -61,72 +62,25 @@ export function LayersStep({ room, knowing }: StepProps) {
         </Measured>
       </Panel>
       {layers.map((layer, index) => (
-        <Column
+        <LeafCard
           key={index}
-          gap="$3"
-          borderTopWidth={1}
-          borderColor="$line"
-          paddingTop="$3"
-          testID={`leaf-${index + 1}`}
-        >
-          <Row justifyContent="space-between">
-            <Heading aria-level={3}>{knowWords.leaf(index + 1)}</Heading>
-            <Button
-              label={open === index ? commonWords.close : knowWords.change}
-              look="quiet"
-              hint={knowWords.leafIsOpen(open === index, index + 1)}
-              onPress={() => {
-                setOpen(open === index ? -1 : index);
-              }}
-            />
-          </Row>
-          {open === index ? (
-            <>
-              <Chips
-                label={knowWords.madeOf}
-                chips={LEAF_CHIPS}
-                value={layer.mix?.length ? undefined : layer.material}
-                onChange={(material) => {
-                  change(index, { material, thicknessMm: layer.thicknessMm });
-                }}
-              />
-              {layer.material === CAVITY ? null : (
-                <LeafHelp
-                  onFound={({ material, mix }) => {
-                    change(index, {
-                      material,
-                      thicknessMm: layer.thicknessMm,
-                      ...(mix ? { mix } : {}),
-                    });
-                  }}
-                />
-              )}
-            </>
-          ) : null}
-          <Row gap="$3" alignItems="flex-end">
-            <LengthBox
-              inRow
-              label={knowWords.thick(nameOf(layer))}
-              valueMm={layer.thicknessMm}
-              mostMm={LIMITS.thicknessMm.max}
-              onChangeMm={(thicknessMm) => {
-                change(index, { ...layer, thicknessMm });
-              }}
-              testID={`leaf-thickness-${index + 1}`}
-            />
-            {layers.length > 1 ? (
-              <Button
-                label={knowWords.remove}
-                icon={Trash}
-                look="quiet"
-                hint={knowWords.removeLeaf(index + 1)}
-                onPress={() => {
+          layer={layer}
+          number={index + 1}
+          open={open === index}
+          onToggle={() => {
+            setOpen(open === index ? -1 : index);
+          }}
+          onChange={(next) => {
+            change(index, next);
+          }}
+          onRemove={
+            layers.length > 1
+              ? () => {
                   write(layers.filter((_, at) => at !== index));
-                }}
-              />
-            ) : null}
-          </Row>
-        </Column>
+                }
+              : undefined
+          }
+        />
       ))}
       <Row flexWrap="wrap" gap="$2">
         <Button
@@ -163,6 +117,83 @@ export function LayersStep({ room, knowing }: StepProps) {
         testID="know-layers-done"
       />
     </>
+  );
+}
+
+interface LeafCardProps {
+  readonly layer: Layer;
+  /** From the side that is drilled, 1 upwards. */
+  readonly number: number;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+  readonly onChange: (layer: Layer) => void;
+  /** None where it is the only leaf. */
+  readonly onRemove: (() => void) | undefined;
+}
+
+function LeafCard({ layer, number, open, onToggle, onChange, onRemove }: LeafCardProps) {
+  return (
+    <Column
+      gap="$3"
+      borderTopWidth={1}
+      borderColor="$line"
+      paddingTop="$3"
+      testID={`leaf-${number}`}
+    >
+      <Row justifyContent="space-between">
+        <Heading aria-level={3}>{knowWords.leaf(number)}</Heading>
+        <Button
+          label={open ? commonWords.close : knowWords.change}
+          look="quiet"
+          hint={knowWords.leafIsOpen(open, number)}
+          onPress={onToggle}
+        />
+      </Row>
+      {open ? (
+        <>
+          <Chips
+            label={knowWords.madeOf}
+            chips={LEAF_CHIPS}
+            value={layer.mix?.length ? undefined : layer.material}
+            onChange={(material) => {
+              onChange({ material, thicknessMm: layer.thicknessMm });
+            }}
+          />
+          {layer.material === CAVITY ? null : (
+            <LeafHelp
+              onFound={({ material, mix }) => {
+                onChange({
+                  material,
+                  thicknessMm: layer.thicknessMm,
+                  ...(mix ? { mix } : {}),
+                });
+              }}
+            />
+          )}
+        </>
+      ) : null}
+      <Row gap="$3" alignItems="flex-end">
+        <LengthBox
+          inRow
+          label={knowWords.thick(nameOf(layer))}
+          valueMm={layer.thicknessMm}
+          mostMm={LIMITS.thicknessMm.max}
+          onChangeMm={(thicknessMm) => {
+            onChange({ ...layer, thicknessMm });
+          }}
+          testID={`leaf-thickness-${number}`}
+        />
+        {onRemove ? (
+          <Button
+            label={knowWords.remove}
+            icon={Trash}
+            look="quiet"
+            hint={knowWords.removeLeaf(number)}
+            onPress={onRemove}
+          />
+        ) : null}
+      </Row>
+    </Column>
   );
 }
 

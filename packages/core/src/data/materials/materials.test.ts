@@ -1,4 +1,4 @@
-import { findMaterial, MATERIAL_IDS, MATERIALS } from './materials';
+import { isBuiltWith, findMaterial, MATERIAL_IDS, MATERIALS } from './materials';
 import { provenance } from './provenance';
 import type { MaterialColumn } from './material';
 
@@ -46,4 +46,13 @@ it('marks silica dust but not that of marble, limestone, shell or glass', () => 
   expect(
     ['marble', 'limestone', 'float-glass', 'shell'].map((id) => findMaterial(id)?.dust),
   ).toEqual(['nuisance', 'nuisance', 'nuisance', 'shell']);
+});
+
+it('builds walls of masonry, tile and building stone', () => {
+  const built = MATERIAL_IDS.filter((id) => isBuiltWith(MATERIALS[id]));
+  expect(built).toEqual(
+    expect.arrayContaining(['clay-brick', 'concrete', 'porcelain-tile', 'granite', 'sandstone']),
+  );
+  for (const id of ['float-glass', 'marble', 'quartzite-agate'] as const)
+    expect(built).not.toContain(id);
 });

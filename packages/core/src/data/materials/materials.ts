@@ -48,10 +48,10 @@ const ROWS = {
   'porcelain-tile': ['Porcelain tile', 'ceramic', [0.15, 0.25, 0.5, 1.2], [0.6, 1.3, 2.2], 3.0, 0.25, 0.5, 70, 0.2, 35, 12, 1.3, 1.5, 850, 2400, 7.0, 7, 0.2, '#D7D3CB', 'hard', { builtInStressMpa: 2, usualForm: 'slab', dust: 'silica', traits: ['tile', 'may-hold-asbestos'] }],
   'glazed-wall-tile': ['Glazed wall tile', 'ceramic', [0.06, 0.12, 0.3, 0.7], [0.5, 1.2, 2.2], 1.1, 0.28, 0.5, 25, 0.2, 14, 10, 0.8, 1.0, 900, 1900, 6.5, 6, 0.25, '#E0CDBB', 'medium', { builtInStressMpa: 2, usualForm: 'slab', dust: 'silica', traits: ['tile', 'soft-body', 'may-hold-asbestos'] }],
   marble: ['Marble', 'stone', [0.1, 0.2, 0.5, 1.2], [1.0, 2.0, 3.5], 1.6, 0.3, 0.25, 55, 0.25, 9, 12, 1.0, 2.7, 880, 2700, 8.0, 3, 0.05, '#EDEAE4', 'medium', { usualForm: 'slab', dust: 'nuisance' }],
-  limestone: ['Limestone, travertine', 'stone', [0.08, 0.15, 0.4, 1.0], [1.0, 2.0, 3.5], 1.2, 0.32, 0.25, 35, 0.25, 6, 10, 0.8, 1.8, 900, 2450, 6.0, 3, 0.05, '#E3DAC6', 'medium', { usualForm: 'slab', dust: 'nuisance' }],
+  limestone: ['Limestone, travertine', 'stone', [0.08, 0.15, 0.4, 1.0], [1.0, 2.0, 3.5], 1.2, 0.32, 0.25, 35, 0.25, 6, 10, 0.8, 1.8, 900, 2450, 6.0, 3, 0.05, '#E3DAC6', 'medium', { usualForm: 'slab', dust: 'nuisance', traits: ['building-stone'] }],
   slate: ['Slate', 'stone', [0.1, 0.2, 0.45, 0.9], [0.6, 1.3, 2.5], 1.8, 0.28, 0.25, 60, 0.2, 35, 10, 1.5, 2.0, 760, 2780, 9.0, 4, 0.08, '#8E979C', 'medium', { usualForm: 'slab', dust: 'silica', exitChipFactor: LAMINAR_OR_COARSE }],
-  sandstone: ['Sandstone', 'stone', [0.1, 0.2, 0.5, 1.2], [1.2, 2.2, 3.5], 0.7, 0.35, 0.25, 18, 0.2, 4, 9, 0.6, 2.3, 920, 2250, 11, 6, 0.05, '#D6BE93', 'soft-abrasive', { usualForm: 'slab', dust: 'silica' }],
-  granite: ['Granite', 'stone', [0.4, 0.6, 1.0, 2.0], [1.2, 2.0, 3.5], 2.5, 0.3, 0.25, 55, 0.25, 10, 12, 1.6, 2.9, 790, 2650, 8.0, 7, 0.05, '#B9B4B0', 'hard', { usualForm: 'slab', dust: 'silica' }],
+  sandstone: ['Sandstone', 'stone', [0.1, 0.2, 0.5, 1.2], [1.2, 2.2, 3.5], 0.7, 0.35, 0.25, 18, 0.2, 4, 9, 0.6, 2.3, 920, 2250, 11, 6, 0.05, '#D6BE93', 'soft-abrasive', { usualForm: 'slab', dust: 'silica', traits: ['building-stone'] }],
+  granite: ['Granite', 'stone', [0.4, 0.6, 1.0, 2.0], [1.2, 2.0, 3.5], 2.5, 0.3, 0.25, 55, 0.25, 10, 12, 1.6, 2.9, 790, 2650, 8.0, 7, 0.05, '#B9B4B0', 'hard', { usualForm: 'slab', dust: 'silica', traits: ['building-stone'] }],
   basalt: ['Basalt', 'stone', [0.35, 0.5, 0.9, 1.8], [1.0, 1.8, 3.0], 2.5, 0.3, 0.25, 75, 0.25, 16, 12, 1.9, 1.7, 840, 2900, 6.0, 6, 0.05, '#6F7476', 'hard', { usualForm: 'slab', dust: 'silica' }],
   'quartzite-agate': ['Quartzite, flint, agate, jasper', 'stone', [0.5, 0.7, 1.1, 2.0], [0.8, 1.5, 3.0], 8.0, 0.25, 0.25, 75, 0.1, 30, 8, 1.6, 4.0, 740, 2620, 12, 7, 0.15, '#DDD3CC', 'hard', { usualForm: 'bead', dust: 'silica' }],
   jade: ['Nephrite, jadeite', 'stone', [0.5, 0.7, 1.2, 2.5], [0.8, 1.5, 3.0], 7.0, 0.25, 0.25, 130, 0.25, 90, 12, 5.0, 2.5, 850, 3000, 8.0, 6.5, 0.15, '#B9C7B2', 'hard', { usualForm: 'bead', dust: 'silica', traits: ['fibrous'] }],
@@ -141,6 +141,10 @@ export function findMaterial(id: string, custom: readonly Material[] = []): Mate
 export function isMaterialId(id: string): id is MaterialId {
   return Object.hasOwn(MATERIALS, id);
 }
+
+/** What a wall or floor is built up of, leaf by leaf. */
+export const isBuiltWith = (material: Pick<Material, 'class' | 'traits'>): boolean =>
+  material.class === 'masonry' || isTile(material) || hasTrait(material, 'building-stone');
 
 /** A flat fired tile, for which tools made for dry exist. */
 export const isTile = (material: Pick<Material, 'traits'>): boolean => hasTrait(material, 'tile');

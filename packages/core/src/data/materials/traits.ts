@@ -22,6 +22,8 @@ export const MATERIAL_TRAITS = [
   'polished',
   /** May hold bars, or tendons under tension. */
   'reinforceable',
+  /** Cut stone that walls and floors are made of. */
+  'building-stone',
   /** Steel lies in the cut. */
   'steel',
 ] as const;
