@@ -11,8 +11,8 @@ export class ApiProblem extends Error {
 const WORDS = {
   server: apiWords.theServerCannotBe,
   database: apiWords.theServerCannotReach,
-  busy: apiWords.theServerHasIts,
-  disk: apiWords.theServersDiskTakes,
+  busy: apiWords.theServerIsBusy,
+  disk: apiWords.theServersDiskIsFull,
 } as const;
 export type Away = keyof typeof WORDS;
 

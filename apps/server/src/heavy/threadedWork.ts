@@ -7,7 +7,7 @@ const MAX_WAITING = 32;
 const LARGEST_HEAP_MB = 1024;
 
 const busy = (): Problem =>
-  new Problem('busy', 'The server has its hands full of such sums; try again in a few seconds.');
+  new Problem('busy', 'The server is busy with such calculations; try again in a few seconds.');
 
 /** Two threads, a bounded queue, and one sum for all who ask the same at once. */
 export function threadedWork(): HeavyWork {

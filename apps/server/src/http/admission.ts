@@ -20,7 +20,7 @@ export function admission(limits: AdmissionLimits = USUAL_LIMITS): RequestHandle
       response.set('Retry-After', String(RETRY_AFTER_S));
       throw new Problem(
         'busy',
-        'The server has its hands full; nothing was changed. Try again in a second.',
+        'The server is busy; nothing was changed. Try again in a second.',
       );
     }
     active[kind]++;

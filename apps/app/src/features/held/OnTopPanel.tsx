@@ -114,7 +114,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
             }}
           />
           <Button
-            label={heldWords.takeAway}
+            label={heldWords.delete}
             look="quiet"
             onPress={() => {
               onChange({ clamps: clamps.filter((_, i) => i !== index) }, 'clamps');
@@ -132,7 +132,7 @@ export function OnTopPanel({ edit, support, onChange }: OnTopPanelProps) {
             )}
           </Small>
           <Button
-            label={heldWords.takeAway}
+            label={heldWords.delete}
             look="quiet"
             hint={heldWords.deleteBoard(index + 1)}
             onPress={() => {

@@ -8,7 +8,7 @@ import { CLOSER_ROOM_IDS, CLOSER_ROOMS, type CloserRoom } from './rooms';
 export function CloserRooms({ onOpen }: { readonly onOpen: (room: CloserRoom) => void }) {
   return (
     <Column padding="$4" gap="$2" id="print-hide-rooms">
-      <Heading aria-level={2}>{holeWords.lookCloser}</Heading>
+      <Heading aria-level={2}>{holeWords.moreDetail}</Heading>
       <Panel wet>
         {CLOSER_ROOM_IDS.map((room) => (
           <RowLink

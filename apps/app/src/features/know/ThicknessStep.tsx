@@ -39,7 +39,7 @@ export function ThicknessStep({ room, knowing }: StepProps) {
         {readings.map((mm, index) => (
           <Press
             key={index}
-            aria-label={knowWords.takeAway(formatLengthShort(mm, units))}
+            aria-label={knowWords.deleteReading(formatLengthShort(mm, units))}
             paddingHorizontal="$3"
             gap="$2"
             borderWidth={1}

@@ -76,7 +76,7 @@ export function OutlinePanel({ room }: PanelProps) {
               }}
             />
             <Button
-              label={placeWords.dropThem}
+              label={placeWords.clearPoints}
               look="quiet"
               onPress={() => {
                 act({ type: 'points', points: [] });

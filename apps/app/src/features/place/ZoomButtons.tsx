@@ -36,10 +36,10 @@ export function ZoomButtons({
   );
   return (
     <Column position="absolute" right={8} top={8} gap="$1">
-      {one(placeWords.lookCloser, Plus, () => {
+      {one(placeWords.zoomIn, Plus, () => {
         onZoom(NEARER);
       })}
-      {one(placeWords.stepBack, Minus, () => {
+      {one(placeWords.zoomOut, Minus, () => {
         onZoom(1 / NEARER);
       })}
       {isWhole ? null : one(placeWords.theWholePiece, Maximize, onWhole)}

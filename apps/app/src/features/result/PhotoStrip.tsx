@@ -118,7 +118,7 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
                 />
               )}
               <Button
-                label={resultWords.takeAway}
+                label={resultWords.delete}
                 icon={X}
                 look="quiet"
                 onPress={() => {

@@ -107,7 +107,7 @@ function WaterRoom(loaded: LoadedHole) {
           flush
         />
         <Column gap="$1" testID="waters">
-          <Heading aria-level={2}>{waterWords.byWhatMeans}</Heading>
+          <Heading aria-level={2}>{waterWords.waterMethod}</Heading>
           {ranked.outcome?.kind === 'ranked' ? (
             <>
               {ranked.outcome.ranked.map((one, index) => (

@@ -25,7 +25,7 @@ export interface HazardWords<Code extends HazardCode> {
   };
 }
 
-const SCAN = 'With what, by whom, how deep';
+const SCAN = 'Which scanner, who scanned, how deep';
 const BURSTS =
   'It cannot be drilled. Order the pane with the hole in it before it is treated, or use annealed glass.';
 

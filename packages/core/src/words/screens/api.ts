@@ -2,8 +2,8 @@
 export const apiWords = {
   theServerCannotBe: 'The server cannot be reached.',
   theServerCannotReach: 'The server cannot reach its database.',
-  theServerHasIts: 'The server has its hands full.',
-  theServersDiskTakes: 'The server’s disk takes nothing more.',
+  theServerIsBusy: 'The server is busy.',
+  theServersDiskIsFull: 'The server’s disk is full.',
   itWasNotSaved: 'It was not saved.',
   itCouldNotBe: 'It could not be deleted.',
   deleted: (name: string, from: string): string => `Deleted “${name}”${from}.`,

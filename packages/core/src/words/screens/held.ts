@@ -29,7 +29,7 @@ export const heldWords = {
   layBoardOverHole: 'Lay a board over the hole',
   clamp: (count: number, force: string): string => `Clamp ${count}, ${force}`,
   pad: 'Pad',
-  takeAway: 'Take away',
+  delete: 'Delete',
   boardThick: (width: string, height: string, thickness: string): string =>
     `Board ${width} × ${height}, ${thickness} thick`,
   deleteBoard: (count: number): string => `Delete board ${count}`,

@@ -26,7 +26,7 @@ export const holeWords = {
   hireOrBuy: 'Hire or buy?',
   oneHoleOrSixty: 'One hole or sixty: what costs least.',
   ready: 'Ready?',
-  lookCloser: 'Look closer',
+  moreDetail: 'More detail',
   copied: 'Copied.',
   theBrowserWouldNot: 'The browser would not copy it; print instead.',
   copyPlan: 'Copy the plan',

@@ -66,7 +66,7 @@ export const knowWords = {
   treatment: 'Treatment',
   soFarItMay: 'So far it may be',
   twoOrThreePlaces: 'Two or three places round the mark, with a calliper if you can.',
-  takeAway: (mm: string): string => `Take away ${mm}`,
+  deleteReading: (mm: string): string => `Delete ${mm}`,
   firstReading: 'First reading',
   anotherReading: 'Another reading',
   suchAs61: 'such as 6.1 mm',

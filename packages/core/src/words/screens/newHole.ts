@@ -22,7 +22,7 @@ export const newHoleWords = {
     'Tempered glass bursts when it is drilled. If nobody can say, the plan waits for a test.',
   treatment: 'Treatment',
   whereItGoesWith:
-    'Where it goes, with what bit and how it is held come after: the plan starts from what is usual.',
+    'Place, bit and hold come later: the plan starts from what is usual.',
   another: (label: string): string => `Another ${label}`,
   suchAs65: 'such as 6.5 mm',
   suchAs516: 'such as 5/16 in',

@@ -14,7 +14,7 @@ export const resultWords = {
   pictures: 'Pictures',
   waiting: 'Waiting',
   notTaken: 'Not taken',
-  takeAway: 'Take away',
+  delete: 'Delete',
   addPicture: 'Add a picture',
   keepIt: 'Keep it',
   howIsItAnd: 'How is it, and did it crack?',

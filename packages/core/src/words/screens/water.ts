@@ -17,7 +17,7 @@ export const waterWords = {
     'Lifts show as dips. The ring is followed by finite volumes under the rim; see docs/model.md.',
   stop: (message: string): string => `Stop: ${message}`,
   waterAndPower: 'Water and power',
-  byWhatMeans: 'By what means',
+  waterMethod: 'Water method',
   theMeans: 'the means',
   overFace: 'Over the face',
   trayLong: 'Tray, long',
