@@ -71,10 +71,13 @@ export function useDraftSave<T>(
 ): void {
   useSaveWhenResting(draft, sound, async () => {
     dispatch({ type: 'saving' });
+    let written = 0;
     try {
       await write(draft, (sent, stored) => {
+        written++;
         dispatch({ type: 'saved', sent, stored });
       });
+      if (written === 0) dispatch({ type: 'unwritten' });
     } catch (error) {
       if (!isConflict(error))
         dispatch({

@@ -91,6 +91,15 @@ it('is saved once the server has it, and not when more was typed meanwhile', () 
   expect(more.now.piece).toMatchObject({ thicknessMm: 9, name: 'Dial, tidied' });
 });
 
+it('is not left saving where another screen had written it already', () => {
+  const heard = run(start(), ofHole({ diameterMm: 24 }), theirs({ diameterMm: 24 }));
+  expect(heard.save.kind).toBe('saved');
+  const begun = run(heard, { type: 'saving' });
+  expect(run(begun, { type: 'unwritten' }).save.kind).toBe('saved');
+  // What was typed meanwhile is still to be written.
+  expect(run(begun, ofHole({ diameterMm: 26 }), { type: 'unwritten' }).save.kind).toBe('waiting');
+});
+
 describe('when someone else changed it first', () => {
   it('puts different fields together, down to single choices of the setup', () => {
     const mine = run(

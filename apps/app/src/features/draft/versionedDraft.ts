@@ -39,6 +39,8 @@ export type DraftAction<T> =
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
   | { readonly type: 'saving' }
+  /** There was nothing to write after all: another screen’s answer came first. */
+  | { readonly type: 'unwritten' }
   /** What was sent is written, and the server has now this. */
   | { readonly type: 'saved'; readonly sent: T; readonly stored: T }
   /** `sent` may have been written all the same. */
@@ -217,6 +219,8 @@ export function versionedDraft<T>({ partsOf, contentOf }: DraftShape<T>): DraftE
         }
         case 'saving':
           return { ...draft, save: { kind: 'saving' } };
+        case 'unwritten':
+          return draft.save.kind === 'saving' ? settled(draft) : draft;
         case 'saved':
           return written(draft, action.sent, action.stored);
         case 'failed':
