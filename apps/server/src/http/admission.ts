@@ -18,10 +18,7 @@ export function admission(limits: AdmissionLimits = USUAL_LIMITS): RequestHandle
     const kind = request.method === 'GET' || request.method === 'HEAD' ? 'reads' : 'writes';
     if (active[kind] >= limits[kind]) {
       response.set('Retry-After', String(RETRY_AFTER_S));
-      throw new Problem(
-        'busy',
-        'The server is busy; nothing was changed. Try again in a second.',
-      );
+      throw new Problem('busy', 'The server is busy; nothing was changed. Try again in a second.');
     }
     active[kind]++;
     response.once('close', () => {

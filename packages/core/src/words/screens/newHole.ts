@@ -21,8 +21,7 @@ export const newHoleWords = {
   temperedGlassBurstsWhen:
     'Tempered glass bursts when it is drilled. If nobody can say, the plan waits for a test.',
   treatment: 'Treatment',
-  whereItGoesWith:
-    'Place, bit and hold come later: the plan starts from what is usual.',
+  whereItGoesWith: 'Place, bit and hold come later: the plan starts from what is usual.',
   another: (label: string): string => `Another ${label}`,
   suchAs65: 'such as 6.5 mm',
   suchAs516: 'such as 5/16 in',
