@@ -44,7 +44,7 @@ async function fingerprint() {
   return hash.digest('hex');
 }
 
-/** Builds into a folder what its sources were not built into yet; whether it had to. */
+/** Builds the app into a folder, where its sources have changed since they were last built there. */
 async function ensureBuild(folder, env = {}) {
   const stamp = join(folder, '.stamp');
   const wanted = await fingerprint();

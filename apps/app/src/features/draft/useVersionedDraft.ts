@@ -1,4 +1,4 @@
-import { draftWords } from '@nucleon/core/words/screens/draft';
+import { apiWords } from '@nucleon/core/words/screens/api';
 import { useEffect, useReducer } from 'react';
 import { ApiProblem, Unreachable } from '../../api/problem';
 import { dropFromDevice, keepOnDevice, keptOnDevice } from './keptOnDevice';
@@ -109,6 +109,6 @@ function stateOf<T>(error: unknown): SaveState<T> {
       : { kind: 'refused', message: error.body.detail };
   return {
     kind: 'unreachable',
-    message: error instanceof Unreachable ? error.message : draftWords.theServerCannotBe,
+    message: error instanceof Unreachable ? error.message : apiWords.theServerCannotBe,
   };
 }

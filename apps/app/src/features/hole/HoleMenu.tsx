@@ -51,7 +51,7 @@ export function HoleMenu({
   };
   const remove = (): void => {
     deletion.run({
-      name: hole.label ?? holeWords.hole,
+      name: hole.label ?? commonWords.hole,
       remove: () => deleteHole(hole.id),
       restore: () => restoreHole(hole.id),
     });

@@ -1,3 +1,4 @@
+import { holeWords } from '@nucleon/core/words/screens/hole';
 import { jobWords } from '@nucleon/core/words/screens/job';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { planChangesText } from '@nucleon/core/words/plan/planChanges';
@@ -69,7 +70,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
   const trouble = another.trouble || deletion.trouble;
   const body = piece.layers?.length
     ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ')
-    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? jobWords.orAnother : ''}`;
+    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? holeWords.orAnother : ''}`;
   return (
     <Panel wet testID={`piece-${piece.name}`}>
       <Row padding="$4" gap="$4" alignItems="center">

@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { marksWords } from '@nucleon/core/words/screens/marks';
 import { markAdvice } from '@nucleon/core/words/layout/markAdvice';
 import { markCheckText } from '@nucleon/core/words/layout/markCheckText';
@@ -63,7 +64,7 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
       inRow
       label={marksWords.from(from)}
       valueMm={reading[key] ?? null}
-      placeholder={marksWords.asMeasured}
+      placeholder={placeWords.asMeasured}
       mostMm={LIMITS.placeMm.max}
       anySign
       onChangeMm={(mm) => {

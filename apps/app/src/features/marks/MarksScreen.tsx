@@ -1,3 +1,4 @@
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { marksWords } from '@nucleon/core/words/screens/marks';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
@@ -31,7 +32,7 @@ export function MarksScreen() {
           }}
         />
       ) : (
-        <Loading what={marksWords.thePiece} />
+        <Loading what={placeWords.thePiece} />
       )}
     </Page>
   );

@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { Findings, Measurements } from './ResultFields';
 import { resultWords } from '@nucleon/core/words/screens/result';
 import { resultFlagText } from '@nucleon/core/words/run/resultFlagWords';
@@ -49,7 +50,7 @@ export function ResultForm({ run, sync }: { readonly run: LiveRun; readonly sync
     <Page
       title={resultWords.result}
       subtitle={`${state.subject.holeName} · ${state.subject.pieceName}`}
-      back={{ href: routes.run(run.runId), label: resultWords.theRun }}
+      back={{ href: routes.run(run.runId), label: runWords.theRun }}
       actions={
         <>
           <UndoRedo {...handle} />

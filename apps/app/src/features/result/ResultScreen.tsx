@@ -1,3 +1,4 @@
+import { runWords } from '@nucleon/core/words/screens/run';
 import { resultWords } from '@nucleon/core/words/screens/result';
 import { routes } from '../../routes';
 import { useLocalSearchParams } from 'expo-router';
@@ -12,14 +13,14 @@ export function ResultScreen() {
   const { runId } = useLocalSearchParams<{ runId: string }>();
   const sync = useRunSync(runId);
   const run = useRun(runId);
-  const back = { href: routes.run(runId), label: resultWords.theRun };
+  const back = { href: routes.run(runId), label: runWords.theRun };
   if (!run)
     return (
       <Page title={resultWords.result} back={back}>
         {sync.kind === 'unknown' ? (
-          <Empty title={resultWords.noSuchRun} text={resultWords.neitherThisDeviceNor} />
+          <Empty title={runWords.noSuchRun} text={runWords.neitherThisDeviceNor} />
         ) : (
-          <Loading what={resultWords.theRun} />
+          <Loading what={runWords.theRun} />
         )}
       </Page>
     );

@@ -1,6 +1,5 @@
 /** Keeping what is typed, and what two people changed at once. */
 export const draftWords = {
-  theServerCannotBe: 'The server cannot be reached.',
   notOnServerYet: 'Not on the server yet',
   whatYouIsKept: (message: string, done: string): string =>
     `${message} What you ${done} is kept on this device and sent when it is back.`,

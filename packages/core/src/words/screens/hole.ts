@@ -112,7 +112,6 @@ export const holeWords = {
   drillReadyCheckThen: 'Drill: the ready check, then the run',
   anEstimate:
     'An engineering estimate, with its spread beside each number: it does not replace your makers’ instructions or local rules.',
-  hole: 'Hole',
   layers: (count: number): string => `${count} layers`,
   deep: (depth: string): string => `${depth} deep`,
   piece: 'Piece',

@@ -10,7 +10,6 @@ export const jobWords = {
   save: 'Save',
   leaveAsItWas: 'Leave as it was',
   hole: (count: number): string => `Hole ${count}`,
-  orAnother: ' or another',
   toPractiseOnFirst: 'To practise on first',
   layOut: 'Lay out',
   layOutHolesOf: (piece: string): string => `Lay out the holes of ${piece}`,

@@ -5,7 +5,6 @@ export const marksWords = {
   fourTicks: 'Four ticks',
   crossOnTape: 'Cross on tape',
   from: (from: string): string => `From the ${from}`,
-  asMeasured: 'as measured',
   markNumber: (number: number): string => `Mark ${number}`,
   acrossRadius: (diameter: string, radius: string): string =>
     `${diameter} across, radius ${radius}`,
@@ -23,5 +22,4 @@ export const marksWords = {
   laySomeOutOn: 'Lay some out on the piece first.',
   printList: 'Print the list',
   mark: 'Mark',
-  thePiece: 'the piece',
 };

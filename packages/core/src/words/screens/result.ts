@@ -19,7 +19,6 @@ export const resultWords = {
   keepIt: 'Keep it',
   howIsItAnd: 'How is it, and did it crack?',
   result: 'Result',
-  theRun: 'the run',
   said: 'said',
   fineAsPlanned: 'Fine, as planned',
   theHoleIs: 'The hole is',
@@ -39,6 +38,4 @@ export const resultWords = {
   whatNextOneShould: 'What the next one should know',
   doesNotGoTogether: 'does not go together',
   itIsKeptAs: (flag: string): string => `${flag} It is kept as you say it.`,
-  noSuchRun: 'No such run',
-  neitherThisDeviceNor: 'Neither this device nor the server has it.',
 };
