@@ -13,7 +13,7 @@ export function rimStoryText(story: RimStory, units: UnitSystem): string {
     limitK === null
       ? 'Heat does not crack this material; it wears the bit.'
       : maxDryK > limitK
-        ? `The allowable stress is ${formatTempRise(limitK, units)}: such a spell passes it. Stop, lift, let it cool; do not quench it.`
-        : `The allowable stress is ${formatTempRise(limitK, units)}: it stands such a spell.`;
-  return `Wet, the ring runs ${formatTempRise(maxWetK, units)} above the water at most. ${formatDuration(dryForS)} without water take it to ${formatTempRise(maxDryK, units)}. ${back} ${bears}`;
+        ? `The allowable stress is reached at ${formatTempRise(limitK, units)}: such a spell passes it. Stop, lift, let it cool; do not quench it.`
+        : `The allowable stress is reached at ${formatTempRise(limitK, units)}: it stands such a spell.`;
+  return `Wet, the ring runs ${formatTempRise(maxWetK, units)} above the water at most. ${formatDuration(dryForS)} without water takes it to ${formatTempRise(maxDryK, units)}. ${back} ${bears}`;
 }
