@@ -181,7 +181,9 @@ function runOf(made: Made, index: number, file: JobFile): { runId: string; event
   let asked: { of: string; atS: number; answer: 'yes' | 'no' } | null = null;
   for (let left = 20_000; left > 0; left--) {
     const before = state();
-    const end = legOf(before).depthMm;
+    const { fromMm: top, depthMm: end } = legOf(before);
+    const gone = lengthOf(before.legs.slice(0, before.leg));
+    const whole = lengthOf(before.legs);
     nowS += STEP_S;
     const after = state();
     if (['water-change', 'core-break', 'cool'].includes(after.phase)) {
@@ -189,10 +191,10 @@ function runOf(made: Made, index: number, file: JobFile): { runId: string; event
       add({ kind: 'next' });
       continue;
     }
-    if (after.phase === 'flip') {
+    if (after.phase === 'flip' || after.leg !== before.leg) {
       nowS += 90;
-      add({ kind: 'next' });
-      trueMm = 0;
+      if (after.phase === 'flip') add({ kind: 'next' });
+      trueMm = legOf(state()).fromMm;
       continue;
     }
     if (after.phase === 'paused') {
@@ -213,7 +215,8 @@ function runOf(made: Made, index: number, file: JobFile): { runId: string; event
       asked = null;
     }
     const [next] = ahead;
-    if (next && trueMm / end >= next.atShare) {
+    const share = (gone + trueMm - top) / whole;
+    if (next && share >= next.atShare) {
       const event = add({ kind: 'sign', sign: next.sign });
       asked =
         next.sign === 'plume' || next.sign === 'hollow'
@@ -222,12 +225,15 @@ function runOf(made: Made, index: number, file: JobFile): { runId: string; event
       ahead.shift();
     }
     // A rim that is further than calculated is set where it is, and the last face is the end.
-    if (trueMm / end >= endShare - 1e-9) {
-      if (legOf(after).then !== 'flip') break;
+    if (share >= endShare - 1e-9) break;
+    if (trueMm >= end - 1e-9) {
       add({ kind: 'measure', depthMm: end, by: 'rule' });
-      nowS += 90;
-      add({ kind: 'next' });
-      trueMm = 0;
+      if (legOf(after).givesWay) add({ kind: 'through' });
+      while (state().leg === before.leg) {
+        nowS += 60;
+        add({ kind: 'next' });
+      }
+      trueMm = legOf(state()).fromMm;
     }
   }
   // Where it stopped short is measured: the clock alone would have it deeper.
@@ -243,6 +249,11 @@ function runOf(made: Made, index: number, file: JobFile): { runId: string; event
     add({ kind: 'result', result: made.result });
   }
   return { runId: `0192d0c0-0040-7000-8000-${String(index + 1).padStart(12, '0')}`, events };
+}
+
+/** Depth of cuts one after the other, mm. */
+function lengthOf(legs: RunState['legs']): number {
+  return legs.reduce((sum, { fromMm, depthMm }) => sum + depthMm - fromMm, 0);
 }
 
 for (const name of [...new Set(RUNS.map(({ file }) => file))]) {

@@ -13,6 +13,7 @@ import {
   time,
   type Document,
 } from '../data/schema/schema';
+import { operationSchema } from './operation';
 import { setupSchema } from './setup';
 
 /** What the tape said after marking: the two distances, and the check across. */
@@ -39,6 +40,8 @@ const purpose = Type.Unsafe<{ kind: string; [field: string]: unknown }>({
   description: 'an object with the purpose’s kind and the part’s own fields',
 });
 
+const MAX_OPERATIONS = 100;
+
 /** A hole where it stands on its face, with what it is for and how it is to be drilled. */
 export const holeSchema = object(
   {
@@ -56,6 +59,8 @@ export const holeSchema = object(
     checks: list(hazardCheckSchema, 200),
     mark,
     setup: setupSchema,
+    /** What is done to it, in order; left out, the planner derives it from setup, leaves and purpose. */
+    operations: list(operationSchema, MAX_OPERATIONS),
   },
 );
 export interface Hole extends Document<typeof holeSchema> {}

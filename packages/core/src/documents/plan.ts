@@ -1,3 +1,4 @@
+import type { Face, Help, OperationKindId } from '../data/operations';
 import type { StepKind } from '../data/phases';
 import type { Gate } from './gate';
 import type { Hold, Pace, Start, MaterialClass } from '../data/choices';
@@ -7,7 +8,7 @@ import type { Fit } from './fit';
 import type { Reason } from './reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '1.8.0';
+export const MODEL_VERSION = '2.0.0';
 
 export interface Step {
   readonly kind: StepKind;
@@ -140,6 +141,8 @@ export const MOMENT_KINDS = [
   'cavity',
   'core-break',
   'core-drop',
+  'bit-change',
+  'chisel',
   'extension',
   'water-change',
   'water-off',
@@ -179,6 +182,57 @@ export interface PlannedPilot {
   readonly timeS: number | null;
 }
 
+/**
+ * One operation of a hole as it is planned. Depths from its own face, mm; what only a cut has is null or 0 for
+ * work of hands.
+ */
+export interface PlannedOperation {
+  readonly id: string;
+  readonly does: OperationKindId;
+  readonly face: Face;
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** null where the planner took a new one. */
+  readonly bitId: string | null;
+  readonly bitName: string | null;
+  readonly bitFamily: string | null;
+  readonly bitDiameterMm: number | null;
+  readonly rimWidthMm: number | null;
+  readonly solid: boolean | null;
+  readonly usableDepthMm: number | null;
+  /** Depth cut in this material until half its bite is gone, mm. */
+  readonly lifeDepthMm: number | null;
+  readonly machineId: string | null;
+  readonly machineName: string | null;
+  readonly waterKind: string | null;
+  readonly wet: boolean;
+  readonly hammer: boolean;
+  readonly hold: Hold | null;
+  readonly helper: Help | null;
+  readonly rpm: number | null;
+  readonly feedForceN: number | null;
+  /** Mean over its leaves at their main force, mm/s; null where it does not cut. */
+  readonly rateMmPerS: number | null;
+  /** With its own pauses; null where it does not cut. */
+  readonly timeS: TimeSpread | null;
+  readonly lifts: number;
+  readonly liftsAtMm: readonly number[];
+  readonly waterChanges: number;
+  readonly waterChangesAtMm: readonly number[];
+  readonly waterOffAtMm: number | null;
+  /** What it adds to the depth its bit has cut, mm. */
+  readonly bitDepthMm: number;
+  /** How it ends: it opens a face, meets what was cut from the other, comes into a cavity, or stops inside. */
+  readonly ends: 'face' | 'meets' | 'cavity' | 'inside' | null;
+  readonly stages: readonly PlannedStage[];
+  /** Dwell of a solid bit whose centre has no speed, s. */
+  readonly seatCentreS: number;
+  /** How long work of hands halts the drilling, s. */
+  readonly haltS: number;
+  readonly gates: readonly string[];
+  readonly steps: readonly Step[];
+}
+
 /** What a run's clock needs beside the stages. */
 export interface PlannedClock {
   /** sd of ln(cutting time). */
@@ -199,6 +253,8 @@ export interface Plan {
   readonly setup: PlannedSetup;
   readonly depthMm: number;
   readonly depthPerSideMm: number;
+  /** How far the cuts from both faces may miss each other, mm; null where there is one face, absent in old plans. */
+  readonly crossingMm?: number | null;
   readonly rpm: number;
   readonly feedForceN: number;
   readonly seatForceN: number;
@@ -238,6 +294,8 @@ export interface Plan {
   readonly timeline: readonly Moment[];
   readonly stages: readonly PlannedStage[];
   readonly pilots: readonly PlannedPilot[];
+  /** Everything that is done, in order; absent in plans of model 1.8 and before. */
+  readonly operations?: readonly PlannedOperation[];
   readonly clock: PlannedClock;
   readonly layers: readonly PlannedLayer[];
   readonly water: WaterPlan;

@@ -3,6 +3,7 @@ import { COOLANT_IDS } from '../data/coolants';
 import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
 import { MOMENT_KINDS, type BarePlan } from './plan';
 import { STEP_KINDS } from '../data/phases';
+import { FACES, OPERATION_KIND_IDS } from '../data/operations';
 import { HOLDS, MATERIAL_CLASSES } from '../data/choices';
 import { LIMITS } from '../data/schema/limits';
 import { id, list, number, object, oneOf, someOf, text, yesNo } from '../data/schema/schema';
@@ -31,95 +32,134 @@ const stage = object({
   timeS: orNull(plannedS),
 });
 
-const followed = object({
-  holeId: id,
-  pieceId: id,
-  modelVersion: text(40),
-  dataVersion: text(40),
-  setup: object({
-    bitId: orNull(id),
-    bitName: text(200),
-    bitFamily: text(60),
-    bitDiameterMm: number(LIMITS.diameterMm),
-    rimWidthMm: figure,
-    solid: yesNo,
-    sharpness: figure,
-    usableDepthMm: figure,
-    machineName: text(200),
-    machineKind: oneOf(MACHINE_KIND_IDS),
-    supportKind: text(60),
-    supportName: text(200),
-    supportThicknessMm: figure,
-    hold: oneOf(HOLDS),
-  }),
-  depthMm: number(LIMITS.thicknessMm),
-  depthPerSideMm: number(LIMITS.thicknessMm),
-  feedForceN: figure,
-  rpm: figure,
-  forceWindowN: object({ glaze: figure, low: figure, high: figure }),
-  drillTimeS: orNull(object({ p10: plannedS, p50: plannedS, p90: plannedS })),
-  tempRiseK: figure,
-  totalStressMpa: figure,
-  stressLimitMpa: figure,
-  exitForceN: orNull(figure),
-  exitChipMm: orNull(object({ p50: figure, p90: figure })),
-  easeOffAtMm: orNull(depth),
-  lifts: list(depth, MAX_DEPTHS),
-  coreBreaksAtMm: list(depth, 1000),
-  timeline: list(
-    object({
-      kind: oneOf(MOMENT_KINDS),
-      side,
-      depthMm: depth,
-      haltS: seconds,
-      title: line,
-      detail: line,
-    }),
-    MAX_DEPTHS,
-  ),
-  stages: someOf(stage, 500),
-  pilots: list(
-    object(
-      {
-        bitName: text(200),
-        diameterMm: number(LIMITS.diameterMm),
-        rimWidthMm: figure,
-        solid: yesNo,
-        rpm: figure,
-        forceN: figure,
-        timeS: orNull(plannedS),
-      },
-      { bitId: orNull(id), lifeDepthMm: figure },
-    ),
-    20,
-  ),
-  clock: object(
-    { sd: figure, liftS: seconds, seatCentreS: seconds, bitSwapS: seconds },
-    { restShare: figure },
-  ),
-  layers: list(
-    object({ name: text(200), class: orNull(oneOf(MATERIAL_CLASSES)), fromMm: depth, toMm: depth }),
-    100,
-  ),
-  water: object({
-    method: oneOf(COOLANT_IDS),
-    name: text(200),
-    coverMm: orNull(figure),
-    fillL: orNull(figure),
-    changeAtDepthMm: list(depth, MAX_DEPTHS),
-  }),
-  bitLife: object(
-    { lifeDepthMm: figure, sharpnessAfter: figure },
-    { lifeP10Mm: figure, lifeP90Mm: figure },
-  ),
+const plannedOperation = object({
+  id,
+  does: oneOf(OPERATION_KIND_IDS),
+  face: oneOf(FACES),
+  fromMm: depth,
+  toMm: depth,
+  bitId: orNull(id),
+  bitName: orNull(text(200)),
+  bitDiameterMm: orNull(number(LIMITS.diameterMm)),
+  rimWidthMm: orNull(figure),
+  solid: Type.Union([yesNo, Type.Null()], { description: 'true or false, or null' }),
+  usableDepthMm: orNull(figure),
+  lifeDepthMm: orNull(figure),
+  waterKind: orNull(oneOf(COOLANT_IDS)),
+  hold: orNull(oneOf(HOLDS)),
+  liftsAtMm: list(depth, MAX_DEPTHS),
+  waterChangesAtMm: list(depth, MAX_DEPTHS),
+  waterOffAtMm: orNull(depth),
+  ends: orNull(oneOf(['face', 'meets', 'cavity', 'inside'])),
+  stages: list(stage, 500),
+  seatCentreS: seconds,
+  haltS: seconds,
   steps: list(
     object(
       { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },
-      { depthsMm: list(depth, MAX_DEPTHS) },
+      { fromDepthMm: depth, depthsMm: list(depth, MAX_DEPTHS) },
     ),
     2000,
   ),
 });
+
+const followed = object(
+  {
+    holeId: id,
+    pieceId: id,
+    modelVersion: text(40),
+    dataVersion: text(40),
+    setup: object({
+      bitId: orNull(id),
+      bitName: text(200),
+      bitFamily: text(60),
+      bitDiameterMm: number(LIMITS.diameterMm),
+      rimWidthMm: figure,
+      solid: yesNo,
+      sharpness: figure,
+      usableDepthMm: figure,
+      machineName: text(200),
+      machineKind: oneOf(MACHINE_KIND_IDS),
+      supportKind: text(60),
+      supportName: text(200),
+      supportThicknessMm: figure,
+      hold: oneOf(HOLDS),
+    }),
+    depthMm: number(LIMITS.thicknessMm),
+    depthPerSideMm: number(LIMITS.thicknessMm),
+    feedForceN: figure,
+    rpm: figure,
+    forceWindowN: object({ glaze: figure, low: figure, high: figure }),
+    drillTimeS: orNull(object({ p10: plannedS, p50: plannedS, p90: plannedS })),
+    tempRiseK: figure,
+    totalStressMpa: figure,
+    stressLimitMpa: figure,
+    exitForceN: orNull(figure),
+    exitChipMm: orNull(object({ p50: figure, p90: figure })),
+    easeOffAtMm: orNull(depth),
+    lifts: list(depth, MAX_DEPTHS),
+    coreBreaksAtMm: list(depth, 1000),
+    timeline: list(
+      object({
+        kind: oneOf(MOMENT_KINDS),
+        side,
+        depthMm: depth,
+        haltS: seconds,
+        title: line,
+        detail: line,
+      }),
+      MAX_DEPTHS,
+    ),
+    stages: someOf(stage, 500),
+    pilots: list(
+      object(
+        {
+          bitName: text(200),
+          diameterMm: number(LIMITS.diameterMm),
+          rimWidthMm: figure,
+          solid: yesNo,
+          rpm: figure,
+          forceN: figure,
+          timeS: orNull(plannedS),
+        },
+        { bitId: orNull(id), lifeDepthMm: figure },
+      ),
+      20,
+    ),
+    clock: object(
+      { sd: figure, liftS: seconds, seatCentreS: seconds, bitSwapS: seconds },
+      { restShare: figure },
+    ),
+    layers: list(
+      object({
+        name: text(200),
+        class: orNull(oneOf(MATERIAL_CLASSES)),
+        fromMm: depth,
+        toMm: depth,
+      }),
+      100,
+    ),
+    water: object({
+      method: oneOf(COOLANT_IDS),
+      name: text(200),
+      coverMm: orNull(figure),
+      fillL: orNull(figure),
+      changeAtDepthMm: list(depth, MAX_DEPTHS),
+    }),
+    bitLife: object(
+      { lifeDepthMm: figure, sharpnessAfter: figure },
+      { lifeP10Mm: figure, lifeP90Mm: figure },
+    ),
+    steps: list(
+      object(
+        { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },
+        { depthsMm: list(depth, MAX_DEPTHS) },
+      ),
+      2000,
+    ),
+  },
+  { operations: list(plannedOperation, 1000) },
+);
 
 /** The plan a run follows, as it stood when the run was opened. */
 export type RunPlan = BarePlan;

@@ -45,7 +45,7 @@ const support = object(
 );
 export interface SupportSetup extends Document<typeof support> {}
 
-const water = object(
+export const waterSchema = object(
   { kind: oneOf(COOLANT_IDS) },
   {
     trayLengthMm: number(LIMITS.lengthMm),
@@ -56,7 +56,12 @@ const water = object(
     offBeforeFarFaceMm: number(LIMITS.smallMm),
   },
 );
-export interface WaterSetup extends Document<typeof water> {}
+export interface WaterSetup extends Document<typeof waterSchema> {}
+
+export const guideSchema = object(
+  { kind: text(40) },
+  { thicknessMm: number(LIMITS.smallMm), clearanceMm: number(LIMITS.smallMm) },
+);
 
 /** How the person means to drill it. All optional: the planner fills the rest and says so. */
 export const setupSchema = object(
@@ -66,15 +71,12 @@ export const setupSchema = object(
     bits: list(id, 20),
     machine: id,
     support,
-    guide: object(
-      { kind: text(40) },
-      { thicknessMm: number(LIMITS.smallMm), clearanceMm: number(LIMITS.smallMm) },
-    ),
+    guide: guideSchema,
     hold: oneOf(HOLDS),
     start: oneOf(STARTS),
     pace: oneOf(PACES),
     sides: oneOf(['one', 'two']),
-    water,
+    water: waterSchema,
     rimSpeedMPerS: number(LIMITS.rimSpeedMPerS),
     contactPressureMpa: number(LIMITS.contactPressureMpa),
     /** What multiplies the hand's force. */

@@ -38,19 +38,27 @@ export function runSection(state: RunState, units: UnitSystem): Section {
   };
 }
 
-/** With a smaller bit on, that bit is drawn. */
-function planOfLeg({ plan, leg }: RunState): BarePlan {
-  const pilot = plan.pilots[leg];
-  if (!pilot) return plan;
+/** The cut under way: its bit, its depth and lifts, and the leaves as they lie under its own face. */
+function planOfLeg({ plan, leg, legs }: RunState): BarePlan {
+  const now = legs[leg];
+  if (!now) return plan;
+  const totalMm = plan.layers.at(-1)?.toMm ?? plan.depthMm;
   return {
     ...plan,
-    depthPerSideMm: plan.depthMm,
+    depthPerSideMm: now.depthMm,
+    lifts: now.stops.filter(({ kind }) => kind === 'lift').map(({ depthMm }) => depthMm),
+    layers:
+      now.side === 1
+        ? plan.layers
+        : [...plan.layers]
+            .reverse()
+            .map((one) => ({ ...one, fromMm: totalMm - one.toMm, toMm: totalMm - one.fromMm })),
     setup: {
       ...plan.setup,
-      bitName: pilot.bitName,
-      bitDiameterMm: pilot.diameterMm,
-      rimWidthMm: pilot.rimWidthMm,
-      solid: pilot.solid,
+      bitName: now.bitName,
+      bitDiameterMm: now.diameterMm,
+      rimWidthMm: now.rimWidthMm,
+      solid: now.solid,
     },
   };
 }

@@ -13,9 +13,20 @@ export const tanDeg = (deg: number): number => Math.tan((deg * Math.PI) / 180);
 /** Drift at the far end, mm: depth × tan(angle). */
 export const exitOffset = (depthMm: number, aim: Aim): number => depthMm * tanDeg(AIM_DEG[aim]);
 
-/** Step where a hole met from both sides comes together, mm: √2 × offset of each half + marking. */
+/**
+ * How far two cuts may miss each other where they meet, mm: each drifts by its depth × tan(lean) on its own, and
+ * the second mark is only so well carried over.
+ */
+export const crossingError = (
+  nearMm: number,
+  farMm: number,
+  leanDeg: number,
+  markingMm = MARKING_MM,
+): number => Math.hypot(nearMm, farMm) * tanDeg(leanDeg) + markingMm;
+
+/** Step where a hole met from both sides comes together in the middle, mm: √2 × offset of each half + marking. */
 export const twoSidedMismatch = (depthMm: number, aim: Aim): number =>
-  Math.SQRT2 * exitOffset(depthMm / 2, aim) + MARKING_MM;
+  crossingError(depthMm / 2, depthMm / 2, AIM_DEG[aim]);
 
 /** Angle a bit can lean in its guide, degrees: clearance over the guide's thickness. */
 export const guideLean = (clearanceMm: number, guideThicknessMm: number): number =>

@@ -1,4 +1,5 @@
-import { checkCase, type DrillCase } from '../setup/drillCase';
+import { checkCase } from '../setup/checkCase';
+import type { DrillCase } from '../setup/drillCase';
 import type { JobFault } from '../setup/jobFault';
 import { bendLater, type Bend } from '../physics/plate/bender';
 import type { PlanContext } from './planContext';

@@ -1,34 +1,30 @@
 import { coreMassBetween } from '../setup/coreMass';
 import type { HazardScene } from '../setup/hazards/hazard';
 import type { JobHeader } from '../documents/job';
-import type { Material } from '../data/materials/material';
 import { jamTorque } from '../physics/holding/holdingTorque';
 import { clutchOf, MACHINE_KINDS } from '../data/machines/machineKinds';
-import type { LayerCut, MaterialCut } from '../setup/cutLayers';
-import type { PlanContext } from './planContext';
-import type { PossibleMaterial } from '../setup/possibilities';
+import type { CutPlan, HoleTask } from './planCut';
 
-type Known = Pick<PlanContext, 'piece' | 'hole' | 'setup' | 'depthMm' | 'time'>;
-
-/** What the hazards look at, from the plan as it stands. */
+/**
+ * What the hazards look at in one cut: its own tool, water and leaves.
+ * @param cuttingS of the whole hole, s
+ */
 export function hazardScene(
   job: Pick<JobHeader, 'checks'>,
-  known: Known,
-  face: Material,
-  layers: readonly LayerCut[],
-  possible: readonly PossibleMaterial[],
-  headline: MaterialCut,
+  { piece, hole, possible }: HoleTask,
+  { setup, layers, headline, operation }: CutPlan,
+  cuttingS: number,
 ): HazardScene {
-  const { piece, hole, setup, depthMm, time } = known;
   const { machine, finishing, coolant } = setup;
   const kind = MACHINE_KINDS[machine.kind];
   const clutchNm = clutchOf(machine);
   const { geometry } = finishing;
+  const met = layers.find(({ slowest }) => slowest !== null)?.parts[0]?.cut.material;
   return {
     job,
     piece,
     hole,
-    material: face,
+    material: met ?? headline.material,
     materials: [
       ...layers.flatMap((layer) => layer.parts.map((part) => part.cut.material)),
       ...possible.map((one) => one.material),
@@ -48,8 +44,8 @@ export function hazardScene(
       jamTorqueNm: jamTorque(headline.speed.setting.stallTorqueNm, clutchNm).jamNm,
       hasClutch: clutchNm !== null,
       feedForceN: headline.force.feedForceN,
-      cuttingMinutes: Number.isFinite(time.cuttingS) ? time.cuttingS / 60 : 0,
-      coreMassKg: coreMassBetween({ setup, layers }, 0, depthMm),
+      cuttingMinutes: Number.isFinite(cuttingS) ? cuttingS / 60 : 0,
+      coreMassKg: coreMassBetween({ setup, layers }, operation.fromMm, operation.toMm),
     },
   };
 }

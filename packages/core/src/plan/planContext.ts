@@ -1,8 +1,6 @@
-import type { Around, Pause } from '../physics/cutting/pauses';
-import type { PressedCut } from '../physics/cutting/pressedTime';
 import type { Passes } from '../physics/cutting/passes';
 import type { Boiling } from '../physics/heat/boiling';
-import type { JudgedGates } from '../setup/hazards/judgeHazards';
+import type { JudgedGates, RaisedGate } from '../setup/hazards/judgeHazards';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import type { ThicknessSpread } from '../layout/thickness';
@@ -13,15 +11,25 @@ import type { PlannedPurpose } from '../layout/purposes/plannedPurpose';
 import type { PossibleMaterial } from '../setup/possibilities';
 import type { Material } from '../data/materials/material';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';
-import type {
-  ChipSpread,
-  PlannedPilot,
-  PlannedStage,
-  TimeSpread,
-  WaterPlan,
-} from '../documents/plan';
+import type { ChipSpread, PlannedStage, WaterPlan } from '../documents/plan';
+import type { ResolvedOperation } from '../setup/operations/operation';
+import type { CoreOut } from './planCores';
+import type { CutPlan } from './planCut';
 import type { ExitPlan } from './planStages';
+import type { BitLife } from './planRim';
+import type { OperationTime, TimeBreakdown } from './planTime';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
+
+/** One operation worked out: a cut, or work of hands. */
+export interface WorkedOperation {
+  readonly operation: ResolvedOperation;
+  readonly cut: CutPlan | null;
+  /** The core that comes out here. */
+  readonly core: CoreOut | null;
+  readonly time: OperationTime;
+  /** The gates it leaves open. */
+  readonly gates: readonly RaisedGate[];
+}
 
 /** Everything worked out: numbers and codes, put into words elsewhere. */
 export interface PlanContext extends PlannedPurpose {
@@ -29,10 +37,15 @@ export interface PlanContext extends PlannedPurpose {
   readonly hole: Hole;
   /** What the bit meets first. */
   readonly face: Material;
+  /** What is done, in order. */
+  readonly operations: readonly WorkedOperation[];
+  /** The cut whose leaf goes slowest, with every bit of the hole. */
   readonly setup: ResolvedSetup;
   readonly depthMm: number;
   readonly depthPerSideMm: number;
   readonly opensFarFace: boolean;
+  /** How far the cuts from both faces may miss each other, mm; null where there is one face. */
+  readonly crossingMm: number | null;
   readonly layers: readonly LayerCut[];
   /** The slowest layer's cut: what the big numbers show. */
   readonly headline: MaterialCut;
@@ -47,12 +60,7 @@ export interface PlanContext extends PlannedPurpose {
   readonly conductionWPerM2K: number;
   readonly boiling: Boiling;
   readonly thermalStressMpa: number;
-  readonly bitLife: {
-    readonly lifeDepthMm: number;
-    readonly lifeP10Mm: number;
-    readonly lifeP90Mm: number;
-    readonly sharpnessAfter: number;
-  };
+  readonly bitLife: BitLife;
   readonly gates: JudgedGates;
   readonly thickness: ThicknessSpread;
   /** What the piece may be, where nobody is sure. */
@@ -60,25 +68,4 @@ export interface PlanContext extends PlannedPurpose {
   readonly bending: Bending;
   readonly crackCase: CrackCase;
   readonly crack: CrackOdds;
-}
-
-export interface TimeBreakdown {
-  /** null when some stage does not cut at all. */
-  readonly spread: TimeSpread | null;
-  /** Setting up and taking down with it; null when some stage does not cut at all. */
-  readonly altogether: TimeSpread | null;
-  readonly cuttingS: number;
-  /** Rests the arms need while they press, s; and over the cutting. */
-  readonly restsS: number;
-  readonly restShare: number;
-  /** Between first touch and through, s. */
-  readonly pauses: Readonly<Record<Pause, number>>;
-  readonly pausesS: number;
-  /** Before and after, s. */
-  readonly around: Readonly<Record<Around, number>>;
-  /** Everything that is cut, with its rests, by how hard it is pressed. */
-  readonly cuts: readonly PressedCut[];
-  /** sd of ln(cutting time). */
-  readonly sd: number;
-  readonly pilots: readonly PlannedPilot[];
 }

@@ -45,6 +45,8 @@ export interface CrackCase {
   readonly clearMm: number | null;
   readonly possible: readonly PossibleMaterial[];
   readonly treatmentOdds: number;
+  /** It ends the hole, and with it what handling and breaking through may spoil. */
+  readonly endsHole: boolean;
 }
 
 /** A sheet or vessel's thickness, mm; null for bulky pieces. */
@@ -66,7 +68,7 @@ export function planCrack(one: CrackCase): CrackOdds {
     })),
     sd: stressSpread(material, setup.hold),
     heatGain: one.heatGain,
-    handHazard: handlingHazard(handlingCase(one), sharpness, SHARPNESS_SD),
+    handHazard: one.endsHole ? handlingHazard(handlingCase(one), sharpness, SHARPNESS_SD) : 0,
     handSd: handlingSd(sheetThickness(piece)),
     treatmentOdds: one.treatmentOdds,
     bearableMpa: bearableStress(material, !cut.dry, piece.damage) * weak.strengthFactor,

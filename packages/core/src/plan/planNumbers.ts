@@ -1,14 +1,22 @@
 import { BIT_SWAP_S, liftS } from '../physics/cutting/pauses';
 import { MATERIAL_DATA_VERSION } from '../data/materials/materials';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';
-import { MODEL_VERSION, type Plan, type PlannedLayer, type PlannedSetup } from '../documents/plan';
-import type { PlanContext } from './planContext';
-import type { ResolvedSetup } from '../setup/resolvedSetup';
+import {
+  MODEL_VERSION,
+  type Plan,
+  type PlannedLayer,
+  type PlannedOperation,
+  type PlannedPilot,
+  type PlannedSetup,
+} from '../documents/plan';
+import type { PlanContext, WorkedOperation } from './planContext';
+import { operationSpread, sumOf } from './planTime';
+import { SIZE_TOLERANCE_MM, type ResolvedSetup } from '../setup/resolvedSetup';
 
 /** The figures of a plan, without the sentences that go with them. */
 export type PlanNumbers = Omit<
   Plan,
-  'fit' | 'timeline' | 'gates' | 'settledGates' | 'warnings' | 'steps' | 'reasons'
+  'fit' | 'timeline' | 'gates' | 'settledGates' | 'warnings' | 'steps' | 'reasons' | 'operations'
 >;
 
 /** Everything worked out, as the figures that are shown, stored and printed. */
@@ -21,6 +29,7 @@ export function planNumbers(context: PlanContext): PlanNumbers {
     setup: plannedSetup(setup, headline),
     depthMm: context.depthMm,
     depthPerSideMm: context.depthPerSideMm,
+    crossingMm: context.crossingMm,
     rpm: headline.speed.rpm,
     feedForceN: headline.force.feedForceN,
     seatForceN:
@@ -50,7 +59,7 @@ export function planNumbers(context: PlanContext): PlanNumbers {
     passes: context.passes.count,
     coreBreaksAtMm: context.passes.coreBreaksAtMm,
     stages: context.stages,
-    pilots: time.pilots,
+    pilots: pilotsOf(context),
     clock: {
       sd: time.sd,
       liftS: liftS(setup.hold),
@@ -122,3 +131,118 @@ function plannedSetup(setup: ResolvedSetup, headline: MaterialCut): PlannedSetup
     assumed: setup.assumed,
   };
 }
+
+/** The cuts that open the hole to less than its size. */
+const pilotsOf = ({ operations, setup }: PlanContext): PlannedPilot[] =>
+  operations.flatMap(({ cut }) => {
+    if (!cut) return [];
+    const { bit, geometry, owned } = cut.setup.finishing;
+    if (geometry.diameterMm >= setup.finishing.geometry.diameterMm - SIZE_TOLERANCE_MM) return [];
+    return [
+      {
+        bitId: owned ? bit.id : null,
+        bitName: bit.name,
+        lifeDepthMm: cut.headline.lifeDepthMm,
+        diameterMm: geometry.diameterMm,
+        rimWidthMm: geometry.rimWidthMm,
+        solid: geometry.solid,
+        rpm: cut.headline.speed.rpm,
+        forceN: cut.headline.force.feedForceN,
+        timeS: Number.isFinite(cut.time.cuttingS) ? cut.time.cuttingS : null,
+      },
+    ];
+  });
+
+/** One operation’s figures, without the sentences that go with them. */
+export function operationNumbers(one: WorkedOperation): Omit<PlannedOperation, 'steps'> {
+  const { operation, cut, time, gates } = one;
+  const { id, does, face, helper } = operation;
+  const head = { id, does, face, helper, gates: gates.map(({ code }) => code) };
+  if (!cut || operation.kind === 'hand') {
+    const atMm = operation.kind === 'hand' ? operation.atMm : operation.toMm;
+    return {
+      ...head,
+      ...HANDS,
+      fromMm: atMm,
+      toMm: atMm,
+      timeS: operationSpread(null, time),
+      haltS: sumOf(time.pauses),
+    };
+  }
+  const { setup, headline, water, lifts } = cut;
+  const { bit, geometry, owned } = setup.finishing;
+  const { fromMm, toMm, hammer } = operation;
+  const { work, pauses } = cut.time;
+  return {
+    ...head,
+    fromMm,
+    toMm,
+    bitId: owned ? bit.id : null,
+    bitName: bit.name,
+    bitFamily: bit.family,
+    bitDiameterMm: geometry.diameterMm,
+    rimWidthMm: geometry.rimWidthMm,
+    solid: geometry.solid,
+    usableDepthMm: geometry.usableDepthMm,
+    lifeDepthMm: headline.lifeDepthMm,
+    machineId: setup.machineOwned ? setup.machine.id : null,
+    machineName: setup.machine.name,
+    waterKind: setup.coolant.id,
+    wet: setup.coolant.kind !== 'dry',
+    hammer,
+    hold: setup.hold,
+    rpm: headline.speed.rpm,
+    feedForceN: headline.force.feedForceN,
+    rateMmPerS: meanRate(cut.layers),
+    timeS: work && operationSpread(work, time),
+    lifts: lifts.length,
+    liftsAtMm: lifts,
+    waterChanges: water.changeAtDepthMm.length,
+    waterChangesAtMm: water.changeAtDepthMm,
+    waterOffAtMm: water.offAtMm,
+    bitDepthMm: cut.bitDepthMm,
+    ends: cut.ends,
+    stages: cut.stages,
+    seatCentreS: pauses.seatCentre ?? 0,
+    haltS: 0,
+  };
+}
+
+/** Depth over time through all leaves, mm/s; null where one of them is not cut. */
+function meanRate(layers: readonly LayerCut[]): number | null {
+  const solid = layers.filter(({ slowest }) => slowest !== null);
+  const lengthMm = (one: LayerCut): number => one.layer.toMm - one.layer.fromMm;
+  const seconds = solid.reduce((sum, one) => sum + lengthMm(one) / one.rateMmPerS, 0);
+  const rate = solid.reduce((sum, one) => sum + lengthMm(one), 0) / seconds;
+  return Number.isFinite(seconds) ? rate : null;
+}
+
+/** What work of hands does not have. */
+const HANDS = {
+  bitId: null,
+  bitName: null,
+  bitFamily: null,
+  bitDiameterMm: null,
+  rimWidthMm: null,
+  solid: null,
+  usableDepthMm: null,
+  lifeDepthMm: null,
+  machineId: null,
+  machineName: null,
+  waterKind: null,
+  wet: false,
+  hammer: false,
+  hold: null,
+  rpm: null,
+  feedForceN: null,
+  rateMmPerS: null,
+  lifts: 0,
+  liftsAtMm: [],
+  waterChanges: 0,
+  waterChangesAtMm: [],
+  waterOffAtMm: null,
+  bitDepthMm: 0,
+  ends: null,
+  stages: [],
+  seatCentreS: 0,
+} as const;

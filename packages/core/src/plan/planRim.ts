@@ -7,7 +7,6 @@ import { lifeDepth, wornFurther } from '../physics/wear/sharpness';
 import type { MaterialCut } from '../setup/cutLayers';
 import type { PossibleMaterial } from '../setup/possibilities';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
-import type { PlanContext } from './planContext';
 import type { ExitPlan } from './planStages';
 
 /** How hot the ring runs in this cut. */
@@ -39,12 +38,16 @@ export function planChip(
   return { p50: mixtureQuantile(parts, 0.5), p90: mixtureQuantile(parts, 0.9) };
 }
 
+/** How long a rim lasts in this cut: tenth, middle and ninetieth of a hundred, mm; and how sharp it is after. */
+export interface BitLife {
+  readonly lifeDepthMm: number;
+  readonly lifeP10Mm: number;
+  readonly lifeP90Mm: number;
+  readonly sharpnessAfter: number;
+}
+
 /** How long the rim lasts in this cut, and how sharp it is after this hole. */
-export function planWear(
-  cut: MaterialCut,
-  setup: ResolvedSetup,
-  depthMm: number,
-): PlanContext['bitLife'] {
+export function planWear(cut: MaterialCut, setup: ResolvedSetup, depthMm: number): BitLife {
   const life = lifeDepth(setup.finishing.bit.family, cut.material, {
     dry: cut.dry,
     tooFast: cut.speed.rimSpeedMPerS > cut.window.rimSpeedMPerS.high,

@@ -47,10 +47,11 @@ export function planExit(
   piece: Piece,
   setup: ResolvedSetup,
   allowedChipMm: number,
+  opensFace: boolean,
 ): ExitPlan {
   const conditions: ExitConditions = {
     hold: setup.hold,
-    exitFactor: setup.sides === 'two' ? 0 : setup.support.exitFactor,
+    exitFactor: opensFace ? setup.support.exitFactor : 0,
     sharpness: cut.sharpness,
     sheetThicknessMm: sheetThickness(piece),
     diameterMm: cut.bit.diameterMm,
@@ -77,40 +78,52 @@ export function planExit(
   };
 }
 
-/** Seat, main and exit from one face, the main cut split where the leaves change. */
-export function planSide(
-  side: 1 | 2,
-  layers: readonly LayerCut[],
-  depthMm: number,
-  opensFarFace: boolean,
-  exit: ExitPlan,
-  exitEarlyMm: number,
-): PlannedStage[] {
+/** One bit going down over a range of depth of its face. */
+export interface Descent {
+  readonly side: 1 | 2;
+  readonly layers: readonly LayerCut[];
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** It goes on in its own hole. */
+  readonly seated: boolean;
+  /** How it breaks through, into the open or into the cut from the other face; null where it does not. */
+  readonly exit: ExitPlan | null;
+  /** How much sooner the end may come, mm. */
+  readonly exitEarlyMm: number;
+  /** What the same bit cut in this hole before, mm. */
+  readonly bitBeforeMm: number;
+}
+
+/** Seat, main and exit of one descent, the main cut split where the leaves change. */
+export function planStages(descent: Descent): PlannedStage[] {
+  const { layers, fromMm, toMm, seated, exit, exitEarlyMm } = descent;
   const solid = layers.filter((layer) => layer.slowest !== null);
   const first = solid[0]?.slowest;
-  const last = solid.at(-1)?.slowest;
-  if (!first || !last) return [];
+  if (!first) return [];
   const outline = stagesOf({
-    depthMm,
+    fromMm,
+    depthMm: toMm,
+    seated,
     feedForceN: first.force.feedForceN,
-    exitForceN: exit.exitForceN,
+    exitForceN: exit?.exitForceN ?? first.force.feedForceN,
     rpm: first.speed.rpm,
     minRpm: first.speed.setting.minRpm,
     glazeForceN: first.window.pressureMpa.glaze * first.contact.contactAreaMm2,
-    exitChipDepthMm: exit.chipDepthMm,
-    ligamentMm: exit.ligamentMm,
-    opensFarFace,
+    exitChipDepthMm: exit?.chipDepthMm ?? 0,
+    ligamentMm: exit?.ligamentMm ?? 0,
+    opensFarFace: exit !== null,
     exitEarlyMm,
   });
   return outline.flatMap((stage) =>
     solid
-      .map((layer) => within(stage, layer, side, depthMm))
+      .map((layer) => within(stage, layer, descent))
       .filter((part): part is PlannedStage => part !== null),
   );
 }
 
 /** The part of a stage that lies in one leaf, at that leaf's own force and speed. */
-function within(stage: Stage, layer: LayerCut, side: 1 | 2, depthMm: number): PlannedStage | null {
+function within(stage: Stage, layer: LayerCut, descent: Descent): PlannedStage | null {
+  const { side } = descent;
   const fromMm = Math.max(stage.fromMm, layer.layer.fromMm);
   const toMm = Math.min(stage.toMm, layer.layer.toMm);
   const cut = layer.slowest;
@@ -125,8 +138,8 @@ function within(stage: Stage, layer: LayerCut, side: 1 | 2, depthMm: number): Pl
         rateAt(part.cut, (forceN * part.cut.force.feedForceN) / cut.force.feedForceN, rpm),
     0,
   );
-  // Side two begins with what side one has worn off.
-  const before = side === 2 ? depthMm : 0;
+  // It begins with what this bit has worn off already.
+  const before = descent.bitBeforeMm - descent.fromMm;
   const sharpS =
     (toMm - fromMm) *
     slowness *
@@ -143,22 +156,3 @@ function within(stage: Stage, layer: LayerCut, side: 1 | 2, depthMm: number): Pl
     timeS: Number.isFinite(timeS) ? timeS : null,
   };
 }
-
-/** Blind holes end at full force. */
-export const blindExit = (cut: MaterialCut): ExitPlan => ({
-  exitForceN: cut.force.feedForceN,
-  idealN: cut.force.feedForceN,
-  belowGlaze: false,
-  allowedChipMm: Infinity,
-  ligamentMm: 0,
-  chipDepthMm: 0,
-  chipWidthMm: 0,
-  conditions: {
-    hold: 'rig',
-    exitFactor: 0,
-    sharpness: cut.sharpness,
-    sheetThicknessMm: null,
-    diameterMm: cut.bit.diameterMm,
-    wobbleMm: 0,
-  },
-});

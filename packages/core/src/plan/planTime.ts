@@ -1,15 +1,13 @@
-import type { CoreBreak } from '../physics/cutting/passes';
 import {
-  aroundS,
+  AROUND_IDS,
   BIT_SWAP_S,
-  coreBreakS,
-  lastCoreS,
   liftS,
+  PAUSE_IDS,
   START_S,
-  turnOverS,
+  type Around,
+  type Pause,
 } from '../physics/cutting/pauses';
 import { solidCentreSeatTime } from '../physics/cutting/stages';
-import type { Piece } from '../documents/piece';
 import { fatigue, restAllowance } from '../physics/effort/armForce';
 import { handForce } from '../physics/effort/pressing';
 import type { PressedCut } from '../physics/cutting/pressedTime';
@@ -22,16 +20,13 @@ import {
   PAUSES_SD,
   sumSpread,
 } from '../physics/spread';
-import { cutLayer, type DepthLayer, type LayerCut, type MaterialCut } from '../setup/cutLayers';
-import type { PlannedPilot, PlannedStage, TimeSpread } from '../documents/plan';
+import type { LayerCut, MaterialCut } from '../setup/cutLayers';
+import type { PlannedStage, TimeSpread } from '../documents/plan';
 import { cutIfOther, type PossibleMaterial } from '../setup/possibilities';
 import { mixtureQuantile, type LogNormalPart } from '../math/logNormalMixture';
-import type { TimeBreakdown } from './planContext';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 export interface TimeInputs {
-  readonly piece: Pick<Piece, 'form'>;
-  readonly blind: boolean;
   /** sd of ln(thickness). */
   readonly thicknessSd: number;
   /** What the piece may be, where nobody is sure. */
@@ -40,84 +35,170 @@ export interface TimeInputs {
   readonly headline: MaterialCut;
   readonly layers: readonly LayerCut[];
   readonly stages: readonly PlannedStage[];
-  readonly depthLayers: readonly DepthLayer[];
   readonly liftCount: number;
   readonly waterChangeCount: number;
-  readonly coreBreaks: readonly CoreBreak[];
+  /** Into the whole: its groove is still to be won. */
+  readonly isFresh: boolean;
+  /** Another bit was on before. */
+  readonly swapped: boolean;
 }
 
-/** All stages, the rests arms need, and the pauses between; then what comes before and after. */
-export function planTime(inputs: TimeInputs): TimeBreakdown {
-  const { setup, stages, headline, blind, piece, possible } = inputs;
-  const { diameterMm, solid } = setup.finishing.geometry;
-  const chain = pilotCuts(inputs);
-  const cuttingS =
-    stages.reduce((sum, stage) => sum + (stage.timeS ?? Infinity), 0) + chain.cuttingS;
-  const pauses: TimeBreakdown['pauses'] = {
-    start: START_S[setup.start],
-    seatCentre: chain.seatCentreS,
-    lifts: inputs.liftCount * liftS(setup.hold),
-    waterChanges: inputs.waterChangeCount * setup.coolant.changeS,
-    coreBreaks: inputs.coreBreaks.reduce((sum, one) => sum + coreBreakS(one, diameterMm), 0),
-    bitSwaps: (setup.bits.length - 1) * BIT_SWAP_S,
-    turnOver: setup.sides === 'two' && !blind ? turnOverS(piece.form) : 0,
-  };
-  const around: TimeBreakdown['around'] = {
-    ...aroundS(setup.hold, setup.wanted.standFixing, setup.coolant.id),
-    lastCore: lastCoreS(solid, blind, diameterMm),
-  };
+/** The time of one operation. */
+export interface OperationTime {
+  /** Between first touch and through, s. */
+  readonly pauses: Partial<Readonly<Record<Pause, number>>>;
+  /** Before and after, s. */
+  readonly around: Partial<Readonly<Record<Around, number>>>;
+}
+
+/** The time of one cut. */
+export interface CutTime extends OperationTime {
+  /** Infinity where some stage does not cut at all. */
+  readonly cuttingS: number;
+  readonly restsS: number;
+  readonly restShare: number;
+  /** Cutting with its rests; null where some stage does not cut at all. */
+  readonly work: TimeSpread | null;
+  /** sd of ln(cutting time). */
+  readonly sd: number;
+  readonly cuts: readonly PressedCut[];
+}
+
+/** The time of a whole hole. */
+export interface TimeBreakdown {
+  /** null when some stage does not cut at all. */
+  readonly spread: TimeSpread | null;
+  /** Setting up and taking down with it; null when some stage does not cut at all. */
+  readonly altogether: TimeSpread | null;
+  readonly cuttingS: number;
+  /** Rests the arms need while they press, s; and over the cutting. */
+  readonly restsS: number;
+  readonly restShare: number;
+  /** Between first touch and through, s. */
+  readonly pauses: Readonly<Record<Pause, number>>;
+  readonly pausesS: number;
+  /** Before and after, s. */
+  readonly around: Readonly<Record<Around, number>>;
+  /** Everything that is cut, with its rests, by how hard it is pressed. */
+  readonly cuts: readonly PressedCut[];
+  /** sd of ln(cutting time). */
+  readonly sd: number;
+}
+
+/** All stages of one cut, the rests arms need, and the pauses between. */
+export function planTime(inputs: TimeInputs): CutTime {
+  const { setup, stages, headline, possible, layers } = inputs;
+  const { geometry } = setup.finishing;
+  const cuttingS = stages.reduce((sum, stage) => sum + (stage.timeS ?? Infinity), 0);
   const handN = handForce(headline.force.feedForceN, setup.hold, setup.machine, setup.feedAid);
   const restShare = restAllowance(handN) * fatigue(cuttingS);
-  const cuts = pressedCuts(inputs, chain.cuttingS, 1 + restShare);
+  const cuts = pressedCuts(inputs, 1 + restShare);
   const parts = cuttingTimeParts(cuts, headline.material, setup.hold, {
     thickness: inputs.thicknessSd,
-    mix: mixSpread(inputs.layers),
+    mix: mixSpread(layers),
   });
-  const pausesS = sumOf(pauses);
   const work = Number.isFinite(cuttingS)
     ? cuttingSpread(inputs, cuttingS * (1 + restShare), parts)
     : null;
-  const spread = work && sumSpread([work, logNormalSpan(pausesS, PAUSES_SD)]);
   return {
     cuttingS,
-    pauses,
-    pausesS,
-    around,
     restsS: Number.isFinite(cuttingS) ? cuttingS * restShare : 0,
     restShare,
-    cuts,
+    pauses: {
+      start: inputs.isFresh ? START_S[setup.start] : 0,
+      seatCentre: solidCentreSeatTime(geometry, layers[0]?.pilotMm ?? 0),
+      lifts: inputs.liftCount * liftS(setup.hold),
+      waterChanges: inputs.waterChangeCount * setup.coolant.changeS,
+      bitSwaps: inputs.swapped ? BIT_SWAP_S : 0,
+    },
+    around: {},
+    work,
     sd: work && possible.length === 0 ? spanSd(work) : partsSd(parts),
-    spread,
-    altogether: spread && sumSpread([spread, logNormalSpan(sumOf(around), AROUND_SD)]),
-    pilots: chain.pilots,
+    cuts,
   };
 }
 
-/** Every stage with its leaf's own pressures; the smaller bits at the finishing one's. */
-function pressedCuts(
-  { stages, layers, headline, depthLayers }: TimeInputs,
-  pilotS: number,
-  rested: number,
-): PressedCut[] {
-  const depthMm = depthLayers.at(-1)?.toMm ?? 0;
-  const pressed = (cut: MaterialCut, forceN: number, seconds: number): PressedCut => ({
-    seconds: seconds * rested,
-    pressureMpa: forceN / cut.contact.contactAreaMm2,
-    idleMpa: cut.window.pressureMpa.glaze / 2,
-  });
-  // From the far face the leaves come the other way round.
-  const cutAt = ({ fromMm, toMm, side }: PlannedStage): MaterialCut => {
-    const middle = (fromMm + toMm) / 2;
-    const depth = side === 1 ? middle : depthMm - middle;
+/** Every stage with its leaf's own pressures. */
+function pressedCuts({ stages, layers, headline }: TimeInputs, rested: number): PressedCut[] {
+  const cutAt = ({ fromMm, toMm }: PlannedStage): MaterialCut => {
+    const depth = (fromMm + toMm) / 2;
     const here = layers.find(({ layer }) => depth >= layer.fromMm && depth <= layer.toMm);
     return here?.slowest ?? headline;
   };
-  const own = stages.map((stage) => pressed(cutAt(stage), stage.forceN, stage.timeS ?? Infinity));
-  return pilotS > 0 ? [...own, pressed(headline, headline.force.feedForceN, pilotS)] : own;
+  return stages.map((stage) => {
+    const cut = cutAt(stage);
+    return {
+      seconds: (stage.timeS ?? Infinity) * rested,
+      pressureMpa: stage.forceN / cut.contact.contactAreaMm2,
+      idleMpa: cut.window.pressureMpa.glaze / 2,
+    };
+  });
 }
 
-const sumOf = (parts: Readonly<Record<string, number>>): number =>
+export const sumOf = (parts: Readonly<Record<string, number>>): number =>
   Object.values(parts).reduce((sum, one) => sum + one, 0);
+
+/** The time of one operation, its cutting, pauses and what stands around it independent of each other. */
+export function operationSpread(
+  work: TimeSpread | null,
+  { pauses, around }: OperationTime,
+): TimeSpread {
+  return sumSpread([
+    ...(work ? [work] : []),
+    logNormalSpan(sumOf(pauses), PAUSES_SD),
+    logNormalSpan(sumOf(around), AROUND_SD),
+  ]);
+}
+
+/** The same hands in the same piece: what makes one cut slow makes all of them slow. */
+const together = (works: readonly TimeSpread[]): TimeSpread =>
+  works.reduce(
+    (sum, { p10, p50, p90 }) => ({
+      p10: sum.p10 + p10,
+      p50: sum.p50 + p50,
+      p90: sum.p90 + p90,
+    }),
+    { p10: 0, p50: 0, p90: 0 },
+  );
+
+/** All operations of a hole together. */
+export function totalTime(cuts: readonly CutTime[], all: readonly OperationTime[]): TimeBreakdown {
+  const pauses = totals(
+    PAUSE_IDS,
+    all.map((one) => one.pauses),
+  );
+  const around = totals(
+    AROUND_IDS,
+    all.map((one) => one.around),
+  );
+  const works = cuts.map(({ work }) => work);
+  const work = works.every((one) => one !== null) ? together(works) : null;
+  const pausesS = sumOf(pauses);
+  const cuttingS = cuts.reduce((sum, one) => sum + one.cuttingS, 0);
+  const restsS = cuts.reduce((sum, one) => sum + one.restsS, 0);
+  const [first] = cuts;
+  const spread = work && sumSpread([work, logNormalSpan(pausesS, PAUSES_SD)]);
+  return {
+    cuttingS,
+    restsS,
+    restShare: Number.isFinite(cuttingS) && cuttingS > 0 ? restsS / cuttingS : 0,
+    pauses,
+    pausesS,
+    around,
+    cuts: cuts.flatMap((one) => one.cuts),
+    sd: cuts.length === 1 || !work ? (first?.sd ?? 0) : spanSd(work),
+    spread,
+    altogether: spread && sumSpread([spread, logNormalSpan(sumOf(around), AROUND_SD)]),
+  };
+}
+
+const totals = <K extends string>(
+  ids: readonly K[],
+  all: readonly Partial<Readonly<Record<K, number>>>[],
+): Record<K, number> =>
+  Object.fromEntries(
+    ids.map((id) => [id, all.reduce((sum, one) => sum + (one[id] ?? 0), 0)]),
+  ) as Record<K, number>;
 
 /** Tenth, middle and ninetieth of the cutting, over everything the piece may be. */
 function cuttingSpread(
@@ -143,43 +224,6 @@ function cuttingSpread(
   // Known, the middle is the time at the middle of everything, which timeline and run go by.
   const p50 = possible.length === 0 ? workS : at(0.5);
   return { p10: Math.min(at(0.1), p50), p50, p90: Math.max(at(0.9), p50) };
-}
-
-/** The smaller bits before the finishing one: each opens the hole for the next, whole depth. */
-function pilotCuts({ setup, depthLayers }: TimeInputs): {
-  cuttingS: number;
-  seatCentreS: number;
-  pilots: PlannedPilot[];
-} {
-  let pilotMm = 0;
-  let seatCentreS = 0;
-  const pilots: PlannedPilot[] = [];
-  for (const bit of setup.bits) {
-    const seatS = solidCentreSeatTime(bit.geometry, pilotMm);
-    seatCentreS += seatS;
-    if (bit !== setup.finishing) {
-      const cuts = depthLayers.map((layer) => ({
-        lengthMm: layer.toMm - layer.fromMm,
-        cut: cutLayer(layer, bit, setup, pilotMm),
-      }));
-      const timeS = cuts.reduce((sum, { lengthMm, cut }) => sum + lengthMm / cut.rateMmPerS, 0);
-      const slowest = cuts.flatMap(({ cut }) => cut.slowest ?? [])[0];
-      pilots.push({
-        bitId: bit.owned ? bit.bit.id : null,
-        bitName: bit.bit.name,
-        lifeDepthMm: slowest?.lifeDepthMm ?? 0,
-        diameterMm: bit.geometry.diameterMm,
-        rimWidthMm: bit.geometry.rimWidthMm,
-        solid: bit.geometry.solid,
-        rpm: slowest?.speed.rpm ?? 0,
-        forceN: slowest?.force.feedForceN ?? 0,
-        timeS: Number.isFinite(timeS) ? timeS : null,
-      });
-    }
-    pilotMm = bit.geometry.diameterMm;
-  }
-  const cuttingS = pilots.reduce((sum, { timeS }) => sum + (timeS ?? Infinity), 0);
-  return { cuttingS, seatCentreS, pilots };
 }
 
 /**

@@ -42,10 +42,11 @@ function standingVolume(
 export const WATER_OFF_BEFORE_MM = 20;
 
 /** Running water behind a wall is a wet room: it is shut before the far face. 0 leaves it running. */
-function waterOffAt(piece: Piece, hole: Hole, { wanted }: ResolvedSetup): number | null {
-  if (piece.form !== 'wall' || hole.depth.kind !== 'through') return null;
-  const before = wanted.water?.offBeforeFarFaceMm ?? WATER_OFF_BEFORE_MM;
-  return before > 0 && before < piece.thicknessMm ? piece.thicknessMm - before : null;
+function waterOffAt({ piece, setup, fromMm, toMm, opensFace }: WaterInputs): number | null {
+  if (piece.form !== 'wall' || !opensFace) return null;
+  const before = setup.wanted.water?.offBeforeFarFaceMm ?? WATER_OFF_BEFORE_MM;
+  const offMm = piece.thicknessMm - before;
+  return before > 0 && offMm > fromMm && offMm <= toMm ? offMm : null;
 }
 
 /** What running water has to carry in this cut. */
@@ -62,12 +63,20 @@ export interface WaterInputs {
   readonly setup: ResolvedSetup;
   readonly layers: readonly LayerCut[];
   readonly headline: MaterialCut;
-  readonly depthMm: number;
+  readonly fromMm: number;
+  readonly toMm: number;
+  /** It goes on in its own hole, which steers it. */
+  readonly seated: boolean;
+  /** The face behind is opened on this way down, by this cut or one that follows. */
+  readonly opensFace: boolean;
+  /** Fines that the standing water holds already, g. */
+  readonly finesG: number;
 }
 
-/** How much water, when it is changed, how fast it must run and what comes out as slurry. */
+/** How much water one cut takes, when it is changed, how fast it must run and what comes out as slurry. */
 export function planWater(inputs: WaterInputs): WaterPlan {
-  const { piece, hole, setup, layers, headline, depthMm } = inputs;
+  const { piece, hole, setup, layers, headline, fromMm, toMm } = inputs;
+  const lengthMm = toMm - fromMm;
   const { coolant } = setup;
   const { contact, bit, material } = headline;
   const finesG = layers.reduce(
@@ -102,12 +111,16 @@ export function planWater(inputs: WaterInputs): WaterPlan {
       fillL,
       coverMm: coolant.atCoverMm,
       changeAtDepthMm: waterChangeDepths(
-        { toSeeGPerL: limit, seenToMm: isSteered(setup) ? 0 : seatDepth(depthMm) },
+        {
+          toSeeGPerL: limit,
+          seenToMm: inputs.seated || isSteered(setup) ? 0 : fromMm + seatDepth(lengthMm),
+        },
         fillL,
-        finesG / depthMm,
-        depthMm,
+        finesG / lengthMm,
+        toMm,
+        { fromMm, finesG: inputs.finesG },
       ),
-      holesPerFill: Math.floor((limit * fillL) / finesG),
+      holesPerFill: (limit * fillL) / finesG,
     };
   }
   if (coolant.kind === 'flowing') {
@@ -123,8 +136,45 @@ export function planWater(inputs: WaterInputs): WaterPlan {
       flowLPerMin: flow.flowLPerMin,
       secondsPerCup: flow.secondsPerCup,
       slurryL: Number.isFinite(slurryL) ? slurryL : null,
-      offAtMm: waterOffAt(piece, hole, setup),
+      offAtMm: waterOffAt(inputs),
     };
   }
   return { ...none, ...base };
+}
+
+/** Fines that standing water holds after a cut, g: what was cut since it was changed last. */
+export function finesAfter(water: WaterPlan, before: number, fromMm: number, toMm: number): number {
+  if (water.fillL === null) return before;
+  const last = water.changeAtDepthMm.at(-1);
+  return last === undefined
+    ? before + water.finesG
+    : (water.finesG * (toMm - last)) / (toMm - fromMm);
+}
+
+/**
+ * The water of all cuts together: the main cut’s own, for all their fines.
+ * @param near those from the near face, from which its depths are counted
+ */
+export function totalWater(
+  main: WaterPlan,
+  all: readonly WaterPlan[],
+  near: readonly WaterPlan[],
+): WaterPlan {
+  const finesG = all.reduce((sum, one) => sum + one.finesG, 0);
+  const slurries = all.filter(({ method }) => method === main.method).map(({ slurryL }) => slurryL);
+  return {
+    ...main,
+    finesG,
+    changeAtDepthMm: near.flatMap(({ changeAtDepthMm }) => changeAtDepthMm),
+    // As many such holes as one filling stays clear enough for.
+    holesPerFill:
+      main.holesPerFill === null
+        ? null
+        : Math.floor((main.holesPerFill * main.finesG) / finesG + 1e-9),
+    slurryL: slurries.reduce<number | null>(
+      (sum, one) => (sum === null || one === null ? null : sum + one),
+      0,
+    ),
+    offAtMm: near.find(({ offAtMm }) => offAtMm !== null)?.offAtMm ?? null,
+  };
 }

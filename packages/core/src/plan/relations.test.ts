@@ -1,14 +1,8 @@
 import { BIT_FAMILIES } from '../data/bits/bitFamilies';
+import { isBuilding } from '../data/pieceForms';
 import { COOLANTS } from '../data/coolants';
 import { seededRandom } from '../math/seededRandom';
-import {
-  aroundS,
-  BIT_SWAP_S,
-  lastCoreS,
-  liftS,
-  START_S,
-  turnOverS,
-} from '../physics/cutting/pauses';
+import { aroundS, BIT_SWAP_S, lastCoreS, liftS, START_S, TURN_S } from '../physics/cutting/pauses';
 import { rimSpeedAt, meanSpeedAt } from '../physics/cutting/contact';
 import { thermalStress } from '../physics/heat/thermalStress';
 import { exitChipWidth } from '../physics/exit/exitChip';
@@ -51,19 +45,28 @@ it('cuts contiguous stages from each face to its depth, and adds their times', (
       mine.slice(1).forEach(({ fromMm }, index) => close(fromMm, mine[index]?.toMm ?? NaN));
     }
     const cut = sum(stages.map(({ timeS }) => timeS ?? Infinity));
-    close(time.cuttingS, cut + sum(time.pilots.map(({ timeS }) => timeS ?? Infinity)));
+    close(
+      time.cuttingS,
+      cut + sum(planNumbers(context).pilots.map(({ timeS }) => timeS ?? Infinity)),
+    );
   }
 });
 
 it('adds rests, pauses and what comes before and after, each at its own seconds', () => {
   for (const context of CONTEXTS) {
-    const { time, setup, hole, piece, lifts, water } = context;
+    const { time, setup, hole, piece, operations } = context;
     const { solid, diameterMm } = setup.finishing.geometry;
-    close(time.pauses.start, START_S[setup.start]);
-    close(time.pauses.lifts, lifts.length * (twoSided(context) ? 2 : 1) * liftS(setup.hold));
-    close(time.pauses.waterChanges, water.changeAtDepthMm.length * setup.coolant.changeS);
+    close(time.pauses.start, START_S[setup.start] * (twoSided(context) ? 2 : 1));
+    const cuts = operations.flatMap(({ cut }) => cut ?? []);
+    const lifts = sum(cuts.map((cut) => cut.lifts.length));
+    close(time.pauses.lifts, lifts * liftS(setup.hold));
+    const changes = sum(cuts.map(({ water }) => water.changeAtDepthMm.length));
+    close(time.pauses.waterChanges, changes * setup.coolant.changeS);
     close(time.pauses.bitSwaps, (setup.bits.length - 1) * BIT_SWAP_S);
-    close(time.pauses.turnOver, twoSided(context) ? turnOverS(piece.form) : 0);
+    close(
+      time.pauses.turnOver,
+      twoSided(context) ? TURN_S[isBuilding(piece) ? 'go-round' : 'turn-over'] : 0,
+    );
     close(time.pausesS, sum(Object.values(time.pauses)));
     const { setUp, takeDown } = aroundS(setup.hold, undefined, setup.coolant.id);
     expect(time.around).toEqual({
@@ -164,11 +167,12 @@ it('takes so much water as the fines of the kerf ask for', () => {
 });
 
 it('shuts the water off before a wall’s far face alone', () => {
-  const shut = asked(({ water, piece, hole, setup }) => {
+  const shut = asked((context) => {
+    const { water, piece, hole, setup } = context;
     const isRun = setup.coolant.kind === 'flowing';
     const isWall = piece.form === 'wall' && hole.depth.kind === 'through';
     const expected =
-      isRun && isWall && WATER_OFF_BEFORE_MM < piece.thicknessMm
+      isRun && isWall && !twoSided(context) && WATER_OFF_BEFORE_MM < piece.thicknessMm
         ? piece.thicknessMm - WATER_OFF_BEFORE_MM
         : null;
     expect(water.offAtMm).toBe(expected);

@@ -1,165 +1,238 @@
 import { easesOff } from '../physics/cutting/stages';
 import type { Moment, PlannedStage } from '../documents/plan';
-import { coreMass } from '../setup/coreMass';
-import type { PlanContext } from './planContext';
-import { coreBreakS, turnOverS } from '../physics/cutting/pauses';
+import type { PlanContext, WorkedOperation } from './planContext';
+import type { CutPlan } from './planCut';
+import { coreMassOf, type CoreOut } from './planCores';
+import { sumOf } from './planTime';
 
 /** One thing that happens in the hole, with what there is to say of it. */
 export interface TimedMoment extends Pick<Moment, 'kind' | 'side' | 'depthMm' | 'atS' | 'haltS'> {
   /** What a leaf is of. */
   readonly material?: string;
+  /** The bit that goes on. */
+  readonly bitName?: string;
   /** What is pressed from here on, N. */
   readonly forceN?: number;
   /** Less than before. */
   readonly eased?: boolean;
+  /** It is walked round rather than turned over. */
+  readonly round?: boolean;
   /** The core that comes out here. */
-  readonly core?: { readonly massKg: number; readonly lengthMm: number };
+  readonly core?: Pick<CoreOut, 'massKg' | 'lengthMm'>;
   /** What the barrel lacks of the depth, mm. */
   readonly shortMm?: number;
 }
 
 type Draft = Omit<TimedMoment, 'atS'>;
 
-/** Order of what happens at one depth: the core comes out before the extension goes on. */
-const ORDER: Readonly<Record<Moment['kind'], number>> = {
-  seat: 0,
-  'water-change': 1,
-  'core-break': 2,
-  'core-drop': 2,
+/** Order of what happens at one depth of a cut. */
+const ORDER: Readonly<Partial<Record<Moment['kind'], number>>> = {
+  'bit-change': 0,
+  seat: 1,
+  'water-change': 2,
   extension: 3,
-  cavity: 4,
-  leaf: 5,
-  'water-off': 6,
-  'ease-off': 7,
-  flip: 8,
-  end: 9,
+  leaf: 4,
+  'water-off': 5,
+  'ease-off': 6,
+  cavity: 7,
+  end: 8,
 };
 
 /**
- * Depth against time: when each leaf, break, change and easing comes. Lifts are spread over the cut
- * as they fall; halts stand at their own depth.
+ * Depth against time, operation by operation: when each leaf, break, change and easing comes. Lifts are
+ * spread over the cut as they fall; halts stand at their own depth. Smaller bits count by their time alone:
+ * they go down the whole way before.
  */
 export function timelineOf(context: PlanContext): TimedMoment[] {
-  const { setup, depthPerSideMm, opensFarFace } = context;
-  const twoSided = opensFarFace && setup.sides === 'two';
-  const near = sideMoments(context, 1);
-  const far = twoSided ? sideMoments(context, 2) : [];
-  const flip: Draft[] = twoSided
-    ? [
-        {
-          kind: 'flip',
-          side: 1,
-          depthMm: depthPerSideMm,
-          haltS: turnOverS(context.piece.form),
-        },
-      ]
-    : [];
-  const byDepth = (a: Draft, b: Draft): number =>
-    a.depthMm - b.depthMm || ORDER[a.kind] - ORDER[b.kind];
-  const first = timed(context, [...near, ...flip].sort(byDepth), 1, 0);
-  const turned = first.at(-1);
-  const halfS = turned && turned.atS !== null ? turned.atS + turned.haltS : null;
-  return [...first, ...(twoSided ? timed(context, far.sort(byDepth), 2, halfS) : [])];
-}
-
-function sideMoments(context: PlanContext, side: 1 | 2): Draft[] {
-  const { layers, passes, water, stages, opensFarFace, setup } = context;
-  const mine = stages.filter((stage) => stage.side === side);
-  const exit = mine.find((stage) => stage.kind === 'exit');
-  const last = mine.at(-1);
-  const mainN = mine.findLast((stage) => stage.kind === 'main')?.forceN ?? Infinity;
-  const eased = exit !== undefined && easesOff(exit.forceN, mainN);
-  const at = (depthMm: number, moment: Omit<Draft, 'side' | 'depthMm'>): Draft => ({
-    side,
-    depthMm,
-    ...moment,
-  });
-  const moments: Draft[] = [at(0, { kind: 'seat', haltS: 0 })];
-  if (side === 1) {
-    layers.slice(1).forEach(({ layer, slowest }) => {
-      moments.push(
-        slowest
-          ? at(layer.fromMm, {
-              kind: 'leaf',
-              haltS: 0,
-              material: slowest.material.name,
-              forceN: slowest.force.feedForceN,
-            })
-          : at(layer.fromMm, { kind: 'cavity', haltS: 0 }),
-      );
-    });
-    for (const depth of water.changeAtDepthMm)
-      moments.push(at(depth, { kind: 'water-change', haltS: setup.coolant.changeS }));
-    if (water.offAtMm !== null) moments.push(at(water.offAtMm, { kind: 'water-off', haltS: 0 }));
+  const finalMm = context.setup.finishing.geometry.diameterMm;
+  const last = context.operations.findLast(({ cut }) => cut !== null)?.cut;
+  let atS: number | null = 0;
+  let isFirst = true;
+  const moments: TimedMoment[] = [];
+  for (const one of context.operations) {
+    const { cut } = one;
+    if (!cut) {
+      const moment = handMoment(one);
+      if (moment && last && !isAfter(context, one)) moments.push({ ...moment, atS });
+      atS = atS === null ? null : atS + sumOf(one.time.pauses);
+      continue;
+    }
+    const isFinal = cut.setup.finishing.geometry.diameterMm >= finalMm - 1e-9;
+    if (isFinal) moments.push(...timed(cut, cutMoments(context, cut, isFirst, cut === last), atS));
+    if (isFinal) isFirst = false;
+    const { work, pauses } = cut.time;
+    const cutS: number = cut.time.cuttingS * (1 + cut.time.restShare) + sumOf(pauses);
+    atS = atS === null || !work ? null : atS + cutS;
   }
-  for (const one of passes.breaks)
-    moments.push(
-      at(one.atMm, {
-        kind: one.why === 'cavity' ? 'core-drop' : 'core-break',
-        haltS: coreBreakS(one, setup.finishing.geometry.diameterMm),
-        core: { massKg: coreMass(context, one), lengthMm: one.lengthMm },
-      }),
-    );
-  if (passes.extendAtMm !== null)
-    moments.push(
-      at(passes.extendAtMm, { kind: 'extension', haltS: 0, shortMm: passes.extensionMm }),
-    );
-  if (exit)
-    moments.push(at(exit.fromMm, { kind: 'ease-off', haltS: 0, eased, forceN: exit.forceN }));
-  if (last && (side === 2 || !(opensFarFace && setup.sides === 'two')))
-    moments.push(at(last.toMm, { kind: 'end', haltS: 0, ...lastCore(context) }));
   return moments;
 }
 
-/** The core that is left at the end, where it weighs anything. */
-function lastCore(context: PlanContext): Pick<Draft, 'core'> {
-  const { passes, depthPerSideMm } = context;
-  if (passes.lastCoreMm <= 0) return {};
-  const massKg = coreMass(context, {
-    atMm: depthPerSideMm,
-    lengthMm: passes.lastCoreMm,
-    why: 'barrel-full',
-  });
-  return massKg > 0 ? { core: { massKg, lengthMm: passes.lastCoreMm } } : {};
+const isAfter = ({ operations }: PlanContext, one: WorkedOperation): boolean =>
+  operations.slice(operations.indexOf(one)).every(({ cut }) => cut === null);
+
+/** What hands do between two cuts. */
+function handMoment({ operation, core, time }: WorkedOperation): Draft | null {
+  if (operation.kind !== 'hand') return null;
+  const at = {
+    side: operation.face === 'near' ? (1 as const) : (2 as const),
+    depthMm: operation.atMm,
+    haltS: sumOf(time.pauses),
+  };
+  switch (operation.does) {
+    case 'break-out':
+      return core
+        ? {
+            ...at,
+            kind: core.why === 'cavity' ? 'core-drop' : 'core-break',
+            core: { massKg: core.massKg, lengthMm: core.lengthMm },
+          }
+        : { ...at, kind: 'core-break' };
+    case 'turn-over':
+    case 'go-round':
+      return { ...at, kind: 'flip', round: operation.does === 'go-round' };
+    case 'chisel':
+      return { ...at, kind: 'chisel' };
+    default:
+      return null;
+  }
 }
 
-/** Puts the clock to each moment: the stages' own times, lifts where they fall, halts as they come. */
-function timed(
+function cutMoments(
   context: PlanContext,
-  moments: readonly Draft[],
-  side: 1 | 2,
-  startS: number | null,
-): TimedMoment[] {
-  const { stages, lifts, time } = context;
-  const mine = stages.filter((stage) => stage.side === side);
-  const liftS = lifts.length > 0 ? time.pauses.lifts / (lifts.length * sidesOf(context)) : 0;
-  const stagesS = stages.reduce((sum, { timeS }) => sum + (timeS ?? 0), 0);
-  // Smaller bits go down the whole way first.
+  cut: CutPlan,
+  isFirst: boolean,
+  isLast: boolean,
+): Draft[] {
+  const { operation, layers, water, stages, setup, ends } = cut;
+  const side = operation.face === 'near' ? 1 : 2;
+  const exit = stages.find((stage) => stage.kind === 'exit');
+  const mainN = stages.findLast((stage) => stage.kind === 'main')?.forceN ?? Infinity;
+  const at = (
+    depthMm: number,
+    moment: Omit<Draft, 'side' | 'depthMm' | 'haltS'>,
+    haltS = 0,
+  ): Draft => ({
+    side,
+    depthMm,
+    haltS,
+    ...moment,
+  });
+  const { extendAtMm, extensionMm } = context.passes;
+  const before = cutsBefore(context, cut);
+  const extends_ =
+    side === 1 &&
+    extendAtMm !== null &&
+    extendAtMm < operation.toMm - 1e-9 &&
+    before.every(({ operation: one }) => extendAtMm >= one.toMm - 1e-9);
+  const cavityAbove = before.at(-1)?.ends === 'cavity' ? before.at(-1) : undefined;
+  const moments: Draft[] = [
+    ...(cut.swapped && !isFirst
+      ? [
+          at(
+            operation.fromMm,
+            { kind: 'bit-change', bitName: setup.finishing.bit.name },
+            cut.time.pauses.bitSwaps,
+          ),
+        ]
+      : []),
+    ...(cut.seated ? [] : [at(operation.fromMm, { kind: 'seat' })]),
+    ...layers.flatMap(({ layer, slowest }, index) => {
+      if (!slowest) return index > 0 ? [at(layer.fromMm, { kind: 'cavity' })] : [];
+      // The leaf the hole begins in is what the plan is of.
+      const isNew = layer.fromMm > 1e-9 && (index > 0 || isLeafTop(context, cut));
+      return isNew
+        ? [
+            at(layer.fromMm, {
+              kind: 'leaf',
+              material: slowest.material.name,
+              forceN: slowest.force.feedForceN,
+            }),
+          ]
+        : [];
+    }),
+    ...water.changeAtDepthMm.map((z) => at(z, { kind: 'water-change' }, setup.coolant.changeS)),
+    ...(water.offAtMm === null ? [] : [at(water.offAtMm, { kind: 'water-off' })]),
+    ...(extends_ ? [at(extendAtMm, { kind: 'extension', shortMm: extensionMm })] : []),
+    ...(exit
+      ? [
+          at(exit.fromMm, {
+            kind: 'ease-off',
+            eased: easesOff(exit.forceN, mainN),
+            forceN: exit.forceN,
+          }),
+        ]
+      : []),
+    ...(cavityAbove ? [at(cavityAbove.operation.toMm, { kind: 'cavity' })] : []),
+    ...(ends === 'cavity' && isLastOfFace(context, cut)
+      ? [at(operation.toMm, { kind: 'cavity' })]
+      : []),
+    ...(isLast ? [at(operation.toMm, { kind: 'end', ...lastCore(context, cut) })] : []),
+  ];
+  return moments.sort(
+    (a, b) => a.depthMm - b.depthMm || (ORDER[a.kind] ?? 0) - (ORDER[b.kind] ?? 0),
+  );
+}
+
+const cutsOfFace = (
+  { operations }: PlanContext,
+  { operation: { face } }: CutPlan,
+): readonly CutPlan[] =>
+  operations.flatMap(({ cut }) => (cut && cut.operation.face === face ? [cut] : []));
+
+const cutsBefore = (context: PlanContext, cut: CutPlan): readonly CutPlan[] => {
+  const own = cutsOfFace(context, cut);
+  return own.slice(0, own.indexOf(cut));
+};
+
+const isLastOfFace = (context: PlanContext, cut: CutPlan): boolean =>
+  cutsOfFace(context, cut).at(-1) === cut;
+
+/** Whether a cut begins where a leaf does, rather than inside one. */
+const isLeafTop = ({ layers, piece }: PlanContext, { operation }: CutPlan): boolean =>
+  layers.some(({ layer }) => {
+    const top = operation.face === 'near' ? layer.fromMm : piece.thicknessMm - layer.toMm;
+    return Math.abs(top - operation.fromMm) < 1e-6;
+  });
+
+/** The core that is left at the end, where it weighs anything. */
+function lastCore(context: PlanContext, last: CutPlan): Pick<Draft, 'core'> {
+  const { operations } = context;
+  const at = operations.findIndex(({ cut }) => cut === last);
+  const from = operations.slice(0, at).findLastIndex(({ operation }) => operation.kind === 'hand');
+  const standing = operations.slice(from + 1, at + 1).flatMap(({ cut }) => (cut ? [cut] : []));
+  const cored = standing.filter(({ setup }) => !setup.finishing.geometry.solid);
+  const massKg = cored.reduce((sum, cut) => sum + coreMassOf(cut), 0);
+  const lengthMm = cored.reduce((sum, cut) => sum + cut.bitDepthMm, 0);
+  return massKg > 0 ? { core: { massKg, lengthMm } } : {};
+}
+
+/** Puts the clock to each moment: the stages’ own times, lifts where they fall, halts as they come. */
+function timed(cut: CutPlan, moments: readonly Draft[], startS: number | null): TimedMoment[] {
+  const { stages, lifts, time, operation } = cut;
+  const { pauses } = time;
+  const liftS = lifts.length > 0 ? (pauses.lifts ?? 0) / lifts.length : 0;
   const rested = 1 + time.restShare;
-  const before =
-    time.pauses.start +
-    time.pauses.seatCentre +
-    time.pauses.bitSwaps +
-    Math.max(0, time.cuttingS - stagesS) * rested;
   let haltedS = 0;
   return moments.map((moment) => {
-    const cutS = cuttingTo(mine, moment.depthMm);
+    const cutS = cuttingTo(stages, moment.depthMm);
     const liftsS = lifts.filter((depth) => depth < moment.depthMm - 1e-9).length * liftS;
+    // Swapped to, and its groove won, before it goes any deeper.
+    const beforeS =
+      moment.depthMm > operation.fromMm + 1e-9
+        ? (pauses.start ?? 0) +
+          (pauses.seatCentre ?? 0) +
+          (cut.swapped ? swapNotShown(cut, moments) : 0)
+        : 0;
     const atS =
-      startS === null || cutS === null
-        ? null
-        : startS +
-          (side === 1 && moment.depthMm > 0 ? before : 0) +
-          cutS * rested +
-          liftsS +
-          haltedS;
+      startS === null || cutS === null ? null : startS + beforeS + cutS * rested + liftsS + haltedS;
     haltedS += moment.haltS;
     return { ...moment, atS };
   });
 }
 
-const sidesOf = ({ opensFarFace, setup }: PlanContext): number =>
-  opensFarFace && setup.sides === 'two' ? 2 : 1;
+/** A change of bit that has no moment of its own still takes its time, s. */
+const swapNotShown = ({ time }: CutPlan, moments: readonly Draft[]): number =>
+  moments.some(({ kind }) => kind === 'bit-change') ? 0 : (time.pauses.bitSwaps ?? 0);
 
 /** Cutting time down to a depth, s; null where some of it does not cut. */
 function cuttingTo(stages: readonly PlannedStage[], depthMm: number): number | null {

@@ -1,221 +1,324 @@
-import type { Piece } from '../documents/piece';
-import type { Hole } from '../documents/hole';
-import type { Material } from '../data/materials/material';
-import type { DrillCase } from '../setup/drillCase';
-import { corePasses, type Passes } from '../physics/cutting/passes';
-import { liftDepths } from '../physics/cutting/lifts';
-import { easedBefore } from '../physics/cutting/stages';
-import { judgeHazards } from '../setup/hazards/judgeHazards';
-import { HEAT_GAIN } from '../physics/heat/boiling';
-import { thermalStress } from '../physics/heat/thermalStress';
-import { treatmentOdds } from '../physics/strength/treatmentOdds';
-import { faceMaterial } from '../layout/faceMaterial';
-import { thicknessSpread, type ThicknessSpread } from '../layout/thickness';
-import type { Bend } from '../physics/plate/bender';
 import type { Bending } from '../documents/bending';
+import type { Hole } from '../documents/hole';
+import type { Face } from '../data/operations';
+import { crossingError, leanOf, MARKING_MM } from '../layout/aim';
+import { faceMaterial } from '../layout/faceMaterial';
+import { planPurpose } from '../layout/purposes/plannedPurpose';
+import { thicknessSpread } from '../layout/thickness';
 import {
-  cutLayer,
-  layersFromFarFace,
-  layersTo,
-  slowestOf,
-  type DepthLayer,
-  type LayerCut,
-} from '../setup/cutLayers';
-import { crackOf } from './crackIfSure';
-import { bendingSceneOf } from './bendingSceneOf';
-import type { PlannedStage } from '../documents/plan';
-import { hazardScene } from './hazardScene';
-import type { PlanContext } from './planContext';
-import { capsOf, possibleMaterials, type PossibleMaterial } from '../setup/possibilities';
-import { allowedChip, blindExit, planExit, planSide } from './planStages';
-import { heatOf } from './planRim';
-import { planChip } from './planRim';
-import { clearOf, type CrackCase } from './planCrack';
-import { settledSetup } from '../setup/settleInWindow';
-import { planPurpose, type PlannedPurpose } from '../layout/purposes/plannedPurpose';
-import { planWear } from './planRim';
-import { planTime } from './planTime';
-import { planWater } from './planWater';
+  aroundS,
+  CHISEL_S,
+  coreBreakS,
+  EASE_EDGE_S,
+  lastCoreS,
+  TURN_S,
+} from '../physics/cutting/pauses';
+import { easedBefore } from '../physics/cutting/stages';
+import { HEAT_GAIN } from '../physics/heat/boiling';
+import type { Bend } from '../physics/plate/bender';
+import type { CrackOdds } from '../physics/strength/crackOdds';
+import { treatmentOdds } from '../physics/strength/treatmentOdds';
+import { joinGates, judgeHazards } from '../setup/hazards/judgeHazards';
+import type { DrillCase } from '../setup/drillCase';
+import { layersTo } from '../setup/cutLayers';
+import { deriveOperations } from '../setup/operations/deriveOperations';
+import { givenOperations } from '../setup/operations/givenOperations';
+import { SAME_MM, uncutProfile, widened } from '../setup/operations/holeProfile';
+import type { ResolvedOperation } from '../setup/operations/operation';
+import { possibleMaterials } from '../setup/possibilities';
 import { resolveSetup } from '../setup/resolveSetup';
-import type { ResolvedSetup } from '../setup/resolvedSetup';
+import { SIZE_TOLERANCE_MM } from '../setup/resolvedSetup';
+import { bendingSceneOf } from './bendingSceneOf';
+import { crackOf } from './crackIfSure';
+import { hazardScene } from './hazardScene';
+import { clearOf, type CrackCase } from './planCrack';
+import { bitKey, planCut, type CutPlan, type HoleTask, type Left } from './planCut';
+import { coresOf, passesOf, wholeLayers } from './planCores';
+import type { PlanContext, WorkedOperation } from './planContext';
+import { planChip } from './planRim';
+import { totalTime, type OperationTime } from './planTime';
+import { finesAfter, totalWater } from './planWater';
 
-/** What is drilled, with what, how deep: what a hole asks for before anything is cut. */
-interface Task {
-  readonly piece: Piece;
-  readonly hole: Hole;
-  /** What the bit meets first. */
-  readonly face: Material;
-  readonly possible: readonly PossibleMaterial[];
-  readonly thickness: ThicknessSpread;
-  readonly purpose: PlannedPurpose;
-  readonly setup: ResolvedSetup;
-  readonly opensFarFace: boolean;
-  readonly twoSided: boolean;
-  readonly depthMm: number;
-  readonly depthPerSideMm: number;
-  readonly pilotMm: number;
-  readonly depthLayers: readonly DepthLayer[];
-}
-
-function taskOf(drillCase: DrillCase): Task {
+/**
+ * Everything about one hole worked out, operation by operation, and what they come to together. Expects a
+ * piece and hole that passed the job check.
+ */
+export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const { piece, hole, materials } = drillCase;
   const face = faceMaterial(piece, materials);
   const possible = possibleMaterials(materials, piece);
-  const resolved = resolveSetup(drillCase, face);
-  const capped = { ...resolved, caps: capsOf(possible, resolved.finishing.geometry) };
+  const thickness = thicknessSpread(piece);
+  const purpose = planPurpose(piece, hole, face);
   const opensFarFace = hole.depth.kind === 'through';
-  const pilotMm = capped.bits.at(-2)?.geometry.diameterMm ?? 0;
   const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
-  const depthLayers = layersTo(materials, piece, depthMm);
-  const setup = settledSetup(capped, piece, depthLayers, pilotMm, depthMm);
-  const twoSided = opensFarFace && setup.sides === 'two';
-  return {
+  const base = resolveSetup(drillCase, face);
+  const listed = hole.operations?.length
+    ? givenOperations(drillCase).operations
+    : deriveOperations(
+        drillCase,
+        base,
+        layersTo(materials, piece, depthMm),
+        thickness.thickestMm - piece.thicknessMm,
+      );
+  const task: HoleTask = {
     piece,
     hole,
-    face,
+    leaves: layersTo(materials, piece, piece.thicknessMm),
     possible,
-    thickness: thicknessSpread(piece),
-    purpose: planPurpose(piece, hole, face),
-    setup,
-    opensFarFace,
-    twoSided,
-    depthMm,
-    depthPerSideMm: twoSided ? depthMm / 2 : depthMm,
-    pilotMm,
-    depthLayers,
+    thickness,
+    opensFrom: listed.flatMap((one) =>
+      one.kind === 'cut' && one.toMm >= piece.thicknessMm - SAME_MM ? [one.face] : [],
+    ),
+    coverMm: purpose.fit?.coverMm,
   };
-}
-
-/** How it is cut: leaf by leaf, stage by stage, with lifts and broken cores. */
-function cutOf(task: Task) {
-  const { piece, setup, opensFarFace, twoSided, depthMm, depthPerSideMm, pilotMm } = task;
-  const { depthLayers, thickness, purpose } = task;
-  const layers = depthLayers.map((layer) => cutLayer(layer, setup.finishing, setup, pilotMm));
-  const headline = slowestOf(layers);
-  const lastCut = layers.findLast((layer) => layer.slowest !== null)?.slowest ?? headline;
-  const exit = opensFarFace
-    ? planExit(lastCut, piece, setup, allowedChip(purpose.fit?.coverMm, piece))
-    : null;
-
-  const nearSide = clipTo(layers, depthPerSideMm);
-  const farSide = twoSided
-    ? layersFromFarFace(depthLayers, depthMm, depthPerSideMm).map((layer) =>
-        cutLayer(layer, setup.finishing, setup, pilotMm),
-      )
-    : [];
-  const stageExit = exit ?? blindExit(headline);
-  const early = piece.thicknessMm - thickness.thinnestMm;
-  const stages: PlannedStage[] = [
-    ...planSide(1, nearSide, depthPerSideMm, opensFarFace && !twoSided, stageExit, early),
-    ...planSide(2, farSide, depthPerSideMm, twoSided, stageExit, early),
-  ];
-
-  const lifts = setup.coolant.flushesGroove
-    ? []
-    : liftDepths(setup.finishing.geometry, headline.contact.kerfAreaMm2, depthPerSideMm, (z) =>
-        rateAtDepth(nearSide, z),
-      );
-  // A bit must reach through where the piece is thickest.
-  const reachMm = depthPerSideMm + (opensFarFace ? thickness.thickestMm - piece.thicknessMm : 0);
-  return { layers, headline, exit, stages, lifts, passes: planPasses(setup, nearSide, reachMm) };
-}
-
-/**
- * Everything about one hole worked out: what is pressed, how fast it goes, how hot, how long.
- * Expects a piece and hole that passed the job check.
- */
-export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
-  const task = taskOf(drillCase);
-  const { piece, hole, face, possible, thickness, purpose, setup, depthLayers } = task;
-  const { opensFarFace, twoSided, depthMm, depthPerSideMm, pilotMm } = task;
-  const { layers, headline, exit, stages, lifts, passes } = cutOf(task);
-  const water = planWater({ piece, hole, setup, layers, headline, depthMm });
-  const time = planTime({
-    piece,
-    blind: !opensFarFace,
-    headline,
-    thicknessSd: thickness.relativeSd,
-    possible,
-    setup,
-    layers,
-    stages,
-    depthLayers,
-    liftCount: lifts.length * (twoSided ? 2 : 1),
-    waterChangeCount: water.changeAtDepthMm.length,
-    coreBreaks: twoSided ? [...passes.breaks, ...passes.breaks] : passes.breaks,
+  const cuts = cutAll(task, listed);
+  const finishing = finishingOf(cuts);
+  const main = slowest(finishing);
+  const near = finishing.filter(({ operation }) => operation.face === 'near');
+  const nearLast = near.at(-1) ?? main;
+  const last = cuts.at(-1) ?? main;
+  const exitCut = finishing.findLast(({ exit }) => exit !== null) ?? null;
+  const cores = coresOf(listed, cuts);
+  const operations = listed.map((operation): WorkedOperation => {
+    const cut = cuts.find((one) => one.operation === operation);
+    return cut
+      ? { operation, cut, core: null, time: cut.time, gates: [] }
+      : {
+          operation,
+          core: cores.get(operation) ?? null,
+          cut: null,
+          gates: [],
+          time: handTime(operation, cores, listed, main, task),
+        };
   });
-  const heat = heatOf(headline, setup, depthMm);
-  const thermalStressMpa = thermalStress(headline.material, heat.tempRiseK);
-  const posed = bendingSceneOf(piece, hole, setup, headline);
+  const time = totalTime(
+    cuts.map((cut) => cut.time),
+    operations.map((one) => one.time),
+  );
+  const posed = bendingSceneOf(piece, hole, main.setup, main.headline);
   const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
-  const drilled = { piece, hole, setup, depthMm, time };
-  const gates = judgeHazards(hazardScene(drillCase.job, drilled, face, layers, possible, headline));
+  const judged = new Map(
+    cuts.map((cut) => [cut, judgeHazards(hazardScene(drillCase.job, task, cut, time.cuttingS))]),
+  );
+  const gates = joinGates([...judged.values()]);
   const isTreatmentKnown = gates.settled.some(({ code }) => code === 'unknown-treatment');
-  const crackCase: CrackCase = {
-    cut: headline,
+  const caseOf = (cut: CutPlan): CrackCase => ({
+    cut: cut.headline,
     piece,
-    setup,
-    thermalStressMpa,
-    heatGain: HEAT_GAIN[heat.boiling],
-    bending,
-    exitForceN: exit && !twoSided ? exit.exitForceN : 0,
-    easedAtMm: exit && Math.min(easedBefore(exit.ligamentMm), depthPerSideMm),
-    clearMm: clearOf(piece, hole, setup.finishing.geometry.diameterMm),
+    setup: cut.setup,
+    thermalStressMpa: cut.thermalStressMpa,
+    heatGain: HEAT_GAIN[cut.heat.boiling],
+    bending: bentBy(bending, cut.headline.force.feedForceN / main.headline.force.feedForceN),
+    exitForceN: cut.exit && cut.ends === 'face' ? cut.exit.exitForceN : 0,
+    easedAtMm: cut.exit && Math.min(easedBefore(cut.exit.ligamentMm), cut.operation.toMm),
+    clearMm: clearOf(piece, hole, cut.setup.finishing.geometry.diameterMm),
     possible,
     treatmentOdds: treatmentOdds(piece, face, isTreatmentKnown),
-  };
+    endsHole: cut === last,
+  });
+  const cracks = cuts.map((cut) =>
+    crackOf(caseOf(cut), {
+      layers: cut.layers,
+      lengthMm: cut.operation.toMm - cut.operation.fromMm,
+      exit: cut.exit,
+      opensFace: cut.ends === 'face',
+    }),
+  );
+  const passes = passesOf(operations, near, task);
   return {
     piece,
     hole,
     face,
-    setup,
+    operations: operations.map((one) => ({
+      ...one,
+      gates: one.cut ? (judged.get(one.cut)?.open ?? []) : [],
+    })),
+    setup: { ...main.setup, bits: base.bits, assumed: base.assumed, byHabit: base.byHabit },
     depthMm,
-    depthPerSideMm,
+    depthPerSideMm: nearLast.operation.toMm,
     opensFarFace,
-    layers,
-    headline,
-    exit,
-    stages,
-    lifts,
+    crossingMm: crossingOf(hole, cuts, main),
+    layers: wholeLayers(task, finishing, depthMm),
+    headline: main.headline,
+    exit: exitCut?.exit ?? null,
+    stages: finishing.flatMap(({ stages }) => stages),
+    lifts: near.flatMap(({ lifts }) => lifts),
     passes,
-    water,
+    water: totalWater(
+      main.water,
+      cuts.map(({ water }) => water),
+      cuts.filter(({ operation }) => operation.face === 'near').map(({ water }) => water),
+    ),
     time,
-    chip: exit && planChip(exit, setup, headline, possible),
-    tempRiseK: heat.tempRiseK,
-    conductionWPerM2K: heat.conductionWPerM2K,
-    boiling: heat.boiling,
-    thermalStressMpa,
-    bitLife: planWear(headline, setup, depthMm),
+    chip: exitCut?.exit ? planChip(exitCut.exit, exitCut.setup, exitCut.headline, possible) : null,
+    tempRiseK: main.heat.tempRiseK,
+    conductionWPerM2K: main.heat.conductionWPerM2K,
+    boiling: main.heat.boiling,
+    thermalStressMpa: main.thermalStressMpa,
+    bitLife: (finishing.findLast((cut) => bitKey(cut.setup) === bitKey(main.setup)) ?? main)
+      .bitLife,
     gates,
     thickness,
     possible,
     ...purpose,
     bending,
-    crackCase,
-    crack: crackOf(crackCase, depthLayers, setup, { pilotMm, depthMm, exit }),
+    crackCase: { ...caseOf(main), ...endOfHole(last, caseOf) },
+    crack: oddsTogether(cracks),
   };
 }
 
-const clipTo = (layers: readonly LayerCut[], depthMm: number): LayerCut[] =>
-  layers
-    .filter(({ layer }) => layer.fromMm < depthMm - 1e-9)
-    .map((cut) => ({ ...cut, layer: { ...cut.layer, toMm: Math.min(cut.layer.toMm, depthMm) } }));
-
-function rateAtDepth(layers: readonly LayerCut[], depthMm: number): number {
-  const here = layers.find(({ layer }) => depthMm >= layer.fromMm && depthMm < layer.toMm);
-  return here && Number.isFinite(here.rateMmPerS) ? here.rateMmPerS : 0;
+/** Each cut worked out with what those before it left. */
+function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): readonly CutPlan[] {
+  const cuts: CutPlan[] = [];
+  let left: Left = {
+    profile: uncutProfile(task.leaves),
+    finesG: 0,
+    cutMm: new Map(),
+    bitId: null,
+  };
+  for (const operation of listed) {
+    if (operation.kind !== 'cut') continue;
+    const cut = planCut(task, operation, left);
+    cuts.push(cut);
+    left = leftBy(cut, left, task.piece.thicknessMm);
+  }
+  return cuts;
 }
 
-/** A solid bit has no core; a core bit breaks out leaf by leaf, the last one as thick as it may be. */
-function planPasses(setup: ResolvedSetup, layers: readonly LayerCut[], reachMm: number): Passes {
-  const { solid, usableDepthMm } = setup.finishing.geometry;
-  const leaves = layers
-    .filter(({ slowest }) => slowest !== null)
-    .map(({ layer: { fromMm, toMm } }) => ({ fromMm, toMm }));
-  const last = leaves.at(-1);
-  const stretches = last ? [...leaves.slice(0, -1), { ...last, toMm: reachMm }] : [];
-  const passes = corePasses(stretches, usableDepthMm);
-  return solid
-    ? { ...passes, count: 1, breaks: [], coreBreaksAtMm: [], lastCoreMm: 0, extendAtMm: null }
-    : passes;
+function leftBy(
+  { operation, setup, water, bitDepthMm }: CutPlan,
+  left: Left,
+  totalMm: number,
+): Left {
+  const { face, fromMm, toMm } = operation;
+  const [from, to] = face === 'near' ? [fromMm, toMm] : [totalMm - toMm, totalMm - fromMm];
+  const key = bitKey(setup);
+  return {
+    profile: widened(left.profile, from, to, setup.finishing.geometry.diameterMm),
+    finesG: finesAfter(water, left.finesG, fromMm, toMm),
+    cutMm: new Map(left.cutMm).set(key, (left.cutMm.get(key) ?? 0) + bitDepthMm),
+    bitId: key,
+  };
+}
+
+/** The cuts that bring the hole to its size; a counterbore is wider than the hole. */
+function finishingOf(cuts: readonly CutPlan[]): readonly CutPlan[] {
+  const D = ({ setup }: CutPlan): number => setup.finishing.geometry.diameterMm;
+  const own = cuts.filter(({ operation }) => operation.does !== 'counterbore');
+  const all = own.length > 0 ? own : cuts;
+  const widest = Math.max(...all.map(D));
+  return all.filter((cut) => D(cut) >= widest - SIZE_TOLERANCE_MM);
+}
+
+/** A pilot through the whole piece carries the centre over by itself. */
+function crossingOf(hole: Hole, cuts: readonly CutPlan[], main: CutPlan): number | null {
+  const deepest = (face: Face): number =>
+    Math.max(
+      0,
+      ...cuts
+        .filter(({ operation }) => operation.face === face && operation.does !== 'pilot')
+        .map(({ operation }) => operation.toMm),
+    );
+  const [nearMm, farMm] = [deepest('near'), deepest('far')];
+  if (nearMm === 0 || farMm === 0) return null;
+  const { acrossDeg } = leanOf({ ...hole.setup, hold: main.setup.hold }, main.setup.machine.kind);
+  const isPiloted = cuts.some(
+    ({ operation, ends }) => operation.does === 'pilot' && ends === 'face',
+  );
+  return crossingError(nearMm, farMm, acrossDeg, isPiloted ? 0 : MARKING_MM);
+}
+
+/** What the big numbers show: the cut whose leaf goes slowest. */
+function slowest(cuts: readonly CutPlan[]): CutPlan {
+  const [first, ...rest] = cuts;
+  if (!first) throw new Error('A hole is cut by at least one operation; the job check sees to it.');
+  return rest.reduce(
+    (slow, cut) => (cut.headline.rateMmPerS < slow.headline.rateMmPerS ? cut : slow),
+    first,
+  );
+}
+
+/** What work of hands takes: between cuts it halts the drilling, else it stands around it. */
+function handTime(
+  operation: ResolvedOperation,
+  cores: ReturnType<typeof coresOf>,
+  listed: readonly ResolvedOperation[],
+  main: CutPlan,
+  { hole }: HoleTask,
+): OperationTime {
+  const none = { pauses: {}, around: {} };
+  const { solid, diameterMm } = main.setup.finishing.geometry;
+  const blind = hole.depth.kind !== 'through';
+  const cutsAfter = listed.slice(listed.indexOf(operation)).some(({ kind }) => kind === 'cut');
+  switch (operation.does) {
+    case 'mark': {
+      const { hold, wanted, coolant } = main.setup;
+      return { ...none, around: { setUp: aroundS(hold, wanted.standFixing, coolant.id).setUp } };
+    }
+    case 'break-out': {
+      const core = cores.get(operation);
+      const D = core?.diameterMm ?? diameterMm;
+      return cutsAfter
+        ? { ...none, pauses: { coreBreaks: core ? coreBreakS(core, D) : 0 } }
+        : { ...none, around: { lastCore: lastCoreS(solid, true, D) } };
+    }
+    case 'chisel':
+      return { ...none, pauses: { chiselling: CHISEL_S } };
+    case 'turn-over':
+    case 'go-round':
+      return { ...none, pauses: { turnOver: TURN_S[operation.does] } };
+    case 'ease-edge':
+      return { ...none, around: { takeDown: EASE_EDGE_S } };
+    case 'clean': {
+      const { hold, wanted, coolant } = main.setup;
+      const { takeDown } = aroundS(hold, wanted.standFixing, coolant.id);
+      return {
+        ...none,
+        around: { takeDown, lastCore: blind ? 0 : lastCoreS(solid, false, diameterMm) },
+      };
+    }
+    default:
+      return none;
+  }
+}
+
+/** Bending under another force than the one it was worked out for: what the drill adds goes with it. */
+const bentBy = (bending: Bending, times: number): Bending =>
+  bending.kind === 'bent' && times !== 1
+    ? {
+        ...bending,
+        stressMpa: bending.atRestMpa + (bending.stressMpa - bending.atRestMpa) * times,
+      }
+    : bending;
+
+/** What the end of the hole adds to the main cut’s own crack: breaking through, and handling. */
+function endOfHole(
+  last: CutPlan,
+  caseOf: (cut: CutPlan) => CrackCase,
+): Pick<CrackCase, 'exitForceN' | 'easedAtMm' | 'endsHole'> {
+  const { exitForceN, easedAtMm } = caseOf(last);
+  return { exitForceN, easedAtMm, endsHole: true };
+}
+
+/** P = 1 − Π(1 − P_i) over all cuts, with the stress of the one that strains the piece most. */
+function oddsTogether(cracks: readonly CrackOdds[]): CrackOdds {
+  const [first, ...rest] = cracks;
+  if (!first) throw new Error('A hole is cut by at least one operation; the job check sees to it.');
+  const worst = rest.reduce(
+    (max, one) => (one.stressMpa * max.limitMpa > max.stressMpa * one.limitMpa ? one : max),
+    first,
+  );
+  const over = (of: (one: CrackOdds) => number): number =>
+    1 - cracks.reduce((kept, one) => kept * (1 - of(one)), 1);
+  const byStress = over((one) => one.byStress);
+  const byHand = over((one) => one.byHand);
+  // What the piece turns out to be is asked once.
+  const { byTreatment } = first;
+  return {
+    ...worst,
+    byStress,
+    byHand,
+    byTreatment,
+    total: 1 - (1 - byStress) * (1 - byHand) * (1 - byTreatment),
+  };
 }

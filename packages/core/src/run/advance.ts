@@ -1,5 +1,5 @@
 import type { Leg, Stop, Stroke } from './legs';
-import { rateFactor } from './rateBelief';
+import { priorRate, rateFactor } from './rateBelief';
 import { isCutting, legOf, stopsAhead, type Happening, type RunState } from './runState';
 import { type RunPhase } from '../data/phases';
 
@@ -35,6 +35,16 @@ export function phaseAt(leg: Leg, depthMm: number): 'seat' | 'cut' | 'ease-off' 
 
 export const nextStop = (state: RunState): Stop | undefined => stopsAhead(state)[0];
 
+/** The stops the clock brings: what is done once it gives way waits until it does. */
+export function clockStops(state: RunState): readonly Stop[] {
+  const leg = legOf(state);
+  return stopsAhead(state).filter(
+    (stop) => !(leg.givesWay && isFootStop(stop) && isAtFoot(leg, stop.depthMm)),
+  );
+}
+
+const isAtFoot = (leg: Leg, depthMm: number): boolean => depthMm >= leg.depthMm - SAME_DEPTH_MM;
+
 const enter = (state: RunState, phase: RunPhase, what: Happening): RunState => ({
   ...state,
   phase,
@@ -51,23 +61,55 @@ function arrive(state: RunState, stop: Stop): RunState {
   return enter(state, stop.kind === 'water-off' ? 'water-change' : stop.kind, what);
 }
 
+/** At the foot of a cut: what hands do there, one after the other, then the next cut. */
+export function atFoot(state: RunState): RunState {
+  const due = nextStop(state);
+  if (due) return arrive(state, due);
+  return legOf(state).then === 'next' ? enterLeg(state, state.leg + 1) : state;
+}
+
+/** The next cut, from where it begins; what was learnt of rate and depth goes with it on the same bit. */
+export function enterLeg(state: RunState, leg: number): RunState {
+  const [before, now] = [legOf(state), state.legs[leg]];
+  if (!now) return state;
+  const goesOn = isSameBit(before, now) && before.side === now.side && now.fromMm > 0;
+  const next: RunState = {
+    ...state,
+    leg,
+    depthMm: now.fromMm,
+    anchor: { depthMm: now.fromMm, sdMm: goesOn ? depthSdMm(state) : 0 },
+    workS: 0,
+    stopsDone: [],
+    liftLeftS: 0,
+    forceFactor: goesOn ? state.forceFactor : 1,
+    rate: isSameBit(before, now) ? state.rate : priorRate(state.plan.clock.sd),
+  };
+  return { ...next, phase: phaseAt(now, now.fromMm) };
+}
+
+const isSameBit = (one: Leg, other: Leg): boolean =>
+  one.bitName === other.bitName && one.diameterMm === other.diameterMm;
+
+/** How well the depth is known: σ² = σ_anchor² + ((z − z_anchor)·σ_ln k)². */
+export const depthSdMm = ({ anchor, depthMm, rate }: RunState): number =>
+  Math.hypot(anchor.sdMm, (depthMm - anchor.depthMm) * rate.sd);
+
 /** Past what halted it, on with what belongs to the depth; a stop of the plan’s own is then behind. */
 export function goOn(state: RunState): RunState {
   const due = nextStop(state);
   const isDue = due !== undefined && due.depthMm <= state.depthMm + SAME_DEPTH_MM;
-  return {
+  const on: RunState = {
     ...state,
     stopsDone: isDue ? [...state.stopsDone, legOf(state).stops.indexOf(due)] : state.stopsDone,
     liftLeftS: 0,
     phase: phaseAt(legOf(state), state.depthMm),
   };
+  return isDue && isFootStop(due) && isAtFoot(legOf(state), due.depthMm) ? atFoot(on) : on;
 }
 
-/** At the foot of a leg: turn it over, change the bit, or press on gently until it gives. */
-function atFoot(state: RunState): RunState {
-  const leg = legOf(state);
-  return leg.then === 'flip' ? enter(state, 'flip', { code: 'phase', phase: 'flip' }) : state;
-}
+/** Stops that stand at the foot of a cut, and lead to the next. */
+const isFootStop = ({ kind }: Stop): boolean =>
+  kind === 'core-break' || kind === 'flip' || kind === 'step-change';
 
 /** Lets time pass: the rim goes down, stops come due, a lift ends. Pure; seconds not below 0. */
 export function advance(state: RunState, seconds: number): RunState {
@@ -103,7 +145,7 @@ function oneStretch(state: RunState, leftS: number): { state: RunState; usedS: n
   if (!isCutting(state)) return { state, usedS: 0 };
 
   const leg = legOf(state);
-  const stop = nextStop(state);
+  const [stop] = clockStops(state);
   if (stop && stop.depthMm <= state.depthMm + SAME_DEPTH_MM)
     return { state: arrive(state, stop), usedS: 0 };
   const stroke = strokeAt(leg, state.depthMm);
@@ -113,7 +155,7 @@ function oneStretch(state: RunState, leftS: number): { state: RunState; usedS: n
   const rate = rateNow(state, stroke);
   const speedUp = forceSpeedUp(state, stroke);
   const needS = rate > 0 ? (to - from) / rate : Infinity;
-  const atEnd = state.depthMm >= leg.depthMm - SAME_DEPTH_MM;
+  const atEnd = isAtFoot(leg, state.depthMm);
   if (atEnd || needS > leftS) {
     const depthMm = atEnd ? leg.depthMm : from + rate * leftS;
     return { state: pass(state, leftS, depthMm - state.depthMm, speedUp), usedS: leftS };
@@ -122,7 +164,9 @@ function oneStretch(state: RunState, leftS: number): { state: RunState; usedS: n
   const phase = phaseAt(leg, to);
   const done = to >= leg.depthMm - SAME_DEPTH_MM;
   const turned = done
-    ? atFoot(there)
+    ? leg.givesWay
+      ? there
+      : atFoot(there)
     : phase === there.phase
       ? there
       : enter(there, phase, { code: 'phase', phase });

@@ -1,6 +1,4 @@
-import { phaseAt } from './advance';
-import { priorRate } from './rateBelief';
-import { legOf, type RunState } from './runState';
+import type { RunState } from './runState';
 import { type RunPhase } from '../data/phases';
 
 /** A rim that got hotter than this is let cool before the next hole, K. */
@@ -28,19 +26,3 @@ function following(state: RunState): RunPhase {
 /** The core is to stay standing. */
 const isRing = ({ plan }: RunState): boolean =>
   !plan.setup.solid && !plan.steps.some(({ kind }) => kind === 'free-core');
-
-/** The next bit, or the other face, from its own zero; what was learnt of the rate goes with it on the same bit. */
-export function enterLeg(state: RunState, leg: number): RunState {
-  const sameBit = state.legs[leg]?.bitName === legOf(state).bitName;
-  const next: RunState = {
-    ...state,
-    leg,
-    depthMm: 0,
-    anchor: { depthMm: 0, sdMm: 0 },
-    workS: 0,
-    stopsDone: [],
-    forceFactor: 1,
-    rate: sameBit ? state.rate : priorRate(state.plan.clock.sd),
-  };
-  return { ...next, phase: phaseAt(legOf(next), 0) };
-}

@@ -1,12 +1,12 @@
 import type { Plan } from '../documents/plan';
 import type { RunAct } from '../documents/runEvent';
-import { advance, forceSpeedUp, phaseAt, rateNow, strokeAt } from './advance';
+import { advance, depthSdMm, forceSpeedUp, phaseAt, rateNow, strokeAt } from './advance';
 import { chipComparison, timeComparison } from './compareRuns';
 import { diagnose } from './diagnose';
 import { elapsedBetween } from './elapsed';
 import { judgeResult } from './judgeResult';
 import { priorRate, rateFactor, seenRate } from './rateBelief';
-import { comingUp, depthBand, depthSdMm, forceNow, rpmNow, timeLeft, wayDown } from './runFigures';
+import { comingUp, depthBand, forceNow, rpmNow, timeLeft, wayDown } from './runFigures';
 import { planWith, writeRun, type Written } from './runFixtures';
 import { outcomeOf } from './runOutcome';
 import { bitUses, runRecord } from './runRecord';
@@ -27,6 +27,7 @@ const stage = (kind: 'seat' | 'main' | 'exit', fromMm: number, toMm: number, tim
 /** 0.5 mm in 20 s, 4.5 mm in 90 s, 1 mm in 50 s; a lift of 2 s at 1, 2 and 3 mm. */
 const PLAN: Plan = {
   ...base,
+  operations: undefined as never,
   depthMm: 6,
   depthPerSideMm: 6,
   stages: [stage('seat', 0, 0.5, 20), stage('main', 0.5, 5, 90), stage('exit', 5, 6, 50)],

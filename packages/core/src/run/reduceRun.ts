@@ -1,7 +1,7 @@
 import { SIGNS, type SignEffect, type SignId } from '../data/signs/signs';
-import { goOn, nextStop, phaseAt, plannedBetween, SAME_DEPTH_MM } from './advance';
-import { afterPhase, enterLeg } from './afterThrough';
-import { legsOf } from './legs';
+import { atFoot, goOn, nextStop, phaseAt, plannedBetween, SAME_DEPTH_MM } from './advance';
+import { afterPhase } from './afterThrough';
+import { isHalf, legsOf } from './legs';
 import { priorRate, seenRate } from './rateBelief';
 import type { RunAct, RunEvent } from '../documents/runEvent';
 import {
@@ -157,15 +157,12 @@ function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' 
       : state;
   const there = anchored(known, z, by === 'rule' ? RULE_SD_MM : EYE_SD_MM);
   const moved = at === 'lift' ? { ...there, liftLeftS: 0 } : there;
-  const waits = at === 'water-change' || at === 'core-break' || at === 'flip';
+  const waits =
+    at === 'water-change' || at === 'core-break' || at === 'flip' || at === 'step-change';
   // What it waits for; the anchor has put it behind where the rim is deeper.
   const due = nextStop(state);
   // Still short of what it waited for: it goes on cutting.
-  const stays =
-    waits &&
-    (at === 'flip'
-      ? z >= leg.depthMm - SAME_DEPTH_MM
-      : due !== undefined && z >= due.depthMm - SAME_DEPTH_MM);
+  const stays = waits && due !== undefined && z >= due.depthMm - SAME_DEPTH_MM;
   const phase: RunPhase = stays ? at : phaseAt(leg, z);
   const set: RunState =
     state.phase === 'paused' ? { ...moved, resumeTo: phase } : { ...moved, phase };
@@ -209,6 +206,11 @@ function nextPhase(state: RunState, event: RunEvent): RunState {
     case 'water-change':
     case 'core-break':
       return told(goOn(state), { code: 'done-went-on' });
+    case 'flip':
+    case 'step-change':
+      return told(goOn(state), {
+        code: state.phase === 'flip' ? 'turned-over' : 'bit-changed',
+      });
     case 'cool':
       return state.resumeTo
         ? told(
@@ -216,11 +218,6 @@ function nextPhase(state: RunState, event: RunEvent): RunState {
             { code: 'cooled-went-on' },
           )
         : told(afterPhase(state), { code: 'next' });
-    case 'flip':
-    case 'step-change':
-      return told(enterLeg(state, state.leg + 1), {
-        code: state.phase === 'flip' ? 'turned-over' : 'bit-changed',
-      });
     case 'through':
     case 'withdraw':
     case 'free-core':
@@ -236,8 +233,11 @@ function gaveWay(state: RunState, event: RunEvent): RunState {
   if (!canMeasure(state)) return outOfTurn(state, event);
   const leg = legOf(state);
   const there = anchored({ ...state, resumeTo: null, liftLeftS: 0 }, leg.depthMm, GIVE_SD_MM);
-  const what = { code: leg.then === 'at-depth' ? 'at-depth' : 'through' } as const;
-  if (leg.then === 'step-change') return told({ ...there, phase: 'step-change' }, what);
+  const isInside =
+    leg.then === 'at-depth' || (leg.then === 'next' && !leg.givesWay && !isHalf(leg));
+  const what = { code: isInside ? 'at-depth' : 'through' } as const;
+  // A first half that breaks through leaves nothing for the second.
+  if (leg.then === 'next' && !isHalf(leg)) return atFoot(told(there, what));
   return told({ ...there, phase: leg.then === 'at-depth' ? 'withdraw' : 'through' }, what);
 }
 

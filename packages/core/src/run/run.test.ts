@@ -31,7 +31,7 @@ function drilledThrough(parts: JobParts): RunState {
       run.at(seconds, { kind: 'next' });
     else if (state.leg === state.legs.length - 1 && state.depthMm >= legOf(state).depthMm - 1e-6)
       return state;
-    else if (legOf(state).then === 'step-change' && state.depthMm >= legOf(state).depthMm - 1e-6)
+    else if (legOf(state).givesWay && state.depthMm >= legOf(state).depthMm - 1e-6)
       run.at(seconds, { kind: 'through' });
     else seconds += 1;
   }
@@ -331,7 +331,7 @@ it('drills the steps of a chain one after the other', () => {
     ],
   });
   expect(run.state().legs.map(({ bitName, then }) => `${bitName} ${then}`)).toEqual([
-    'Tube 8 step-change',
+    'Tube 8 next',
     'Cup saw 25 through',
   ]);
   run.at(0, { kind: 'start' });

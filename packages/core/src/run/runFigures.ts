@@ -1,12 +1,8 @@
 import { Z_90 } from '../math/normal';
-import { forceSpeedUp, plannedBetween, strokeAt } from './advance';
-import type { Stop } from './legs';
+import { clockStops, depthSdMm, forceSpeedUp, plannedBetween, strokeAt } from './advance';
+import type { Stop, StopKind } from './legs';
 import { rateFactor } from './rateBelief';
 import { isCutting, isOver, legOf, stopsAhead, type RunState } from './runState';
-
-/** How well the depth is known: σ² = σ_anchor² + ((z − z_anchor)·σ_ln k)². */
-export const depthSdMm = ({ anchor, depthMm, rate }: RunState): number =>
-  Math.hypot(anchor.sdMm, (depthMm - anchor.depthMm) * rate.sd);
 
 export interface DepthBand {
   readonly fromMm: number;
@@ -16,9 +12,9 @@ export interface DepthBand {
 /** Where the rim is in eight runs of ten, within the leg. */
 export function depthBand(state: RunState): DepthBand {
   const half = Z_90 * depthSdMm(state);
-  const { depthMm: end } = legOf(state);
+  const { fromMm: start, depthMm: end } = legOf(state);
   return {
-    fromMm: Math.max(0, state.depthMm - half),
+    fromMm: Math.max(start, state.depthMm - half),
     toMm: Math.min(end, state.depthMm + half),
   };
 }
@@ -41,14 +37,11 @@ export function timeLeft(state: RunState): TimeLeft | null {
   const speedUp = stroke ? forceSpeedUp(state, stroke) : 1;
   const here = plannedBetween(leg, state.depthMm, leg.depthMm) / speedUp;
   const later = state.legs.slice(state.leg + 1);
-  const cutS = here + later.reduce((sum, one) => sum + plannedBetween(one, 0, one.depthMm), 0);
+  const cutS =
+    here + later.reduce((sum, one) => sum + plannedBetween(one, one.fromMm, one.depthMm), 0);
   if (!Number.isFinite(cutS)) return null;
-  // Turning a piece over is not calculated, as in the plan; another bit is.
-  const swaps =
-    state.legs.slice(state.leg).filter(({ then }) => then === 'step-change').length *
-    state.plan.clock.bitSwapS;
   const haltS =
-    haltsOf(stopsAhead(state)) + later.reduce((sum, one) => sum + haltsOf(one.stops), 0) + swaps;
+    haltsOf(stopsAhead(state)) + later.reduce((sum, one) => sum + haltsOf(one.stops), 0);
   const k = rateFactor(state.rate);
   const at = (z: number): number => (cutS / k) * Math.exp(z * state.rate.sd) + haltS;
   return { p10: at(-Z_90), p50: at(0), p90: at(Z_90) };
@@ -56,7 +49,7 @@ export function timeLeft(state: RunState): TimeLeft | null {
 
 /** What comes next on the way down, and when. */
 export interface ComingUp {
-  readonly kind: 'lift' | 'water-change' | 'core-break' | 'water-off' | 'ease-off' | 'end';
+  readonly kind: StopKind | 'ease-off' | 'end';
   readonly depthMm: number;
   /** As expected; null where it would not get there. */
   readonly inS: number | null;
@@ -66,7 +59,7 @@ export interface ComingUp {
 export function comingUp(state: RunState): ComingUp | null {
   if (!isCutting(state) && state.phase !== 'lift') return null;
   const leg = legOf(state);
-  const stop = stopsAhead(state)[state.phase === 'lift' ? 1 : 0];
+  const stop = clockStops(state)[state.phase === 'lift' ? 1 : 0];
   const ease = leg.strokes.find(({ kind, fromMm }) => kind === 'exit' && fromMm > state.depthMm);
   const marks: readonly Omit<ComingUp, 'inS'>[] = [
     ...(stop ? [{ kind: stop.kind, depthMm: stop.depthMm }] : []),
@@ -95,7 +88,8 @@ export function rpmNow(state: RunState): number | null {
 
 /** Depth gone down so far, over all bits and faces, mm; and the whole way. */
 export function wayDown(state: RunState): { readonly doneMm: number; readonly wholeMm: number } {
-  const before = state.legs.slice(0, state.leg).reduce((sum, { depthMm }) => sum + depthMm, 0);
-  const whole = state.legs.reduce((sum, { depthMm }) => sum + depthMm, 0);
-  return { doneMm: before + state.depthMm, wholeMm: whole };
+  const length = (legs: RunState['legs']): number =>
+    legs.reduce((sum, { fromMm, depthMm }) => sum + depthMm - fromMm, 0);
+  const here = state.depthMm - legOf(state).fromMm;
+  return { doneMm: length(state.legs.slice(0, state.leg)) + here, wholeMm: length(state.legs) };
 }

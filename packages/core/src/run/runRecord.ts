@@ -87,36 +87,30 @@ export function runRecord(runId: string, events: readonly RunEvent[]): RunRecord
   };
 }
 
-/** What to add to each owned bit of this run: the smaller ones that went before, and the finishing one. */
+/** What to add to each owned bit of this run: the depth it cut, over all its cuts. */
 export function bitUses(events: readonly RunEvent[]): readonly BitUse[] {
   const replayed = replayRun(events);
   if (!replayed) return [];
   const { state, stamp } = replayed;
-  const { pilots, setup, bitLife } = state.plan;
   const over = isOver(state);
   const done = over && state.phase === 'done';
-  const cutMm = (leg: number): number =>
-    leg < state.leg ? (state.legs[leg]?.depthMm ?? 0) : leg === state.leg ? state.depthMm : 0;
-  const smaller = pilots.map(({ bitId = null, lifeDepthMm = 0 }, leg) => ({
-    bitId,
-    lifeDepthMm,
-    depthMm: cutMm(leg),
-    isThrough: leg < state.leg,
-    state: null,
-  }));
-  // The finishing bit's legs come after theirs.
-  const ownMm = state.legs
-    .slice(pilots.length)
-    .reduce((sum, _, index) => sum + cutMm(pilots.length + index), 0);
-  const finishing = {
-    bitId: setup.bitId,
-    lifeDepthMm: bitLife.lifeDepthMm,
-    depthMm: ownMm,
-    isThrough: done,
-    state: state.result?.bitState ?? null,
-  };
-  return [...smaller, finishing].flatMap(({ bitId, depthMm, isThrough, ...rest }) =>
-    bitId === null || depthMm <= 0
+  const bits = new Map<string, Use>();
+  state.legs.forEach((leg, index) => {
+    const { bitId, lifeDepthMm, fromMm } = leg;
+    if (bitId === null) return;
+    const end = index < state.leg ? leg.depthMm : index === state.leg ? state.depthMm : fromMm;
+    const before = bits.get(bitId);
+    const isLast = index === state.legs.length - 1;
+    bits.set(bitId, {
+      lifeDepthMm,
+      depthMm: (before?.depthMm ?? 0) + end - fromMm,
+      // A hole counts when its last cut with this bit is behind.
+      isThrough: isLast ? done : index < state.leg,
+      state: bitId === state.plan.setup.bitId ? (state.result?.bitState ?? null) : null,
+    });
+  });
+  return [...bits].flatMap(([bitId, { depthMm, isThrough, ...rest }]) =>
+    depthMm <= 0
       ? []
       : [
           {
@@ -128,4 +122,12 @@ export function bitUses(events: readonly RunEvent[]): readonly BitUse[] {
           },
         ],
   );
+}
+
+/** One bit over all its cuts in a run. */
+interface Use {
+  readonly lifeDepthMm: number;
+  readonly depthMm: number;
+  readonly isThrough: boolean;
+  readonly state: BitState | null;
 }

@@ -21,7 +21,8 @@ export function runSceneOf(state: RunState): RunScene {
   const { doneMm, wholeMm } = wayDown(state);
   const stops = (kind: string): readonly number[] =>
     leg.stops.filter((stop) => stop.kind === kind).map((stop) => stop.depthMm);
-  const last = (depths: readonly number[]): number => depths.findLast((z) => z <= depthMm) ?? 0;
+  const last = (depths: readonly number[]): number =>
+    depths.findLast((z) => z <= depthMm) ?? leg.fromMm;
   const gap = (depths: readonly number[]): number => {
     const next = depths.find((z) => z > depthMm) ?? leg.depthMm;
     return Math.max(next - last(depths), 0.1);
@@ -39,10 +40,10 @@ export function runSceneOf(state: RunState): RunScene {
     sinceLift: lifts.length === 0 ? 0 : (depthMm - last(lifts)) / gap(lifts),
     murk: standing ? (depthMm - last(changes)) / fillMm : 0,
     forceFactor: state.forceFactor,
-    coreShare: plan.setup.solid ? 0 : (depthMm - last(breaks)) / plan.setup.usableDepthMm,
+    coreShare: leg.solid ? 0 : (depthMm - last(breaks)) / leg.usableDepthMm,
     heatShare: plan.stressLimitMpa > 0 ? plan.totalStressMpa / plan.stressLimitMpa : 0,
     masonry: materialClassOf(plan) === 'masonry',
-    solidBit: plan.setup.solid,
+    solidBit: leg.solid,
     seating: state.phase === 'seat' || state.resumeTo === 'seat',
     freehand: plan.setup.hold === 'freehand',
   };

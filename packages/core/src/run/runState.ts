@@ -9,7 +9,7 @@ import type { RunResult } from '../documents/runResult';
 /** What happened, as codes: by the clock, or by a person's act. */
 export type Happening =
   | { readonly code: 'stop'; readonly stop: Stop }
-  | { readonly code: 'phase'; readonly phase: 'seat' | 'cut' | 'ease-off' | 'flip' }
+  | { readonly code: 'phase'; readonly phase: 'seat' | 'cut' | 'ease-off' }
   | { readonly code: 'sign'; readonly sign: SignId }
   | { readonly code: 'given-up'; readonly why: string | undefined }
   | {
@@ -114,5 +114,5 @@ export const isOnPiece = (phase: RunPhase): boolean =>
 /** A measured depth, or the sudden give, says something here. */
 export function canMeasure({ phase, resumeTo }: Pick<RunState, 'phase' | 'resumeTo'>): boolean {
   const at = phase === 'paused' ? resumeTo : phase;
-  return at !== null && (isOnPiece(at) || at === 'flip');
+  return at !== null && (isOnPiece(at) || at === 'flip' || at === 'step-change');
 }

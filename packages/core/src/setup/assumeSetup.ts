@@ -25,8 +25,13 @@ const LARGEST_CUP_MM = 120;
 const THICK_STONE_MM = 12;
 
 /** The nearest owned bit of the right kind, else a new one of exactly this size. */
-export function assumeBit(kit: Kit, piece: Piece, hole: Hole, material: Material): ResolvedBit {
-  const family = usualFamily(piece, hole.diameterMm, material);
+export function assumeBit(
+  kit: Kit,
+  piece: Piece,
+  hole: Hole,
+  material: Material,
+  family = usualFamily(piece, hole.diameterMm, material),
+): ResolvedBit {
   const owned = (kit.bits ?? [])
     .filter(isUsable)
     .filter((bit) => Math.abs(bit.diameterMm - hole.diameterMm) <= SIZE_TOLERANCE_MM)
@@ -96,7 +101,7 @@ export function assumeMachine(
   const kind: MachineKindId =
     hold === 'press' && fitsPress(piece)
       ? 'bench-drill-press'
-      : isWall
+      : isWall && material.class === 'masonry'
         ? hole.diameterMm > 52
           ? 'hand-core-drill'
           : 'rotary-hammer'

@@ -7,6 +7,7 @@ import { CAVITY, findMaterial } from '../data/materials/materials';
 import { checkIds, checkKit } from './checkKit';
 import type { Add, JobFault } from './jobFault';
 import { checkSupport } from './checkSupport';
+import { givenOperations } from './operations/givenOperations';
 import type { JobFile } from '../documents/jobFile';
 import type { Layer, Piece, PieceWithHoles } from '../documents/piece';
 
@@ -174,6 +175,7 @@ function checkHole(file: Checked, piece: Piece, hole: Hole, at: string, add: Add
     });
   }
   checkSetup(file, face, hole, at, add);
+  checkOperations(file, face, piece, hole, `${at}/operations`, add);
 }
 
 function checkPlace(face: Outline, piece: Piece, hole: Hole, at: string, add: Add): void {
@@ -203,32 +205,86 @@ function checkSetup(file: Checked, face: Outline, hole: Hole, at: string, add: A
   const { setup } = hole;
   if (!setup) return;
   checkSupport(setup.support ?? {}, face, `${at}/setup/support`, add);
+  checkBit(file, face, setup.bit, `${at}/setup/bit`, add);
+  setup.bits?.forEach((id, index) => {
+    checkBit(file, face, id, `${at}/setup/bits/${index}`, add);
+  });
+  checkMachine(file, setup.machine, `${at}/setup/machine`, add);
+}
+
+function checkBit(
+  file: Checked,
+  face: Outline,
+  id: string | undefined,
+  at: string,
+  add: Add,
+): void {
+  if (id === undefined) return;
   const bits = file.kit?.bits ?? [];
   const box = boundingBox(face);
   const min = Math.min(box.widthMm, box.heightMm);
-  const checkOne = (id: string, pointer: string): void => {
-    const bit = bits.find((candidate) => candidate.id === id);
-    if (!bit) add(pointer, { code: 'bit-not-in-kit', id, known: idsOf(bits) });
-    else if (bit.diameterMm >= min)
-      add(pointer, {
-        code: 'bit-bigger-than-piece',
-        bit: bit.name,
-        diameterMm: bit.diameterMm,
-        acrossMm: min,
-      });
-  };
-  if (setup.bit !== undefined) checkOne(setup.bit, `${at}/setup/bit`);
-  setup.bits?.forEach((id, index) => {
-    checkOne(id, `${at}/setup/bits/${index}`);
-  });
-  const machines = file.kit?.machines ?? [];
-  if (setup.machine !== undefined && !machines.some((machine) => machine.id === setup.machine))
-    add(`${at}/setup/machine`, {
-      code: 'machine-not-in-kit',
-      id: setup.machine,
-      known: idsOf(machines),
+  const bit = bits.find((candidate) => candidate.id === id);
+  if (!bit) add(at, { code: 'bit-not-in-kit', id, known: idsOf(bits) });
+  else if (bit.diameterMm >= min)
+    add(at, {
+      code: 'bit-bigger-than-piece',
+      bit: bit.name,
+      diameterMm: bit.diameterMm,
+      acrossMm: min,
     });
 }
+
+function checkMachine(file: Checked, id: string | undefined, at: string, add: Add): void {
+  const machines = file.kit?.machines ?? [];
+  if (id === undefined || machines.some((machine) => machine.id === id)) return;
+  add(at, { code: 'machine-not-in-kit', id, known: idsOf(machines) });
+}
+
+/** Names first; what the operations do to each other only where all that they name is there. */
+function checkOperations(
+  file: Checked,
+  face: Outline,
+  piece: Piece,
+  hole: Hole,
+  at: string,
+  add: Add,
+): void {
+  const { operations = [] } = hole;
+  if (operations.length === 0) return;
+  let isKnown = pieceMaterials(piece).every((id) => findMaterial(id, file.customMaterials));
+  const named: Add = (pointer, clash) => {
+    isKnown = false;
+    add(pointer, clash);
+  };
+  checkIds(operations, at, 'operation', named);
+  operations.forEach(({ bitId, machineId, couplingIds = [] }, index) => {
+    checkBit(file, face, bitId, `${at}/${index}/bitId`, named);
+    checkMachine(file, machineId, `${at}/${index}/machineId`, named);
+    couplingIds.forEach((id, place) => {
+      const couplings = file.kit?.couplings ?? [];
+      if (!couplings.some((one) => one.id === id))
+        named(`${at}/${index}/couplingIds/${place}`, {
+          code: 'coupling-not-in-kit',
+          id,
+          known: idsOf(couplings),
+        });
+    });
+  });
+  if (!isKnown) return;
+  const { kit = {}, customMaterials: materials = [] } = file;
+  const drillCase = { job: {}, piece, hole, kit, materials, habits: {} };
+  for (const { index, field, clash } of givenOperations(drillCase).clashes)
+    add(index === null ? at : `${at}/${index}${field ? `/${field}` : ''}`, clash);
+}
+
+/** Every material a piece names, cavities left out. */
+const pieceMaterials = ({ material, layers = [] }: Piece): readonly string[] => [
+  material,
+  ...layers.flatMap((layer) => [
+    ...(layer.material === CAVITY ? [] : [layer.material]),
+    ...(layer.mix ?? []).map((part) => part.material),
+  ]),
+];
 
 const idsOf = (items: readonly { readonly id: string }[]): readonly string[] =>
   items.map(({ id }) => id);

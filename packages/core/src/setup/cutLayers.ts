@@ -88,6 +88,8 @@ export interface MaterialCut {
 
 export interface LayerCut {
   readonly layer: DepthLayer;
+  /** Diameter of the hole it follows, mm; 0 where it goes into the whole. */
+  readonly pilotMm: number;
   /** The slowest of the layer's materials: it sets what is shown. */
   readonly slowest: MaterialCut | null;
   readonly parts: readonly { readonly cut: MaterialCut; readonly share: number }[];
@@ -184,7 +186,7 @@ export function cutLayer(
     null,
   );
   const slowness = parts.reduce((sum, { cut, share }) => sum + share / cut.rateMmPerS, 0);
-  return { layer, slowest, parts, rateMmPerS: slowness === 0 ? Infinity : 1 / slowness };
+  return { layer, pilotMm, slowest, parts, rateMmPerS: slowness === 0 ? Infinity : 1 / slowness };
 }
 
 /** The slowest leaf's cut: what the big numbers show. */

@@ -6,7 +6,6 @@ import type { Kit } from '../documents/kit';
 import type { Material } from '../data/materials/material';
 import type { Piece } from '../documents/piece';
 import type { Setup } from '../documents/setup';
-import { checkJob } from './checkJob';
 import type { JobFault } from './jobFault';
 
 /** All that one hole is worked out from. */
@@ -65,7 +64,3 @@ export const withHole = (drillCase: DrillCase, change: Partial<Hole>): DrillCase
 
 export const withSetup = (drillCase: DrillCase, setup: Setup): DrillCase =>
   withHole(drillCase, { setup });
-
-/** What a schema cannot see in a case; pointers lead into a job of just this piece and hole. */
-export const checkCase = ({ piece, hole, kit, materials }: DrillCase): JobFault[] =>
-  checkJob({ pieces: [{ ...piece, holes: [hole] }], kit, customMaterials: materials });

@@ -1,3 +1,5 @@
+import type { BitFamilyId } from '../data/bits/bitFamilies';
+import type { CoolantId } from '../data/coolants';
 import type { ConnectionId } from '../data/couplings/connections';
 
 /** What clashes in a job, with the values that clash. */
@@ -50,7 +52,7 @@ export type Clash =
       readonly clearMm: number;
     }
   | {
-      readonly code: 'bit-not-in-kit' | 'machine-not-in-kit';
+      readonly code: 'bit-not-in-kit' | 'machine-not-in-kit' | 'coupling-not-in-kit';
       readonly id: string;
       readonly known: readonly string[];
     }
@@ -91,6 +93,76 @@ export type Clash =
       readonly id: string;
       readonly answer: string;
       readonly known: readonly string[];
+    }
+  | OperationClash;
+
+/** What clashes in a list of operations. Depths from the operation’s own face. */
+type OperationClash =
+  | {
+      readonly code: 'operation-without-depth';
+      readonly name: string;
+      readonly fromMm: number;
+      readonly toMm: number;
+    }
+  | {
+      readonly code: 'operation-too-deep';
+      readonly name: string;
+      readonly toMm: number;
+      readonly bottomMm: number;
+    }
+  | {
+      readonly code: 'operation-starts-in-uncut';
+      readonly name: string;
+      readonly fromMm: number;
+      readonly openToMm: number;
+    }
+  | {
+      readonly code: 'bit-wider-than-hole';
+      readonly bit: string;
+      readonly diameterMm: number;
+      readonly openMm: number;
+      readonly fromMm: number;
+    }
+  | {
+      readonly code: 'operations-overlap';
+      readonly name: string;
+      readonly fromMm: number;
+      readonly toMm: number;
+      readonly diameterMm: number;
+    }
+  | {
+      readonly code: 'core-longer-than-barrel';
+      readonly name: string;
+      readonly bit: string;
+      readonly coreMm: number;
+      readonly barrelMm: number;
+    }
+  | {
+      readonly code: 'operation-out-of-reach';
+      readonly name: string;
+      readonly bit: string;
+      readonly toMm: number;
+      readonly reachMm: number;
+    }
+  | { readonly code: 'hammer-on-diamond'; readonly bit: string; readonly family: BitFamilyId }
+  | { readonly code: 'machine-without-hammer'; readonly machine: string }
+  | { readonly code: 'wet-through-dry-tool'; readonly bit: string; readonly water: CoolantId }
+  | { readonly code: 'dry-diamond-in-glass'; readonly bit: string; readonly material: string }
+  | { readonly code: 'no-such-leaf'; readonly leaf: number; readonly leaves: number }
+  | {
+      readonly code: 'far-face-of-blind';
+      readonly name: string;
+      readonly depthMm: number;
+      readonly thicknessMm: number;
+    }
+  | { readonly code: 'operations-cut-nothing'; readonly count: number }
+  | {
+      /** Depths from the near face. */
+      readonly code: 'operations-leave-gap';
+      readonly fromMm: number;
+      readonly toMm: number;
+      readonly openMm: number;
+      readonly wantedMm: number;
     };
 
 interface PlacedOn {
@@ -106,6 +178,7 @@ export type IdentifiedThing =
   | 'material'
   | 'marked place'
   | 'band'
+  | 'operation'
   | 'bit'
   | 'machine'
   | 'coupling'

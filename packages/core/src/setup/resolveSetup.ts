@@ -20,10 +20,14 @@ import {
 import type { ResolvedBit, ResolvedSetup } from './resolvedSetup';
 import { houseWays } from './schools';
 
-/** Fills what the person left open with what suits the piece and what they own. */
+/**
+ * Fills what the person left open with what suits the piece and what they own.
+ * @param tool the bit it is for, where that is not the setup’s own
+ */
 export function resolveSetup(
   { piece, hole, kit, habits: house }: DrillCase,
   material: Material,
+  tool?: ResolvedBit,
 ): ResolvedSetup {
   const given = hole.setup ?? {};
   const habits = houseWays(house, given, piece);
@@ -38,7 +42,8 @@ export function resolveSetup(
     return chosen;
   };
 
-  const bits = (chosenBits(kit, setup) ?? [assumeBit(kit, piece, hole, material)]).map((one) => ({
+  const chosen = tool ? [tool] : chosenBits(kit, setup);
+  const bits = (chosen ?? [assumeBit(kit, piece, hole, material)]).map((one) => ({
     ...one,
     bit: withDepth(one.bit, piece),
   }));
@@ -54,10 +59,12 @@ export function resolveSetup(
   const hold = choose('hold', setup.hold, () => (setup.guide ? 'guided' : kind.hold));
   const start = choose('start', setup.start, () => assumeStart(hold));
   const supportId = choose('support', setup.support?.kind, () => assumeSupport(piece));
-  const waterId = choose('water', setup.water?.kind, () => assumeWater(piece, hole, machine));
+  const family: BitFamily = BIT_FAMILIES[finishing.geometry.family];
+  const waterId = choose('water', setup.water?.kind, () =>
+    family.dryOnly ? 'none' : assumeWater(piece, hole, machine),
+  );
   const support = SUPPORTS[supportId];
   const coolant = COOLANTS[waterId];
-  const family: BitFamily = BIT_FAMILIES[finishing.geometry.family];
 
   return {
     bits,

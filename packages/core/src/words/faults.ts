@@ -1,3 +1,5 @@
+import { BIT_FAMILIES } from '../data/bits/bitFamilies';
+import { COOLANTS } from '../data/coolants';
 import { connectionInLine } from '../data/couplings/connections';
 import { MATERIAL_IDS } from '../data/materials/materials';
 import type { Fault } from '../documents/fault';
@@ -54,6 +56,8 @@ const CLASH_WORDS: { readonly [Code in Clash['code']]: (clash: Of<Code>) => stri
   'bit-not-in-kit': ({ id, known }) => `Bit “${id}” is not in the kit, which has ${listed(known)}.`,
   'machine-not-in-kit': ({ id, known }) =>
     `Machine “${id}” is not in the kit, which has ${listed(known)}.`,
+  'coupling-not-in-kit': ({ id, known }) =>
+    `Coupling “${id}” is not in the kit, which has ${listed(known)}.`,
   'bit-bigger-than-piece': ({ bit, diameterMm, acrossMm }) =>
     `Bit “${bit}” of ${mm(diameterMm)} is bigger than the piece, which is ${mm(acrossMm)} across.`,
   'rim-too-wide': ({ rimWidthMm, diameterMm }) =>
@@ -78,6 +82,36 @@ const CLASH_WORDS: { readonly [Code in Clash['code']]: (clash: Of<Code>) => stri
     `A clamp’s pad of ${mm(clash.padDiameterMm)} at ${mm(clash.xMm)}, ${mm(clash.yMm)} is not whole on the piece, which is ${size(clash)}.`,
   'no-such-question': ({ id, about, known }) =>
     `“${id}” is not a question about ${about}; use ${known.join(', ')}.`,
+  'operation-without-depth': ({ name, fromMm, toMm }) =>
+    `Operation “${name}” goes from ${mm(fromMm)} to ${mm(toMm)}; it must end deeper than it begins.`,
+  'operation-too-deep': ({ name, toMm, bottomMm }) =>
+    `Operation “${name}” goes to ${mm(toMm)}, but the hole ends at ${mm(bottomMm)}; end it there.`,
+  'operation-starts-in-uncut': ({ name, fromMm, openToMm }) =>
+    `Operation “${name}” begins at ${mm(fromMm)}, but the hole before it is open to ${mm(openToMm)} only; begin there, or cut what lies between first.`,
+  'bit-wider-than-hole': ({ bit, diameterMm, openMm, fromMm }) =>
+    `${bit} of ${mm(diameterMm)} does not go down a hole ${mm(openMm)} wide to begin at ${mm(fromMm)}; begin at 0 mm, or take a narrower bit.`,
+  'operations-overlap': ({ name, fromMm, toMm, diameterMm }) =>
+    `Operation “${name}” cuts from ${mm(fromMm)} to ${mm(toMm)}, where the hole is ${mm(diameterMm)} wide already; leave that out.`,
+  'core-longer-than-barrel': ({ name, bit, coreMm, barrelMm }) =>
+    `Operation “${name}” leaves a core ${mm(coreMm)} long, but the barrel of ${bit} holds ${mm(barrelMm)}; break the core out before.`,
+  'operation-out-of-reach': ({ name, bit, toMm, reachMm }) =>
+    `Operation “${name}” goes to ${mm(toMm)}, but ${bit} reaches ${mm(reachMm)}; end it there, or take a longer bit.`,
+  'hammer-on-diamond': ({ bit, family }) =>
+    `The hammer is on for ${bit}, a ${BIT_FAMILIES[family].name.toLowerCase()}; one blow breaks its rim. Hammer only with a masonry bit.`,
+  'machine-without-hammer': ({ machine }) =>
+    `The hammer is on, but ${machine} has none; leave it off, or take a hammer drill.`,
+  'wet-through-dry-tool': ({ bit, water }) =>
+    `${bit} is made to run dry, but it is to run with “${COOLANTS[water].name.toLowerCase()}”; run it dry, or take a wet bit.`,
+  'dry-diamond-in-glass': ({ bit, material }) =>
+    `${bit} is to run dry in ${material.toLowerCase()}; glass cracks from a dry diamond rim. Run it wet.`,
+  'no-such-leaf': ({ leaf, leaves }) =>
+    `There is no leaf ${leaf}; seen from that face the piece has ${leaves}, counted from 1.`,
+  'far-face-of-blind': ({ name, depthMm, thicknessMm }) =>
+    `Operation “${name}” begins at the far face, but the hole ends ${mm(depthMm)} deep in ${mm(thicknessMm)}; use the near face.`,
+  'operations-cut-nothing': ({ count }) =>
+    `None of the ${count} operations cuts; add one that does, such as core or bore.`,
+  'operations-leave-gap': ({ fromMm, toMm, openMm, wantedMm }) =>
+    `From ${mm(fromMm)} to ${mm(toMm)} the operations open the hole to ${mm(openMm)}, not to ${mm(wantedMm)}; add one that cuts there.`,
   'no-such-answer': ({ id, answer, known }) =>
     `“${answer}” is not an answer to ${id}; use ${known.join(', ')}.`,
 };

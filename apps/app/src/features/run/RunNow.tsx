@@ -84,6 +84,8 @@ const NEXT_LABEL = {
   'water-change': runWords.waterIn,
   'core-break': runWords.coreIn,
   'water-off': runWords.waterOffIn,
+  'step-change': runWords.nextBitIn,
+  flip: runWords.halfWayIn,
   'ease-off': runWords.easeOffIn,
 } as const;
 

@@ -1,4 +1,4 @@
-import { aroundS, coreBreakS, lastCoreS, liftS, START_S, turnOverS } from './pauses';
+import { aroundS, coreBreakS, lastCoreS, liftS, START_S, TURN_S } from './pauses';
 
 it('lifts in one second in a stand, in one and a half by hand', () => {
   expect([liftS('press'), liftS('rig')]).toEqual([1, 1]);
@@ -17,7 +17,7 @@ it('wedges a blind core off, pushes a through one out, and has none in a solid b
 });
 
 it('walks round a wall or under a floor in five minutes, turns a piece over in one', () => {
-  expect([turnOverS('wall'), turnOverS('floor'), turnOverS('sheet')]).toEqual([300, 300, 60]);
+  expect(TURN_S).toEqual({ 'turn-over': 60, 'go-round': 300 });
 });
 
 it('starts quickest in a guide, slowest by a pilot', () => {

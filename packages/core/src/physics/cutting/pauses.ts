@@ -1,6 +1,5 @@
 import { isHeldByStand } from '../../data/holds';
 import type { Hold, Start } from '../../data/choices';
-import type { PieceForm } from '../../data/choices';
 import type { Setup } from '../../documents/setup';
 import type { CoolantId } from '../../data/coolants';
 import type { CoreBreak } from './passes';
@@ -12,6 +11,7 @@ export const PAUSES = {
   lifts: { name: 'Lifts' },
   waterChanges: { name: 'Water changes' },
   coreBreaks: { name: 'Breaking and fetching cores' },
+  chiselling: { name: 'Chiselling clear' },
   bitSwaps: { name: 'Changing bits' },
   turnOver: { name: 'Turning it over' },
 } as const satisfies Record<string, { readonly name: string }>;
@@ -54,9 +54,14 @@ export const coreBreakS = (
 export const lastCoreS = (solid: boolean, blind: boolean, diameterMm: number): number =>
   solid ? 0 : blind ? 40 + 0.8 * diameterMm : 5 + 0.2 * diameterMm;
 
-/** Turning a piece over and finding the mark again; a wall is walked round, s. */
-export const turnOverS = (form: PieceForm): number =>
-  form === 'wall' || form === 'floor' ? 300 : 60;
+/** Clearing what stands in the way with hammer and chisel, s. */
+export const CHISEL_S = 120;
+
+/** Turning a piece over, or walking round a wall, and finding the mark again, s. */
+export const TURN_S = { 'turn-over': 60, 'go-round': 300 } as const;
+
+/** Breaking the sharp edge of one rim with fine abrasive, wet, s. */
+export const EASE_EDGE_S = 45;
 
 /** Fixing a stand to what it drills, s; and off again. */
 const STAND_S = {

@@ -24,7 +24,11 @@ export const easesOff = (exitForceN: number, mainForceN: number): boolean =>
   exitForceN < mainForceN * 0.999;
 
 export interface StageInputs {
+  /** Where the bit begins, mm from its face. */
+  readonly fromMm?: number;
   readonly depthMm: number;
+  /** It goes on in its own hole: nothing is left to seat. */
+  readonly seated?: boolean;
   readonly feedForceN: number;
   readonly exitForceN: number;
   readonly rpm: number;
@@ -43,12 +47,12 @@ export interface StageInputs {
 
 /**
  * Seat the first 0.5 mm (0.3·t if thinner) at F_seat = max(0.3·F, 1.1·f·p_glaze·A_c) and 0.6·n,
- * then the main cut, then the last max(3·h, 2·δ, 0.5 mm) at the exit force. Contiguous, from 0 to the
- * depth; a blind hole has no exit, a very thin one no main.
+ * then the main cut, then the last max(3·h, 2·δ, 0.5 mm) at the exit force. Contiguous, from where it begins to the
+ * depth; a blind hole has no exit, a very thin one no main. t is what this bit goes through.
  */
 export function stagesOf(inputs: StageInputs): Stage[] {
-  const { depthMm, feedForceN, rpm } = inputs;
-  const seatEndMm = seatDepth(depthMm);
+  const { fromMm = 0, depthMm, feedForceN, rpm } = inputs;
+  const seatEndMm = fromMm + (inputs.seated ? 0 : seatDepth(depthMm - fromMm));
   const exitMm = inputs.opensFarFace
     ? Math.min(
         Math.max(EXIT_CHIP_DEPTHS * inputs.exitChipDepthMm, easedBefore(inputs.ligamentMm ?? 0)) +
@@ -65,7 +69,7 @@ export function stagesOf(inputs: StageInputs): Stage[] {
   const stages: Stage[] = [
     {
       kind: 'seat',
-      fromMm: 0,
+      fromMm,
       toMm: seatEndMm,
       forceN: seatForceN,
       rpm: Math.min(rpm, Math.max(SEAT_SHARE_OF_SPEED * rpm, inputs.minRpm)),

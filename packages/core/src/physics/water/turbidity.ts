@@ -36,6 +36,14 @@ export interface WaterLoads {
   readonly seenToMm: number;
 }
 
+/** What was done in the same water before. */
+export interface WaterSoFar {
+  /** Where the bit begins, mm. */
+  readonly fromMm?: number;
+  /** Fines the water holds already, g. */
+  readonly finesG?: number;
+}
+
 /**
  * Depths, mm, at which standing water is changed or flushed before going on: clouded where the mark must still be
  * seen, after that when it is too thick with fines to clear the groove.
@@ -45,6 +53,7 @@ export function waterChangeDepths(
   volumeL: number,
   finesGPerMm: number,
   depthMm: number,
+  { fromMm = 0, finesG = 0 }: WaterSoFar = {},
 ): number[] {
   const leastMm = depthMm / MAX_CHANGES;
   const stretch = (gPerL: number): number => Math.max((gPerL * volumeL) / finesGPerMm, leastMm);
@@ -53,6 +62,8 @@ export function waterChangeDepths(
     return clouded < seenToMm ? clouded : z + stretch(SLURRY_LOAD_G_PER_L);
   };
   const depths: number[] = [];
-  for (let z = next(0); z < depthMm - 1e-9; z = next(z)) depths.push(z);
+  // The fines it holds already were as good as cut here.
+  const first = Math.max(next(fromMm - finesG / finesGPerMm), fromMm);
+  for (let z = first; z < depthMm - 1e-9; z = next(z)) depths.push(z);
   return depths;
 }

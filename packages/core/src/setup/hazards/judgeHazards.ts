@@ -112,9 +112,22 @@ export function judgeHazards(scene: HazardScene): JudgedGates {
     if (settledBy) settled.push({ ...gate, settledBy });
     else open.push(outdated ? { ...gate, outdated } : gate);
   }
-  const byLevel = (a: RaisedGate, b: RaisedGate): number =>
-    ORDER[a.finding.level] - ORDER[b.finding.level];
   return { open: open.sort(byLevel), settled: settled.sort(byLevel) };
+}
+
+const byLevel = (a: RaisedGate, b: RaisedGate): number =>
+  ORDER[a.finding.level] - ORDER[b.finding.level];
+
+/** The gates of several operations, each once: open where any of them leaves it open. */
+export function joinGates(all: readonly JudgedGates[]): JudgedGates {
+  const once = (gates: readonly RaisedGate[]): RaisedGate[] =>
+    gates.filter((gate, index) => gates.findIndex(({ code }) => code === gate.code) === index);
+  const open = once(all.flatMap((one) => one.open).sort(byLevel));
+  const settled = once(all.flatMap((one) => one.settled).sort(byLevel));
+  return {
+    open,
+    settled: settled.filter(({ code }) => !open.some((gate) => gate.code === code)),
+  };
 }
 
 /** Whether a check is one of the gate's answers, with the writing it asks for. */

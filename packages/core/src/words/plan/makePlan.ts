@@ -1,7 +1,7 @@
 import type { Fault } from '../../documents/fault';
 import type { Plan } from '../../documents/plan';
 import { contextOf } from '../../plan/contextOf';
-import { planNumbers } from '../../plan/planNumbers';
+import { operationNumbers, planNumbers } from '../../plan/planNumbers';
 import type { Bend } from '../../physics/plate/bender';
 import type { DrillCase } from '../../setup/drillCase';
 import { faultyInWords } from '../faults';
@@ -9,7 +9,7 @@ import { gateInWords } from '../hazards/gateInWords';
 import { METRIC, type UnitSystem } from '../../data/unitSystem';
 import { inUnits } from './planInUnits';
 import { planReasons } from './planReasons';
-import { planSteps } from './planSteps';
+import { operationSteps, planSteps } from './planSteps';
 import { planWarnings } from './planWarnings';
 import { timelineInWords } from './timelineInWords';
 
@@ -40,6 +40,10 @@ export function makePlan(
     kind: 'planned',
     plan: {
       ...planNumbers(context),
+      operations: context.operations.map((one) => ({
+        ...operationNumbers(one),
+        steps: operationSteps(context, one),
+      })),
       fit: context.fit,
       timeline: timelineInWords(context),
       gates: gates.open.map((gate) => gateInWords(gate, units)),

@@ -27,6 +27,11 @@ const MOMENTS = {
     detail: coreText(moment, plan),
   }),
   'core-drop': (moment, plan) => ({ title: 'Core drops free', detail: coreText(moment, plan) }),
+  'bit-change': ({ bitName = '' }) => ({ title: 'Change the bit', detail: `${bitName}.` }),
+  chisel: () => ({
+    title: 'Chisel clear',
+    detail: 'Drill off; hammer off again before the bit goes back.',
+  }),
   extension: ({ shortMm = 0 }, { units }) => ({
     title: 'Extension on',
     detail: `The barrel ends ${formatLengthShort(shortMm, units)} short of the depth.`,
@@ -39,7 +44,10 @@ const MOMENTS = {
     title: 'Water off',
     detail: 'Before the far face: the room behind stays dry.',
   }),
-  flip: () => ({ title: 'Turn it over', detail: 'Finish from the other face.' }),
+  flip: ({ round }) => ({
+    title: round ? 'Go round to the other side' : 'Turn it over',
+    detail: 'Finish from the other face.',
+  }),
   'ease-off': (moment, plan) =>
     moment.eased
       ? { title: 'Ease off', detail: `Down to ${force(moment, plan)}.` }

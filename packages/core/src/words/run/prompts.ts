@@ -60,6 +60,8 @@ const SOON = {
   lift: 'Lift',
   'water-change': 'Water',
   'core-break': 'Core',
+  'step-change': 'Next bit',
+  flip: 'Half way',
   'water-off': 'Water off',
   'ease-off': 'Ease off',
 } as const;

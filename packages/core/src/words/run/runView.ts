@@ -5,6 +5,7 @@ import { formatLengthShort } from '../units/length';
 import { showDepth } from '../units/showDepth';
 import type { UnitSystem } from '../../data/unitSystem';
 import { nextStop } from '../../run/advance';
+import { isHalf } from '../../run/legs';
 import type { RunActKind } from '../../documents/runEvent';
 import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from '../../run/runFigures';
 import { isCutting, isOver, legOf, type RunState } from '../../run/runState';
@@ -96,19 +97,19 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
           };
     case 'core-break':
       return {
-        line: due?.title ?? 'Break out the core',
+        line: due?.title || 'Break out the core',
         detail:
           `${due?.detail ?? ''} Motor off. No prying on the good edge; hammer off again, rim back in the groove before it starts.`.trim(),
       };
     case 'flip':
       return {
-        line: 'Turn the piece over',
-        detail: 'Motor off. Carry the centre to the other face; start there.',
+        line: due?.title || 'Turn the piece over',
+        detail: `Motor off. ${due?.detail || 'Carry the centre to the other face; start there.'}`,
       };
     case 'step-change':
       return {
-        line: `Change to ${state.legs[state.leg + 1]?.bitName ?? 'the next bit'}`,
-        detail: 'Motor off. It follows the hole that is there.',
+        line: due?.title || `Change to ${state.legs[state.leg + 1]?.bitName ?? 'the next bit'}`,
+        detail: `Motor off. ${due?.detail || 'It follows the hole that is there.'}`,
       };
     case 'ease-off':
       return {
@@ -204,10 +205,9 @@ function endButton(state: RunState): RunButton | null {
   const at = phase === 'paused' ? resumeTo : phase;
   const cutting = at !== null && (isCutting({ phase: at }) || at === 'lift');
   if (!cutting) return null;
-  const { then } = legOf(state);
+  const leg = legOf(state);
   return {
     act: 'through',
-    label:
-      then === 'at-depth' ? 'At depth' : then === 'flip' ? 'It broke through' : 'It is through',
+    label: isHalf(leg) ? 'It broke through' : leg.givesWay ? 'It is through' : 'At depth',
   };
 }

@@ -1,5 +1,6 @@
 import { SIGNS } from '../../data/signs/signs';
 import type { UnitSystem } from '../../data/unitSystem';
+import type { StopKind } from '../../run/legs';
 import type { Happening, Misfit } from '../../run/runState';
 import { formatDuration } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
@@ -27,14 +28,23 @@ const PHASES = {
   seat: 'Press',
   cut: 'Press',
   'ease-off': 'Ease off',
-  flip: 'Half way: turn it over',
 } as const satisfies Record<Extract<Happening, { code: 'phase' }>['phase'], string>;
+
+/** What a stop is, where its plan does not say. */
+const STOPS = {
+  lift: 'Lift',
+  'water-change': 'Change the water',
+  'core-break': 'Break out the core',
+  'water-off': 'Shut the water',
+  'step-change': 'Change the bit',
+  flip: 'Half way: turn it over',
+} as const satisfies Record<StopKind, string>;
 
 /** What happened, in a line. */
 export function happeningText(what: Happening): string {
   switch (what.code) {
     case 'stop':
-      return what.stop.kind === 'lift' ? 'Lift' : what.stop.title;
+      return what.stop.title || STOPS[what.stop.kind];
     case 'phase':
       return PHASES[what.phase];
     case 'sign':

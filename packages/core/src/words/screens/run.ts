@@ -34,6 +34,8 @@ export const runWords = {
   press: 'Press',
   liftIn: 'Lift in',
   waterIn: 'Water in',
+  nextBitIn: 'Next bit in',
+  halfWayIn: 'Half way in',
   coreIn: 'Core in',
   waterOffIn: 'Water off in',
   easeOffIn: 'Ease off in',

@@ -1,0 +1,214 @@
+import { liftDepths } from '../physics/cutting/lifts';
+import type { RimHeat } from '../physics/heat/rimTemperature';
+import { thermalStress } from '../physics/heat/thermalStress';
+import type { Face } from '../data/operations';
+import type { ThicknessSpread } from '../layout/thickness';
+import type { Piece } from '../documents/piece';
+import type { Hole } from '../documents/hole';
+import type { PlannedStage, WaterPlan } from '../documents/plan';
+import {
+  cutLayer,
+  layersFromFarFace,
+  slowestOf,
+  type DepthLayer,
+  type LayerCut,
+  type MaterialCut,
+} from '../setup/cutLayers';
+import {
+  narrowest,
+  SAME_MM,
+  seenFrom,
+  stretchesIn,
+  type HoleProfile,
+} from '../setup/operations/holeProfile';
+import type { CutOperation } from '../setup/operations/operation';
+import { capsOf, type PossibleMaterial } from '../setup/possibilities';
+import { SIZE_TOLERANCE_MM, type ResolvedSetup } from '../setup/resolvedSetup';
+import { settledSetup } from '../setup/settleInWindow';
+import { heatOf, planWear, type BitLife } from './planRim';
+import { allowedChip, planExit, planStages, type ExitPlan } from './planStages';
+import { planTime, type CutTime } from './planTime';
+import { planWater } from './planWater';
+
+/** How a bit's way ends: it opens a face, meets what was cut before, comes into a cavity, or stops inside. */
+export type CutEnd = 'face' | 'meets' | 'cavity' | 'inside';
+
+/** What the whole hole is, the same for each of its cuts. */
+export interface HoleTask {
+  readonly piece: Piece;
+  readonly hole: Hole;
+  /** From the near face to the far one. */
+  readonly leaves: readonly DepthLayer[];
+  readonly possible: readonly PossibleMaterial[];
+  readonly thickness: ThicknessSpread;
+  /** The faces from which the one behind is opened. */
+  readonly opensFrom: readonly Face[];
+  /** What the part hides, mm. */
+  readonly coverMm: number | null | undefined;
+}
+
+/** What the operations before a cut left to it. */
+export interface Left {
+  readonly profile: HoleProfile;
+  /** Fines that the standing water holds, g. */
+  readonly finesG: number;
+  /** Depth each bit cut in this hole, mm. */
+  readonly cutMm: ReadonlyMap<string, number>;
+  /** The bit that was on last. */
+  readonly bitId: string | null;
+}
+
+/** One bit going down, worked out. Depths from its own face, mm. */
+export interface CutPlan {
+  readonly operation: CutOperation;
+  readonly setup: ResolvedSetup;
+  readonly layers: readonly LayerCut[];
+  /** The slowest of its leaves. */
+  readonly headline: MaterialCut;
+  readonly ends: CutEnd;
+  /** It goes on in its own hole. */
+  readonly seated: boolean;
+  /** Another bit was on before. */
+  readonly swapped: boolean;
+  readonly exit: ExitPlan | null;
+  readonly stages: readonly PlannedStage[];
+  readonly lifts: readonly number[];
+  readonly water: WaterPlan;
+  readonly time: CutTime;
+  readonly heat: RimHeat;
+  readonly thermalStressMpa: number;
+  /** What it adds to the depth its bit has cut, mm. */
+  readonly bitDepthMm: number;
+  readonly bitLife: BitLife;
+}
+
+export const bitKey = ({ finishing: { bit } }: ResolvedSetup): string =>
+  `${bit.id} ${bit.diameterMm}`;
+
+export function planCut(task: HoleTask, operation: CutOperation, left: Left): CutPlan {
+  const { piece, hole, possible, thickness } = task;
+  const { face, fromMm, toMm } = operation;
+  const totalMm = piece.thicknessMm;
+  const own = face === 'near' ? task.leaves : layersFromFarFace(task.leaves, totalMm, totalMm);
+  const seen = seenFrom(face, left.profile);
+  const bit = operation.setup.finishing;
+  const D = bit.geometry.diameterMm;
+  const stretches = stretchesToCut(own, seen, fromMm, toMm);
+  const lengthMm = toMm - fromMm;
+  const setup = settledSetup(
+    { ...operation.setup, caps: capsOf(possible, bit.geometry) },
+    piece,
+    stretches.map(({ leaf }) => leaf),
+    stretches[0]?.pilotMm ?? 0,
+    lengthMm,
+  );
+  const layers = stretches.map(({ leaf, pilotMm }) => cutLayer(leaf, bit, setup, pilotMm));
+  const headline = slowestOf(layers);
+  const lastCut = layers.findLast(({ slowest }) => slowest !== null)?.slowest ?? headline;
+  const ends = endOf(seen, toMm, totalMm, D);
+  const breaksOut = ends === 'face' || ends === 'meets';
+  const exit = breaksOut
+    ? planExit(lastCut, piece, setup, allowedChip(task.coverMm, piece), ends === 'face')
+    : null;
+  const seated = fromMm > SAME_MM && narrowest(seen, 0, fromMm) >= D - SIZE_TOLERANCE_MM;
+  const bitBeforeMm = left.cutMm.get(bitKey(setup)) ?? 0;
+  const stages = planStages({
+    side: face === 'near' ? 1 : 2,
+    layers,
+    fromMm,
+    toMm,
+    seated,
+    exit,
+    exitEarlyMm: piece.thicknessMm - thickness.thinnestMm,
+    bitBeforeMm,
+  });
+  const lifts = setup.coolant.flushesGroove ? [] : liftsIn(layers, headline);
+  const water = planWater({
+    piece,
+    hole,
+    setup,
+    layers,
+    headline,
+    fromMm,
+    toMm,
+    seated,
+    opensFace: task.opensFrom.includes(face),
+    finesG: left.finesG,
+  });
+  const swapped = left.bitId !== null && left.bitId !== bitKey(setup);
+  const time = planTime({
+    possible,
+    setup,
+    headline,
+    layers,
+    stages,
+    thicknessSd: thickness.relativeSd,
+    liftCount: lifts.length,
+    waterChangeCount: water.changeAtDepthMm.length,
+    isFresh: !seated && (stretches[0]?.pilotMm ?? 0) === 0,
+    swapped,
+  });
+  const heat = heatOf(headline, setup, lengthMm);
+  const bitDepthMm = layers.reduce(
+    (sum, { slowest, layer }) => (slowest ? sum + layer.toMm - layer.fromMm : sum),
+    0,
+  );
+  return {
+    operation,
+    setup,
+    layers,
+    headline,
+    ends,
+    seated,
+    swapped,
+    exit,
+    stages,
+    lifts,
+    water,
+    time,
+    heat,
+    thermalStressMpa: thermalStress(headline.material, heat.tempRiseK),
+    bitDepthMm,
+    bitLife: planWear(headline, setup, bitBeforeMm + bitDepthMm),
+  };
+}
+
+/** The leaves between two depths, each with the one width it is open to so far. */
+function stretchesToCut(
+  leaves: readonly DepthLayer[],
+  seen: HoleProfile,
+  fromMm: number,
+  toMm: number,
+): readonly { readonly leaf: DepthLayer; readonly pilotMm: number }[] {
+  return leaves.flatMap((leaf) =>
+    stretchesIn(seen, Math.max(leaf.fromMm, fromMm), Math.min(leaf.toMm, toMm)).map((open) => ({
+      leaf: { ...leaf, fromMm: open.fromMm, toMm: open.toMm },
+      pilotMm: Number.isFinite(open.diameterMm) ? open.diameterMm : 0,
+    })),
+  );
+}
+
+function endOf(seen: HoleProfile, toMm: number, totalMm: number, diameterMm: number): CutEnd {
+  if (toMm >= totalMm - SAME_MM) return 'face';
+  const beyond = seen.find((one) => one.toMm > toMm + SAME_MM)?.diameterMm ?? Infinity;
+  if (!Number.isFinite(beyond)) return 'cavity';
+  return beyond >= diameterMm - SIZE_TOLERANCE_MM ? 'meets' : 'inside';
+}
+
+/** Lifts within each solid stretch: none across a cavity, where the groove is open. */
+function liftsIn(layers: readonly LayerCut[], { bit, contact }: MaterialCut): readonly number[] {
+  const stretches: { fromMm: number; toMm: number }[] = [];
+  for (const { layer, slowest } of layers) {
+    const before = stretches.at(-1);
+    if (!slowest) continue;
+    if (before && layer.fromMm - before.toMm < SAME_MM) before.toMm = layer.toMm;
+    else stretches.push({ fromMm: layer.fromMm, toMm: layer.toMm });
+  }
+  const rateAtMm = (z: number): number => {
+    const here = layers.find(({ layer }) => z >= layer.fromMm && z < layer.toMm);
+    return here && Number.isFinite(here.rateMmPerS) ? here.rateMmPerS : 0;
+  };
+  return stretches.flatMap(({ fromMm, toMm }) =>
+    liftDepths(bit, contact.kerfAreaMm2, toMm, rateAtMm, fromMm),
+  );
+}
