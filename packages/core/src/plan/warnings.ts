@@ -14,11 +14,10 @@ const ROUNDING = 1e-9;
 /** A chip this much wider than allowed is as wide as allowed. */
 const CHIP_ROUNDING = 1.001;
 
-/** The first leaf that the bit is not made for; undefined where it suits all. */
-export const leafNotSuited = ({ setup, layers }: PlanContext): MaterialCut | undefined =>
-  layers.find(
-    ({ slowest }) => slowest !== null && !suits(setup.finishing.geometry.family, slowest.material),
-  )?.slowest ?? undefined;
+/** The first leaf that the bit which cuts it is not made for; undefined where each suits its own. */
+export const leafNotSuited = ({ layers }: PlanContext): MaterialCut | undefined =>
+  layers.find(({ slowest }) => slowest !== null && !suits(slowest.bit.family, slowest.material))
+    ?.slowest ?? undefined;
 
 /** What the bit cuts with its run-out, mm. */
 export const cutDiameter = ({ setup: { finishing } }: PlanContext): number =>

@@ -1,4 +1,4 @@
-import type { Leg, Stop, Stroke } from './legs';
+import type { Leg, Stop, Stroke } from './leg';
 import { priorRate, rateFactor } from './rateBelief';
 import { isCutting, legOf, stopsAhead, type Happening, type RunState } from './runState';
 import { type RunPhase } from '../data/phases';

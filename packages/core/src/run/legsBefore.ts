@@ -1,10 +1,11 @@
 import type { Moment } from '../documents/plan';
 import type { RunPlan } from '../documents/runEvent';
-import { withDwell, type Leg, type LegBit, type Stop, type StopKind } from './legs';
+import { withDwell, type Leg, type LegBit, type Stop, type StopKind } from './leg';
 
 /** The legs of a run planned by model 1.8 or before: smaller bits, then one bit from one face or both. */
 export function legsBefore(plan: RunPlan): readonly Leg[] {
   const twoSided = plan.stages.some(({ side }) => side === 2);
+  const dry = plan.water.method === 'none';
   const opens = plan.exitForceN !== null;
   const turnS = plan.timeline.find(({ kind }) => kind === 'flip')?.haltS ?? 0;
   const { bitName, bitDiameterMm, rimWidthMm, solid, usableDepthMm, bitId } = plan.setup;
@@ -23,6 +24,7 @@ export function legsBefore(plan: RunPlan): readonly Leg[] {
     return {
       ...own,
       operationId: null,
+      dry,
       side,
       fromMm: 0,
       depthMm,
@@ -44,6 +46,7 @@ export function legsBefore(plan: RunPlan): readonly Leg[] {
       lifeDepthMm: lifeDepthMm ?? 0,
       usableDepthMm: plan.depthMm,
       operationId: null,
+      dry,
       side: 1,
       fromMm: 0,
       depthMm: plan.depthMm,

@@ -1,7 +1,8 @@
 import { SIGNS, type SignEffect, type SignId } from '../data/signs/signs';
 import { atFoot, goOn, nextStop, phaseAt, plannedBetween, SAME_DEPTH_MM } from './advance';
 import { afterPhase } from './afterThrough';
-import { isHalf, legsOf } from './legs';
+import { legsOf } from './legs';
+import { isHalf } from './leg';
 import { priorRate, seenRate } from './rateBelief';
 import type { RunAct, RunEvent } from '../documents/runEvent';
 import {

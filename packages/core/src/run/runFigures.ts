@@ -1,6 +1,6 @@
 import { Z_90 } from '../math/normal';
 import { clockStops, depthSdMm, forceSpeedUp, plannedBetween, strokeAt } from './advance';
-import type { Stop, StopKind } from './legs';
+import type { Stop, StopKind } from './leg';
 import { rateFactor } from './rateBelief';
 import { isCutting, isOver, legOf, stopsAhead, type RunState } from './runState';
 

@@ -1,6 +1,6 @@
 import { PHASES, type RunPhase } from '../data/phases';
 import type { SignId } from '../data/signs/signs';
-import type { Leg, Stop } from './legs';
+import type { Leg, Stop } from './leg';
 import type { RateBelief } from './rateBelief';
 import type { HelpAnswer } from '../data/choices';
 import type { RunActKind, RunPlan, RunSubject } from '../documents/runEvent';

@@ -1,3 +1,4 @@
+import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import type { Stage } from '../../documents/plan';
 import type { BitGeometry } from './bitGeometry';
 
@@ -80,11 +81,15 @@ export function stagesOf(inputs: StageInputs): Stage[] {
   return stages.filter((stage) => stage.toMm - stage.fromMm > 1e-9);
 }
 
-/** Extra time to seat a solid bit, whose centre has no speed: 12 s per mm of D, none in a pilot. */
+/**
+ * Extra time to seat a solid diamond bit, whose centre has no speed: 12 s per mm of D, none in a pilot. A carbide
+ * tip has an edge across its centre.
+ */
 export function solidCentreSeatTime(
-  bit: Pick<BitGeometry, 'solid' | 'diameterMm'>,
+  bit: Pick<BitGeometry, 'solid' | 'diameterMm' | 'family'>,
   pilotDiameterMm: number,
 ): number {
   const SECONDS_PER_MM = 12;
-  return bit.solid && pilotDiameterMm === 0 ? SECONDS_PER_MM * bit.diameterMm : 0;
+  const hasEdge = BIT_FAMILIES[bit.family].abrasive === 'carbide';
+  return bit.solid && !hasEdge && pilotDiameterMm === 0 ? SECONDS_PER_MM * bit.diameterMm : 0;
 }

@@ -103,8 +103,8 @@ export function operationSteps(context: PlanInUnits, one: WorkedOperation): Step
       return [
         {
           kind: 'clean',
-          title: 'Rinse and look',
-          detail: `Rinse the fines before they dry. Check ${formatLength(hole.diameterMm, units)}, chips on both faces, hidden cracks; ease the sharp edge, wet.`,
+          title: allDry(context) ? 'Clear the dust and look' : 'Rinse and look',
+          detail: `${allDry(context) ? 'Draw the dust out with the vacuum, not by breath.' : 'Rinse the fines before they dry.'} Check ${formatLength(hole.diameterMm, units)}, chips on both faces, hidden cracks; ease the sharp edge, wet.`,
         },
         ...partSteps(context, 'after'),
         {
@@ -115,6 +115,9 @@ export function operationSteps(context: PlanInUnits, one: WorkedOperation): Step
       ];
   }
 }
+
+const allDry = ({ operations }: PlanInUnits): boolean =>
+  operations.every(({ cut }) => !cut || cut.setup.coolant.kind === 'dry');
 
 /** How far the two cuts may miss each other. */
 const crossingText = ({ crossingMm, units }: PlanInUnits): string =>
@@ -150,7 +153,13 @@ function setUpSteps(context: PlanInUnits, cut: CutPlan): Step[] {
             detail: FEED_AIDS[setup.feedAid].how,
           },
         ]),
-    { kind: 'prepare', title: 'Water', detail: waterDetail(context, cut) },
+    setup.coolant.kind === 'dry'
+      ? {
+          kind: 'prepare',
+          title: 'Dust',
+          detail: 'Dry: extraction at this face, and a respirator.',
+        }
+      : { kind: 'prepare', title: 'Water', detail: waterDetail(context, cut) },
     ...(hole.fall && !context.fit?.fall
       ? [
           {
@@ -237,7 +246,7 @@ function cutSteps(context: PlanInUnits, cut: CutPlan): Step[] {
       toDepthMm: stage.toMm,
     });
   });
-  if (lifts.length > 0) steps.push(liftStep(lifts, units));
+  if (lifts.length > 0) steps.push(liftStep(lifts, setup.coolant.kind === 'dry', units));
   steps.push(...waterChanges(water.changeAtDepthMm, context, cut), ...waterOff(context, cut));
   if (exit) steps.push(easeOff(context, cut, exit, mains.at(-1)?.forceN ?? exit.forceN));
   return steps;
@@ -300,14 +309,14 @@ function easeOff(
   };
 }
 
-function liftStep(lifts: readonly number[], units: UnitSystem): Step {
+function liftStep(lifts: readonly number[], dry: boolean, units: UnitSystem): Step {
   const first = lifts[0] ?? 0;
   const gap = lifts.length > 1 ? (lifts[1] ?? first) - first : 0;
   const rhythm = gap > 0 ? `, then about every ${formatLengthShort(gap, units)}` : '';
   return {
     kind: 'lift',
-    title: lifts.length === 1 ? 'Lift once to flush' : `Lift ${lifts.length} times to flush`,
-    detail: `First at ${formatLengthShort(first, units)}${rhythm}. Just enough to let water in: never clear of the groove.`,
+    title: `Lift ${lifts.length === 1 ? 'once' : `${lifts.length} times`} ${dry ? 'to clear the dust' : 'to flush'}`,
+    detail: `First at ${formatLengthShort(first, units)}${rhythm}. ${dry ? 'Just enough to let the dust out and the rim cool' : 'Just enough to let water in'}: never clear of the groove.`,
     fromDepthMm: first,
     toDepthMm: lifts.at(-1) ?? first,
     depthsMm: lifts,

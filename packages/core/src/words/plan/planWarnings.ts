@@ -63,8 +63,9 @@ const WARNING_WORDS = {
   'bends-too-far': ({ bending, crack, setup, units }) =>
     `Pressed on ${setup.support.name.toLowerCase()} it bends to ${formatPressure(bending.kind === 'bent' ? bending.stressMpa : 0, units)}, over the allowable stress of ${formatPressure(crack.limitMpa, units)}. Put something firmer or fuller under it, or press less.`,
   'wrong-bit-for-material': (plan) => {
-    const { name, note } = BIT_FAMILIES[plan.setup.finishing.geometry.family];
-    return `A ${name.toLowerCase()} is not made for ${leafNotSuited(plan)?.material.name.toLowerCase() ?? ''}. ${note}`;
+    const { bit, material } = leafNotSuited(plan) ?? plan.headline;
+    const { name, note } = BIT_FAMILIES[bit.family];
+    return `A ${name.toLowerCase()} is not made for ${material.name.toLowerCase()}. ${note}`;
   },
   'purpose-clash': ({ purposeClash }) => purposeClash ?? '',
   'bit-outside-fit': (plan) => {

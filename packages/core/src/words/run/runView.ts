@@ -5,7 +5,7 @@ import { formatLengthShort } from '../units/length';
 import { showDepth } from '../units/showDepth';
 import type { UnitSystem } from '../../data/unitSystem';
 import { nextStop } from '../../run/advance';
-import { isHalf } from '../../run/legs';
+import { isHalf } from '../../run/leg';
 import type { RunActKind } from '../../documents/runEvent';
 import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from '../../run/runFigures';
 import { isCutting, isOver, legOf, type RunState } from '../../run/runState';
@@ -87,7 +87,12 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
           }
         : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}` };
     case 'lift':
-      return { line: 'Lift', detail: 'A little, to let water in. Never clear of the groove.' };
+      return {
+        line: 'Lift',
+        detail: legOf(state).dry
+          ? 'A little, to let the dust out. Never clear of the groove.'
+          : 'A little, to let water in. Never clear of the groove.',
+      };
     case 'water-change':
       return due?.kind === 'water-off'
         ? { line: 'Shut the water', detail: due.detail }
@@ -144,7 +149,7 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
     case 'clean':
       return {
         line: 'Rinse and look',
-        detail: 'Rinse the fines before they dry. Chips on both faces, hidden cracks.',
+        detail: `${state.legs.every(({ dry }) => dry) ? 'Vacuum the dust out.' : 'Rinse the fines before they dry.'} Chips on both faces, hidden cracks.`,
       };
     case 'done':
       return {

@@ -1,6 +1,6 @@
 import { SIGNS } from '../../data/signs/signs';
 import type { UnitSystem } from '../../data/unitSystem';
-import type { StopKind } from '../../run/legs';
+import type { StopKind } from '../../run/leg';
 import type { Happening, Misfit } from '../../run/runState';
 import { formatDuration } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
