@@ -1,5 +1,6 @@
 /** The rooms round one hole that have an address under its own. */
 export type HoleRoomPath =
+  | 'operations'
   | 'choose'
   | 'window'
   | 'compare'

@@ -84,31 +84,30 @@ it('takes the opening of a run for whatever the planner makes of a piece and a h
 
 it('takes the largest plan each way of wetting and each kind of bit can give', () => {
   const refused: unknown[] = [];
+  // Two faces and a bald bit give the most of everything.
+  const setup = { bit: 'b', sides: 'two' } as const;
   for (const kind of COOLANT_IDS)
-    for (const family of BIT_FAMILY_IDS)
-      for (const sides of ['one', 'two'] as const)
-        for (const sharpness of [1, 0.001]) {
-          const bit = {
-            id: 'b',
-            name: 'B',
-            family,
-            diameterMm: 40,
-            usableDepthMm: 0.01,
-            sharpness,
-          };
-          const body = opening({
-            material: 'granite',
-            thicknessMm: 5000,
-            diameterMm: 40,
-            setup: {
-              bit: 'b',
-              sides,
-              water: { kind, trayLengthMm: 0.01, trayWidthMm: 0.01, coverMm: 0.001 },
-            },
-            bits: [bit],
-          });
-          const why = body && refusal(body);
-          if (why) refused.push([kind, family, sides, sharpness, why]);
-        }
+    for (const family of BIT_FAMILY_IDS) {
+      const bit = {
+        id: 'b',
+        name: 'B',
+        family,
+        diameterMm: 40,
+        usableDepthMm: 0.01,
+        sharpness: 0.001,
+      };
+      const body = opening({
+        material: 'granite',
+        thicknessMm: 5000,
+        diameterMm: 40,
+        setup: {
+          ...setup,
+          water: { kind, trayLengthMm: 0.01, trayWidthMm: 0.01, coverMm: 0.001 },
+        },
+        bits: [bit],
+      });
+      const why = body && refusal(body);
+      if (why) refused.push([kind, family, why]);
+    }
   expect(refused).toEqual([]);
 });

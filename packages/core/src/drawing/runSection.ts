@@ -4,6 +4,7 @@ import { depthBand } from '../run/runFigures';
 import { legOf, type RunState } from '../run/runState';
 import { formatLengthShort } from '../words/units/length';
 import type { UnitSystem } from '../data/unitSystem';
+import { planOfCut } from './planOfCut';
 import { sectionOf } from './sectionOf';
 
 /** A band thinner than this is not drawn, mm. */
@@ -38,27 +39,15 @@ export function runSection(state: RunState, units: UnitSystem): Section {
   };
 }
 
-/** The cut under way: its bit, its depth and lifts, and the leaves as they lie under its own face. */
+/** The cut under way. */
 function planOfLeg({ plan, leg, legs }: RunState): BarePlan {
   const now = legs[leg];
   if (!now) return plan;
-  const totalMm = plan.layers.at(-1)?.toMm ?? plan.depthMm;
-  return {
-    ...plan,
-    depthPerSideMm: now.depthMm,
-    lifts: now.stops.filter(({ kind }) => kind === 'lift').map(({ depthMm }) => depthMm),
-    layers:
-      now.side === 1
-        ? plan.layers
-        : [...plan.layers]
-            .reverse()
-            .map((one) => ({ ...one, fromMm: totalMm - one.toMm, toMm: totalMm - one.fromMm })),
-    setup: {
-      ...plan.setup,
-      bitName: now.bitName,
-      bitDiameterMm: now.diameterMm,
-      rimWidthMm: now.rimWidthMm,
-      solid: now.solid,
-    },
-  };
+  return planOfCut(plan, {
+    ...now,
+    face: now.side === 1 ? 'near' : 'far',
+    toMm: now.depthMm,
+    stages: now.strokes,
+    liftsAtMm: now.stops.filter(({ kind }) => kind === 'lift').map(({ depthMm }) => depthMm),
+  });
 }

@@ -43,6 +43,8 @@ export interface HoleTask {
   readonly thickness: ThicknessSpread;
   /** The faces from which the one behind is opened. */
   readonly opensFrom: readonly Face[];
+  /** The widest bit: what a smaller one chips inside its rim is cut away, mm. */
+  readonly finalMm: number;
   /** What the part hides, mm. */
   readonly coverMm: number | null | undefined;
 }
@@ -108,7 +110,13 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
   const ends = endOf(seen, toMm, totalMm, D);
   const breaksOut = ends === 'face' || ends === 'meets';
   const exit = breaksOut
-    ? planExit(lastCut, piece, setup, allowedChip(task.coverMm, piece), ends === 'face')
+    ? planExit(
+        lastCut,
+        piece,
+        setup,
+        allowedChip(task.coverMm, piece) + Math.max(0, task.finalMm - D) / 2,
+        ends === 'face',
+      )
     : null;
   const seated = fromMm > SAME_MM && narrowest(seen, 0, fromMm) >= D - SIZE_TOLERANCE_MM;
   const bitBeforeMm = left.cutMm.get(bitKey(setup)) ?? 0;

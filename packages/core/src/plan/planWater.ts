@@ -118,7 +118,7 @@ export function planWater(inputs: WaterInputs): WaterPlan {
         fillL,
         finesG / lengthMm,
         toMm,
-        { fromMm, finesG: inputs.finesG },
+        { fromMm, finesG: inputs.finesG, holeMm: piece.thicknessMm },
       ),
       holesPerFill: (limit * fillL) / finesG,
     };

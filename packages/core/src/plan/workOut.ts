@@ -69,6 +69,9 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     opensFrom: listed.flatMap((one) =>
       one.kind === 'cut' && one.toMm >= piece.thicknessMm - SAME_MM ? [one.face] : [],
     ),
+    finalMm: Math.max(
+      ...listed.map((one) => (one.kind === 'cut' ? one.setup.finishing.geometry.diameterMm : 0)),
+    ),
     coverMm: purpose.fit?.coverMm,
   };
   const cuts = cutAll(task, listed);

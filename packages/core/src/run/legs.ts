@@ -46,8 +46,8 @@ function stopsOn(cut: PlannedOperation): readonly Stop[] {
   const { changeS } = COOLANTS[cut.waterKind as CoolantId];
   const said = (depthMm: number): Pick<Stop, 'title' | 'detail'> => {
     const step = cut.steps.find(
-      ({ kind, fromDepthMm, depthsMm }) =>
-        kind === 'water-change' && (fromDepthMm === depthMm || depthsMm?.includes(depthMm)),
+      ({ kind, fromDepthMm }) =>
+        kind === 'water-change' && (fromDepthMm === undefined || fromDepthMm === depthMm),
     );
     return { title: step?.title ?? '', detail: step?.detail ?? '' };
   };

@@ -1,4 +1,4 @@
-import type { Plan } from '@nucleon/core/documents/plan';
+import type { BarePlan } from '@nucleon/core/documents/plan';
 import { sectionOf } from '@nucleon/core/drawing/sectionOf';
 import { Measured } from '../../drawing/Measured';
 import { SectionDrawing } from '../../drawing/SectionDrawing';
@@ -6,7 +6,7 @@ import { Panel } from '../../ui/layout';
 import { useUnits } from '../display/displayStore';
 
 interface PlanDrawingProps {
-  readonly plan: Plan;
+  readonly plan: BarePlan;
   readonly thicknessMm: number;
   readonly atDepthMm: number;
   readonly maxHeight: number;

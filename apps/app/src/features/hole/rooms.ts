@@ -5,6 +5,7 @@ import type { HoleDetail } from '@nucleon/contract/wire';
 
 /** The rooms round one hole's plan that are listed under it. */
 export const CLOSER_ROOMS = {
+  operations: { title: holeWords.operations, note: holeWords.everyToolAndFace },
   choose: { title: holeWords.bitAndMachine, note: holeWords.everythingYouOwnRanked },
   window: { title: holeWords.workingWindow, note: holeWords.speedAgainstForceAnd },
   compare: { title: holeWords.compareMethods, note: holeWords.softOrHardOne },

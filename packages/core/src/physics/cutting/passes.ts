@@ -3,7 +3,7 @@ export const BARREL_RESERVE_MM = 5;
 /** A barrel that holds no more than its reserve still takes this much at a time, mm. */
 const MIN_STROKE_MM = 1;
 /** A hole that wants more breaks than this wants another bit. */
-const MAX_BREAKS = 500;
+const MAX_BREAKS = 40;
 
 /** One leaf with something to cut in it, by its depths from the face, mm. */
 export interface SolidStretch {

@@ -42,6 +42,8 @@ export interface WaterSoFar {
   readonly fromMm?: number;
   /** Fines the water holds already, g. */
   readonly finesG?: number;
+  /** How deep the whole hole is, mm. */
+  readonly holeMm?: number;
 }
 
 /**
@@ -53,9 +55,9 @@ export function waterChangeDepths(
   volumeL: number,
   finesGPerMm: number,
   depthMm: number,
-  { fromMm = 0, finesG = 0 }: WaterSoFar = {},
+  { fromMm = 0, finesG = 0, holeMm = depthMm }: WaterSoFar = {},
 ): number[] {
-  const leastMm = depthMm / MAX_CHANGES;
+  const leastMm = holeMm / MAX_CHANGES;
   const stretch = (gPerL: number): number => Math.max((gPerL * volumeL) / finesGPerMm, leastMm);
   const next = (z: number): number => {
     const clouded = z + stretch(toSeeGPerL);

@@ -172,7 +172,8 @@ const solidFor = (does: Operation['does'], material: Material): BitFamilyId | un
 /** The hole’s setup as this operation has it. */
 function setupOf(drillCase: DrillCase, given: Operation, tool: ResolvedBit): Setup {
   const { setup = {} } = drillCase.hole;
-  const isSetupsOwn = given.bitId === undefined || given.bitId === setup.bit;
+  const { id } = tool.bit;
+  const isSetupsOwn = tool.owned && (id === setup.bit || setup.bits?.includes(id) === true);
   const kept = isSetupsOwn ? setup : (forTool(drillCase, tool).hole.setup ?? {});
   const dry = given.wet === false ? ({ kind: 'none' } as const) : undefined;
   // Wet asked of a dry setup: the planner brings the water.

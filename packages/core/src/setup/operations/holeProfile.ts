@@ -2,7 +2,7 @@ import type { Face } from '../../data/operations';
 import type { DepthLayer } from '../cutLayers';
 
 /** Lengths closer than this are one, mm. */
-export const SAME_MM = 0.01;
+export const SAME_MM = 0.001;
 
 /** How wide the hole is open over a stretch of depth, mm; a cavity is as wide as can be. */
 export interface OpenStretch {

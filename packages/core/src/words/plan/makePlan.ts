@@ -42,7 +42,8 @@ export function makePlan(
       ...planNumbers(context),
       operations: context.operations.map((one) => ({
         ...operationNumbers(one),
-        steps: operationSteps(context, one),
+        // Where its lifts and changes fall stands in the operation itself.
+        steps: operationSteps(context, one).map(({ depthsMm: _depths, ...step }) => step),
       })),
       fit: context.fit,
       timeline: timelineInWords(context),

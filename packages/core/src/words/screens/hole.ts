@@ -1,5 +1,7 @@
 /** One hole: its walk, its plan, its figures. */
 export const holeWords = {
+  operations: 'Operations',
+  everyToolAndFace: 'Every tool and every face, one after the other',
   glass: 'Glass',
   ceramic: 'Ceramic',
   stone: 'Stone',

@@ -1,0 +1,3 @@
+import { OperationsScreen } from '../../../../../src/features/operations/OperationsScreen';
+
+export default OperationsScreen;

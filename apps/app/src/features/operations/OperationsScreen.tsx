@@ -1,0 +1,71 @@
+import { operationsWords } from '@nucleon/core/words/screens/operations';
+import { useMedia } from '@tamagui/core';
+import { Column, Row } from '../../ui/layout';
+import { Loading } from '../../ui/StateView';
+import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
+import { RoomPage } from '../hole/RoomPage';
+import { useHoleRoom } from '../hole/useHoleRoom';
+import { OperationFigures } from './OperationFigures';
+import { OperationForm } from './OperationForm';
+import { OperationRows } from './OperationRows';
+import { OperationTotals } from './OperationTotals';
+import { useOperations } from './useOperations';
+
+/** Operations: every tool and every face of a hole, one after the other. */
+export function OperationsScreen() {
+  return (
+    <HoleLoader title={operationsWords.operations}>
+      {(loaded) => <OperationsRoom key={loaded.detail.hole.id} {...loaded} />}
+    </HoleLoader>
+  );
+}
+
+function OperationsRoom(loaded: LoadedHole) {
+  const room = useHoleRoom(loaded);
+  const list = useOperations(room);
+  const { wide } = useMedia();
+  const { plan, edit, workshop } = room;
+  const chosen = list.rows.find(({ one }) => one.id === list.chosenId);
+  if (!plan)
+    return (
+      <RoomPage name="operations" room={room}>
+        {room.faults.length === 0 ? <Loading what={operationsWords.theOperations} /> : null}
+      </RoomPage>
+    );
+  const form = chosen ? (
+    <OperationForm
+      row={chosen}
+      hole={edit.hole}
+      thicknessMm={edit.piece.thicknessMm}
+      workshop={workshop}
+      onChange={(change) => {
+        list.change(chosen.one.id, change);
+      }}
+    />
+  ) : null;
+  const figures = chosen?.planned ? (
+    <OperationFigures plan={plan} one={chosen.planned} thicknessMm={edit.piece.thicknessMm} />
+  ) : null;
+  if (wide)
+    return (
+      <RoomPage name="operations" room={room} maxWidth={1440}>
+        <OperationTotals plan={plan} />
+        <Row alignItems="flex-start" gap="$4" padding="$4">
+          <Column flex={4}>
+            <OperationRows list={list} />
+          </Column>
+          <Column flex={4}>{figures}</Column>
+          <Column flex={3}>{form}</Column>
+        </Row>
+      </RoomPage>
+    );
+  return (
+    <RoomPage name="operations" room={room}>
+      <OperationTotals plan={plan} />
+      {figures}
+      <Column padding="$4">
+        <OperationRows list={list} form={form} />
+      </Column>
+    </RoomPage>
+  );
+}

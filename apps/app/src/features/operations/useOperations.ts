@@ -1,0 +1,76 @@
+import type { OperationKindId } from '@nucleon/core/data/operations';
+import type { Operation } from '@nucleon/core/documents/operation';
+import type { PlannedOperation } from '@nucleon/core/documents/plan';
+import {
+  added,
+  asListed,
+  changed,
+  moved,
+  without,
+} from '@nucleon/core/setup/operations/editOperations';
+import { useState } from 'react';
+import type { HoleRoom } from '../hole/useHoleRoom';
+
+export interface OperationRow {
+  readonly one: Operation;
+  /** As it was planned last. */
+  readonly planned: PlannedOperation | undefined;
+  /** What is wrong with it. */
+  readonly faults: readonly string[];
+}
+
+export interface OperationList {
+  readonly rows: readonly OperationRow[];
+  /** Nobody has changed what the planner lists. */
+  readonly suggested: boolean;
+  readonly chosenId: string | null;
+  readonly choose: (id: string | null) => void;
+  readonly change: (id: string, change: (one: Operation) => Operation) => void;
+  readonly move: (id: string, places: number) => void;
+  readonly remove: (id: string) => void;
+  readonly add: (does: OperationKindId) => void;
+  readonly backToSuggested: () => void;
+}
+
+/** The operations of a hole as they are listed and edited; the first change makes the list one's own. */
+export function useOperations({ edit, plan, faults }: HoleRoom): OperationList {
+  const [chosenId, choose] = useState<string | null>(null);
+  const planned = plan?.operations ?? [];
+  const { operations } = edit.hole;
+  const suggested = !operations?.length;
+  const listed: readonly Operation[] = suggested ? planned.map(asListed) : operations;
+  const put = (next: readonly Operation[], group: string): void => {
+    edit.changeHole({ operations: next }, group);
+  };
+  const first = listed.find(({ id }) => planned.some((one) => one.id === id && one.bitName))?.id;
+  const isThere = listed.some(({ id }) => id === chosenId);
+  return {
+    rows: listed.map((one, index) => ({
+      one,
+      planned: planned.find(({ id }) => id === one.id),
+      faults: faults
+        .filter(({ pointer }) => pointer.includes(`/operations/${index}/`))
+        .map(({ message }) => message),
+    })),
+    suggested,
+    chosenId: isThere ? chosenId : (first ?? null),
+    choose,
+    change: (id, change) => {
+      put(changed(listed, id, change), `operation ${id}`);
+    },
+    move: (id, places) => {
+      put(moved(listed, id, places), 'operations');
+    },
+    remove: (id) => {
+      put(without(listed, id), 'operations');
+    },
+    add: (does) => {
+      const next = added(listed, does, isThere ? chosenId : null);
+      put(next.operations, 'operations');
+      choose(next.id);
+    },
+    backToSuggested: () => {
+      edit.changeHole({ operations: undefined }, 'operations');
+    },
+  };
+}
