@@ -5,7 +5,7 @@ import { expect, type APIRequestContext, type Page } from '@playwright/test';
 /** A job of a test's own, made from the demo files, so that journeys do not meet. */
 export async function ownJob(
   request: APIRequestContext,
-  demo: '1-dial-house' | '2-garden' | '3-porch',
+  demo: '1-dial-house' | '2-garden' | '3-porch' | '4-yard',
   name: string,
 ): Promise<string> {
   const file = JSON.parse(

@@ -21,6 +21,9 @@ interface LengthBoxProps {
   readonly fault?: string;
 }
 
+/** Zero, with its unit or without. */
+const NOTHING = /^\s*0+([.,]0*)?\s*(mm|cm|m|in|"|″)?\s*$/i;
+
 /** A length in the person's own unit; takes `1/4"` or `6 mm` whichever that is. Follows as they type. */
 export function LengthBox({
   label,
@@ -52,8 +55,7 @@ export function LengthBox({
   function readLength(text: string, signed: boolean, max: number) {
     const negative = signed && /^\s*[-−]/.test(text);
     const bare = negative ? text.replace(/[-−]/, '') : text;
-    if (signed && Number(bare.replace(',', '.')) === 0 && bare.trim() !== '')
-      return { kind: 'parsed', mm: 0 } as const;
+    if (signed && NOTHING.test(bare)) return { kind: 'parsed', mm: 0 } as const;
     const parsed = parseLength(bare, units);
     if (parsed.kind === 'fault') return parsed;
     if (parsed.mm > max) {

@@ -1,6 +1,7 @@
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { House } from '@nucleon/core/documents/house';
 import { KIT_PART_SORTS, type Kit } from '@nucleon/core/documents/kit';
+import { namedKit } from '@nucleon/core/setup/namedKit';
 import type { DataSource, EntityManager } from 'typeorm';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import type { DocumentRow, StoredRow } from './documentKinds';
@@ -18,7 +19,7 @@ export interface LoadedKit {
   /** Everything there is or was. */
   readonly all: Kit;
   /** The kit in use, with whatever this hole names that no longer is. */
-  readonly for: (hole: Pick<Hole, 'setup'>) => Kit;
+  readonly for: (hole: Pick<Hole, 'setup' | 'operations'>) => Kit;
 }
 
 /** What kit was last read of each database: read again only when its version says that it changed. */
@@ -87,9 +88,3 @@ async function readParts(manager: EntityManager): Promise<Kit> {
 }
 
 const inUse = ({ deletedAt }: DocumentRow): boolean => deletedAt === null;
-
-/** Ids of the bits and machine a hole names. */
-export function namedKit(hole: Pick<Hole, 'setup'>): ReadonlySet<string> {
-  const { bit, bits = [], machine } = hole.setup ?? {};
-  return new Set([bit, ...bits, machine].filter((id): id is string => id !== undefined));
-}

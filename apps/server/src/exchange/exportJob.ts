@@ -8,12 +8,12 @@ import { In, type DataSource, type EntityManager } from 'typeorm';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import type { DocumentRow } from '../documents/documentKinds';
 import { loadJob, type HoleRow, type JobRow, type PieceRow } from '../documents/loadJob';
-import { namedKit, readKit } from '../documents/loadKit';
+import { namedKit, renameKit } from '@nucleon/core/setup/namedKit';
+import { readKit } from '../documents/loadKit';
 import { find, findOne } from '../documents/repository';
 import { holeOf, pieceOf, withId } from '../documents/shown';
 import { runEntity } from '../runs/runEntities';
 import { readLog, type LogEntry } from './exportLog';
-import { renameKit } from './importJob';
 import { renameRun } from './renameRun';
 
 /** A job on its way out: the file but for its log, which may be long and is read as it is written. */
@@ -53,9 +53,7 @@ async function readJob(
   const pieces = [...loaded.pieces, ...bin.pieces];
   const own = ownIds(loaded.job, pieces, everyHole);
   const asHole = (row: HoleRow): Hole => {
-    const hole = holeOf(row);
-    const setup = hole.setup && renameKit(hole.setup, bitId, machineId);
-    return { ...hole, id: own(row.id), ...(setup ? { setup } : {}) };
+    return { ...renameKit(holeOf(row), bitId, machineId), id: own(row.id) };
   };
   const asPiece = (row: PieceRow, holes: readonly HoleRow[]): PieceWithHoles => ({
     ...pieceOf(row),

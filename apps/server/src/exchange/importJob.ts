@@ -3,7 +3,7 @@ import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { KIT_PART_SORTS, type KitPart, type KitPartSort } from '@nucleon/core/documents/kit';
 import type { PieceWithHoles } from '@nucleon/core/documents/piece';
-import type { Setup } from '@nucleon/core/documents/setup';
+import { renameKit } from '@nucleon/core/setup/namedKit';
 import { IsNull } from 'typeorm';
 import { validate as isUuid } from 'uuid';
 import { likeId } from '../database/likeId';
@@ -162,8 +162,7 @@ async function importHoles(
   kitIds: Ids,
 ): Promise<Ids> {
   const kitId = (id: string): string => kitIds.get(id) ?? id;
-  const withKit = (hole: Hole): Hole =>
-    hole.setup ? { ...hole, setup: renameKit(hole.setup, kitId, kitId) } : hole;
+  const withKit = (hole: Hole): Hole => renameKit(hole, kitId, kitId);
   const standing = [...file.pieces, ...(file.bin?.pieces ?? [])].flatMap(({ id, holes }) =>
     holes.map((hole, place) => ({ ...withKit(hole), pieceId: id, place, isGone: false })),
   );
@@ -182,20 +181,6 @@ async function importHoles(
       deletedAt: isGone ? tools.now : null,
     };
   });
-}
-
-/** The setup with its bits and machine called by other ids. */
-export function renameKit(
-  setup: Setup,
-  bitId: (id: string) => string,
-  machineId: (id: string) => string,
-): Setup {
-  return {
-    ...setup,
-    ...(setup.bit === undefined ? {} : { bit: bitId(setup.bit) }),
-    ...(setup.bits === undefined ? {} : { bits: setup.bits.map(bitId) }),
-    ...(setup.machine === undefined ? {} : { machine: machineId(setup.machine) }),
-  };
 }
 
 interface Place {

@@ -38,12 +38,12 @@ it('fills an empty database, first file on top, and only once', async () => {
     'Clock court: porch',
   ]);
   await load('load');
-  expect(await jobNames()).toHaveLength(3);
+  expect(await jobNames()).toHaveLength(4);
 });
 
 it('bears two servers loading at the same moment', async () => {
   await Promise.all([load('load'), load('load')]);
-  expect(await jobNames()).toHaveLength(3);
+  expect(await jobNames()).toHaveLength(4);
 });
 
 it('puts the demo back as it was and leaves own jobs alone', async () => {

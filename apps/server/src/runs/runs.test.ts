@@ -52,7 +52,13 @@ async function holeAndRun(): Promise<Stored & { run: Written; runId: string }> {
     id: `${tag}-0`,
     act: {
       ...first.act,
-      plan: { ...first.act.plan, setup: { ...first.act.plan.setup, bitId: hole.setup.bit } },
+      plan: {
+        ...first.act.plan,
+        setup: { ...first.act.plan.setup, bitId: hole.setup.bit },
+        operations: (first.act.plan.operations ?? []).map((one) =>
+          one.bitId === null ? one : { ...one, bitId: hole.setup.bit },
+        ),
+      },
       subject: {
         ...first.act.subject,
         jobId,

@@ -100,6 +100,39 @@ describe('a tile on a block', () => {
   });
 });
 
+describe('gates', () => {
+  it('stand once for all tools, and one answer settles them until any tool changes', () => {
+    const dust = (plan: Plan) => plan.gates.find(({ code }) => code === 'dust');
+    const open = dust(planOf(TILED));
+    expect(only(planOf(TILED), 'core').gates).toContain('dust');
+    expect(only(planOf(TILED), 'bore').gates).toContain('dust');
+    expect(planOf(TILED).gates.filter(({ code }) => code === 'dust')).toHaveLength(1);
+    const [answer] = open?.answers ?? [];
+    const check = {
+      hazard: 'dust',
+      answer: answer?.code ?? '',
+      at: '2026-05-04T10:00:00Z',
+      of: open?.of ?? '',
+    };
+    const answered = { ...TILED, hole: { ...TILED.hole, checks: [check] } };
+    expect(dust(planOf(answered))).toBeUndefined();
+    expect(planOf(answered).settledGates.map(({ code }) => code)).toContain('dust');
+    expect(only(planOf(answered), 'bore').gates).not.toContain('dust');
+    // Given for one of the tools alone, it does not hold for both.
+    const [forOne = ''] = check.of.split(' + ');
+    expect(forOne).not.toBe(check.of);
+    const half = { ...TILED, hole: { ...TILED.hole, checks: [{ ...check, of: forOne }] } };
+    expect(dust(planOf(half))).toBeDefined();
+  });
+
+  it('of the hammer are raised by the tool that does not stand it', () => {
+    const drill = { id: 'free', name: 'Drill', kind: 'cordless-drill' } as const;
+    const plan = planOf({ ...TILED, machine: drill });
+    expect(only(plan, 'core').gates).toContain('hammer');
+    expect(only(plan, 'bore').gates).not.toContain('hammer');
+  });
+});
+
 describe('a short cup through a slab', () => {
   const plan = planOf(CUP_50);
 

@@ -1,6 +1,6 @@
 import type { Passes } from '../physics/cutting/passes';
 import type { Boiling } from '../physics/heat/boiling';
-import type { JudgedGates, RaisedGate } from '../setup/hazards/judgeHazards';
+import type { HazardCode, JudgedGates } from '../setup/hazards/judgeHazards';
 import type { Hole } from '../documents/hole';
 import type { Piece } from '../documents/piece';
 import type { ThicknessSpread } from '../layout/thickness';
@@ -27,8 +27,8 @@ export interface WorkedOperation {
   /** The core that comes out here. */
   readonly core: CoreOut | null;
   readonly time: OperationTime;
-  /** The gates it leaves open. */
-  readonly gates: readonly RaisedGate[];
+  /** The open gates it raises. */
+  readonly gates: readonly HazardCode[];
 }
 
 /** Everything worked out: numbers and codes, put into words elsewhere. */

@@ -157,7 +157,7 @@ const pilotsOf = ({ operations, setup }: PlanContext): PlannedPilot[] =>
 export function operationNumbers(one: WorkedOperation): Omit<PlannedOperation, 'steps'> {
   const { operation, cut, time, gates } = one;
   const { id, does, face, helper } = operation;
-  const head = { id, does, face, helper, gates: gates.map(({ code }) => code) };
+  const head = { id, does, face, helper, gates };
   if (!cut || operation.kind === 'hand') {
     const atMm = operation.kind === 'hand' ? operation.atMm : operation.toMm;
     return {

@@ -18,7 +18,7 @@ import { HEAT_GAIN } from '../physics/heat/boiling';
 import type { Bend } from '../physics/plate/bender';
 import type { CrackOdds } from '../physics/strength/crackOdds';
 import { treatmentOdds } from '../physics/strength/treatmentOdds';
-import { joinGates, judgeHazards } from '../setup/hazards/judgeHazards';
+import { judgeHazards, openGates } from '../setup/hazards/judgeHazards';
 import type { DrillCase } from '../setup/drillCase';
 import { layersTo } from '../setup/cutLayers';
 import { deriveOperations } from '../setup/operations/deriveOperations';
@@ -100,10 +100,9 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   );
   const posed = bendingSceneOf(piece, hole, main.setup, main.headline);
   const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
-  const judged = new Map(
-    cuts.map((cut) => [cut, judgeHazards(hazardScene(drillCase.job, task, cut, time.cuttingS))]),
+  const gates = judgeHazards(
+    cuts.map((cut) => hazardScene(drillCase.job, task, cut, time.cuttingS)),
   );
-  const gates = joinGates([...judged.values()]);
   const isTreatmentKnown = gates.settled.some(({ code }) => code === 'unknown-treatment');
   const caseOf = (cut: CutPlan): CrackCase => ({
     cut: cut.headline,
@@ -134,7 +133,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     face,
     operations: operations.map((one) => ({
       ...one,
-      gates: one.cut ? (judged.get(one.cut)?.open ?? []) : [],
+      gates: one.cut ? openGates(gates, cuts.indexOf(one.cut)) : [],
     })),
     setup: { ...main.setup, bits: base.bits, assumed: base.assumed, byHabit: base.byHabit },
     depthMm,

@@ -2,7 +2,7 @@ import { isHeldByStand } from '../data/holds';
 import { isBuilding, isFlat } from '../data/pieceForms';
 import { isTile } from '../data/materials/materials';
 import { BIT_FAMILIES, type BitFamilyId } from '../data/bits/bitFamilies';
-import { bitGeometry, type BitGeometry } from '../physics/cutting/bitGeometry';
+import { bitGeometry } from '../physics/cutting/bitGeometry';
 import type { CoolantId } from '../data/coolants';
 import { rpmForRimSpeed } from '../physics/cutting/contact';
 import type { Hold, Start } from '../data/choices';
@@ -13,6 +13,8 @@ import { MACHINE_KINDS, type MachineKindId } from '../data/machines/machineKinds
 import type { Material } from '../data/materials/material';
 import { speedSettings } from '../physics/cutting/speedSettings';
 import type { SupportId } from '../data/supports';
+import { couplingChain } from './couplingChain';
+import { usualShank } from './usualBit';
 import { fitsAngleGrinder, fitsBath, fitsGlassGrinder, fitsPress, fitsStand } from './benchFit';
 import { SIZE_TOLERANCE_MM, type ResolvedBit } from './resolvedSetup';
 
@@ -72,16 +74,24 @@ export function usualFamily(piece: Piece, diameterMm: number, material: Material
   return isThickStone && diameterMm <= largestCore ? 'sintered-core' : 'plated-cup-saw';
 }
 
-/** The owned machine that comes nearest to the wanted rim speed, else the usual kind. */
+/** Whether a machine takes this bit, by the couplings that are owned. */
+export function joins({ couplings = [] }: Kit, machine: Machine, bit: Bit): boolean {
+  const holders = machine.holders ?? MACHINE_KINDS[machine.kind].holders;
+  const shank = bit.shank ?? usualShank(bit.family, bit.diameterMm);
+  return couplingChain(holders, shank, couplings) !== null;
+}
+
+/** The owned machine that takes the bit and comes nearest to the wanted rim speed, else the usual kind. */
 export function assumeMachine(
   kit: Kit,
   piece: Piece,
   hole: Hole,
   material: Material,
   hold: Hold | undefined,
-  bit: Pick<BitGeometry, 'speedFactor'>,
+  tool: ResolvedBit,
 ): Machine {
-  const wantedRpm = rpmForRimSpeed(material.rimSpeedMPerS.best * bit.speedFactor, hole.diameterMm);
+  const { speedFactor } = tool.geometry;
+  const wantedRpm = rpmForRimSpeed(material.rimSpeedMPerS.best * speedFactor, hole.diameterMm);
   const miss = (machine: Machine): number =>
     Math.min(
       ...speedSettings(machine).map(({ minRpm, maxRpm }) => {
@@ -91,12 +101,14 @@ export function assumeMachine(
     );
   const isWall = isBuilding(piece);
   const isRig = (machine: Machine): boolean => MACHINE_KINDS[machine.kind].hold === 'press';
-  const owned = (kit.machines ?? [])
+  const able = (kit.machines ?? [])
     .filter((machine) => !machine.retired)
     .filter((machine) => machineFits(machine, piece, material))
     // Wanted in a press, only a press will do; wanted by hand, anything else.
     .filter((machine) => hold === undefined || isRig(machine) === (hold === 'press'))
-    .sort((a, b) => miss(a) - miss(b) || a.id.localeCompare(b.id))[0];
+    .sort((a, b) => miss(a) - miss(b) || a.id.localeCompare(b.id));
+  // One that takes the bit, by what is owned to join them, before one that turns better.
+  const owned = able.find((machine) => joins(kit, machine, tool.bit)) ?? able[0];
   if (owned) return owned;
   const kind: MachineKindId =
     hold === 'press' && fitsPress(piece)

@@ -62,5 +62,8 @@ export const withHole = (drillCase: DrillCase, change: Partial<Hole>): DrillCase
   hole: { ...drillCase.hole, ...change },
 });
 
-export const withSetup = (drillCase: DrillCase, setup: Setup): DrillCase =>
-  withHole(drillCase, { setup });
+/** The same hole set up otherwise: its operations are derived anew. */
+export function withSetup(drillCase: DrillCase, setup: Setup): DrillCase {
+  const { operations: _listed, ...hole } = drillCase.hole;
+  return { ...drillCase, hole: { ...hole, setup } };
+}

@@ -53,7 +53,7 @@ export function resolveSetup(
 
   const ownedMachine = kit.machines?.find((machine) => machine.id === setup.machine);
   const machine = choose('machine', ownedMachine, () =>
-    assumeMachine(kit, piece, hole, material, setup.hold, finishing.geometry),
+    assumeMachine(kit, piece, hole, material, setup.hold, finishing),
   );
   const kind = MACHINE_KINDS[machine.kind];
   const hold = choose('hold', setup.hold, () => (setup.guide ? 'guided' : kind.hold));

@@ -41,6 +41,9 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
   );
   return (
     <>
+      {hole.operations?.length ? (
+        <Small testID="own-operations">{holeWords.ownOperations}</Small>
+      ) : null}
       <Button
         label={holeWords.whatWouldDoIt}
         icon={ListOrdered}

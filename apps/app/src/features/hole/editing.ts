@@ -2,6 +2,9 @@ import type { StoredHole, StoredPiece } from '@nucleon/contract/wire';
 import type { Setup } from '@nucleon/core/documents/setup';
 import type { HoleDraftHandle } from './useHoleDraft';
 
+/** What of a setup the operations are derived from. */
+const LISTED_FROM = ['bit', 'bits', 'sides'] as const satisfies readonly (keyof Setup)[];
+
 /** What the folds are given: what stands now and how to change it. */
 export interface Editing {
   readonly piece: StoredPiece;
@@ -34,7 +37,10 @@ export function editing({ draft, dispatch }: HoleDraftHandle, nowMs: () => numbe
     },
     changeHole,
     changeSetup: (change, group) => {
-      changeHole({ setup: { ...hole.setup, ...change } }, group);
+      const setup = { ...hole.setup, ...change };
+      // Another bit or another face is another list of operations.
+      const isAnew = hole.operations !== undefined && LISTED_FROM.some((field) => field in change);
+      changeHole(isAnew ? { setup, operations: undefined } : { setup }, group);
     },
   };
 }

@@ -43,7 +43,7 @@ export function useOperations({ edit, plan, faults }: HoleRoom): OperationList {
     edit.changeHole({ operations: next }, group);
   };
   const first = listed.find(({ id }) => planned.some((one) => one.id === id && one.bitName))?.id;
-  const isThere = listed.some(({ id }) => id === chosenId);
+  const chosen = listed.some(({ id }) => id === chosenId) ? chosenId : (first ?? null);
   return {
     rows: listed.map((one, index) => ({
       one,
@@ -53,7 +53,7 @@ export function useOperations({ edit, plan, faults }: HoleRoom): OperationList {
         .map(({ message }) => message),
     })),
     suggested,
-    chosenId: isThere ? chosenId : (first ?? null),
+    chosenId: chosen,
     choose,
     change: (id, change) => {
       put(changed(listed, id, change), `operation ${id}`);
@@ -65,7 +65,7 @@ export function useOperations({ edit, plan, faults }: HoleRoom): OperationList {
       put(without(listed, id), 'operations');
     },
     add: (does) => {
-      const next = added(listed, does, isThere ? chosenId : null);
+      const next = added(listed, does, chosen);
       put(next.operations, 'operations');
       choose(next.id);
     },

@@ -92,43 +92,54 @@ export interface JudgedGates {
   readonly settled: readonly RaisedGate[];
 }
 
-/** All gates that arise, stops first, those a recorded check settles apart from those still open. */
-export function judgeHazards(scene: HazardScene): JudgedGates {
-  const checks = [
-    ...(scene.job.checks ?? []),
-    ...(scene.piece.checks ?? []),
-    ...(scene.hole.checks ?? []),
-  ];
+/** The gates of a hole, and which of them each of its cuts raises. */
+export interface HoleGates extends JudgedGates {
+  readonly raisedBy: readonly (readonly HazardCode[])[];
+}
+
+/**
+ * All gates that arise in any cut of a hole, each once with the gravest finding, stops first, those a recorded
+ * check settles apart from those still open. An answer is given for all cuts at once: it holds as long as the facts
+ * of none of them change.
+ * @param scenes one a cut, of the same job, piece and hole
+ */
+export function judgeHazards(scenes: readonly HazardScene[]): HoleGates {
+  const checks = scenes
+    .slice(0, 1)
+    .flatMap(({ job, piece, hole }) => [
+      ...(job.checks ?? []),
+      ...(piece.checks ?? []),
+      ...(hole.checks ?? []),
+    ]);
   const open: RaisedGate[] = [];
   const settled: RaisedGate[] = [];
+  const raisedBy: HazardCode[][] = scenes.map(() => []);
   for (const hazard of Object.values<Hazard<HazardCode>>(HAZARDS)) {
-    const finding = hazard.judge(scene);
-    if (!finding) continue;
     const { code, scope } = hazard;
-    const gate: RaisedGate = { code, scope, finding, of: factsKey(hazard.facts(scene)) };
+    const found = scenes.flatMap((scene, index) => {
+      const finding = hazard.judge(scene);
+      if (finding) raisedBy[index]?.push(code);
+      return finding ? [{ finding, of: factsKey(hazard.facts(scene)) }] : [];
+    });
+    const [worst] = [...found].sort((a, b) => ORDER[a.finding.level] - ORDER[b.finding.level]);
+    if (!worst) continue;
+    const of = [...new Set(found.map((one) => one.of))].join(' + ');
+    const gate: RaisedGate = { code, scope, finding: worst.finding, of };
     const given = checks.filter((check) => answers(gate, check));
     const settledBy = given.findLast((check) => stillHolds(gate, check));
     const outdated = given.at(-1);
     if (settledBy) settled.push({ ...gate, settledBy });
     else open.push(outdated ? { ...gate, outdated } : gate);
   }
-  return { open: open.sort(byLevel), settled: settled.sort(byLevel) };
+  return { open: open.sort(byLevel), settled: settled.sort(byLevel), raisedBy };
 }
+
+/** The gates one cut raises that stand open. */
+export const openGates = ({ open, raisedBy }: HoleGates, index: number): readonly HazardCode[] =>
+  open.map(({ code }) => code).filter((code) => raisedBy[index]?.includes(code));
 
 const byLevel = (a: RaisedGate, b: RaisedGate): number =>
   ORDER[a.finding.level] - ORDER[b.finding.level];
-
-/** The gates of several operations, each once: open where any of them leaves it open. */
-export function joinGates(all: readonly JudgedGates[]): JudgedGates {
-  const once = (gates: readonly RaisedGate[]): RaisedGate[] =>
-    gates.filter((gate, index) => gates.findIndex(({ code }) => code === gate.code) === index);
-  const open = once(all.flatMap((one) => one.open).sort(byLevel));
-  const settled = once(all.flatMap((one) => one.settled).sort(byLevel));
-  return {
-    open,
-    settled: settled.filter(({ code }) => !open.some((gate) => gate.code === code)),
-  };
-}
 
 /** Whether a check is one of the gate's answers, with the writing it asks for. */
 const answers = ({ code, finding }: RaisedGate, check: HazardCheck): boolean =>

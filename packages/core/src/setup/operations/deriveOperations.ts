@@ -4,11 +4,8 @@ import { corePasses, type SolidStretch } from '../../physics/cutting/passes';
 import { layersFromFarFace, type DepthLayer } from '../cutLayers';
 import type { DrillCase } from '../drillCase';
 import type { ResolvedBit, ResolvedSetup } from '../resolvedSetup';
-import { leafTools } from './leafTool';
+import { LARGEST_LOOSE_CORE_MM, leafTools } from './leafTool';
 import type { ResolvedOperation } from './operation';
-
-/** A core no wider than this comes away with the bit, mm. */
-const LARGEST_LOOSE_CORE_MM = 20;
 
 type Draft =
   | {

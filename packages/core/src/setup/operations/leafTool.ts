@@ -1,16 +1,13 @@
 import { BIT_FAMILIES, type BitFamilyId } from '../../data/bits/bitFamilies';
-import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 import type { Material } from '../../data/materials/material';
 import { hasTrait } from '../../data/materials/traits';
 import type { Bit } from '../../documents/kit';
 import type { Setup } from '../../documents/setup';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
-import { assumeBit, isUsable, suits } from '../assumeSetup';
+import { assumeBit, isUsable, joins, suits } from '../assumeSetup';
 import type { DepthLayer } from '../cutLayers';
-import { couplingChain } from '../couplingChain';
 import { withSetup, type DrillCase } from '../drillCase';
 import { resolveSetup } from '../resolveSetup';
-import { usualShank } from '../usualBit';
 import { SIZE_TOLERANCE_MM, type ResolvedBit, type ResolvedSetup } from '../resolvedSetup';
 
 /** Up to here a wall behind its face is bored with a masonry bit, mm: nobody cores for a plug. */
@@ -38,17 +35,24 @@ export function leafTools(
   );
 }
 
-/** Whether the setup’s bit is made for a leaf and, where nobody chose it, is the one people take there. */
+/** A core no wider than this comes away with the bit and is not broken out on the way, mm. */
+export const LARGEST_LOOSE_CORE_MM = 20;
+
+/**
+ * Whether the setup’s bit is made for a leaf, and goes through it: one of another kind than the face and deeper
+ * than the barrel asks for a bit of its own, unless a bit wide enough to break cores out of was chosen.
+ */
 function isForLeaf(
   { finishing, assumed }: ResolvedSetup,
   leaf: DepthLayer,
   leaves: readonly DepthLayer[],
 ): boolean {
-  const { family, usableDepthMm } = finishing.geometry;
+  const { family, usableDepthMm, diameterMm } = finishing.geometry;
   if (!leaf.parts.every(({ material }) => suits(family, material))) return false;
   const first = leaves[0]?.parts[0]?.material;
   const isOther = leaf.parts.some(({ material }) => material.class !== first?.class);
-  return !assumed.includes('bit') || !isOther || leaf.toMm <= usableDepthMm;
+  const isDeep = isOther && leaf.toMm > usableDepthMm;
+  return !isDeep || (!assumed.includes('bit') && diameterMm > LARGEST_LOOSE_CORE_MM);
 }
 
 /** A bit for this leaf of the hole’s own size, owned if there is one, with machine and water to it. */
@@ -73,23 +77,15 @@ export function forTool(drillCase: DrillCase, tool: ResolvedBit): DrillCase {
     ...kept
   } = drillCase.hole.setup ?? {};
   const family = BIT_FAMILIES[tool.bit.family];
+  const named = drillCase.kit.machines?.find(({ id }) => id === machine);
   const wetted = water?.kind === 'none' && !family.mayRunDry ? undefined : water;
   const used = family.dryOnly ? ({ kind: 'none' } as const) : wetted;
   const setup: Setup = {
     ...kept,
     ...(used ? { water: used } : {}),
-    ...(machine !== undefined && joins(drillCase, machine, tool.bit) ? { machine } : {}),
+    ...(named && joins(drillCase.kit, named, tool.bit) ? { machine } : {}),
   };
   return withSetup(drillCase, setup);
-}
-
-/** Whether a machine takes this bit, by what is owned to join them. */
-function joins({ kit }: DrillCase, machineId: string, bit: Bit): boolean {
-  const machine = kit.machines?.find(({ id }) => id === machineId);
-  if (!machine) return false;
-  const holders = machine.holders ?? MACHINE_KINDS[machine.kind].holders;
-  const shank = bit.shank ?? usualShank(bit.family, bit.diameterMm);
-  return couplingChain(holders, shank, kit.couplings ?? []) !== null;
 }
 
 const hardestOf = ({ parts }: DepthLayer): Material => {

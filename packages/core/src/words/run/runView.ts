@@ -81,10 +81,15 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
       return { line: `Seat: ${press}`, detail: `${turn}. Gently, until the ring is full.${eased}` };
     case 'cut':
       return atFoot(state)
-        ? {
-            line: 'Should be at depth',
-            detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
-          }
+        ? legOf(state).givesWay
+          ? {
+              line: 'It should give any moment',
+              detail: 'Keep it turning, press no more, hold the drill back.',
+            }
+          : {
+              line: 'Should be at depth',
+              detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
+            }
         : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}` };
     case 'lift':
       return {

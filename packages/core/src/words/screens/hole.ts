@@ -1,6 +1,8 @@
 /** One hole: its walk, its plan, its figures. */
 export const holeWords = {
   operations: 'Operations',
+  ownOperations:
+    'You have listed the operations yourself. Another bit or other sides here list them anew; undo brings yours back.',
   everyToolAndFace: 'Every tool and every face, one after the other',
   glass: 'Glass',
   ceramic: 'Ceramic',
