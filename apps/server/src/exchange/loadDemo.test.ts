@@ -36,6 +36,7 @@ it('fills an empty database, first file on top, and only once', async () => {
     'Clock court: dial house',
     'Clock court: garden',
     'Clock court: porch',
+    'Clock court: yard',
   ]);
   await load('load');
   expect(await jobNames()).toHaveLength(4);
@@ -63,9 +64,10 @@ it('puts the demo back as it was and leaves own jobs alone', async () => {
     'Clock court: dial house',
     'Clock court: garden',
     'Clock court: porch',
+    'Clock court: yard',
     'My own',
   ]);
   const back = await findOne(manager, 'bit', { id: bit.id, deletedAt: IsNull() });
   expect(back?.document).toEqual(bit.document);
-  expect(await manager.count(KINDS.hole.entity)).toBe(14);
+  expect(await manager.count(KINDS.hole.entity)).toBe(18);
 });

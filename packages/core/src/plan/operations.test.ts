@@ -53,6 +53,14 @@ const TILED: JobParts = {
     { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8, usableDepthMm: 120 },
   ],
 };
+/** The tile wet, the block behind it dry. */
+const WET_TILED: JobParts = {
+  ...TILED,
+  setup: { bit: 'tile8', water: { kind: 'bottle' } },
+  bits: (TILED.bits ?? []).map((bit) =>
+    bit.id === 'tile8' ? { ...bit, family: 'brazed-tile-core' } : bit,
+  ),
+};
 const CUP_50: JobParts = {
   piece: wall([['concrete', 150]]),
   hole: { diameterMm: 62 },
@@ -103,10 +111,10 @@ describe('a tile on a block', () => {
 describe('gates', () => {
   it('stand once for all tools, and one answer settles them until any tool changes', () => {
     const dust = (plan: Plan) => plan.gates.find(({ code }) => code === 'dust');
-    const open = dust(planOf(TILED));
-    expect(only(planOf(TILED), 'core').gates).toContain('dust');
-    expect(only(planOf(TILED), 'bore').gates).toContain('dust');
-    expect(planOf(TILED).gates.filter(({ code }) => code === 'dust')).toHaveLength(1);
+    const open = dust(planOf(WET_TILED));
+    expect(only(planOf(WET_TILED), 'core').gates).toContain('dust');
+    expect(only(planOf(WET_TILED), 'bore').gates).toContain('dust');
+    expect(planOf(WET_TILED).gates.filter(({ code }) => code === 'dust')).toHaveLength(1);
     const [answer] = open?.answers ?? [];
     const check = {
       hazard: 'dust',
@@ -114,14 +122,14 @@ describe('gates', () => {
       at: '2026-05-04T10:00:00Z',
       of: open?.of ?? '',
     };
-    const answered = { ...TILED, hole: { ...TILED.hole, checks: [check] } };
+    const answered = { ...WET_TILED, hole: { ...WET_TILED.hole, checks: [check] } };
     expect(dust(planOf(answered))).toBeUndefined();
     expect(planOf(answered).settledGates.map(({ code }) => code)).toContain('dust');
     expect(only(planOf(answered), 'bore').gates).not.toContain('dust');
     // Given for one of the tools alone, it does not hold for both.
     const [forOne = ''] = check.of.split(' + ');
     expect(forOne).not.toBe(check.of);
-    const half = { ...TILED, hole: { ...TILED.hole, checks: [{ ...check, of: forOne }] } };
+    const half = { ...WET_TILED, hole: { ...WET_TILED.hole, checks: [{ ...check, of: forOne }] } };
     expect(dust(planOf(half))).toBeDefined();
   });
 
