@@ -99,6 +99,7 @@ export const BIT_COLUMNS: readonly BitColumn[] = [
   length('rimWidthMm', 'rim', 500, ['rim_width', 'rim_width_mm']),
   length('usableDepthMm', 'depth', 5000, ['usable_depth', 'usable_depth_mm']),
   length('barrelDiameterMm', 'barrel', 1000),
+  length('freeLengthMm', 'free_length', 5000),
   {
     header: 'shank',
     also: ['connection'],

@@ -23,6 +23,7 @@ it('reads what it writes', () => {
       rimWidthMm: 1.1,
       usableDepthMm: 30,
       barrelDiameterMm: 21.2,
+      freeLengthMm: 74,
       shank: { kind: 'round', sizeMm: 10 },
       slotted: true,
       price: 9.5,

@@ -46,6 +46,8 @@ export const bitSchema = object(
     shank: shankSchema,
     /** A barrel narrower than its rim: play in a guide grows once the rim is through. */
     barrelDiameterMm: number(LIMITS.diameterMm),
+    /** From the rim to where the holder begins: barrel and shank together. */
+    freeLengthMm: number(LIMITS.thicknessMm),
     /** Slots in the barrel: cores come out easily, spindle water leaks away. */
     slotted: yesNo,
     state: oneOf(BIT_STATES),
@@ -100,6 +102,8 @@ export const couplingSchema = object(
   {
     /** How much farther it carries the bit. */
     lengthMm: number(LIMITS.thicknessMm),
+    /** Its widest: what goes into the hole must be narrower. */
+    diameterMm: number(LIMITS.diameterMm),
     /** Brings water into the barrel. */
     carriesWater: yesNo,
     apart: oneOf(APART_WAYS),

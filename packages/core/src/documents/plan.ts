@@ -205,6 +205,9 @@ export interface PlannedOperation {
   readonly machineId: string | null;
   readonly machineName: string | null;
   readonly waterKind: string | null;
+  /** The owned extension that carries the bit to its depth; null where none is wanted, or none will do. */
+  readonly extensionId: string | null;
+  readonly extensionName: string | null;
   readonly wet: boolean;
   readonly hammer: boolean;
   readonly hold: Hold | null;

@@ -3,7 +3,7 @@ import { COOLANT_IDS } from '../data/coolants';
 import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
 import { MOMENT_KINDS, type BarePlan } from './plan';
 import { STEP_KINDS } from '../data/phases';
-import { FACES, OPERATION_KIND_IDS } from '../data/operations';
+import { FACES, HELPS, OPERATION_KIND_IDS } from '../data/operations';
 import { HOLDS, MATERIAL_CLASSES } from '../data/choices';
 import { LIMITS } from '../data/schema/limits';
 import { id, list, number, object, oneOf, someOf, text, yesNo } from '../data/schema/schema';
@@ -47,6 +47,7 @@ const plannedOperation = object({
   lifeDepthMm: orNull(figure),
   waterKind: orNull(oneOf(COOLANT_IDS)),
   hold: orNull(oneOf(HOLDS)),
+  helper: orNull(oneOf(HELPS)),
   liftsAtMm: list(depth, MAX_DEPTHS),
   waterChangesAtMm: list(depth, MAX_DEPTHS),
   waterOffAtMm: orNull(depth),

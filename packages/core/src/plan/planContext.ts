@@ -2,6 +2,7 @@ import type { Passes } from '../physics/cutting/passes';
 import type { Boiling } from '../physics/heat/boiling';
 import type { HazardCode, JudgedGates } from '../setup/hazards/judgeHazards';
 import type { Hole } from '../documents/hole';
+import type { Coupling } from '../documents/kit';
 import type { Piece } from '../documents/piece';
 import type { ThicknessSpread } from '../layout/thickness';
 import type { Bending } from '../documents/bending';
@@ -53,6 +54,8 @@ export interface PlanContext extends PlannedPurpose {
   readonly stages: readonly PlannedStage[];
   readonly lifts: readonly number[];
   readonly passes: Passes;
+  /** What of one’s own carries the bit where it does not reach. */
+  readonly extension: Coupling | null;
   readonly water: WaterPlan;
   readonly time: TimeBreakdown;
   readonly chip: ChipSpread | null;

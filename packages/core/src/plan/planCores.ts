@@ -59,13 +59,10 @@ export function passesOf(
       ? thickness.thickestMm - piece.thicknessMm
       : 0;
   const short = near
-    .map(({ operation, setup }) => ({
+    .map(({ operation, reach }) => ({
       operation,
-      usableMm: setup.finishing.geometry.usableDepthMm,
-      shortMm:
-        operation.toMm +
-        (operation === last?.operation ? extraMm : 0) -
-        setup.finishing.geometry.usableDepthMm,
+      usableMm: reach.ownMm,
+      shortMm: operation.toMm + (operation === last?.operation ? extraMm : 0) - reach.ownMm,
     }))
     .filter(({ shortMm }) => shortMm > 1e-9);
   const farthest = short.at(-1);

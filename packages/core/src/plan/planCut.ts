@@ -5,6 +5,7 @@ import type { Face } from '../data/operations';
 import type { ThicknessSpread } from '../layout/thickness';
 import type { Piece } from '../documents/piece';
 import type { Hole } from '../documents/hole';
+import type { Kit } from '../documents/kit';
 import type { PlannedStage, WaterPlan } from '../documents/plan';
 import {
   cutLayer,
@@ -22,6 +23,7 @@ import {
   type HoleProfile,
 } from '../setup/operations/holeProfile';
 import type { CutOperation } from '../setup/operations/operation';
+import { reachTo, type Reach } from '../setup/operations/reach';
 import { capsOf, type PossibleMaterial } from '../setup/possibilities';
 import { SIZE_TOLERANCE_MM, type ResolvedSetup } from '../setup/resolvedSetup';
 import { settledSetup } from '../setup/settleInWindow';
@@ -37,6 +39,7 @@ export type CutEnd = 'face' | 'meets' | 'cavity' | 'inside';
 export interface HoleTask {
   readonly piece: Piece;
   readonly hole: Hole;
+  readonly kit: Kit;
   /** From the near face to the far one. */
   readonly leaves: readonly DepthLayer[];
   readonly possible: readonly PossibleMaterial[];
@@ -72,6 +75,7 @@ export interface CutPlan {
   readonly seated: boolean;
   /** Another bit was on before. */
   readonly swapped: boolean;
+  readonly reach: Reach;
   readonly exit: ExitPlan | null;
   readonly stages: readonly PlannedStage[];
   readonly lifts: readonly number[];
@@ -169,6 +173,12 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
     ends,
     seated,
     swapped,
+    reach: reachTo(
+      task.kit,
+      bit,
+      toMm + (ends === 'face' ? task.thickness.thickestMm - totalMm : 0),
+      operation.couplings,
+    ),
     exit,
     stages,
     lifts,

@@ -171,7 +171,7 @@ export function operationNumbers(one: WorkedOperation): Omit<PlannedOperation, '
   }
   const { setup, headline, water, lifts } = cut;
   const { bit, geometry, owned } = setup.finishing;
-  const { fromMm, toMm, hammer } = operation;
+  const { fromMm, toMm } = operation;
   const { work, pauses } = cut.time;
   return {
     ...head,
@@ -189,7 +189,9 @@ export function operationNumbers(one: WorkedOperation): Omit<PlannedOperation, '
     machineName: setup.machine.name,
     waterKind: setup.coolant.id,
     wet: setup.coolant.kind !== 'dry',
-    hammer,
+    extensionId: cut.reach.extension?.id ?? null,
+    extensionName: cut.reach.extension?.name ?? null,
+    hammer: setup.hammer,
     hold: setup.hold,
     rpm: headline.speed.rpm,
     feedForceN: headline.force.feedForceN,
@@ -230,6 +232,8 @@ const HANDS = {
   machineId: null,
   machineName: null,
   waterKind: null,
+  extensionId: null,
+  extensionName: null,
   wet: false,
   hammer: false,
   hold: null,

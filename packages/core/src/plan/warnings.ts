@@ -69,7 +69,10 @@ export function warningsOf(context: PlanContext): readonly WarningCode[] {
     when(missesFit(context), 'bit-outside-fit'),
     when(Math.abs(geometry.diameterMm - hole.diameterMm) > SIZE_TOLERANCE_MM, 'bit-off-size'),
     when(context.possible.length > 1, 'material-not-sure'),
-    when(passes.extensionMm > 0, geometry.solid ? 'bit-too-short' : 'extension-needed'),
+    when(
+      passes.extensionMm > 0 && !context.extension,
+      geometry.solid ? 'bit-too-short' : 'extension-needed',
+    ),
     when(
       bit.maxRpm !== undefined && headline.speed.rpm > bit.maxRpm * (1 + ROUNDING),
       'bit-overspeed',

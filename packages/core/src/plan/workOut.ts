@@ -63,6 +63,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const task: HoleTask = {
     piece,
     hole,
+    kit: drillCase.kit,
     leaves: layersTo(materials, piece, piece.thicknessMm),
     possible,
     thickness,
@@ -146,6 +147,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     stages: finishing.flatMap(({ stages }) => stages),
     lifts: near.flatMap(({ lifts }) => lifts),
     passes,
+    extension: near.findLast(({ reach }) => reach.extension)?.reach.extension ?? null,
     water: totalWater(
       main.water,
       cuts.map(({ water }) => water),

@@ -1,3 +1,5 @@
+import type { Help } from '../data/operations';
+
 /** A stretch of depth at one force and speed. */
 export interface Stroke {
   readonly kind: 'seat' | 'main' | 'exit';
@@ -39,6 +41,8 @@ export interface Leg extends LegBit {
   /** The operation it is; null in runs planned before there were any. */
   readonly operationId: string | null;
   readonly dry: boolean;
+  /** What a second person does meanwhile. */
+  readonly helper: Help | null;
   readonly side: 1 | 2;
   readonly fromMm: number;
   readonly depthMm: number;

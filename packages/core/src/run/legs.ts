@@ -26,6 +26,7 @@ function legsOfOperations(operations: readonly PlannedOperation[]): readonly Leg
       usableDepthMm: cut.usableDepthMm ?? 0,
       lifeDepthMm: cut.lifeDepthMm ?? 0,
       dry: cut.waterKind === 'none',
+      helper: cut.helper,
       side: cut.face === 'near' ? 1 : 2,
       fromMm: cut.fromMm,
       depthMm: cut.toMm,
@@ -74,7 +75,8 @@ function stopsOn(cut: PlannedOperation): readonly Stop[] {
 function handStops({ does, haltS, steps }: PlannedOperation, depthMm: number): readonly Stop[] {
   const kind = OPERATION_KINDS[does];
   if (!kind.between) return [];
-  const { title, detail }: Pick<Step, 'title' | 'detail'> = steps[0] ?? { title: '', detail: '' };
+  const own = steps.find((step) => step.kind === 'flip' || step.kind === 'core-break');
+  const { title, detail }: Pick<Step, 'title' | 'detail'> = own ?? { title: '', detail: '' };
   return [{ kind: kind.turns ? 'flip' : 'core-break', depthMm, haltS, title, detail }];
 }
 

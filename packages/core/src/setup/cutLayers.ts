@@ -4,6 +4,7 @@ import { chooseSpeed, type ChosenSpeed } from '../physics/cutting/chooseSpeed';
 import { contactOf, meanSpeedAt, rimSpeedAt, type Contact } from '../physics/cutting/contact';
 import { feedForceFor, type FeedForce } from '../physics/cutting/feedForce';
 import { cuttingWindow, paceTarget, type CuttingWindow } from '../physics/cutting/pace';
+import { hammerRate } from '../physics/cutting/percussion';
 import { penetrationRate } from '../physics/cutting/penetrationRate';
 import { armForce, forceForCut } from '../physics/effort/armForce';
 import type { Piece } from '../documents/piece';
@@ -83,6 +84,8 @@ export interface MaterialCut {
   readonly dry: boolean;
   /** Share of the rate that run-out leaves, 0 to 1. */
   readonly runOutShare: number;
+  /** What the hammer adds, mm/s; 0 with it off. */
+  readonly hammerMmPerS: number;
   readonly rateMmPerS: number;
 }
 
@@ -124,7 +127,9 @@ export function cutMaterial(
   const life = lifeDepth(bit.family, material, { dry: false, tooFast: false, tooHard: false });
   const sharpness = bitSharpness(resolved.bit, life.p50);
   const runOutShare = runOutRateShare(bit, runOutOf(resolved.bit));
-  const own = { material, bit, contact, window, speed, sharpness, dry, runOutShare };
+  const { blows } = MACHINE_KINDS[setup.machine.kind];
+  const hammerMmPerS = setup.hammer ? hammerRate(material, blows, contact.kerfAreaMm2) : 0;
+  const own = { material, bit, contact, window, speed, sharpness, dry, runOutShare, hammerMmPerS };
   const idleN = (window.pressureMpa.glaze / 2) * contact.contactAreaMm2;
   const arms = armForce(setup.hold, setup.machine, setup.feedAid, idleN);
   // As long as it takes a true, sharp bit: nobody presses less because the bit is dull.
@@ -168,7 +173,7 @@ export function rateAt(
     s: cut.sharpness,
     dry: cut.dry,
   });
-  return rate * cut.runOutShare;
+  return rate * cut.runOutShare + cut.hammerMmPerS;
 }
 
 export function cutLayer(

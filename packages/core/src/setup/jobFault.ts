@@ -144,6 +144,12 @@ type OperationClash =
       readonly toMm: number;
       readonly reachMm: number;
     }
+  | {
+      readonly code: 'coupling-wider-than-hole';
+      readonly coupling: string;
+      readonly diameterMm: number;
+      readonly holeMm: number;
+    }
   | { readonly code: 'hammer-on-diamond'; readonly bit: string; readonly family: BitFamilyId }
   | { readonly code: 'machine-without-hammer'; readonly machine: string }
   | { readonly code: 'wet-through-dry-tool'; readonly bit: string; readonly water: CoolantId }

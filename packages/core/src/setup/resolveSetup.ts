@@ -94,6 +94,7 @@ export function resolveSetup(
       atCoverMm: setup.water?.coverMm ?? coolant.coverMm,
     },
     hold,
+    hammer: false,
     feedAid: setup.feedAid ?? 'none',
     start,
     pace: choose('pace', setup.pace, () => 'steady'),

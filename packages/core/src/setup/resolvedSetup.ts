@@ -43,6 +43,8 @@ export interface ResolvedSetup {
     readonly atCoverMm: number;
   };
   readonly hold: Hold;
+  /** The machine’s hammer is on. */
+  readonly hammer: boolean;
   readonly feedAid: FeedAidId;
   readonly start: Start;
   readonly pace: Pace;

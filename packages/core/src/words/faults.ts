@@ -96,6 +96,8 @@ const CLASH_WORDS: { readonly [Code in Clash['code']]: (clash: Of<Code>) => stri
     `Operation “${name}” leaves a core ${mm(coreMm)} long, but the barrel of ${bit} holds ${mm(barrelMm)}; break the core out before.`,
   'operation-out-of-reach': ({ name, bit, toMm, reachMm }) =>
     `Operation “${name}” goes to ${mm(toMm)}, but ${bit} reaches ${mm(reachMm)}; end it there, or take a longer bit.`,
+  'coupling-wider-than-hole': ({ coupling, diameterMm, holeMm }) =>
+    `${coupling} is ${mm(diameterMm)} wide and does not go into a hole of ${mm(holeMm)}; take a narrower one.`,
   'hammer-on-diamond': ({ bit, family }) =>
     `The hammer is on for ${bit}, a ${BIT_FAMILIES[family].name.toLowerCase()}; one blow breaks its rim. Hammer only with a masonry bit.`,
   'machine-without-hammer': ({ machine }) =>

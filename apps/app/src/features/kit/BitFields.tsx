@@ -138,6 +138,22 @@ export function BitReach({ draft, change }: BitFieldsProps) {
           change({ shank });
         }}
       />
+      <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
+        <LengthBox
+          inRow
+          label={kitWords.freeLength}
+          valueMm={draft.freeLengthMm ?? null}
+          placeholder={kitWords.notKnown}
+          mostMm={LIMITS.thicknessMm.max}
+          onChangeMm={(mm) => {
+            change({ freeLengthMm: mm });
+          }}
+          onClear={() => {
+            change({ freeLengthMm: undefined });
+          }}
+          testID="bit-free-length"
+        />
+      </Row>
       {usual.solid ? null : (
         <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
           <LengthBox

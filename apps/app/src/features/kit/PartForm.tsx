@@ -225,6 +225,7 @@ function CouplingFields({
       />
       <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
         {length('lengthMm', kitWords.carriesItFurtherBy)}
+        {length('diameterMm', kitWords.widestIfKnown)}
       </Row>
       <Chips
         label={commonWords.water}

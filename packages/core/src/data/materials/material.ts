@@ -67,10 +67,12 @@ export const materialSchema = object(
     traits: list(oneOf(MATERIAL_TRAITS), MATERIAL_TRAITS.length),
     /** Stress that a sound piece carries of itself; where it is not given, as its class has it. */
     builtInStressMpa: number({ min: 0, max: 100, unit: 'MPa' }),
+    /** σ_c: what a hammered bit has to crush. */
+    compressiveStrengthMpa: above0(1000, 'MPa'),
   },
 );
 export interface Material extends Document<typeof materialSchema> {}
 export type MaterialColumn = Exclude<
   keyof Material,
-  'id' | 'name' | 'class' | 'usualForm' | 'traits' | 'builtInStressMpa'
+  'id' | 'name' | 'class' | 'usualForm' | 'traits' | 'builtInStressMpa' | 'compressiveStrengthMpa'
 >;

@@ -26,7 +26,10 @@ type Row = readonly [
   C_T: number,
   finesColour: string,
   abrasiveness: Material['abrasiveness'],
-  nature: Pick<Material, 'usualForm' | 'dust' | 'traits' | 'builtInStressMpa'> & {
+  nature: Pick<
+    Material,
+    'usualForm' | 'dust' | 'traits' | 'builtInStressMpa' | 'compressiveStrengthMpa'
+  > & {
     readonly exitChipFactor?: number;
   },
 ];
@@ -58,12 +61,12 @@ const ROWS = {
   shell: ['Shell, mother-of-pearl', 'stone', [0.05, 0.1, 0.25, 0.5], [0.5, 1.0, 2.0], 0.6, 0.28, 0.4, 60, 0.3, 40, 8, 1.5, 1.0, 900, 2700, 10, 3.5, 0.2, '#EFE9E2', 'medium', { usualForm: 'bead', dust: 'shell' }],
   'engineered-quartz': ['Engineered quartz top', 'stone', [0.3, 0.45, 0.8, 1.5], [1.0, 1.8, 3.0], 3.0, 0.28, 0.35, 40, 0.25, 30, 12, 1.5, 2.3, 850, 2400, 18, 7, 0.15, '#D4D1CC', 'hard', { usualForm: 'slab', dust: 'silica', traits: ['all-silica'] }],
   terrazzo: ['Terrazzo, cast stone', 'stone', [0.3, 0.5, 1.0, 2.0], [1.2, 2.2, 3.5], 1.4, 0.3, 0.25, 30, 0.2, 5, 10, 0.9, 1.8, 880, 2300, 10, 5, 0.05, '#C9C2B6', 'medium', { usualForm: 'slab', dust: 'silica', traits: ['polished'] }],
-  concrete: ['Concrete', 'masonry', [0.36, 0.57, 1.07, 2.1], [1.5, 2.8, 4.0], 1.35, 0.3, 0.2, 31, 0.2, 3, 10, 0.9, 1.8, 880, 2350, 10, 5, 0, '#ABA89F', 'medium', { usualForm: 'wall', dust: 'silica', exitChipFactor: LAMINAR_OR_COARSE, traits: ['reinforceable'] }],
-  'reinforced-concrete': ['Reinforced concrete, at steel', 'masonry', [0.43, 0.71, 1.3, 2.1], [1.2, 2.0, 3.0], 4.0, 0.3, 0.2, 31, 0.2, 3, 10, 0.9, 1.8, 880, 2400, 10, 5, 0, '#A19E97', 'hard', { usualForm: 'wall', dust: 'silica', exitChipFactor: LAMINAR_OR_COARSE, traits: ['reinforceable', 'steel'] }],
-  'clay-brick': ['Clay brick', 'masonry', [0.07, 0.2, 0.64, 1.4], [1.5, 2.8, 4.0], 0.3, 0.32, 0.25, 10, 0.15, 2, 8, 0.5, 0.8, 840, 1800, 6.0, 4, 0, '#B77B5E', 'soft-abrasive', { usualForm: 'wall', dust: 'silica' }],
-  'engineering-brick': ['Dense engineering brick', 'masonry', [0.12, 0.3, 0.86, 1.7], [1.3, 2.4, 3.5], 0.6, 0.3, 0.25, 25, 0.15, 5, 8, 0.8, 1.2, 840, 2200, 6.0, 6, 0, '#8C6A62', 'hard', { usualForm: 'wall', dust: 'silica' }],
-  'lightweight-block': ['Lightweight or aerated block', 'masonry', [0.02, 0.05, 0.21, 0.57], [1.5, 2.8, 4.0], 0.03, 0.35, 0.3, 2, 0.2, 0.6, 8, 0.15, 0.2, 1000, 700, 8.0, 3, 0, '#CFCBC2', 'soft-abrasive', { usualForm: 'wall', dust: 'silica' }],
-  mortar: ['Mortar, plaster', 'masonry', [0.03, 0.08, 0.29, 0.86], [1.5, 2.8, 4.0], 0.12, 0.35, 0.3, 8, 0.2, 1, 8, 0.3, 0.8, 900, 1700, 9.0, 3, 0, '#C9C1B0', 'soft-abrasive', { usualForm: 'wall', dust: 'silica', traits: ['may-hold-asbestos'] }],
+  concrete: ['Concrete', 'masonry', [0.36, 0.57, 1.07, 2.1], [1.5, 2.8, 4.0], 1.35, 0.3, 0.2, 31, 0.2, 3, 10, 0.9, 1.8, 880, 2350, 10, 5, 0, '#ABA89F', 'medium', { compressiveStrengthMpa: 35, usualForm: 'wall', dust: 'silica', exitChipFactor: LAMINAR_OR_COARSE, traits: ['reinforceable'] }],
+  'reinforced-concrete': ['Reinforced concrete, at steel', 'masonry', [0.43, 0.71, 1.3, 2.1], [1.2, 2.0, 3.0], 4.0, 0.3, 0.2, 31, 0.2, 3, 10, 0.9, 1.8, 880, 2400, 10, 5, 0, '#A19E97', 'hard', { compressiveStrengthMpa: 40, usualForm: 'wall', dust: 'silica', exitChipFactor: LAMINAR_OR_COARSE, traits: ['reinforceable', 'steel'] }],
+  'clay-brick': ['Clay brick', 'masonry', [0.07, 0.2, 0.64, 1.4], [1.5, 2.8, 4.0], 0.3, 0.32, 0.25, 10, 0.15, 2, 8, 0.5, 0.8, 840, 1800, 6.0, 4, 0, '#B77B5E', 'soft-abrasive', { compressiveStrengthMpa: 20, usualForm: 'wall', dust: 'silica' }],
+  'engineering-brick': ['Dense engineering brick', 'masonry', [0.12, 0.3, 0.86, 1.7], [1.3, 2.4, 3.5], 0.6, 0.3, 0.25, 25, 0.15, 5, 8, 0.8, 1.2, 840, 2200, 6.0, 6, 0, '#8C6A62', 'hard', { compressiveStrengthMpa: 75, usualForm: 'wall', dust: 'silica' }],
+  'lightweight-block': ['Lightweight or aerated block', 'masonry', [0.02, 0.05, 0.21, 0.57], [1.5, 2.8, 4.0], 0.03, 0.35, 0.3, 2, 0.2, 0.6, 8, 0.15, 0.2, 1000, 700, 8.0, 3, 0, '#CFCBC2', 'soft-abrasive', { compressiveStrengthMpa: 5, usualForm: 'wall', dust: 'silica' }],
+  mortar: ['Mortar, plaster', 'masonry', [0.03, 0.08, 0.29, 0.86], [1.5, 2.8, 4.0], 0.12, 0.35, 0.3, 8, 0.2, 1, 8, 0.3, 0.8, 900, 1700, 9.0, 3, 0, '#C9C1B0', 'soft-abrasive', { compressiveStrengthMpa: 5, usualForm: 'wall', dust: 'silica', traits: ['may-hold-asbestos'] }],
 } as const satisfies Record<string, Row>;
 
 export type MaterialId = keyof typeof ROWS;

@@ -188,7 +188,7 @@ function withIds(drafts: readonly Draft[]): ResolvedOperation[] {
     counts.set(draft.does, count);
     const id = count === 1 ? draft.does : `${draft.does}-${count}`;
     return 'setup' in draft
-      ? { kind: 'cut', id, helper: null, hammer: false, ...draft }
+      ? { kind: 'cut', id, helper: null, couplings: [], ...draft }
       : { kind: 'hand', id, helper: null, ...draft };
   });
 }

@@ -1,4 +1,4 @@
-import type { Bit } from '../../documents/kit';
+import type { Bit, Coupling } from '../../documents/kit';
 import type { Operation } from '../../documents/operation';
 import { faultsInWords } from '../../words/faults';
 import { checkJob } from '../checkJob';
@@ -20,10 +20,28 @@ const SLAB: JobParts = {
   setup: { bit: 'cup', water: { kind: 'bottle' } },
   bits: BITS,
 };
+const THREAD = { kind: 'thread-g-half' } as const;
+const COUPLINGS: readonly Coupling[] = [
+  { id: 'short', name: 'Short', kind: 'extension', into: THREAD, takes: THREAD, lengthMm: 80 },
+  {
+    id: 'wide',
+    name: 'Wide',
+    kind: 'extension',
+    into: THREAD,
+    takes: THREAD,
+    lengthMm: 300,
+    diameterMm: 70,
+  },
+];
+
 const faultsOf = (operations: readonly Operation[], parts: JobParts = SLAB): string[] =>
-  faultsInWords(checkJob(jobWith({ ...parts, hole: { ...parts.hole, operations } }))).map(
+  faultsInWords(checkJob(withCouplings({ ...parts, hole: { ...parts.hole, operations } }))).map(
     ({ pointer, message }) => `${pointer.replace('/pieces/0/holes/0/operations', '')} ${message}`,
   );
+const withCouplings = (parts: JobParts) => {
+  const job = jobWith(parts);
+  return { ...job, kit: { ...job.kit, couplings: COUPLINGS } };
+};
 const core = (fromMm: number, toMm: number, over: Partial<Operation> = {}): Operation => ({
   id: `core-${fromMm}`,
   does: 'core',
@@ -72,6 +90,16 @@ it.each<[string, readonly Operation[], string]>([
     'deeper than the bit reaches',
     [{ id: 'p', does: 'pilot', bitId: 'pilot', fromMm: 0, toMm: 120 }],
     '/0/toMm Operation “p” goes to 120 mm, but Pilot 10 reaches 100 mm; end it there, or take a longer bit.',
+  ],
+  [
+    'deeper than its couplings carry it',
+    [...SOUND.slice(0, 6), core(135, 150, { couplingIds: ['short'] })],
+    '/6/toMm Operation “core-135” goes to 150 mm, but Cup 62 reaches 130 mm; end it there, or take a longer bit.',
+  ],
+  [
+    'on a coupling wider than the hole',
+    [...SOUND.slice(0, 6), core(135, 150, { couplingIds: ['wide'] })],
+    '/6/couplingIds Wide is 70 mm wide and does not go into a hole of 62 mm; take a narrower one.',
   ],
   [
     'a core longer than the barrel',

@@ -3,12 +3,14 @@ import { COOLANTS } from '../../data/coolants';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 import type { Material } from '../../data/materials/material';
 import { OPERATION_KINDS, type Face } from '../../data/operations';
+import type { Coupling, Kit } from '../../documents/kit';
 import type { Operation } from '../../documents/operation';
 import type { Setup } from '../../documents/setup';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
 import { faceMaterial } from '../../layout/faceMaterial';
 import { assumeBit, suits, usualFamily } from '../assumeSetup';
 import { layersFromFarFace, layersTo, type DepthLayer } from '../cutLayers';
+import { chainReach } from '../couplingChain';
 import { withSetup, type DrillCase } from '../drillCase';
 import type { Clash } from '../jobFault';
 import { resolveSetup } from '../resolveSetup';
@@ -24,6 +26,7 @@ import {
   type HoleProfile,
 } from './holeProfile';
 import { forTool } from './leafTool';
+import { entersHole, ownReach, reachTo } from './reach';
 import type { CutOperation, ResolvedOperation } from './operation';
 
 /** A clash in one of the listed operations, by its place in the list; null where it is the list’s own. */
@@ -127,10 +130,13 @@ function cutOf(
     does: given.does,
     face,
     helper: given.helper ?? null,
-    hammer: given.hammer ?? false,
     fromMm,
     toMm,
-    setup: resolveSetup(withSetup(drillCase, setupOf(drillCase, given, tool)), material, tool),
+    couplings: couplingsOf(kit, given),
+    setup: {
+      ...resolveSetup(withSetup(drillCase, setupOf(drillCase, given, tool)), material, tool),
+      hammer: given.hammer ?? false,
+    },
   };
 }
 
@@ -199,7 +205,7 @@ type Found = readonly [clash: Clash, field: string];
 
 /** Everything one cut asks for that what was left, its bit or its machine does not give. */
 function clashesOf(
-  { hole, piece }: DrillCase,
+  { hole, piece, kit }: DrillCase,
   given: Operation,
   cut: CutOperation,
   leaves: readonly DepthLayer[],
@@ -271,14 +277,30 @@ function clashesOf(
       { code: 'core-longer-than-barrel', name, bit: bit.name, coreMm, barrelMm: usableDepthMm },
       'toMm',
     ]);
-  if (solid && toMm > usableDepthMm + SAME_MM)
-    found.push([
-      { code: 'operation-out-of-reach', name, bit: bit.name, toMm, reachMm: usableDepthMm },
-      'toMm',
-    ]);
-  if (cut.hammer && !family.takesHammer)
+  const named = cut.couplings;
+  for (const coupling of named)
+    if (!entersHole(coupling, diameterMm))
+      found.push([
+        {
+          code: 'coupling-wider-than-hole',
+          coupling: coupling.name,
+          diameterMm: coupling.diameterMm ?? 0,
+          holeMm: diameterMm,
+        },
+        'couplingIds',
+      ]);
+  const reachMm = ownReach(setup.finishing) + chainReach(named);
+  // How far a core bit goes is known once its free length is, or what it is put on.
+  const isKnown = solid || bit.freeLengthMm !== undefined || named.length > 0;
+  const reached =
+    named.length > 0 || toMm <= reachMm || reachTo(kit, setup.finishing, toMm).extension === null
+      ? reachMm
+      : toMm;
+  if (isKnown && toMm > reached + SAME_MM)
+    found.push([{ code: 'operation-out-of-reach', name, bit: bit.name, toMm, reachMm }, 'toMm']);
+  if (setup.hammer && !family.takesHammer)
     found.push([{ code: 'hammer-on-diamond', bit: bit.name, family: bit.family }, 'hammer']);
-  if (cut.hammer && MACHINE_KINDS[setup.machine.kind].hammer === 'none')
+  if (setup.hammer && MACHINE_KINDS[setup.machine.kind].hammer === 'none')
     found.push([{ code: 'machine-without-hammer', machine: setup.machine.name }, 'hammer']);
   const isDry = COOLANTS[setup.coolant.id].kind === 'dry';
   if (!isDry && family.dryOnly)
@@ -293,6 +315,11 @@ function clashesOf(
     found.push([{ code: 'dry-diamond-in-glass', bit: bit.name, material: glass.name }, 'wet']);
   return found;
 }
+
+const couplingsOf = (
+  { couplings = [] }: Kit,
+  { couplingIds = [] }: Operation,
+): readonly Coupling[] => couplingIds.flatMap((id) => couplings.find((one) => one.id === id) ?? []);
 
 /** What the listed cuts leave standing between the faces, or above the bottom of a blind hole. */
 function gapLeft(

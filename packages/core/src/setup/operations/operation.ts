@@ -1,4 +1,5 @@
 import type { Face, Help, OperationKindId } from '../../data/operations';
+import type { Coupling } from '../../documents/kit';
 import type { ResolvedSetup } from '../resolvedSetup';
 
 interface OperationHead {
@@ -14,7 +15,8 @@ export interface CutOperation extends OperationHead {
   readonly fromMm: number;
   readonly toMm: number;
   readonly setup: ResolvedSetup;
-  readonly hammer: boolean;
+  /** Chosen to stand between machine and bit, machine first. */
+  readonly couplings: readonly Coupling[];
 }
 
 /** Work of hands at a depth of its face, mm. */

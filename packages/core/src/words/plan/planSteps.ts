@@ -22,6 +22,7 @@ import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 import type { WorkedOperation } from '../../plan/planContext';
 import type { CutPlan } from '../../plan/planCut';
 import type { PlanInUnits } from './planInUnits';
+import { HELP_WORDS } from './helpWords';
 import { renewal } from './waterWords';
 
 const START_DETAIL: Record<Start, string> = {
@@ -45,6 +46,23 @@ export const planSteps = (context: PlanInUnits): Step[] =>
 
 /** One operation, step by step. */
 export function operationSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
+  const { helper } = one.operation;
+  const words = helper && HELP_WORDS[helper];
+  return [
+    ...(words
+      ? [
+          {
+            kind: 'prepare' as const,
+            title: `Second person: ${words.label.toLowerCase()}`,
+            detail: words.step,
+          },
+        ]
+      : []),
+    ...ownSteps(context, one),
+  ];
+}
+
+function ownSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
   const { operations, units, hole } = context;
   const { operation, cut } = one;
   if (cut) {
@@ -175,12 +193,12 @@ function setUpSteps(context: PlanInUnits, cut: CutPlan): Step[] {
 /** The next bit on, with all that changes with it. */
 function changeTo(context: PlanInUnits, cut: CutPlan): Step {
   const { units } = context;
-  const { setup, headline, operation } = cut;
+  const { setup, headline } = cut;
   const { bit, geometry } = setup.finishing;
   const kind = MACHINE_KINDS[setup.machine.kind];
   // A hammer drill that nobody owns is named with its hammer off.
   const isSaid = !setup.machineOwned && kind.hammer === 'always';
-  const hammer = operation.hammer
+  const hammer = setup.hammer
     ? ' Hammer on for this one.'
     : kind.hammer === 'none' || isSaid
       ? ''
@@ -353,7 +371,7 @@ const waterOff = ({ units }: PlanInUnits, { water, operation }: CutPlan): Step[]
       ];
 
 function coreBreak(
-  { units, passes, hole }: PlanInUnits,
+  { units, passes, hole, extension }: PlanInUnits,
   { core, operation }: WorkedOperation,
 ): Step {
   const z = operation.kind === 'hand' ? operation.atMm : 0;
@@ -377,7 +395,7 @@ function coreBreak(
   return {
     kind: 'core-break',
     title: `Break out the core at ${at}`,
-    detail: `${mass}Snap it and draw it out without prying on the good edge; rim back in the groove before the motor starts.${z === passes.extendAtMm ? ' Now the extension goes on.' : ''}`,
+    detail: `${mass}Snap it and draw it out without prying on the good edge; rim back in the groove before the motor starts.${z === passes.extendAtMm ? ` Now ${extension?.name ?? 'the extension'} goes on.` : ''}`,
     ...depth,
   };
 }

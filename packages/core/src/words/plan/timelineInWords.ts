@@ -32,8 +32,8 @@ const MOMENTS = {
     title: 'Chisel clear',
     detail: 'Drill off; hammer off again before the bit goes back.',
   }),
-  extension: ({ shortMm = 0 }, { units }) => ({
-    title: 'Extension on',
+  extension: ({ shortMm = 0 }, { units, extension }) => ({
+    title: extension ? `${extension.name} on` : 'Extension on',
     detail: `The barrel ends ${formatLengthShort(shortMm, units)} short of the depth.`,
   }),
   'water-change': (_, { setup }) => ({

@@ -30,12 +30,15 @@ export function packingList(
   };
   for (const { plan, piece, hole } of works) {
     const { setup, water } = plan;
-    for (const pilot of plan.pilots) add(`bit-${pilot.bitName}`, pilot.bitName);
-    add(
-      `bit-${setup.bitId ?? setup.bitName}`,
-      `${setup.bitName}, ${formatLengthShort(setup.bitDiameterMm, units)}`,
-    );
-    add(`machine-${setup.machineId ?? setup.machineKind}`, setup.machineName);
+    const operations = plan.operations ?? [];
+    for (const one of operations) {
+      const { bitId, bitName, bitDiameterMm, machineId, machineName } = one;
+      const { extensionId, extensionName } = one;
+      if (bitName === null || bitDiameterMm === null) continue;
+      add(`bit-${bitId ?? bitName}`, `${bitName}, ${formatLengthShort(bitDiameterMm, units)}`);
+      add(`machine-${machineId ?? machineName ?? ''}`, machineName ?? '');
+      if (extensionId !== null) add(`extension-${extensionId}`, extensionName ?? '');
+    }
     const kind = MACHINE_KINDS[setup.machineKind as MachineKindId];
     if (kind.power === 'battery') add('battery', 'Battery charged, and a spare');
     if (setup.supportKind !== 'nothing')
@@ -55,7 +58,13 @@ export function packingList(
     );
     add('cloth', 'Cloth and a bucket for the slurry');
     add('stone', 'Fine abrasive for the edge');
-    if (!setup.solid) add('rod', 'Rod to push the core out');
+    if (operations.some(({ solid }) => solid === false)) add('rod', 'Rod to push the core out');
+    const hands = new Set(operations.map(({ does }) => does));
+    if (hands.has('break-out') || hands.has('chisel'))
+      add('chisel', 'Chisel and hook to break the core out');
+    if (operations.some(({ waterKind }) => waterKind === 'none')) {
+      add('extraction', 'Extraction and a respirator');
+    }
     const purpose = hole.purpose?.kind;
     if (purpose !== undefined && isPurposeKind(purpose))
       add(`part-${purpose}`, `The part itself: ${PURPOSES[purpose].title.toLowerCase()}`);

@@ -94,6 +94,7 @@ function kit({ plan, bit, now, units }: ReadyScene): ReadyItem[] {
       opens: 'packing',
     },
   ];
+  const first = plan.operations?.find(({ bitName }) => bitName !== null);
   const due = bit && bitCheckDue(bit, now);
   if (due)
     items.push({
@@ -106,7 +107,7 @@ function kit({ plan, bit, now, units }: ReadyScene): ReadyItem[] {
   items.push({
     id: 'rotation',
     title: 'Right way round, hammer off',
-    detail: `${setup.bitName} chucked true, spun by hand; ${formatRpm(plan.rpm)} set on ${setup.machineName.toLowerCase()}; collar or stop at ${formatLengthShort(plan.depthPerSideMm, units)}.`,
+    detail: `${first?.bitName ?? setup.bitName} chucked true, spun by hand; ${formatRpm(first?.rpm ?? plan.rpm)} set on ${(first?.machineName ?? setup.machineName).toLowerCase()}; collar or stop at ${formatLengthShort(first?.toMm ?? plan.depthPerSideMm, units)}.`,
     keeps: 'run',
   });
   return items;

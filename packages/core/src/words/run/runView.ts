@@ -5,6 +5,7 @@ import { formatLengthShort } from '../units/length';
 import { showDepth } from '../units/showDepth';
 import type { UnitSystem } from '../../data/unitSystem';
 import { nextStop } from '../../run/advance';
+import { HELP_WORDS } from '../plan/helpWords';
 import { isHalf } from '../../run/leg';
 import type { RunActKind } from '../../documents/runEvent';
 import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from '../../run/runFigures';
@@ -75,10 +76,13 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
     case 'prepare':
       return {
         line: 'Rim on the mark',
-        detail: `${legOf(state).bitName}. Motor on before it touches, then start the clock.`,
+        detail: `${legOf(state).bitName}. Motor on before it touches, then start the clock.${helping(state)}`,
       };
     case 'seat':
-      return { line: `Seat: ${press}`, detail: `${turn}. Gently, until the ring is full.${eased}` };
+      return {
+        line: `Seat: ${press}`,
+        detail: `${turn}. Gently, until the ring is full.${eased}${helping(state)}`,
+      };
     case 'cut':
       return atFoot(state)
         ? legOf(state).givesWay
@@ -90,7 +94,7 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
               line: 'Should be at depth',
               detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
             }
-        : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}` };
+        : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}${helping(state)}` };
     case 'lift':
       return {
         line: 'Lift',
@@ -176,6 +180,12 @@ function isEased(state: RunState): boolean {
   const exit = strokes.find(({ kind }) => kind === 'exit');
   const main = strokes.findLast(({ kind }) => kind === 'main');
   return exit !== undefined && main !== undefined && easesOff(exit.forceN, main.forceN);
+}
+
+/** What the second person does meanwhile. */
+function helping(state: RunState): string {
+  const { helper } = legOf(state);
+  return helper ? ` ${HELP_WORDS[helper].cue}` : '';
 }
 
 /** Beyond this share of the way nobody knows how deep it is. */

@@ -137,6 +137,8 @@ export const kitWords = {
   dry: 'Dry',
   goesIntoMachineWith: 'Goes into the machine with',
   takesBitBy: 'Takes the bit by',
+  freeLength: 'Rim to holder',
+  widestIfKnown: 'Widest, if known',
   carriesItFurtherBy: 'Carries it further by',
   comesApartBy: 'Comes apart by',
   searchKit: 'search the kit',

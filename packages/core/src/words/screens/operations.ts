@@ -1,17 +1,10 @@
 import { HELPS, OPERATION_KIND_IDS, OPERATION_KINDS, type Help } from '../../data/operations';
+import { HELP_WORDS } from '../plan/helpWords';
 import type { Chip } from './choiceChips';
-
-const HELP_NAMES: Readonly<Record<Help, string>> = {
-  water: 'Holds the water',
-  vacuum: 'Holds the vacuum',
-  light: 'Holds the light',
-  'depth-mark': 'Watches the depth mark',
-  steady: 'Steadies the piece',
-};
 
 export const HELP_CHIPS: readonly Chip<Help>[] = HELPS.map((value) => ({
   value,
-  label: HELP_NAMES[value],
+  label: HELP_WORDS[value].label,
 }));
 export const KIND_CHIPS = OPERATION_KIND_IDS.map((value) => ({
   value,
