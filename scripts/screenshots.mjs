@@ -147,14 +147,13 @@ const VIEWS = [
   },
   { name: 'run-wide', path: `${hole(2, 5)}/ready`, wide: true, act: running(110) },
   {
-    name: 'run-wide-dark',
-    path: `${hole(1, 1)}/ready`,
+    name: 'operations-wide',
+    path: `${hole(4, 15)}/operations`,
     wide: true,
-    dark: true,
-    act: running(130, async (page) => {
-      await page.getByTestId('sign-labours').click();
-      await page.clock.runFor(3000);
-    }),
+    act: async (page) => {
+      await page.getByTestId('operation-row-bore').click();
+      await page.waitForTimeout(1500);
+    },
   },
 ];
 

@@ -5,14 +5,6 @@ import { crossingError, leanOf, MARKING_MM } from '../layout/aim';
 import { faceMaterial } from '../layout/faceMaterial';
 import { planPurpose } from '../layout/purposes/plannedPurpose';
 import { thicknessSpread } from '../layout/thickness';
-import {
-  aroundS,
-  CHISEL_S,
-  coreBreakS,
-  EASE_EDGE_S,
-  lastCoreS,
-  TURN_S,
-} from '../physics/cutting/pauses';
 import { easedBefore } from '../physics/cutting/stages';
 import { HEAT_GAIN } from '../physics/heat/boiling';
 import type { Bend } from '../physics/plate/bender';
@@ -32,11 +24,12 @@ import { bendingSceneOf } from './bendingSceneOf';
 import { crackOf } from './crackIfSure';
 import { hazardScene } from './hazardScene';
 import { clearOf, type CrackCase } from './planCrack';
+import { handTime } from './handTime';
 import { bitKey, planCut, type CutPlan, type HoleTask, type Left } from './planCut';
 import { coresOf, passesOf, wholeLayers } from './planCores';
 import type { PlanContext, WorkedOperation } from './planContext';
 import { planChip } from './planRim';
-import { totalTime, type OperationTime } from './planTime';
+import { totalTime } from './planTime';
 import { finesAfter, totalWater } from './planWater';
 
 /**
@@ -240,50 +233,6 @@ function slowest(cuts: readonly CutPlan[]): CutPlan {
     (slow, cut) => (cut.headline.rateMmPerS < slow.headline.rateMmPerS ? cut : slow),
     first,
   );
-}
-
-/** What work of hands takes: between cuts it halts the drilling, else it stands around it. */
-function handTime(
-  operation: ResolvedOperation,
-  cores: ReturnType<typeof coresOf>,
-  listed: readonly ResolvedOperation[],
-  main: CutPlan,
-  { hole }: HoleTask,
-): OperationTime {
-  const none = { pauses: {}, around: {} };
-  const { solid, diameterMm } = main.setup.finishing.geometry;
-  const blind = hole.depth.kind !== 'through';
-  const cutsAfter = listed.slice(listed.indexOf(operation)).some(({ kind }) => kind === 'cut');
-  switch (operation.does) {
-    case 'mark': {
-      const { hold, wanted, coolant } = main.setup;
-      return { ...none, around: { setUp: aroundS(hold, wanted.standFixing, coolant.id).setUp } };
-    }
-    case 'break-out': {
-      const core = cores.get(operation);
-      const D = core?.diameterMm ?? diameterMm;
-      return cutsAfter
-        ? { ...none, pauses: { coreBreaks: core ? coreBreakS(core, D) : 0 } }
-        : { ...none, around: { lastCore: lastCoreS(solid, true, D) } };
-    }
-    case 'chisel':
-      return { ...none, pauses: { chiselling: CHISEL_S } };
-    case 'turn-over':
-    case 'go-round':
-      return { ...none, pauses: { turnOver: TURN_S[operation.does] } };
-    case 'ease-edge':
-      return { ...none, around: { takeDown: EASE_EDGE_S } };
-    case 'clean': {
-      const { hold, wanted, coolant } = main.setup;
-      const { takeDown } = aroundS(hold, wanted.standFixing, coolant.id);
-      return {
-        ...none,
-        around: { takeDown, lastCore: blind ? 0 : lastCoreS(solid, false, diameterMm) },
-      };
-    }
-    default:
-      return none;
-  }
 }
 
 /** Bending under another force than the one it was worked out for: what the drill adds goes with it. */
