@@ -1,3 +1,4 @@
+import { operationPresets } from '@nucleon/core/advice/operationPresets';
 import { comparisonsInWords } from '@nucleon/core/words/advice/comparisonsInWords';
 import { edgeTruthInWords } from '@nucleon/core/words/advice/edgeTruthInWords';
 import type { HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
@@ -51,6 +52,10 @@ export const TASKS = {
   },
   hire: ({ drillCase, prices }: AskedHole & { readonly prices: Partial<HirePrices> }) =>
     hireInWords(drillCase, prices),
+  presets: ({ drillCase }: AskedHole) => ({
+    kind: 'listed' as const,
+    presets: operationPresets(drillCase),
+  }),
   window: ({ drillCase }: AskedHole) => windowView(drillCase),
   windowPoint: ({ drillCase }: AskedHole) => windowPoint(drillCase),
 } as const;

@@ -9,6 +9,7 @@ export interface DrawnCut {
   readonly diameterMm: number;
   readonly rimWidthMm: number;
   readonly solid: boolean;
+  readonly dry: boolean;
   readonly liftsAtMm: readonly number[];
   readonly stages: readonly Omit<PlannedStage, 'side'>[];
 }
@@ -28,6 +29,9 @@ export function planOfCut(plan: BarePlan, cut: DrawnCut): BarePlan {
     stages: cut.stages.map((stage) => ({ ...stage, side: 1 })),
     easeOffAtMm: cut.stages.find(({ kind }) => kind === 'exit')?.fromMm ?? null,
     coreBreaksAtMm: [],
+    water: cut.dry
+      ? { ...plan.water, method: 'none', fillL: null, coverMm: null, changeAtDepthMm: [] }
+      : plan.water,
     layers: cut.face === 'near' ? plan.layers : [...plan.layers].reverse().map(seen),
     setup: {
       ...plan.setup,
@@ -41,7 +45,7 @@ export function planOfCut(plan: BarePlan, cut: DrawnCut): BarePlan {
 
 /** A planned operation as it is drawn; null where nothing is cut. */
 export function drawnCut(one: PlannedOperation): DrawnCut | null {
-  const { face, toMm, bitName, bitDiameterMm, rimWidthMm, solid, liftsAtMm, stages } = one;
+  const { face, toMm, bitName, bitDiameterMm, rimWidthMm, solid, liftsAtMm, stages, wet } = one;
   if (bitName === null || bitDiameterMm === null) return null;
   return {
     face,
@@ -50,6 +54,7 @@ export function drawnCut(one: PlannedOperation): DrawnCut | null {
     diameterMm: bitDiameterMm,
     rimWidthMm: rimWidthMm ?? bitDiameterMm / 2,
     solid: solid ?? false,
+    dry: !wet,
     liftsAtMm,
     stages,
   };

@@ -1,6 +1,6 @@
 import type { OperationKindId } from '@nucleon/core/data/operations';
 import { operationLine } from '@nucleon/core/words/plan/operationLine';
-import { KIND_CHIPS, operationsWords } from '@nucleon/core/words/screens/operations';
+import { KIND_CHIPS, operationsWords, presetChips } from '@nucleon/core/words/screens/operations';
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronUp from 'lucide-react-native/icons/chevron-up';
 import GripVertical from 'lucide-react-native/icons/grip-vertical';
@@ -33,6 +33,18 @@ export function OperationRows({ list, form }: OperationRowsProps) {
   const [adding, setAdding] = useState(false);
   return (
     <Column gap="$3">
+      {list.presets.length > 1 ? (
+        <Chips
+          label={operationsWords.startFrom}
+          chips={presetChips(list.presets)}
+          value={list.suggested ? list.presets.find(({ inUse }) => inUse)?.id : undefined}
+          onChange={(id) => {
+            const preset = list.presets.find((one) => one.id === id);
+            if (preset) list.startFrom(preset);
+          }}
+          testID="operation-presets"
+        />
+      ) : null}
       <Small>{list.suggested ? operationsWords.suggested : operationsWords.yourOwn}</Small>
       <Column render="ol" padding={0} margin={0} testID="operations">
         {list.rows.map((row, index) => (

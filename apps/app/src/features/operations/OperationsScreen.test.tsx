@@ -108,3 +108,31 @@ it('moves by the arrow keys on its handle', async () => {
     expect(rows()[0]).toBe('operation-row-core');
   });
 });
+
+it('starts from another way in one press, and says which is in use', async () => {
+  const log = await open([{ id: 'one', does: 'core' }]);
+  const both = await within(await screen.findByTestId('operation-presets')).findByText(
+    'From both faces',
+  );
+  fireEvent.click(both);
+  await waitFor(() => {
+    expect(kept(log)).toMatchObject({ setup: { sides: 'two' } });
+  });
+  expect(kept(log)).not.toHaveProperty('operations');
+  await waitFor(() => {
+    expect(rows()).toEqual([
+      'operation-row-mark',
+      'operation-row-core',
+      'operation-row-turn-over',
+      'operation-row-core-2',
+      'operation-row-clean',
+    ]);
+  });
+  await waitFor(() => {
+    expect(
+      within(screen.getByTestId('operation-presets')).getByRole('radio', {
+        name: 'From both faces',
+      }),
+    ).toHaveAttribute('aria-checked', 'true');
+  });
+});

@@ -1,3 +1,4 @@
+import type { OperationPreset } from '@nucleon/core/advice/operationPresets';
 import type { OperationKindId } from '@nucleon/core/data/operations';
 import type { Operation } from '@nucleon/core/documents/operation';
 import type { PlannedOperation } from '@nucleon/core/documents/plan';
@@ -9,6 +10,8 @@ import {
   without,
 } from '@nucleon/core/setup/operations/editOperations';
 import { useState } from 'react';
+import type { AskedHole } from '../../workers/askedHole';
+import { useTask } from '../../workers/useTask';
 import type { HoleRoom } from '../hole/useHoleRoom';
 
 export interface OperationRow {
@@ -30,10 +33,20 @@ export interface OperationList {
   readonly remove: (id: string) => void;
   readonly add: (does: OperationKindId) => void;
   readonly backToSuggested: () => void;
+  /** Ways of going about it, with what is owned. */
+  readonly presets: readonly OperationPreset[];
+  readonly startFrom: (preset: OperationPreset) => void;
+}
+
+/** Weighed by the worker: a chain of steps tries every owned size. */
+function usePresets(asked: AskedHole): readonly OperationPreset[] {
+  const { outcome } = useTask('presets', asked);
+  return outcome?.kind === 'listed' ? outcome.presets : [];
 }
 
 /** The operations of a hole as they are listed and edited; the first change makes the list one's own. */
-export function useOperations({ edit, plan, faults }: HoleRoom): OperationList {
+export function useOperations({ edit, plan, faults, asked }: HoleRoom): OperationList {
+  const presets = usePresets(asked);
   const [chosenId, choose] = useState<string | null>(null);
   const planned = plan?.operations ?? [];
   const { operations } = edit.hole;
@@ -68,6 +81,10 @@ export function useOperations({ edit, plan, faults }: HoleRoom): OperationList {
       const next = added(listed, does, chosen);
       put(next.operations, 'operations');
       choose(next.id);
+    },
+    presets,
+    startFrom: ({ setup }) => {
+      edit.changeHole({ setup, operations: undefined }, 'operations');
     },
     backToSuggested: () => {
       edit.changeHole({ operations: undefined }, 'operations');

@@ -1,4 +1,5 @@
 import { HELPS, OPERATION_KIND_IDS, OPERATION_KINDS, type Help } from '../../data/operations';
+import type { OperationPreset, PresetId } from '../../advice/operationPresets';
 import { HELP_WORDS } from '../plan/helpWords';
 import type { Chip } from './choiceChips';
 
@@ -23,8 +24,18 @@ export const HAMMER_CHIPS = [
   { value: 'on', label: 'Hammer on' },
 ] as const;
 
+const PRESET_NAMES: Readonly<Record<PresetId, string>> = {
+  'one-face': 'From one face',
+  'both-faces': 'From both faces',
+  'pilot-first': 'A pilot through, then both faces',
+  steps: 'In steps of growing size',
+};
+export const presetChips = (presets: readonly OperationPreset[]): readonly Chip<PresetId>[] =>
+  presets.map(({ id }) => ({ value: id, label: PRESET_NAMES[id] }));
+
 /** The operations of a hole. */
 export const operationsWords = {
+  startFrom: 'Start from',
   operations: 'Operations',
   theOperations: 'the operations',
   suggested: 'Suggested from the setup. Change any of them and the list is your own.',
