@@ -45,6 +45,10 @@ export interface Fit {
   readonly diameter: DiameterRange;
   readonly depth: HoleDepth;
   readonly fall?: NonNullable<Hole['fall']>;
+  /** Behind the face, in another leaf, the hole is of another width, mm. */
+  readonly behindMm?: number;
+  /** What hangs in it is cut by a sharp rim: both are eased. */
+  readonly easesEdges?: true;
   /** Width of edge chips that the finished work hides, mm, play and seal taken off; null: nothing covers it. */
   readonly coverMm: number | null;
   /** How far off its mark the hole may sit, mm; null where the part does not care. */

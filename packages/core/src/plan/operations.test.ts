@@ -108,6 +108,43 @@ describe('a tile on a block', () => {
   });
 });
 
+it('a plug hole is as wide as the plug behind the tile, and a little wider in it', () => {
+  const parts: JobParts = {
+    ...WET_TILED,
+    hole: {
+      diameterMm: 8.75,
+      depth: { kind: 'blind', depthMm: 72 },
+      purpose: { kind: 'wall-plug', plugDiameterMm: 8, plugLengthMm: 50, tileThicknessMm: 9 },
+    },
+    bits: [
+      { id: 'tile9', name: 'Tile core 9', family: 'brazed-tile-core', diameterMm: 8.8 },
+      { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8, usableDepthMm: 120 },
+    ],
+    setup: { bit: 'tile9', water: { kind: 'bottle' } },
+  };
+  const plan = planOf(parts);
+  expect(opsOf(plan).map(({ bitId }) => bitId)).toEqual([null, 'tile9', 'mas8', null]);
+  // Neither is a pilot of the other: each leaf has its own width.
+  expect(plan.pilots).toEqual([]);
+  expect(plan.stages.map(({ toMm }) => toMm).at(-1)).toBe(72);
+  expect(plan.fit?.followUps.map(({ title }) => title)).not.toContain(
+    'Change the bit below the tile',
+  );
+  // Listed by hand it is no gap.
+  expect(planOf(parts, opsOf(plan).map(asListed)).drillTimeS).toEqual(plan.drillTimeS);
+});
+
+it('what hangs in a hole has its rims eased, as an operation', () => {
+  const plan = planOf({ hole: { purpose: { kind: 'hanging-cord', strandMm: 2 } } });
+  expect(listed(plan).map((one) => one.split(' ')[0])).toEqual([
+    'mark',
+    'core',
+    'ease-edge',
+    'clean',
+  ]);
+  expect(plan.steps.map(({ title }) => title)).toContain('Ease the edge');
+});
+
 describe('gates', () => {
   it('stand once for all tools, and one answer settles them until any tool changes', () => {
     const dust = (plan: Plan) => plan.gates.find(({ code }) => code === 'dust');

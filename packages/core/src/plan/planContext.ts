@@ -25,6 +25,8 @@ import type { ResolvedSetup } from '../setup/resolvedSetup';
 export interface WorkedOperation {
   readonly operation: ResolvedOperation;
   readonly cut: CutPlan | null;
+  /** It brings the hole to its size somewhere, rather than going before a wider bit. */
+  readonly finishes: boolean;
   /** The core that comes out here. */
   readonly core: CoreOut | null;
   readonly time: OperationTime;

@@ -11,7 +11,7 @@ import {
 } from '../documents/plan';
 import type { PlanContext, WorkedOperation } from './planContext';
 import { operationSpread, sumOf } from './planTime';
-import { SIZE_TOLERANCE_MM, type ResolvedSetup } from '../setup/resolvedSetup';
+import type { ResolvedSetup } from '../setup/resolvedSetup';
 
 /** The figures of a plan, without the sentences that go with them. */
 export type PlanNumbers = Omit<
@@ -133,11 +133,10 @@ function plannedSetup(setup: ResolvedSetup, headline: MaterialCut): PlannedSetup
 }
 
 /** The cuts that open the hole to less than its size. */
-const pilotsOf = ({ operations, setup }: PlanContext): PlannedPilot[] =>
-  operations.flatMap(({ cut }) => {
-    if (!cut) return [];
+const pilotsOf = ({ operations }: PlanContext): PlannedPilot[] =>
+  operations.flatMap(({ cut, finishes }) => {
+    if (!cut || finishes || cut.operation.does === 'counterbore') return [];
     const { bit, geometry, owned } = cut.setup.finishing;
-    if (geometry.diameterMm >= setup.finishing.geometry.diameterMm - SIZE_TOLERANCE_MM) return [];
     return [
       {
         bitId: owned ? bit.id : null,

@@ -44,7 +44,6 @@ const ORDER: Readonly<Partial<Record<Moment['kind'], number>>> = {
  * they go down the whole way before.
  */
 export function timelineOf(context: PlanContext): TimedMoment[] {
-  const finalMm = context.setup.finishing.geometry.diameterMm;
   const last = context.operations.findLast(({ cut }) => cut !== null)?.cut;
   let atS: number | null = 0;
   let isFirst = true;
@@ -57,7 +56,7 @@ export function timelineOf(context: PlanContext): TimedMoment[] {
       atS = atS === null ? null : atS + sumOf(one.time.pauses);
       continue;
     }
-    const isFinal = cut.setup.finishing.geometry.diameterMm >= finalMm - 1e-9;
+    const isFinal = one.finishes;
     if (isFinal) moments.push(...timed(cut, cutMoments(context, cut, isFirst, cut === last), atS));
     if (isFinal) isFirst = false;
     const { work, pauses } = cut.time;

@@ -15,7 +15,14 @@ import type { DrillCase } from '../setup/drillCase';
 import { layersTo } from '../setup/cutLayers';
 import { deriveOperations } from '../setup/operations/deriveOperations';
 import { givenOperations } from '../setup/operations/givenOperations';
-import { SAME_MM, uncutProfile, widened } from '../setup/operations/holeProfile';
+import {
+  narrowest,
+  SAME_MM,
+  seenFrom,
+  uncutProfile,
+  widened,
+  type HoleProfile,
+} from '../setup/operations/holeProfile';
 import type { ResolvedOperation } from '../setup/operations/operation';
 import { possibleMaterials } from '../setup/possibilities';
 import { resolveSetup } from '../setup/resolveSetup';
@@ -52,6 +59,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
         base,
         layersTo(materials, piece, depthMm),
         thickness.thickestMm - piece.thicknessMm,
+        purpose.fit ?? {},
       );
   const task: HoleTask = {
     piece,
@@ -69,7 +77,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     coverMm: purpose.fit?.coverMm,
   };
   const cuts = cutAll(task, listed);
-  const finishing = finishingOf(cuts);
+  const finishing = finishingOf(cuts, task);
   const main = slowest(finishing);
   const near = finishing.filter(({ operation }) => operation.face === 'near');
   const nearLast = near.at(-1) ?? main;
@@ -79,11 +87,12 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const operations = listed.map((operation): WorkedOperation => {
     const cut = cuts.find((one) => one.operation === operation);
     return cut
-      ? { operation, cut, core: null, time: cut.time, gates: [] }
+      ? { operation, cut, finishes: finishing.includes(cut), core: null, time: cut.time, gates: [] }
       : {
           operation,
           core: cores.get(operation) ?? null,
           cut: null,
+          finishes: false,
           gates: [],
           time: handTime(operation, cores, listed, main, task),
         };
@@ -182,29 +191,40 @@ function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): readonly 
   return cuts;
 }
 
-function leftBy(
-  { operation, setup, water, bitDepthMm }: CutPlan,
-  left: Left,
+function widenedBy(
+  { operation, setup }: CutPlan,
+  profile: HoleProfile,
   totalMm: number,
-): Left {
+): HoleProfile {
   const { face, fromMm, toMm } = operation;
   const [from, to] = face === 'near' ? [fromMm, toMm] : [totalMm - toMm, totalMm - fromMm];
+  return widened(profile, from, to, setup.finishing.geometry.diameterMm);
+}
+
+function leftBy(cut: CutPlan, left: Left, totalMm: number): Left {
+  const { operation, setup, water, bitDepthMm } = cut;
+  const { fromMm, toMm } = operation;
   const key = bitKey(setup);
   return {
-    profile: widened(left.profile, from, to, setup.finishing.geometry.diameterMm),
+    profile: widenedBy(cut, left.profile, totalMm),
     finesG: finesAfter(water, left.finesG, fromMm, toMm),
     cutMm: new Map(left.cutMm).set(key, (left.cutMm.get(key) ?? 0) + bitDepthMm),
     bitId: key,
   };
 }
 
-/** The cuts that bring the hole to its size; a counterbore is wider than the hole. */
-function finishingOf(cuts: readonly CutPlan[]): readonly CutPlan[] {
-  const D = ({ setup }: CutPlan): number => setup.finishing.geometry.diameterMm;
+/** The cuts that bring the hole to its size somewhere; a counterbore is wider than the hole. */
+function finishingOf(cuts: readonly CutPlan[], task: HoleTask): readonly CutPlan[] {
   const own = cuts.filter(({ operation }) => operation.does !== 'counterbore');
   const all = own.length > 0 ? own : cuts;
-  const widest = Math.max(...all.map(D));
-  return all.filter((cut) => D(cut) >= widest - SIZE_TOLERANCE_MM);
+  const profile = all.reduce(
+    (so, cut) => widenedBy(cut, so, task.piece.thicknessMm),
+    uncutProfile(task.leaves),
+  );
+  return all.filter(({ operation: { face, fromMm, toMm }, setup }) => {
+    const open = narrowest(seenFrom(face, profile), fromMm, toMm);
+    return setup.finishing.geometry.diameterMm >= open - SIZE_TOLERANCE_MM;
+  });
 }
 
 /** A pilot through the whole piece carries the centre over by itself. */

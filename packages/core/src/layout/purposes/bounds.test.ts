@@ -104,6 +104,7 @@ describe('wall plug', () => {
     expect(numbers('wall-plug', plug)).toEqual({
       diameter: { targetMm: 8.75, leastMm: 8.5, mostMm: 9 },
       depth: { kind: 'blind', depthMm: 61.5 },
+      behindMm: 8,
       coverMm: null,
       toleranceMm: null,
     });

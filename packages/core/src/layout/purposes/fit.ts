@@ -27,7 +27,10 @@ export interface Say {
 export type Says<T> = (say: Say) => T;
 
 /** What the part asks of the hole, in numbers. */
-export type FitNumbers = Pick<Fit, 'diameter' | 'depth' | 'fall' | 'coverMm' | 'toleranceMm'>;
+export type FitNumbers = Pick<
+  Fit,
+  'diameter' | 'depth' | 'fall' | 'behindMm' | 'easesEdges' | 'coverMm' | 'toleranceMm'
+>;
 
 /** How it came about and what follows, in words. */
 export interface FitWords extends Pick<Fit, 'results' | 'followUps' | 'cautions'> {

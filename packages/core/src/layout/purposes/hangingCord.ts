@@ -34,6 +34,7 @@ export const hangingCord = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
+      easesEdges: true,
       says: ({ L, significant }) => ({
         why: `A bundle of ${L(bundle)} and three tenths of room.`,
         working: [
@@ -56,14 +57,7 @@ export const hangingCord = definePurpose({
                 },
               ]),
         ],
-        followUps: [
-          {
-            when: 'after',
-            title: 'Ease both edges',
-            detail:
-              'A sharp rim saws through cord: round it with wet fine abrasive until a thread slides.',
-          },
-        ],
+        followUps: [],
         cautions: [],
       }),
     };

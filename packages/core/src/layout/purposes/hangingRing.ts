@@ -51,6 +51,7 @@ export const hangingRing = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: Math.max(0, farthest - e),
+      easesEdges: true,
       says: ({ L, force, significant }) => ({
         why: `The wire of ${L(v.wireMm)} turns through ${L(t)} on a ring of ${L(inside)}.`,
         working: [
@@ -104,9 +105,8 @@ export const hangingRing = definePurpose({
           },
           {
             when: 'after',
-            title: 'Ease both edges',
-            detail:
-              'Round the hole’s edges with wet fine abrasive, then open the ring sideways, never apart.',
+            title: 'Open the ring sideways',
+            detail: 'Never apart: it closes flush that way, and does not press on the stone.',
           },
         ],
         cautions: [

@@ -50,6 +50,8 @@ export const wallPlug = definePurpose({
         mostMm: v.plugDiameterMm + ROOM_MM.max,
       },
       depth: intoWall ? { kind: 'blind', depthMm } : { kind: 'through' },
+      // The plug holds in the wall: room it has in the tile alone.
+      behindMm: v.plugDiameterMm,
       coverMm,
       toleranceMm: v.pairSpacingMm === undefined ? null : 1,
       says: ({ L }) => ({
@@ -83,11 +85,16 @@ export const wallPlug = definePurpose({
                   detail: `${L(v.pairSpacingMm)} apart, on one level line; measure again after the tape is on.`,
                 },
               ]),
-          {
-            when: 'after',
-            title: 'Change the bit below the tile',
-            detail: `Diamond through tile and adhesive, rotation only; then a masonry bit of ${L(v.plugDiameterMm)} to ${L(depthMm)} from the face.`,
-          },
+          // Where the wall behind is part of the piece, its operations say so.
+          ...(thicknessMm > recess
+            ? []
+            : [
+                {
+                  when: 'after' as const,
+                  title: 'Change the bit below the tile',
+                  detail: `Diamond through tile and adhesive, rotation only; then a masonry bit of ${L(v.plugDiameterMm)} to ${L(depthMm)} from the face.`,
+                },
+              ]),
           {
             when: 'after',
             title: `Set the plug ${L(recess)} below the face`,

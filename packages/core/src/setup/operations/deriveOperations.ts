@@ -1,5 +1,6 @@
 import { isBuilding } from '../../data/pieceForms';
 import type { Face, OperationKindId } from '../../data/operations';
+import type { FitNumbers } from '../../layout/purposes/fit';
 import { corePasses, type SolidStretch } from '../../physics/cutting/passes';
 import { layersFromFarFace, type DepthLayer } from '../cutLayers';
 import type { DrillCase } from '../drillCase';
@@ -17,6 +18,9 @@ type Draft =
     }
   | { readonly does: OperationKindId; readonly face: Face; readonly atMm: number };
 
+/** What the part asks of the operations. */
+export type PartAsks = Pick<FitNumbers, 'behindMm' | 'easesEdges'>;
+
 /** Contiguous leaves cut with one tool. */
 interface Stretch extends SolidStretch {
   readonly tool: ResolvedSetup;
@@ -28,9 +32,11 @@ interface Stretch extends SolidStretch {
  *  - each leaf is cut with the setup’s bit, or with one made for it where that is no use there;
  *  - from two sides each face is drilled to the middle, or to the cavity where there is one, and it is
  *    turned over between, or walked round where it stands in a building;
+ *  - what the part asks for is done to it: another width behind the face, rims eased;
  *  - a core is broken out each time the barrel is full, where it drops free behind a leaf, and before
  *    another tool follows.
  * @param leaves from the near face down to the hole’s depth
+ * @param asks what the part asks of the hole
  * @param thickerMm how much thicker the piece may be than taken, which the last cut must reach
  */
 export function deriveOperations(
@@ -38,11 +44,12 @@ export function deriveOperations(
   base: ResolvedSetup,
   leaves: readonly DepthLayer[],
   thickerMm: number,
+  asks: PartAsks,
 ): readonly ResolvedOperation[] {
   const { hole, piece } = drillCase;
   const isThrough = hole.depth.kind === 'through';
   const depthMm = leaves.at(-1)?.toMm ?? 0;
-  const tools = leafTools(drillCase, base, leaves);
+  const tools = leafTools(drillCase, base, leaves, asks.behindMm);
   const nearMm = isThrough && base.sides === 'two' ? meetingDepth(leaves, depthMm) : depthMm;
   const isTwoSided = nearMm < depthMm;
   const farLeaves = layersFromFarFace(leaves, depthMm, depthMm - nearMm);
@@ -69,6 +76,9 @@ export function deriveOperations(
       ? [turn, ...descent('far', stretchesOf(farLeaves, farTools, Infinity), extraMm, base)]
       : []),
     ...(isCored ? [{ does: 'break-out' as const, face: 'near' as const, atMm: depthMm }] : []),
+    ...(asks.easesEdges
+      ? [{ does: 'ease-edge' as const, face: 'near' as const, atMm: depthMm }]
+      : []),
     { does: 'clean', face: isTwoSided ? 'far' : 'near', atMm: depthMm },
   ]);
 }

@@ -7,6 +7,7 @@ import type { Coupling, Kit } from '../../documents/kit';
 import type { Operation } from '../../documents/operation';
 import type { Setup } from '../../documents/setup';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
+import { planPurpose } from '../../layout/purposes/plannedPurpose';
 import { faceMaterial } from '../../layout/faceMaterial';
 import { assumeBit, suits, usualFamily } from '../assumeSetup';
 import { layersFromFarFace, layersTo, type DepthLayer } from '../cutLayers';
@@ -323,7 +324,7 @@ const couplingsOf = (
 
 /** What the listed cuts leave standing between the faces, or above the bottom of a blind hole. */
 function gapLeft(
-  { hole, piece }: DrillCase,
+  { hole, piece, materials }: DrillCase,
   operations: readonly ResolvedOperation[],
   profile: HoleProfile,
 ): Clash | null {
@@ -331,7 +332,8 @@ function gapLeft(
   if (cuts.length === 0) return { code: 'operations-cut-nothing', count: operations.length };
   const bottomMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const widest = Math.max(...cuts.map(({ setup }) => setup.finishing.geometry.diameterMm));
-  const wantedMm = Math.min(hole.diameterMm, widest) - SIZE_TOLERANCE_MM;
+  const { fit } = planPurpose(piece, hole, faceMaterial(piece, materials));
+  const wantedMm = Math.min(hole.diameterMm, widest, fit?.behindMm ?? Infinity) - SIZE_TOLERANCE_MM;
   const gap = stretchesIn(profile, 0, bottomMm).find(({ diameterMm }) => diameterMm < wantedMm);
   return gap
     ? {

@@ -13,22 +13,27 @@ import { SIZE_TOLERANCE_MM, type ResolvedBit, type ResolvedSetup } from '../reso
 /** Up to here a wall behind its face is bored with a masonry bit, mm: nobody cores for a plug. */
 const LARGEST_PLUG_MM = 25;
 
-/** The tool each solid leaf is cut with: the setup’s own where it is any use there, else one that is. */
+/**
+ * The tool each solid leaf is cut with: the setup’s own where it is any use there, else one that is.
+ * @param behindMm how wide the hole is behind its face, where the part asks for another width there
+ */
 export function leafTools(
   drillCase: DrillCase,
   base: ResolvedSetup,
   leaves: readonly DepthLayer[],
+  behindMm?: number,
 ): ReadonlyMap<DepthLayer, ResolvedSetup> {
   const solid = leaves.filter(({ parts }) => parts.length > 0);
   const suited = solid.filter((leaf) => isForLeaf(base, leaf, leaves));
   // A bit that is no use anywhere was chosen all the same: it is warned of, not taken away.
   if (suited.length === 0 || suited.length === solid.length)
     return new Map(solid.map((leaf) => [leaf, base]));
+  const ownMm = base.finishing.geometry.diameterMm;
   const others = new Map<string, ResolvedSetup>();
   return new Map(
     solid.map((leaf) => {
       if (suited.includes(leaf)) return [leaf, base];
-      const other = others.get(leaf.id) ?? otherTool(drillCase, base, leaf);
+      const other = others.get(leaf.id) ?? otherTool(drillCase, behindMm ?? ownMm, leaf);
       others.set(leaf.id, other);
       return [leaf, other];
     }),
@@ -55,10 +60,10 @@ function isForLeaf(
   return !isDeep || (!assumed.includes('bit') && diameterMm > LARGEST_LOOSE_CORE_MM);
 }
 
-/** A bit for this leaf of the hole’s own size, owned if there is one, with machine and water to it. */
-function otherTool(drillCase: DrillCase, base: ResolvedSetup, leaf: DepthLayer): ResolvedSetup {
+/** A bit of this size for a leaf, owned if there is one, with machine and water to it. */
+function otherTool(drillCase: DrillCase, diameterMm: number, leaf: DepthLayer): ResolvedSetup {
   const material = hardestOf(leaf);
-  const sized = { ...drillCase.hole, diameterMm: base.finishing.geometry.diameterMm };
+  const sized = { ...drillCase.hole, diameterMm };
   const tool =
     plugBit(drillCase, sized.diameterMm, material, leaf.toMm) ??
     assumeBit(drillCase.kit, drillCase.piece, sized, material);

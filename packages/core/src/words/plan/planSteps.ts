@@ -114,7 +114,9 @@ function ownSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
         {
           kind: 'clean',
           title: 'Ease the edge',
-          detail: 'Fine abrasive, wet, once round each rim: no more than takes the sharpness off.',
+          detail: context.fit?.easesEdges
+            ? 'Both rims: a sharp one saws through what hangs in it. Fine abrasive, wet, until a thread slides.'
+            : 'Fine abrasive, wet, once round each rim: no more than takes the sharpness off.',
         },
       ];
     default:
