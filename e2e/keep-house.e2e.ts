@@ -143,7 +143,7 @@ const LOTS: Record<
     return [
       '/kit?shelf=couplings',
       `/kit?check=${CUP_22}`,
-      ...['choose', 'window', 'compare', 'press', 'through', 'risk', 'hire'].map(
+      ...['choose', 'window', 'compare', 'press', 'through', 'operations', 'risk', 'hire'].map(
         (room) => `${hole}/${room}`,
       ),
     ];

@@ -16,6 +16,7 @@ const ROOMS = [
   'held',
   'water',
   'through',
+  'operations',
   'risk',
   'hire',
   'know',
