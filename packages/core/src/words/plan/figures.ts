@@ -33,6 +33,10 @@ const plain = (value: string, unit = ''): ShownQuantity => ({ value, unit });
 
 type Row = readonly [key: string, label: string, shown: ShownQuantity | null];
 
+/** Over all cuts. */
+const liftCount = ({ operations, lifts }: Plan): number =>
+  operations?.reduce((sum, one) => sum + one.lifts, 0) ?? lifts.length;
+
 function waterShown(plan: Plan, units: UnitSystem): ShownQuantity {
   const { fillL, flowLPerMin, name } = plan.water;
   if (fillL !== null) return showVolume(fillL, units);
@@ -59,11 +63,7 @@ export function headlineFigures(plan: Plan, units: UnitSystem): Figure[] {
       'Ease off to',
       plan.exitForceN === null ? null : showForce(plan.exitForceN, units),
     ],
-    [
-      'lifts',
-      'Lifts',
-      plain(String(plan.lifts.length), plan.setup.sides === 'two' ? 'a side' : ''),
-    ],
+    ['lifts', 'Lifts', plain(String(liftCount(plan)))],
     [
       'water',
       plan.water.fillL === null && plan.water.flowLPerMin !== null

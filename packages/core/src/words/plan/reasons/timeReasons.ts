@@ -3,13 +3,19 @@ import { formatDuration, formatDurationSpan } from '../../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../../units/length';
 import { AROUND, AROUND_IDS, PAUSE_IDS, PAUSES } from '../../../physics/cutting/pauses';
 import { logNormalP90 } from '../../../physics/spread';
+import type { WorkedOperation } from '../../../plan/planContext';
 import { type Explain } from './explain';
 import { input } from '../../../documents/reason';
 
 const counted = (count: number, one: string): string =>
   count === 0 ? '' : `${count} ${one}${count === 1 ? '' : 's'}`;
 
-export const time: Explain = ({ time: t, lifts, water, passes, units, depthMm }) => {
+const total = (
+  operations: readonly WorkedOperation[],
+  of: (one: WorkedOperation) => number | undefined,
+): number => operations.reduce((sum, one) => sum + (of(one) ?? 0), 0);
+
+export const time: Explain = ({ time: t, operations, units, depthMm }) => {
   if (t.spread === null)
     return {
       text: 'It does not cut at this pressure.',
@@ -17,9 +23,18 @@ export const time: Explain = ({ time: t, lifts, water, passes, units, depthMm })
       source: 'Preston’s relation: no rate at or below half the glaze pressure.',
     };
   const extras = [
-    counted(lifts.length, 'lift'),
-    counted(water.changeAtDepthMm.length, 'water change'),
-    counted(passes.coreBreaksAtMm.length, 'core break'),
+    counted(
+      total(operations, ({ cut }) => cut?.lifts.length),
+      'lift',
+    ),
+    counted(
+      total(operations, ({ cut }) => cut?.water.changeAtDepthMm.length),
+      'water change',
+    ),
+    counted(
+      total(operations, ({ time }) => (time.pauses.coreBreaks ? 1 : 0)),
+      'core break',
+    ),
   ].filter(Boolean);
   return {
     text: `Most tries take ${formatDurationSpan(t.spread.p10, t.spread.p90)}${extras.length > 0 ? `, with ${extras.join(', ')}` : ''}.`,
