@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { noteSign, pressMain, toTheBench } from './bench';
+import { keepAsPlanned, noteSign, pressMain, toTheBench } from './bench';
 import { ownJob } from './demoJob';
 
 const LINE = 'run-line';
@@ -76,9 +76,7 @@ test('a hole is drilled: ready, cut, murk, squeal, bog-down, through, told, foun
     await expect(page.getByTestId(LINE)).toHaveText(line);
   }
   // Fine, as planned: three taps.
-  await page.getByTestId('to-result').click();
-  await page.getByTestId('as-planned').click();
-  await page.getByTestId('keep-result').click();
+  await keepAsPlanned(page);
   await later(page, 5);
   await expect(page.getByTestId('run-mark')).toContainText('Logged');
 

@@ -31,6 +31,13 @@ async function answerGates(page: Page): Promise<void> {
   }
 }
 
+/** As planned, three taps: kept with the run. */
+export async function keepAsPlanned(page: Page): Promise<void> {
+  await page.getByTestId('to-result').click();
+  await page.getByTestId('as-planned').click();
+  await page.getByTestId('keep-result').click();
+}
+
 export const pressMain = (page: Page): Promise<void> => page.getByTestId('run-main').click();
 
 export async function noteSign(page: Page, sign: string): Promise<void> {

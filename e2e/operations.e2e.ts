@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { pressMain, toTheBench } from './bench';
+import { keepAsPlanned, pressMain, toTheBench } from './bench';
 import { isSaved, ownJob } from './demoJob';
 import { dragWithin } from './planTouch';
 
@@ -41,9 +41,7 @@ async function logged(page: Page, name: string): Promise<void> {
     await pressMain(page);
     await line(page).not.toHaveText(now);
   }
-  await page.getByTestId('to-result').click();
-  await page.getByTestId('as-planned').click();
-  await page.getByTestId('keep-result').click();
+  await keepAsPlanned(page);
   await later(page, 5);
   await expect(page.getByTestId('run-mark')).toContainText('Logged');
   await page.goto('/log');

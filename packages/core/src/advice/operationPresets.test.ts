@@ -1,5 +1,5 @@
 import type { JobParts } from '../setup/jobFixtures';
-import { caseWith } from '../setup/jobFixtures';
+import { caseWith, PEBBLE, wallOf } from '../setup/jobFixtures';
 import { operationPresets } from './operationPresets';
 
 const of = (parts: JobParts = {}) => operationPresets(caseWith(parts));
@@ -9,12 +9,7 @@ const setupOf = (parts: JobParts, wanted: string) =>
   of(parts).find(({ id }) => id === wanted)?.setup;
 
 const WALL: JobParts = {
-  piece: {
-    form: 'wall',
-    material: 'clay-brick',
-    thicknessMm: 215,
-    outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2000 },
-  },
+  piece: wallOf(['clay-brick', 215]),
   hole: { diameterMm: 117 },
   bits: [
     { id: 'core', name: 'Core', family: 'segmented-core', diameterMm: 117 },
@@ -39,24 +34,12 @@ it('sends an owned bit that is long enough through a wall first, and no other', 
 });
 
 it('offers the cheapest chain of owned sizes as steps', () => {
-  const pebble: JobParts = {
-    piece: {
-      form: 'bead',
-      material: 'basalt',
-      thicknessMm: 9,
-      outline: { kind: 'circle', diameterMm: 40 },
-    },
-    hole: { xMm: 20, yMm: 20, diameterMm: 6 },
-    bits: [
-      { id: 'r6', name: 'Rod 6', family: 'sintered-rod', diameterMm: 6 },
-      { id: 'p', name: 'Point 1.5', family: 'plated-point', diameterMm: 1.5 },
-      { id: 'r3', name: 'Rod 3', family: 'sintered-rod', diameterMm: 3 },
-    ],
-  };
-  const steps = setupOf(pebble, 'steps')?.bits ?? [];
+  // The widest first: what is assumed is the hole’s own size.
+  const reversed = { ...PEBBLE, bits: [...(PEBBLE.bits ?? [])].reverse() };
+  const steps = setupOf(reversed, 'steps')?.bits ?? [];
   expect(steps.length).toBeGreaterThan(1);
   expect(steps.at(-1)).toBe('r6');
-  expect(used({ ...pebble, setup: { bits: ['p', 'r6'] } })).toBe('steps');
+  expect(used({ ...reversed, setup: { bits: ['p', 'r6'] } })).toBe('steps');
 });
 
 it('goes back from steps to the bit that ends them', () => {

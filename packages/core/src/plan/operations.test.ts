@@ -4,7 +4,7 @@ import type { Plan, PlannedOperation } from '../documents/plan';
 import { seededRandom } from '../math/seededRandom';
 import { MARKING_MM } from '../layout/aim';
 import { BIT_SWAP_S, coreBreakS, liftS, START_S, TURN_S } from '../physics/cutting/pauses';
-import { jobWith, caseIn, type JobParts } from '../setup/jobFixtures';
+import { caseIn, jobWith, PEBBLE, wallOf, type JobParts } from '../setup/jobFixtures';
 import { asListed } from '../setup/operations/editOperations';
 import { randomCase } from '../setup/randomJobs';
 import { makePlan } from '../words/plan/makePlan';
@@ -32,20 +32,8 @@ const only = (plan: Plan, id: string): PlannedOperation => {
   return found;
 };
 
-const wall = (
-  layers: readonly [material: string, thicknessMm: number][],
-): NonNullable<JobParts['piece']> => ({
-  form: 'wall',
-  material: layers[0]?.[0] ?? '',
-  thicknessMm: sum(layers.map(([, mm]) => mm)),
-  layers: layers.map(([material, thicknessMm]) => ({ material, thicknessMm })),
-  outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2000 },
-});
 const TILED: JobParts = {
-  piece: wall([
-    ['porcelain-tile', 9],
-    ['lightweight-block', 100],
-  ]),
+  piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
   hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
   setup: { bit: 'tile8', water: { kind: 'none' } },
   bits: [
@@ -62,7 +50,7 @@ const WET_TILED: JobParts = {
   ),
 };
 const CUP_50: JobParts = {
-  piece: wall([['concrete', 150]]),
+  piece: wallOf(['concrete', 150]),
   hole: { diameterMm: 62 },
   setup: { bit: 'cup', water: { kind: 'bottle' } },
   bits: [
@@ -246,11 +234,7 @@ describe('from both faces', () => {
 
   it('a cavity wall is drilled leaf by leaf, each from its own face', () => {
     const cavity = planOf({
-      piece: wall([
-        ['clay-brick', 102],
-        ['cavity', 70],
-        ['lightweight-block', 100],
-      ]),
+      piece: wallOf(['clay-brick', 102], ['cavity', 70], ['lightweight-block', 100]),
       hole: { diameterMm: 117 },
       setup: { bit: 'dry', sides: 'two', water: { kind: 'none' } },
       bits: [{ id: 'dry', name: 'Dry core 117', family: 'dry-segmented-core', diameterMm: 117 }],
@@ -288,24 +272,10 @@ describe('from both faces', () => {
 });
 
 describe('operations of one’s own', () => {
-  const PEBBLE: JobParts = {
-    piece: {
-      form: 'bead',
-      material: 'basalt',
-      thicknessMm: 9,
-      outline: { kind: 'circle', diameterMm: 40 },
-    },
-    hole: { xMm: 20, yMm: 20, diameterMm: 6 },
-    setup: { bits: ['p', 'r3', 'r6'] },
-    bits: [
-      { id: 'p', name: 'Point 1.5', family: 'plated-point', diameterMm: 1.5 },
-      { id: 'r3', name: 'Rod 3', family: 'sintered-rod', diameterMm: 3 },
-      { id: 'r6', name: 'Rod 6', family: 'sintered-rod', diameterMm: 6 },
-    ],
-  };
+  const STEPS: JobParts = { ...PEBBLE, setup: { bits: ['p', 'r3', 'r6'] } };
 
   it.each([
-    ['steps', PEBBLE],
+    ['steps', STEPS],
     ['passes', CUP_50],
     ['leaves', TILED],
     ['both faces', { setup: { sides: 'two' as const } }],
@@ -371,7 +341,7 @@ describe('operations of one’s own', () => {
       { id: 'f', does: 'enlarge', bitId: 'r6' },
     ];
     const narrow = wide.filter(({ id }) => id !== 'r');
-    const [after3, after1] = [planOf(PEBBLE, wide), planOf(PEBBLE, narrow)];
+    const [after3, after1] = [planOf(STEPS, wide), planOf(STEPS, narrow)];
     expect(only(after3, 'p')).toEqual(only(after1, 'p'));
     expect(stagesS(only(after3, 'f'))).toBeLessThan(stagesS(only(after1, 'f')));
   });

@@ -1,5 +1,5 @@
 import { METRIC } from '../data/unitSystem';
-import type { JobParts } from '../setup/jobFixtures';
+import { wallOf, type JobParts } from '../setup/jobFixtures';
 import { runView } from '../words/run/runView';
 import { START_S } from '../physics/cutting/pauses';
 import { advance } from './advance';
@@ -10,32 +10,13 @@ import { bitUses } from './runRecord';
 import type { RunState } from './runState';
 
 const CAVITY_WALL: JobParts = {
-  piece: {
-    form: 'wall',
-    material: 'clay-brick',
-    thicknessMm: 272,
-    layers: [
-      { material: 'clay-brick', thicknessMm: 102 },
-      { material: 'cavity', thicknessMm: 70 },
-      { material: 'lightweight-block', thicknessMm: 100 },
-    ],
-    outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2000 },
-  },
+  piece: wallOf(['clay-brick', 102], ['cavity', 70], ['lightweight-block', 100]),
   hole: { diameterMm: 117 },
   setup: { bit: 'dry', sides: 'two', water: { kind: 'none' } },
   bits: [{ id: 'dry', name: 'Dry core 117', family: 'dry-segmented-core', diameterMm: 117 }],
 };
 const TILED: JobParts = {
-  piece: {
-    form: 'wall',
-    material: 'porcelain-tile',
-    thicknessMm: 109,
-    layers: [
-      { material: 'porcelain-tile', thicknessMm: 9 },
-      { material: 'lightweight-block', thicknessMm: 100 },
-    ],
-    outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2000 },
-  },
+  piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
   hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
   setup: { bit: 'tile8', water: { kind: 'none' } },
   bits: [
@@ -109,7 +90,7 @@ it('counts what is left over all cuts, with the change between them', () => {
 
 it('goes on in its own groove after a core is out, as unsure of the depth as before', () => {
   const run = writeRun({
-    piece: { ...CAVITY_WALL.piece, material: 'concrete', thicknessMm: 150, layers: [] },
+    piece: wallOf(['concrete', 150]),
     hole: { diameterMm: 62 },
     setup: { bit: 'cup', water: { kind: 'bottle' } },
     bits: [{ id: 'cup', name: 'Cup', family: 'plated-cup-saw', diameterMm: 62, usableDepthMm: 50 }],

@@ -82,3 +82,30 @@ export function jobWith(parts: JobParts = {}): JobFile {
     ],
   };
 }
+
+/** A wall of these leaves, from the near face to the far one. */
+export const wallOf = (
+  ...leaves: readonly (readonly [material: string, thicknessMm: number])[]
+): Partial<Piece> => ({
+  form: 'wall',
+  material: leaves[0]?.[0] ?? '',
+  thicknessMm: leaves.reduce((sum, [, thicknessMm]) => sum + thicknessMm, 0),
+  layers: leaves.map(([material, thicknessMm]) => ({ material, thicknessMm })),
+  outline: { kind: 'rectangle', widthMm: 2000, heightMm: 2000 },
+});
+
+/** A basalt pebble 9 mm thick with a hole of 6 in its middle. */
+export const PEBBLE: JobParts = {
+  piece: {
+    form: 'bead',
+    material: 'basalt',
+    thicknessMm: 9,
+    outline: { kind: 'circle', diameterMm: 40 },
+  },
+  hole: { xMm: 20, yMm: 20, diameterMm: 6 },
+  bits: [
+    { id: 'p', name: 'Point 1.5', family: 'plated-point', diameterMm: 1.5 },
+    { id: 'r3', name: 'Rod 3', family: 'sintered-rod', diameterMm: 3 },
+    { id: 'r6', name: 'Rod 6', family: 'sintered-rod', diameterMm: 6 },
+  ],
+};
