@@ -9,13 +9,13 @@ import type { Kit } from '../documents/kit';
 import type { PlannedStage, WaterPlan } from '../documents/plan';
 import {
   cutLayer,
-  layersFromFarFace,
   slowestOf,
   type DepthLayer,
   type LayerCut,
   type MaterialCut,
 } from '../setup/cutLayers';
 import {
+  leavesFrom,
   narrowest,
   SAME_MM,
   seenFrom,
@@ -95,7 +95,7 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
   const { piece, hole, possible, thickness } = task;
   const { face, fromMm, toMm } = operation;
   const totalMm = piece.thicknessMm;
-  const own = face === 'near' ? task.leaves : layersFromFarFace(task.leaves, totalMm, totalMm);
+  const own = leavesFrom(face, task.leaves, totalMm);
   const seen = seenFrom(face, left.profile);
   const bit = operation.setup.finishing;
   const D = bit.geometry.diameterMm;

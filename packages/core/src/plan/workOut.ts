@@ -20,7 +20,7 @@ import {
   SAME_MM,
   seenFrom,
   uncutProfile,
-  widened,
+  widenedFrom,
   type HoleProfile,
 } from '../setup/operations/holeProfile';
 import type { ResolvedOperation } from '../setup/operations/operation';
@@ -186,27 +186,22 @@ function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): readonly 
     if (operation.kind !== 'cut') continue;
     const cut = planCut(task, operation, left);
     cuts.push(cut);
-    left = leftBy(cut, left, task.piece.thicknessMm);
+    left = leftBy(cut, left);
   }
   return cuts;
 }
 
-function widenedBy(
-  { operation, setup }: CutPlan,
-  profile: HoleProfile,
-  totalMm: number,
-): HoleProfile {
+const widenedBy = ({ operation, setup }: CutPlan, profile: HoleProfile): HoleProfile => {
   const { face, fromMm, toMm } = operation;
-  const [from, to] = face === 'near' ? [fromMm, toMm] : [totalMm - toMm, totalMm - fromMm];
-  return widened(profile, from, to, setup.finishing.geometry.diameterMm);
-}
+  return widenedFrom(face, profile, fromMm, toMm, setup.finishing.geometry.diameterMm);
+};
 
-function leftBy(cut: CutPlan, left: Left, totalMm: number): Left {
+function leftBy(cut: CutPlan, left: Left): Left {
   const { operation, setup, water, bitDepthMm } = cut;
   const { fromMm, toMm } = operation;
   const key = bitKey(setup);
   return {
-    profile: widenedBy(cut, left.profile, totalMm),
+    profile: widenedBy(cut, left.profile),
     finesG: finesAfter(water, left.finesG, fromMm, toMm),
     cutMm: new Map(left.cutMm).set(key, (left.cutMm.get(key) ?? 0) + bitDepthMm),
     bitId: key,
@@ -217,10 +212,7 @@ function leftBy(cut: CutPlan, left: Left, totalMm: number): Left {
 function finishingOf(cuts: readonly CutPlan[], task: HoleTask): readonly CutPlan[] {
   const own = cuts.filter(({ operation }) => operation.does !== 'counterbore');
   const all = own.length > 0 ? own : cuts;
-  const profile = all.reduce(
-    (so, cut) => widenedBy(cut, so, task.piece.thicknessMm),
-    uncutProfile(task.leaves),
-  );
+  const profile = all.reduce((so, cut) => widenedBy(cut, so), uncutProfile(task.leaves));
   return all.filter(({ operation: { face, fromMm, toMm }, setup }) => {
     const open = narrowest(seenFrom(face, profile), fromMm, toMm);
     return setup.finishing.geometry.diameterMm >= open - SIZE_TOLERANCE_MM;

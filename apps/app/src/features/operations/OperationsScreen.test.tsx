@@ -136,3 +136,18 @@ it('starts from another way in one press, and says which is in use', async () =>
     ).toHaveAttribute('aria-checked', 'true');
   });
 });
+
+it('keeps a list in reach that no longer fits its piece, with what is wrong beside it', async () => {
+  const log = await open([{ id: 'deep', does: 'core', fromMm: 0, toMm: 60 }]);
+  expect(rows()).toEqual(['operation-row-deep']);
+  expect(screen.getByTestId('operation-deep').textContent).toMatch(
+    /goes to 60 mm, but the hole ends/,
+  );
+  fireEvent.click(screen.getByTestId('operations-suggested'));
+  await waitFor(() => {
+    expect(rows()).toEqual(['operation-row-mark', 'operation-row-core', 'operation-row-clean']);
+  });
+  await waitFor(() => {
+    expect(kept(log)).not.toHaveProperty('operations');
+  });
+});

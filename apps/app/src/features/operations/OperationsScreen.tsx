@@ -26,10 +26,11 @@ function OperationsRoom(loaded: LoadedHole) {
   const { wide } = useMedia();
   const { plan, edit, workshop } = room;
   const chosen = list.rows.find(({ one }) => one.id === list.chosenId);
-  if (!plan)
+  // A list that clashes stays in reach: here is where it is mended.
+  if (!plan && room.faults.length === 0)
     return (
       <RoomPage name="operations" room={room}>
-        {room.faults.length === 0 ? <Loading what={operationsWords.theOperations} /> : null}
+        <Loading what={operationsWords.theOperations} />
       </RoomPage>
     );
   const form = chosen ? (
@@ -43,13 +44,15 @@ function OperationsRoom(loaded: LoadedHole) {
       }}
     />
   ) : null;
-  const figures = chosen?.planned ? (
-    <OperationFigures plan={plan} one={chosen.planned} thicknessMm={edit.piece.thicknessMm} />
-  ) : null;
+  const totals = plan ? <OperationTotals plan={plan} /> : null;
+  const figures =
+    plan && chosen?.planned ? (
+      <OperationFigures plan={plan} one={chosen.planned} thicknessMm={edit.piece.thicknessMm} />
+    ) : null;
   if (wide)
     return (
       <RoomPage name="operations" room={room} maxWidth={1440}>
-        <OperationTotals plan={plan} />
+        {totals}
         <Row alignItems="flex-start" gap="$4" padding="$4">
           <Column flex={4}>
             <OperationRows list={list} />
@@ -61,7 +64,7 @@ function OperationsRoom(loaded: LoadedHole) {
     );
   return (
     <RoomPage name="operations" room={room}>
-      <OperationTotals plan={plan} />
+      {totals}
       {figures}
       <Column padding="$4">
         <OperationRows list={list} form={form} />

@@ -2,7 +2,7 @@ import type { Bit, Coupling } from '../../documents/kit';
 import type { Operation } from '../../documents/operation';
 import { faultsInWords } from '../../words/faults';
 import { checkJob } from '../checkJob';
-import { jobWith, type JobParts } from '../jobFixtures';
+import { jobWith, wallOf, type JobParts } from '../jobFixtures';
 
 const BITS: readonly Bit[] = [
   { id: 'cup', name: 'Cup 62', family: 'plated-cup-saw', diameterMm: 62, usableDepthMm: 50 },
@@ -207,6 +207,20 @@ it('takes cuts from both faces that meet, and refuses them where they miss', () 
   ]);
   expect(faultsOf(far(110))).toEqual([
     '/6/fromMm Operation “f3” cuts from 105 mm to 110 mm, where the hole is 62 mm wide already; leave that out.',
+  ]);
+});
+
+it('lets go of a core at a cavity: a barrel holds one leaf, not the air behind it', () => {
+  const wall: JobParts = {
+    ...SLAB,
+    piece: wallOf(['clay-brick', 45], ['cavity', 70], ['lightweight-block', 45]),
+  };
+  const leaves = [core(0, 45), out(1), core(115, 160)];
+  expect(faultsOf(leaves, wall)).toEqual([]);
+  expect(faultsOf([core(0, 160)], wall)).toEqual([]);
+  const thick = { ...wall, piece: wallOf(['clay-brick', 60], ['cavity', 70], ['mortar', 45]) };
+  expect(faultsOf([core(0, 175)], thick)).toEqual([
+    '/0/toMm Operation “core-0” leaves a core 60 mm long, but the barrel of Cup 62 holds 50 mm; break the core out before.',
   ]);
 });
 

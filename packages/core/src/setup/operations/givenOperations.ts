@@ -10,20 +10,22 @@ import { bitGeometry } from '../../physics/cutting/bitGeometry';
 import { planPurpose } from '../../layout/purposes/plannedPurpose';
 import { faceMaterial } from '../../layout/faceMaterial';
 import { assumeBit, suits, usualFamily } from '../assumeSetup';
-import { layersFromFarFace, layersTo, type DepthLayer } from '../cutLayers';
+import { layersTo, type DepthLayer } from '../cutLayers';
 import { chainReach } from '../couplingChain';
 import { withSetup, type DrillCase } from '../drillCase';
 import type { Clash } from '../jobFault';
 import { resolveSetup } from '../resolveSetup';
 import { SIZE_TOLERANCE_MM, type ResolvedBit } from '../resolvedSetup';
 import {
+  leavesFrom,
+  longestSolid,
   narrowest,
   openTo,
   SAME_MM,
   seenFrom,
   stretchesIn,
   uncutProfile,
-  widened,
+  widenedFrom,
   type HoleProfile,
 } from './holeProfile';
 import { forTool } from './leafTool';
@@ -85,17 +87,17 @@ export function givenOperations(drillCase: DrillCase): GivenOperations {
     const cut = cutOf(drillCase, given, leaves, walk.profile);
     operations.push(cut);
     for (const [clash, field] of clashesOf(drillCase, given, cut, leaves, walk)) add(clash, field);
-    walk = after(cut, walk, piece.thicknessMm);
+    walk = after(cut, walk);
   });
   const gap = gapLeft(drillCase, operations, walk.profile);
   return { operations, clashes: gap ? [...clashes, { index: null, clash: gap }] : clashes };
 }
 
-function after({ face, fromMm, toMm, setup }: CutOperation, walk: Walk, totalMm: number): Walk {
-  const [from, to] = face === 'near' ? [fromMm, toMm] : [totalMm - toMm, totalMm - fromMm];
+function after({ face, fromMm, toMm, setup }: CutOperation, walk: Walk): Walk {
+  const { diameterMm } = setup.finishing.geometry;
   return {
     ...walk,
-    profile: widened(walk.profile, from, to, setup.finishing.geometry.diameterMm),
+    profile: widenedFrom(face, walk.profile, fromMm, toMm, diameterMm),
     depthMm: { ...walk.depthMm, [face]: toMm },
   };
 }
@@ -110,7 +112,7 @@ function cutOf(
   const { piece, hole, kit } = drillCase;
   const face = given.face ?? 'near';
   const totalMm = piece.thicknessMm;
-  const own = face === 'near' ? leaves : layersFromFarFace(leaves, totalMm, totalMm);
+  const own = leavesFrom(face, leaves, totalMm);
   const seen = seenFrom(face, profile);
   const named = kit.bits?.find(({ id }) => id === (given.bitId ?? hole.setup?.bit));
   const diameterMm = given.diameterMm ?? named?.diameterMm ?? hole.diameterMm;
@@ -218,19 +220,12 @@ function clashesOf(
   const family = BIT_FAMILIES[bit.family];
   const bottomMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const seen = seenFrom(face, walk.profile);
-  const own =
-    face === 'near' ? leaves : layersFromFarFace(leaves, piece.thicknessMm, piece.thicknessMm);
+  const own = leavesFrom(face, leaves, piece.thicknessMm);
+  const solidCount = own.filter(({ parts }) => parts.length > 0).length;
   const name = given.id;
   const found: Found[] = [];
-  if (given.leaf !== undefined && given.leaf > own.filter(({ parts }) => parts.length > 0).length)
-    found.push([
-      {
-        code: 'no-such-leaf',
-        leaf: given.leaf,
-        leaves: own.filter(({ parts }) => parts.length > 0).length,
-      },
-      'leaf',
-    ]);
+  if (given.leaf !== undefined && given.leaf > solidCount)
+    found.push([{ code: 'no-such-leaf', leaf: given.leaf, leaves: solidCount }, 'leaf']);
   if (face === 'far' && hole.depth.kind !== 'through')
     found.push([
       {
@@ -272,7 +267,7 @@ function clashesOf(
       },
       'fromMm',
     ]);
-  const coreMm = toMm - Math.max(walk.coreFromMm[face], 0);
+  const coreMm = longestSolid(seen, walk.coreFromMm[face], toMm);
   if (!solid && coreMm > usableDepthMm + SAME_MM)
     found.push([
       { code: 'core-longer-than-barrel', name, bit: bit.name, coreMm, barrelMm: usableDepthMm },
@@ -333,15 +328,17 @@ function gapLeft(
   const bottomMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const widest = Math.max(...cuts.map(({ setup }) => setup.finishing.geometry.diameterMm));
   const { fit } = planPurpose(piece, hole, faceMaterial(piece, materials));
-  const wantedMm = Math.min(hole.diameterMm, widest, fit?.behindMm ?? Infinity) - SIZE_TOLERANCE_MM;
-  const gap = stretchesIn(profile, 0, bottomMm).find(({ diameterMm }) => diameterMm < wantedMm);
+  const wantedMm = Math.min(hole.diameterMm, widest, fit?.behindMm ?? Infinity);
+  const gap = stretchesIn(profile, 0, bottomMm).find(
+    ({ diameterMm }) => diameterMm < wantedMm - SIZE_TOLERANCE_MM,
+  );
   return gap
     ? {
         code: 'operations-leave-gap',
         fromMm: gap.fromMm,
         toMm: gap.toMm,
         openMm: gap.diameterMm,
-        wantedMm: hole.diameterMm,
+        wantedMm,
       }
     : null;
 }

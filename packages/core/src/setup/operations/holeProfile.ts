@@ -1,5 +1,5 @@
 import type { Face } from '../../data/operations';
-import type { DepthLayer } from '../cutLayers';
+import { layersFromFarFace, type DepthLayer } from '../cutLayers';
 
 /** Lengths closer than this are one, mm. */
 export const SAME_MM = 0.001;
@@ -32,6 +32,23 @@ export function seenFrom(face: Face, profile: HoleProfile): HoleProfile {
     diameterMm,
   }));
 }
+
+/** Leaves as a face meets them. */
+export const leavesFrom = (
+  face: Face,
+  leaves: readonly DepthLayer[],
+  totalMm: number,
+): readonly DepthLayer[] =>
+  face === 'near' ? leaves : layersFromFarFace(leaves, totalMm, totalMm);
+
+/** The hole after a bit of this diameter went down between two depths of a face. */
+export const widenedFrom = (
+  face: Face,
+  profile: HoleProfile,
+  fromMm: number,
+  toMm: number,
+  diameterMm: number,
+): HoleProfile => seenFrom(face, widened(seenFrom(face, profile), fromMm, toMm, diameterMm));
 
 /** After a bit of this diameter went down between two depths. */
 export const widened = (
@@ -72,6 +89,17 @@ export const stretchesIn = (profile: HoleProfile, fromMm: number, toMm: number):
 /** The narrowest the hole is between two depths, mm; as wide as can be where nothing lies between. */
 export const narrowest = (profile: HoleProfile, fromMm: number, toMm: number): number =>
   Math.min(...stretchesIn(profile, fromMm, toMm).map(({ diameterMm }) => diameterMm));
+
+/** The longest solid stretch between two depths, mm: the core a ring leaves, which a cavity lets go. */
+export function longestSolid(profile: HoleProfile, fromMm: number, toMm: number): number {
+  let lengthMm = 0;
+  let longestMm = 0;
+  for (const one of stretchesIn(profile, fromMm, toMm)) {
+    lengthMm = Number.isFinite(one.diameterMm) ? lengthMm + one.toMm - one.fromMm : 0;
+    longestMm = Math.max(longestMm, lengthMm);
+  }
+  return longestMm;
+}
 
 /** How deep from the face it is open to at least this diameter, mm: the next thing a bit would cut. */
 export const openTo = (profile: HoleProfile, diameterMm: number): number =>
