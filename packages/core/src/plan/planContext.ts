@@ -1,4 +1,3 @@
-import type { Passes } from '../physics/cutting/passes';
 import type { Boiling } from '../physics/heat/boiling';
 import type { HazardCode, JudgedGates } from '../setup/hazards/judgeHazards';
 import type { Hole } from '../documents/hole';
@@ -14,7 +13,7 @@ import type { Material } from '../data/materials/material';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';
 import type { ChipSpread, PlannedStage, WaterPlan } from '../documents/plan';
 import type { ResolvedOperation } from '../setup/operations/operation';
-import type { CoreOut } from './planCores';
+import type { CoreOut, Passes } from './planCores';
 import type { CutPlan } from './planCut';
 import type { ExitPlan } from './planStages';
 import type { BitLife } from './planRim';

@@ -1,5 +1,5 @@
 import type { Face } from '../data/operations';
-import type { CoreBreak, Passes } from '../physics/cutting/passes';
+import { extendAt, type CoreBreak } from '../physics/cutting/passes';
 import { coreMassBetween } from '../setup/coreMass';
 import type { DepthLayer, LayerCut } from '../setup/cutLayers';
 import type { ResolvedOperation } from '../setup/operations/operation';
@@ -9,6 +9,18 @@ import type { CutPlan, HoleTask } from './planCut';
 export interface CoreOut extends CoreBreak {
   readonly diameterMm: number;
   readonly massKg: number;
+}
+
+/** The passes from the near face. */
+export interface Passes {
+  readonly count: number;
+  readonly breaks: readonly CoreOut[];
+  /** Depths at which the core is snapped and drawn, mm. */
+  readonly coreBreaksAtMm: readonly number[];
+  /** How much longer than the bit the reach must be, mm; 0 when the bit is enough. */
+  readonly extensionMm: number;
+  /** Depth at which the extension goes on, mm; null where none does. */
+  readonly extendAtMm: number | null;
 }
 
 /** The core each breaking out brings up: what was cut round since the last, by one bit from one face. */
@@ -61,7 +73,7 @@ export function passesOf(
   const short = near
     .map(({ operation, reach }) => ({
       operation,
-      usableMm: reach.ownMm,
+      ownMm: reach.ownMm,
       shortMm: operation.toMm + (operation === last?.operation ? extraMm : 0) - reach.ownMm,
     }))
     .filter(({ shortMm }) => shortMm > 1e-9);
@@ -71,12 +83,8 @@ export function passesOf(
     count: breaks.length + 1,
     breaks,
     coreBreaksAtMm: breaks.map(({ atMm }) => atMm),
-    lastCoreMm: cored ? last.operation.toMm + extraMm - (breaks.at(-1)?.atMm ?? 0) : 0,
     extensionMm: farthest?.shortMm ?? 0,
-    extendAtMm:
-      farthest && cored
-        ? (breaks.findLast(({ atMm }) => atMm <= farthest.usableMm)?.atMm ?? farthest.usableMm)
-        : null,
+    extendAtMm: farthest && cored ? extendAt(breaks, farthest.ownMm) : null,
   };
 }
 

@@ -1,4 +1,3 @@
-import type { CoreBreak } from '../physics/cutting/passes';
 import type { LayerCut } from './cutLayers';
 import type { ResolvedSetup } from './resolvedSetup';
 
@@ -19,7 +18,3 @@ export function coreMassBetween({ setup, layers }: Cored, fromMm: number, toMm: 
       : sum;
   }, 0);
 }
-
-/** Mass of the core that comes out at a break, kg. */
-export const coreMass = (cored: Cored, { atMm, lengthMm }: CoreBreak): number =>
-  coreMassBetween(cored, atMm - lengthMm, atMm);

@@ -1,7 +1,7 @@
 import { bitGeometry } from './bitGeometry';
 import { contactOf } from './contact';
 import { liftDepths } from './lifts';
-import { corePasses } from './passes';
+import { coreBreaks, extendAt } from './passes';
 import { easedBefore, easesOff, seatDepth, solidCentreSeatTime, stagesOf } from './stages';
 
 const cup = bitGeometry({ family: 'plated-cup-saw', diameterMm: 25, rimWidthMm: 1 });
@@ -19,16 +19,13 @@ it('needs no lift in a hole too shallow for one', () => {
 });
 
 it('breaks the core every usable depth less five', () => {
-  expect(corePasses([{ fromMm: 0, toMm: 95 }], 100)).toMatchObject({
-    count: 1,
-    coreBreaksAtMm: [],
-    extensionMm: 0,
-  });
-  expect(corePasses([{ fromMm: 0, toMm: 200 }], 100)).toMatchObject({
-    count: 3,
-    coreBreaksAtMm: [95, 190],
-    extensionMm: 100,
-  });
+  const at = (toMm: number): number[] =>
+    coreBreaks([{ fromMm: 0, toMm }], 100).map(({ atMm }) => atMm);
+  expect(at(95)).toEqual([]);
+  // Exactly a stroke is not yet one too much.
+  expect(at(95.0000000001)).toEqual([]);
+  expect(at(200)).toEqual([95, 190]);
+  expect(coreBreaks([], 100)).toEqual([]);
 });
 
 it('lets the core drop free behind a leaf, and begins the next with an empty barrel', () => {
@@ -36,17 +33,30 @@ it('lets the core drop free behind a leaf, and begins the next with an empty bar
     { fromMm: 0, toMm: 102 },
     { fromMm: 172, toMm: 322 },
   ];
-  expect(corePasses(wall, 150)).toMatchObject({
-    count: 3,
-    breaks: [
-      { atMm: 102, lengthMm: 102, why: 'cavity' },
-      { atMm: 317, lengthMm: 145, why: 'barrel-full' },
-    ],
-    lastCoreMm: 5,
-    extensionMm: 172,
-    extendAtMm: 102,
-  });
-  expect(corePasses(wall, 450)).toMatchObject({ count: 2, coreBreaksAtMm: [102], extensionMm: 0 });
+  expect(coreBreaks(wall, 150)).toEqual([
+    { atMm: 102, lengthMm: 102, why: 'cavity' },
+    { atMm: 317, lengthMm: 145, why: 'barrel-full' },
+  ]);
+  expect(coreBreaks(wall, 450).map(({ atMm }) => atMm)).toEqual([102]);
+  // One that begins below the face is as long as its leaf.
+  const below = [
+    { fromMm: 10, toMm: 30 },
+    { fromMm: 50, toMm: 90 },
+  ];
+  expect(coreBreaks(below, 300)).toEqual([{ atMm: 30, lengthMm: 20, why: 'cavity' }]);
+  // A leaf that begins behind another without a cavity is cut in one stroke with it.
+  const joined = [
+    { fromMm: 0, toMm: 20 },
+    { fromMm: 20, toMm: 60 },
+  ];
+  expect(coreBreaks(joined, 100)).toEqual([]);
+});
+
+it('puts the extension on with a core that is out anyway, else where the bit ends', () => {
+  const breaks = coreBreaks([{ fromMm: 0, toMm: 320 }], 150);
+  expect(extendAt(breaks, 150)).toBe(145);
+  expect(extendAt(breaks, 300)).toBe(290);
+  expect(extendAt(breaks, 100)).toBe(100);
 });
 
 it('seats a thin piece within three tenths of it and leaves no gap', () => {
@@ -108,40 +118,6 @@ it('fills a groove’s gap by its two walls: z_next = z·(1 + π(2D − 2w)·c/(
   // A solid has one wall.
   const solid = liftDepths({ ...wide, solid: true }, area, 20, () => 0);
   expect(solid[1]).toBeCloseTo(1 + (0.25 * Math.PI * 50 * 4) / area, 9);
-});
-
-it('counts cores from the face, and puts the extension on where the barrel ends or before', () => {
-  // A leaf that begins behind another without a cavity is cut in one stroke with it.
-  const joined = corePasses(
-    [
-      { fromMm: 0, toMm: 20 },
-      { fromMm: 20, toMm: 60 },
-    ],
-    100,
-  );
-  expect(joined).toMatchObject({ count: 1, breaks: [], lastCoreMm: 60, extendAtMm: null });
-  const far = corePasses(
-    [
-      { fromMm: 10, toMm: 30 },
-      { fromMm: 50, toMm: 90 },
-    ],
-    300,
-  );
-  expect(far).toMatchObject({
-    breaks: [{ atMm: 30, lengthMm: 20, why: 'cavity' }],
-    lastCoreMm: 40,
-  });
-  // Exactly a stroke is not yet one too much.
-  expect(corePasses([{ fromMm: 0, toMm: 95.0000000001 }], 100).count).toBe(1);
-  expect(corePasses([{ fromMm: 0, toMm: 100 }], 100)).toMatchObject({
-    extensionMm: 0,
-    extendAtMm: null,
-  });
-  expect(corePasses([{ fromMm: 0, toMm: 120 }], 100)).toMatchObject({
-    extensionMm: 20,
-    extendAtMm: 95,
-  });
-  expect(corePasses([], 100)).toMatchObject({ count: 1, lastCoreMm: 0 });
 });
 
 it('seats half a millimetre, three tenths of a thin piece', () => {

@@ -19,26 +19,15 @@ export interface CoreBreak {
   readonly why: 'barrel-full' | 'cavity';
 }
 
-export interface Passes {
-  readonly count: number;
-  readonly breaks: readonly CoreBreak[];
-  /** Depths at which the core is snapped and drawn, mm. */
-  readonly coreBreaksAtMm: readonly number[];
-  /** Length of the core that comes out last, mm. */
-  readonly lastCoreMm: number;
-  /** How much longer than the barrel the reach must be, mm; 0 when the barrel is enough. */
-  readonly extensionMm: number;
-  /** Depth at which the extension goes on, mm; null where none does. */
-  readonly extendAtMm: number | null;
-}
-
 /**
- * Passes with a core bit through leaves with or without cavities between them: within a leaf the
- * core is broken out every usable depth − 5 mm; where a cavity follows it drops free and is drawn
- * out before the next leaf begins; beyond the barrel's reach an extension carries on.
+ * Where a core bit's cores come out on the way through leaves with or without cavities between them: within a leaf
+ * broken out every usable depth − 5 mm; where a cavity follows it drops free and is drawn out before the next leaf.
  * @param stretches contiguous leaves, the face's first; a gap between two is a cavity
  */
-export function corePasses(stretches: readonly SolidStretch[], usableDepthMm: number): Passes {
+export function coreBreaks(
+  stretches: readonly SolidStretch[],
+  usableDepthMm: number,
+): readonly CoreBreak[] {
   const depthMm = stretches.at(-1)?.toMm ?? 0;
   const strokeMm = Math.max(usableDepthMm - BARREL_RESERVE_MM, MIN_STROKE_MM, depthMm / MAX_BREAKS);
   const breaks: CoreBreak[] = [];
@@ -54,17 +43,9 @@ export function corePasses(stretches: readonly SolidStretch[], usableDepthMm: nu
       breaks.push({ atMm: coreFromMm, lengthMm: strokeMm, why: 'barrel-full' });
     }
   });
-  const extensionMm = Math.max(0, depthMm - usableDepthMm);
-  return {
-    count: breaks.length + 1,
-    breaks,
-    coreBreaksAtMm: breaks.map(({ atMm }) => atMm),
-    lastCoreMm: depthMm - coreFromMm,
-    extensionMm,
-    extendAtMm: extensionMm > 0 ? extendAt(breaks, usableDepthMm) : null,
-  };
+  return breaks;
 }
 
-/** With the core out anyway, at the last break the bare barrel still reaches; else where it ends. */
-const extendAt = (breaks: readonly CoreBreak[], usableDepthMm: number): number =>
-  breaks.findLast(({ atMm }) => atMm <= usableDepthMm)?.atMm ?? usableDepthMm;
+/** Depth at which an extension goes on, mm: with the core out anyway, at the last break the bare bit still reaches; else where it ends. */
+export const extendAt = (breaks: readonly CoreBreak[], reachMm: number): number =>
+  breaks.findLast(({ atMm }) => atMm <= reachMm)?.atMm ?? reachMm;

@@ -1,7 +1,7 @@
 import { isBuilding } from '../../data/pieceForms';
 import type { Face, OperationKindId } from '../../data/operations';
 import type { FitNumbers } from '../../layout/purposes/fit';
-import { corePasses, type SolidStretch } from '../../physics/cutting/passes';
+import { coreBreaks, type SolidStretch } from '../../physics/cutting/passes';
 import { layersFromFarFace, type DepthLayer } from '../cutLayers';
 import type { DrillCase } from '../drillCase';
 import type { ResolvedBit, ResolvedSetup } from '../resolvedSetup';
@@ -172,7 +172,7 @@ function passesOf(
   const reached = last ? [...stretches.slice(0, -1), { ...last, toMm: last.toMm + extraMm }] : [];
   const breaksAt = solid
     ? []
-    : corePasses(reached, usableDepthMm).breaks.map(({ atMm, lengthMm }) =>
+    : coreBreaks(reached, usableDepthMm).map(({ atMm, lengthMm }) =>
         // Where it may be thicker than taken the last core is parted while there is something to part.
         last && atMm >= last.toMm ? (atMm - lengthMm + last.toMm) / 2 : atMm,
       );

@@ -9,7 +9,7 @@ import { gateInWords } from '../hazards/gateInWords';
 import { METRIC, type UnitSystem } from '../../data/unitSystem';
 import { inUnits } from './planInUnits';
 import { planReasons } from './planReasons';
-import { operationSteps, planSteps } from './planSteps';
+import { operationSteps } from './planSteps';
 import { planWarnings } from './planWarnings';
 import { timelineInWords } from './timelineInWords';
 
@@ -35,22 +35,23 @@ export function makePlan(
   const worked = contextOf(drillCase, bend);
   if (worked.kind === 'faulty') return faultyInWords(worked);
   const context = inUnits(worked.context, units);
-  const { gates } = context;
+  const { gates, operations } = context;
+  const steps = operations.map((one) => operationSteps(context, one));
   return {
     kind: 'planned',
     plan: {
       ...planNumbers(context),
-      operations: context.operations.map((one) => ({
+      operations: operations.map((one, index) => ({
         ...operationNumbers(one),
         // Where its lifts and changes fall stands in the operation itself.
-        steps: operationSteps(context, one).map(({ depthsMm: _depths, ...step }) => step),
+        steps: (steps[index] ?? []).map(({ depthsMm: _depths, ...step }) => step),
       })),
       fit: context.fit,
       timeline: timelineInWords(context),
       gates: gates.open.map((gate) => gateInWords(gate, units)),
       settledGates: gates.settled.map((gate) => gateInWords(gate, units)),
       warnings: planWarnings(context),
-      steps: planSteps(context),
+      steps: steps.flat(),
       reasons: planReasons(context),
     },
   };

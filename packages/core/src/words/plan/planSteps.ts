@@ -27,11 +27,7 @@ const HOLD_DETAIL: Record<Hold, string> = {
   rig: 'On the stand',
 };
 
-/** The hole from mark to clean-up, with the person's own choices in it. */
-export const planSteps = (context: PlanInUnits): Step[] =>
-  context.operations.flatMap((one) => operationSteps(context, one));
-
-/** One operation, step by step. */
+/** One operation, step by step: all of them are the hole from mark to clean-up. */
 export function operationSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
   const { helper } = one.operation;
   const words = helper && HELP_WORDS[helper];
