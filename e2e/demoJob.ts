@@ -32,11 +32,8 @@ export async function openFold(
   part: 'piece' | 'hole' | 'setup' | 'water',
 ): Promise<void> {
   const fold = page.getByTestId(`fold-${part}`);
-  // The walk moves below the drawing when the first plan arrives, and a tap on the way is lost.
-  await expect(async () => {
-    if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
-    await expect(fold).toHaveAttribute('aria-expanded', 'true', { timeout: 1000 });
-  }).toPass();
+  if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
+  await expect(fold).toHaveAttribute('aria-expanded', 'true');
 }
 
 /** Presses one of the choices of a group. */

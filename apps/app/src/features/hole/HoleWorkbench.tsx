@@ -1,3 +1,4 @@
+import { tellingDepth } from '@nucleon/core/drawing/sectionOf';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { holeWords } from '@nucleon/core/words/screens/hole';
 import { routes } from '../../routes';
@@ -7,7 +8,7 @@ import Drill from 'lucide-react-native/icons/drill';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 import { Button } from '../../ui/Button';
-import { Row } from '../../ui/layout';
+import { Column, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Loading } from '../../ui/StateView';
 import { UndoRedo } from '../../ui/UndoRedo';
@@ -19,12 +20,12 @@ import type { LoadedHole } from './HoleLoader';
 import { HoleTrouble } from './HoleTrouble';
 import { HoleMenu } from './HoleMenu';
 import { LiveBar } from './LiveBar';
-import { PlanView } from './PlanView';
+import { PlanBody, PlanTop } from './PlanView';
 import { SaveMark } from '../draft/SaveMark';
 import { useEdges } from './useEdges';
 import { roomHref, type HoleRoomName } from './rooms';
 import { useHoleRoom } from './useHoleRoom';
-import { Walk, type WalkPart } from './Walk';
+import { Walk } from './Walk';
 
 const clock = (): Date => new Date();
 const TREE_WIDTH = 250;
@@ -36,7 +37,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const { detail, workshop, handle, edit, plan, faults } = room;
   const router = useRouter();
   const { wide } = useMedia();
-  const [open, setOpen] = useState<WalkPart | null>(wide ? 'piece' : null);
+  const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
   const { draft, dispatch } = handle;
   const answers = useGateAnswers(edit, detail.job, clock);
   const edges = useEdges(detail, edit);
@@ -75,33 +76,47 @@ export function HoleWorkbench(loaded: LoadedHole) {
       workshop={workshop}
       custom={detail.job.customMaterials}
       edges={edges}
-      open={open}
-      onFold={setOpen}
+      opensWith={wide ? 'piece' : null}
       onOpen={openRoom}
     />
   );
-  const view = plan ? (
-    <PlanView
-      plan={plan}
-      edit={edit}
-      answers={answers}
-      edges={edges}
-      onKnow={() => {
-        openRoom('know');
-      }}
-      onInstead={() => {
-        openRoom('instead');
-      }}
-      drawingHeight={wide ? 340 : 260}
-      columns={wide ? 3 : 2}
-      walk={wide ? null : walk}
-      closer={<CloserRooms onOpen={openRoom} />}
-    />
-  ) : (
-    <>
+  const drawingHeight = wide ? 340 : 260;
+  const onInstead = (): void => {
+    openRoom('instead');
+  };
+  // The walk keeps its place, and so what is being typed in it, when the first plan arrives.
+  const view = (
+    <Column>
+      {plan ? (
+        <PlanTop
+          plan={plan}
+          edit={edit}
+          answers={answers}
+          atDepthMm={shownDepthMm ?? tellingDepth(plan)}
+          drawingHeight={drawingHeight}
+          onKnow={() => {
+            openRoom('know');
+          }}
+          onInstead={onInstead}
+        />
+      ) : faults.length === 0 ? (
+        <Column minHeight={drawingHeight} justifyContent="center">
+          <Loading what={commonWords.thePlan} />
+        </Column>
+      ) : null}
       {wide ? null : walk}
-      {faults.length === 0 ? <Loading what={commonWords.thePlan} /> : null}
-    </>
+      {plan ? (
+        <PlanBody
+          plan={plan}
+          answers={answers}
+          edges={edges}
+          onInstead={onInstead}
+          onShowDepth={setShownDepthMm}
+          columns={wide ? 3 : 2}
+          closer={<CloserRooms onOpen={openRoom} />}
+        />
+      ) : null}
+    </Column>
   );
   const drill = plan ? (
     <Button

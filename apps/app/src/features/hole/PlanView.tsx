@@ -3,8 +3,7 @@ import { brokenRule, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { edgeText } from '@nucleon/core/words/layout/edgeText';
 import { detailFigures, headlineFigures } from '@nucleon/core/words/plan/figures';
 import type { Plan } from '@nucleon/core/documents/plan';
-import { tellingDepth } from '@nucleon/core/drawing/sectionOf';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -18,51 +17,68 @@ import { PlanDrawing } from './PlanDrawing';
 import { StepList } from './StepList';
 import { Heading } from '../../ui/text';
 
-interface PlanViewProps {
+interface PlanTopProps {
   readonly plan: Plan;
   readonly edit: Editing;
   readonly answers: GateAnswers;
-  readonly edges: readonly JudgedRule[];
+  /** Depth the drawing shows. */
+  readonly atDepthMm: number;
+  readonly drawingHeight: number;
   /** Opens the path that gets to know the piece. */
   readonly onKnow: () => void;
   /** Opens the page of other ways. */
   readonly onInstead: () => void;
-  readonly drawingHeight: number;
-  /** Numbers side by side. */
-  readonly columns: 2 | 3;
-  /** What the plan is made from, between drawing and numbers where there is one column. */
-  readonly walk?: ReactNode;
-  /** The rooms that look closer, between what to mind and the steps. */
-  readonly closer: ReactNode;
 }
 
-/** What the plan says: stops first, the drawing, the numbers, what to mind, the steps. */
-export function PlanView({
+/** Stops first, then the drawing: what stands above the walk where there is one column. */
+export function PlanTop({
   plan,
   edit,
   answers,
-  edges,
+  atDepthMm,
+  drawingHeight,
   onKnow,
   onInstead,
-  drawingHeight,
-  columns,
-  walk,
-  closer,
-}: PlanViewProps) {
-  const units = useUnits();
-  const tooNear = brokenRule(edges);
-  const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
-  const atDepthMm = Math.min(shownDepthMm ?? tellingDepth(plan), plan.depthPerSideMm);
+}: PlanTopProps) {
   return (
-    <Column>
+    <>
       <StopPanel plan={plan} answers={answers} onKnow={onKnow} onInstead={onInstead} />
       <PlanDrawing
         plan={plan}
         thicknessMm={edit.piece.thicknessMm}
-        atDepthMm={atDepthMm}
+        atDepthMm={Math.min(atDepthMm, plan.depthPerSideMm)}
         maxHeight={drawingHeight}
       />
-      {walk}
+    </>
+  );
+}
+
+interface PlanBodyProps {
+  readonly plan: Plan;
+  readonly answers: GateAnswers;
+  readonly edges: readonly JudgedRule[];
+  readonly onInstead: () => void;
+  readonly onShowDepth: (mm: number | null) => void;
+  /** Numbers side by side. */
+  readonly columns: 2 | 3;
+  /** The rooms that look closer, between what to mind and the steps. */
+  readonly closer: ReactNode;
+}
+
+/** The numbers, what to mind, the steps, the engineering. */
+export function PlanBody({
+  plan,
+  answers,
+  edges,
+  onInstead,
+  onShowDepth,
+  columns,
+  closer,
+}: PlanBodyProps) {
+  const units = useUnits();
+  const tooNear = brokenRule(edges);
+  return (
+    <>
       <Panel borderWidth={0}>
         <FigureGrid figures={headlineFigures(plan, units)} columns={columns} />
       </Panel>
@@ -94,7 +110,7 @@ export function PlanView({
       {closer}
       <Column padding="$4" gap="$2">
         <Heading aria-level={2}>{holeWords.stepByStep}</Heading>
-        <StepList steps={plan.steps} onShowDepth={setShownDepthMm} />
+        <StepList steps={plan.steps} onShowDepth={onShowDepth} />
       </Column>
       <Column paddingTop="$2">
         <Column paddingHorizontal="$4" paddingBottom="$2">
@@ -104,6 +120,6 @@ export function PlanView({
           <FigureGrid figures={detailFigures(plan, units)} columns={columns} small />
         </Panel>
       </Column>
-    </Column>
+    </>
   );
 }

@@ -5,6 +5,7 @@ import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { assumedLine } from '@nucleon/core/words/plan/figures';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
+import { useState } from 'react';
 import { Fold } from '../../ui/Fold';
 import { Panel } from '../../ui/layout';
 import { Small } from '../../ui/text';
@@ -28,19 +29,19 @@ interface WalkProps {
   readonly workshop: Workshop;
   readonly custom: readonly Material[];
   readonly edges: readonly JudgedRule[];
-  /** The part that stands open. Held outside: the walk changes its place when the first plan arrives. */
-  readonly open: WalkPart | null;
-  readonly onFold: (open: WalkPart | null) => void;
+  /** The part that stands open at first. */
+  readonly opensWith: WalkPart | null;
   /** Opens a room of its own beside the plan. */
   readonly onOpen: (
     room: 'know' | 'purpose' | 'place' | 'guide' | 'choose' | 'held' | 'water',
   ) => void;
 }
 
-export type WalkPart = 'piece' | 'hole' | 'setup' | 'water';
+type WalkPart = 'piece' | 'hole' | 'setup' | 'water';
 
 /** Piece, hole, set up, water and hold: each folded to a line, one open at a time. */
-export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen }: WalkProps) {
+export function Walk({ edit, plan, workshop, custom, edges, opensWith, onOpen }: WalkProps) {
+  const [open, setOpen] = useState(opensWith);
   const units = useUnits();
   const { piece, hole } = edit;
   const material = findMaterial(piece.material, custom);
@@ -50,7 +51,7 @@ export function Walk({ edit, plan, workshop, custom, edges, open, onFold, onOpen
     summary,
     open: open === part,
     onToggle: () => {
-      onFold(open === part ? null : part);
+      setOpen(open === part ? null : part);
     },
     testID: `fold-${part}`,
   });

@@ -112,12 +112,11 @@ describe('what the server will not have', () => {
     expect(screen.getByText(/Entry 1 will not do/)).toBeTruthy();
     expect(server.kept.map(({ act: { kind } }) => kind)).toEqual(['start']);
     const before = posts();
-    await sendWaiting();
+    await act(sendWaiting);
     expect(posts()).toBe(before);
     // Kept with its reason, through a crash too.
-    expect((await keptEvents(mockRunId)).map(({ refused }) => refused)).toContain(
-      'Entry 1 will not do.',
-    );
+    const kept = await act(() => keptEvents(mockRunId));
+    expect(kept.map(({ refused }) => refused)).toContain('Entry 1 will not do.');
     // A server put right takes it when asked again.
     fakeApi(server.answer);
     fireEvent.click(screen.getByTestId('refused-again'));
@@ -221,6 +220,7 @@ it('goes on without a server, and says that it keeps the record here', async () 
   fireEvent.click(screen.getByTestId('abort-Unsafe'));
   expect(stateNow()).toMatchObject({ phase: 'aborted' });
   expect(await screen.findByText('How did it come out?')).toBeTruthy();
+  await allKept();
 });
 
 it('sends what waits though its run is not on the screen', async () => {
