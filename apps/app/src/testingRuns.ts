@@ -1,4 +1,5 @@
 import { planWith, writeRun } from '@nucleon/core/run/runFixtures';
+import type { JobParts } from '@nucleon/core/setup/jobFixtures';
 import type { RunAct, RunEvent } from '@nucleon/core/documents/runEvent';
 import { benchDb } from './features/run/benchDb';
 import { useRuns } from './features/run/runStore';
@@ -35,9 +36,9 @@ export async function emptyDevice(): Promise<Map<string, string>> {
   return storage;
 }
 
-/** The act that opens a run of the usual pane. */
-export function opening(): Extract<RunAct, { kind: 'open' }> {
-  const [first] = writeRun({}, planWith()).events;
+/** The act that opens a run of the usual pane, or of one changed in the named parts. */
+export function opening(parts: JobParts = {}): Extract<RunAct, { kind: 'open' }> {
+  const [first] = writeRun(parts, planWith(parts)).events;
   if (first?.act.kind !== 'open') throw new Error('not opened');
   return first.act;
 }

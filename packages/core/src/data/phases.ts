@@ -34,6 +34,10 @@ const STEPS = {
 /** A run is in one of the plan's steps, or halted, or over before its time. */
 const ALL = {
   ...STEPS,
+  /** Metal in the way is broken out or cut off by hand. */
+  chisel: { halt: true, waits: true },
+  /** Through a reinforcing bar: a rate of its own. */
+  bar: { cutting: true },
   paused: { waits: true },
   aborted: { waits: true, over: true },
   cracked: { waits: true, over: true },

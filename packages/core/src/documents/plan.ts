@@ -182,6 +182,15 @@ export interface PlannedPilot {
   readonly timeS: number | null;
 }
 
+/** A bar met on the way: how the bit on the drill goes through it. */
+export interface PlannedBar {
+  readonly rpm: number;
+  readonly feedForceN: number;
+  readonly rateMmPerS: number;
+  /** Depth cut in it until half the bite is gone, mm. */
+  readonly lifeDepthMm: number;
+}
+
 /**
  * One operation of a hole as it is planned. Depths from its own face, mm; what only a cut has is null or 0 for
  * work of hands.
@@ -225,6 +234,8 @@ export interface PlannedOperation {
   readonly waterOffAtMm: number | null;
   /** What it adds to the depth its bit has cut, mm. */
   readonly bitDepthMm: number;
+  /** null where no bar is to be met, or the bit does not cut one; absent in plans of model 2.0 and before. */
+  readonly bar?: PlannedBar | null;
   /** How it ends: it opens a face, meets what was cut from the other, comes into a cavity, or stops inside. */
   readonly ends: 'face' | 'meets' | 'cavity' | 'inside' | null;
   readonly stages: readonly PlannedStage[];

@@ -32,37 +32,44 @@ const stage = object({
   timeS: orNull(plannedS),
 });
 
-const plannedOperation = object({
-  id,
-  does: oneOf(OPERATION_KIND_IDS),
-  face: oneOf(FACES),
-  fromMm: depth,
-  toMm: depth,
-  bitId: orNull(id),
-  bitName: orNull(text(200)),
-  bitDiameterMm: orNull(number(LIMITS.diameterMm)),
-  rimWidthMm: orNull(figure),
-  solid: Type.Union([yesNo, Type.Null()], { description: 'true or false, or null' }),
-  usableDepthMm: orNull(figure),
-  lifeDepthMm: orNull(figure),
-  waterKind: orNull(oneOf(COOLANT_IDS)),
-  hold: orNull(oneOf(HOLDS)),
-  helper: orNull(oneOf(HELPS)),
-  liftsAtMm: list(depth, MAX_DEPTHS),
-  waterChangesAtMm: list(depth, MAX_DEPTHS),
-  waterOffAtMm: orNull(depth),
-  ends: orNull(oneOf(['face', 'meets', 'cavity', 'inside'])),
-  stages: list(stage, 500),
-  seatCentreS: seconds,
-  haltS: seconds,
-  steps: list(
-    object(
-      { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },
-      { fromDepthMm: depth, depthsMm: list(depth, MAX_DEPTHS) },
+const plannedOperation = object(
+  {
+    id,
+    does: oneOf(OPERATION_KIND_IDS),
+    face: oneOf(FACES),
+    fromMm: depth,
+    toMm: depth,
+    bitId: orNull(id),
+    bitName: orNull(text(200)),
+    bitDiameterMm: orNull(number(LIMITS.diameterMm)),
+    rimWidthMm: orNull(figure),
+    solid: Type.Union([yesNo, Type.Null()], { description: 'true or false, or null' }),
+    usableDepthMm: orNull(figure),
+    lifeDepthMm: orNull(figure),
+    waterKind: orNull(oneOf(COOLANT_IDS)),
+    hold: orNull(oneOf(HOLDS)),
+    helper: orNull(oneOf(HELPS)),
+    liftsAtMm: list(depth, MAX_DEPTHS),
+    waterChangesAtMm: list(depth, MAX_DEPTHS),
+    waterOffAtMm: orNull(depth),
+    ends: orNull(oneOf(['face', 'meets', 'cavity', 'inside'])),
+    stages: list(stage, 500),
+    seatCentreS: seconds,
+    haltS: seconds,
+    steps: list(
+      object(
+        { kind: oneOf(STEP_KINDS), title: line, detail: paragraph },
+        { fromDepthMm: depth, depthsMm: list(depth, MAX_DEPTHS) },
+      ),
+      2000,
     ),
-    2000,
-  ),
-});
+  },
+  {
+    bar: orNull(
+      object({ rpm: figure, feedForceN: figure, rateMmPerS: figure, lifeDepthMm: figure }),
+    ),
+  },
+);
 
 const followed = object(
   {

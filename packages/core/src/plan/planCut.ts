@@ -6,7 +6,7 @@ import type { ThicknessSpread } from '../layout/thickness';
 import type { Piece } from '../documents/piece';
 import type { Hole } from '../documents/hole';
 import type { Kit } from '../documents/kit';
-import type { PlannedStage, WaterPlan } from '../documents/plan';
+import type { PlannedBar, PlannedStage, WaterPlan } from '../documents/plan';
 import {
   cutLayer,
   slowestOf,
@@ -27,6 +27,7 @@ import { reachTo, type Reach } from '../setup/operations/reach';
 import { capsOf, type PossibleMaterial } from '../setup/possibilities';
 import { SIZE_TOLERANCE_MM, type ResolvedSetup } from '../setup/resolvedSetup';
 import { settledSetup } from '../setup/settleInWindow';
+import { planBar } from './planBar';
 import { heatOf, planWear, type BitLife } from './planRim';
 import { allowedChip, planExit, planStages, type ExitPlan } from './planStages';
 import { planTime, type CutTime } from './planTime';
@@ -86,6 +87,8 @@ export interface CutPlan {
   /** What it adds to the depth its bit has cut, mm. */
   readonly bitDepthMm: number;
   readonly bitLife: BitLife;
+  /** Should a bar be met. */
+  readonly bar: PlannedBar | null;
 }
 
 export const bitKey = ({ finishing: { bit } }: ResolvedSetup): string =>
@@ -188,6 +191,7 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
     thermalStressMpa: thermalStress(headline.material, heat.tempRiseK),
     bitDepthMm,
     bitLife: planWear(headline, setup, bitBeforeMm + bitDepthMm),
+    bar: planBar(layers, setup),
   };
 }
 

@@ -16,15 +16,28 @@ export function forceSpeedUp(state: RunState, stroke: Stroke): number {
   return Math.max(0, (state.forceFactor * stroke.forceN - idleN) / (stroke.forceN - idleN));
 }
 
+/**
+ * Times as fast as planned here, beside what the run has shown: by force, or in a bar what that goes at. Its rate is
+ * taken as calculated, so a bar says nothing of how the piece itself cuts.
+ */
+export function speedUpOf(state: RunState, stroke: Stroke): number {
+  const { bar } = legOf(state);
+  if (state.phase !== 'bar' || !bar) return forceSpeedUp(state, stroke);
+  const asPlanned = plannedRate(stroke);
+  return asPlanned > 0 ? bar.rateMmPerS / (asPlanned * rateFactor(state.rate)) : 0;
+}
+
+/** mm/s; 0 where it does not cut. */
+const plannedRate = ({ fromMm, toMm, timeS }: Stroke): number =>
+  timeS === null || timeS <= 0 ? 0 : (toMm - fromMm) / timeS;
+
 /** The stroke that lies ahead at a depth; the last one at the end. */
 export const strokeAt = (leg: Leg, depthMm: number): Stroke | undefined =>
   leg.strokes.find(({ toMm }) => depthMm < toMm - SAME_DEPTH_MM) ?? leg.strokes.at(-1);
 
 /** mm/s as planned, times what the run has shown and what the force makes of it. */
 export function rateNow(state: RunState, stroke: Stroke): number {
-  const { fromMm, toMm, timeS } = stroke;
-  if (timeS === null || timeS <= 0) return 0;
-  return ((toMm - fromMm) / timeS) * rateFactor(state.rate) * forceSpeedUp(state, stroke);
+  return plannedRate(stroke) * rateFactor(state.rate) * speedUpOf(state, stroke);
 }
 
 /** The phase that belongs to a depth. */
@@ -32,6 +45,10 @@ export function phaseAt(leg: Leg, depthMm: number): 'seat' | 'cut' | 'ease-off' 
   const kind = strokeAt(leg, depthMm)?.kind;
   return kind === 'seat' ? 'seat' : kind === 'exit' ? 'ease-off' : 'cut';
 }
+
+/** The phase to go on with at a depth: a bar that is not behind yet comes first. */
+export const phaseHere = (state: RunState, depthMm = state.depthMm): RunPhase =>
+  state.inBar ? 'bar' : phaseAt(legOf(state), depthMm);
 
 export const nextStop = (state: RunState): Stop | undefined => stopsAhead(state)[0];
 
@@ -81,6 +98,7 @@ export function enterLeg(state: RunState, leg: number): RunState {
     workS: 0,
     stopsDone: [],
     liftLeftS: 0,
+    inBar: false,
     forceFactor: goesOn ? state.forceFactor : 1,
     rate: isSameBit(before, now) ? state.rate : priorRate(state.plan.clock.sd),
   };
@@ -102,7 +120,7 @@ export function goOn(state: RunState): RunState {
     ...state,
     stopsDone: isDue ? [...state.stopsDone, legOf(state).stops.indexOf(due)] : state.stopsDone,
     liftLeftS: 0,
-    phase: phaseAt(legOf(state), state.depthMm),
+    phase: phaseHere(state),
   };
   return isDue && isFootStop(due) && isAtFoot(legOf(state), due.depthMm) ? atFoot(on) : on;
 }
@@ -153,7 +171,7 @@ function oneStretch(state: RunState, leftS: number): { state: RunState; usedS: n
   const from = Math.max(state.depthMm, stroke.fromMm);
   const to = Math.min(stroke.toMm, Math.max(from, stop?.depthMm ?? Infinity));
   const rate = rateNow(state, stroke);
-  const speedUp = forceSpeedUp(state, stroke);
+  const speedUp = speedUpOf(state, stroke);
   const needS = rate > 0 ? (to - from) / rate : Infinity;
   const atEnd = isAtFoot(leg, state.depthMm);
   if (atEnd || needS > leftS) {
@@ -167,7 +185,7 @@ function oneStretch(state: RunState, leftS: number): { state: RunState; usedS: n
     ? leg.givesWay
       ? there
       : atFoot(there)
-    : phase === there.phase
+    : phase === there.phase || there.inBar
       ? there
       : enter(there, phase, { code: 'phase', phase });
   return { state: turned, usedS: needS };
@@ -179,7 +197,14 @@ const pass = (state: RunState, seconds: number, deeperMm: number, speedUp: numbe
   depthMm: state.depthMm + deeperMm,
   elapsedS: state.elapsedS + seconds,
   cuttingS: state.cuttingS + seconds,
+  barMm: state.phase === 'bar' ? withBar(state, deeperMm) : state.barMm,
   workS: state.workS + seconds * speedUp,
+});
+
+/** So much more of a bar behind in this leg, mm. */
+const withBar = ({ barMm, leg }: RunState, deeperMm: number): RunState['barMm'] => ({
+  ...barMm,
+  [leg]: (barMm[leg] ?? 0) + deeperMm,
 });
 
 /** Cutting between two depths as planned at k = 1, s; Infinity where some of it does not cut. */

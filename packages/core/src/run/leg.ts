@@ -1,4 +1,5 @@
 import type { Help } from '../data/operations';
+import type { PlannedBar } from '../documents/plan';
 
 /** A stretch of depth at one force and speed. */
 export interface Stroke {
@@ -47,6 +48,8 @@ export interface Leg extends LegBit {
   readonly fromMm: number;
   readonly depthMm: number;
   readonly strokes: readonly Stroke[];
+  /** How it goes through a bar; null where it does not. */
+  readonly bar: PlannedBar | null;
   /** By depth; what hands do after it stands at its foot. */
   readonly stops: readonly Stop[];
   /** How it ends: another leg follows, it is through, or it is as deep as it goes. */

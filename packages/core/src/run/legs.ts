@@ -30,6 +30,7 @@ function legsOfOperations(operations: readonly PlannedOperation[]): readonly Leg
       side: cut.face === 'near' ? 1 : 2,
       fromMm: cut.fromMm,
       depthMm: cut.toMm,
+      bar: cut.bar ?? null,
       strokes: withDwell(cut.stages, cut.seatCentreS),
       stops: [
         ...stopsOn(cut),

@@ -24,6 +24,7 @@ export function legsBefore(plan: RunPlan): readonly Leg[] {
     return {
       ...own,
       operationId: null,
+      bar: null,
       dry,
       helper: null,
       side,
@@ -47,6 +48,7 @@ export function legsBefore(plan: RunPlan): readonly Leg[] {
       lifeDepthMm: lifeDepthMm ?? 0,
       usableDepthMm: plan.depthMm,
       operationId: null,
+      bar: null,
       dry,
       helper: null,
       side: 1,

@@ -1,5 +1,13 @@
 import { SIGNS, type SignEffect, type SignId } from '../data/signs/signs';
-import { atFoot, goOn, nextStop, phaseAt, plannedBetween, SAME_DEPTH_MM } from './advance';
+import {
+  atFoot,
+  goOn,
+  nextStop,
+  phaseAt,
+  phaseHere,
+  plannedBetween,
+  SAME_DEPTH_MM,
+} from './advance';
 import { afterPhase } from './afterThrough';
 import { legsOf } from './legs';
 import { isHalf } from './leg';
@@ -49,6 +57,8 @@ export function openedRun(
     liftLeftS: 0,
     elapsedS: 0,
     cuttingS: 0,
+    inBar: false,
+    barMm: {},
     pausedS: 0,
     startedAt: null,
     driver: event.device,
@@ -164,7 +174,7 @@ function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' 
   const due = nextStop(state);
   // Still short of what it waited for: it goes on cutting.
   const stays = waits && due !== undefined && z >= due.depthMm - SAME_DEPTH_MM;
-  const phase: RunPhase = stays ? at : phaseAt(leg, z);
+  const phase = stays ? at : phaseHere(state, z);
   const set: RunState =
     state.phase === 'paused' ? { ...moved, resumeTo: phase } : { ...moved, phase };
   return told(set, { code: by === 'rule' ? 'measured' : 'moved-on-drawing' });
@@ -206,7 +216,13 @@ function nextPhase(state: RunState, event: RunEvent): RunState {
     case 'lift':
     case 'water-change':
     case 'core-break':
+    case 'chisel':
       return told(goOn(state), { code: 'done-went-on' });
+    case 'bar':
+      return told(
+        { ...state, inBar: false, phase: phaseAt(legOf(state), state.depthMm) },
+        { code: 'past-the-bar' },
+      );
     case 'flip':
     case 'step-change':
       return told(goOn(state), {
@@ -261,7 +277,7 @@ function seen(state: RunState, event: RunEvent, id: SignId): RunState {
 
 function acted(state: RunState, effect: SignEffect, at: RunPhase): RunState {
   const leg = legOf(state);
-  const back = at === 'lift' ? phaseAt(leg, state.depthMm) : at;
+  const back = at === 'lift' ? phaseHere(state) : at;
   switch (effect.kind) {
     case 'force': {
       const wished = state.forceFactor * effect.factor;
@@ -278,7 +294,14 @@ function acted(state: RunState, effect: SignEffect, at: RunPhase): RunState {
       return isCutting(state)
         ? { ...state, phase: 'lift', liftLeftS: state.plan.clock.liftS }
         : state;
+    case 'bar':
+      return leg.bar
+        ? { ...state, phase: 'paused', resumeTo: 'bar', inBar: true, liftLeftS: 0 }
+        : { ...state, phase: 'paused', resumeTo: back, liftLeftS: 0 };
     case 'halt':
+      // Metal is often seen once it stands still.
+      if (effect.phase === 'chisel')
+        return { ...state, phase: 'chisel', resumeTo: null, inBar: false, liftLeftS: 0 };
       return isCutting(state) ? { ...state, phase: effect.phase } : state;
     case 'nearly-through': {
       const exit = leg.strokes.find(({ kind }) => kind === 'exit');

@@ -1,5 +1,12 @@
 import { Z_90 } from '../math/normal';
-import { clockStops, depthSdMm, forceSpeedUp, plannedBetween, strokeAt } from './advance';
+import {
+  clockStops,
+  depthSdMm,
+  forceSpeedUp,
+  plannedBetween,
+  speedUpOf,
+  strokeAt,
+} from './advance';
 import type { Stop, StopKind } from './leg';
 import { rateFactor } from './rateBelief';
 import { isCutting, isOver, legOf, stopsAhead, type RunState } from './runState';
@@ -68,7 +75,7 @@ export function comingUp(state: RunState): ComingUp | null {
   ];
   const next = marks.reduce((first, one) => (one.depthMm < first.depthMm ? one : first));
   const stroke = strokeAt(leg, state.depthMm);
-  const pace = rateFactor(state.rate) * (stroke ? forceSpeedUp(state, stroke) : 1);
+  const pace = rateFactor(state.rate) * (stroke ? speedUpOf(state, stroke) : 1);
   const cutS = plannedBetween(leg, state.depthMm, next.depthMm) / pace;
   return { ...next, inS: Number.isFinite(cutS) ? cutS + state.liftLeftS : null };
 }
@@ -76,14 +83,18 @@ export function comingUp(state: RunState): ComingUp | null {
 /** The force to press with now, N; null where nothing is pressed. */
 export function forceNow(state: RunState): number | null {
   if (!isCutting(state) && state.phase !== 'lift') return null;
-  const stroke = strokeAt(legOf(state), state.depthMm);
+  const leg = legOf(state);
+  if (state.phase === 'bar' && leg.bar) return leg.bar.feedForceN;
+  const stroke = strokeAt(leg, state.depthMm);
   return stroke ? stroke.forceN * state.forceFactor : null;
 }
 
 /** The speed to turn at now, rpm; null where the motor is off. */
 export function rpmNow(state: RunState): number | null {
   if (!isCutting(state) && state.phase !== 'lift') return null;
-  return strokeAt(legOf(state), state.depthMm)?.rpm ?? null;
+  const leg = legOf(state);
+  if (state.phase === 'bar' && leg.bar) return leg.bar.rpm;
+  return strokeAt(leg, state.depthMm)?.rpm ?? null;
 }
 
 /** Depth gone down so far, over all bits and faces, mm; and the whole way. */

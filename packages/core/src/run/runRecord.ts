@@ -1,6 +1,7 @@
 import type { BitState, Verdict } from '../data/choices';
 import type { SignId } from '../data/signs/signs';
 import { judgeResult } from './judgeResult';
+import type { Leg } from './leg';
 import { replayRun } from './replay';
 import { wayDown } from './runFigures';
 import type { RunEvent, RunSubject } from '../documents/runEvent';
@@ -96,14 +97,15 @@ export function bitUses(events: readonly RunEvent[]): readonly BitUse[] {
   const done = over && state.phase === 'done';
   const bits = new Map<string, Use>();
   state.legs.forEach((leg, index) => {
-    const { bitId, lifeDepthMm, fromMm } = leg;
+    const { bitId, lifeDepthMm, fromMm, bar } = leg;
     if (bitId === null) return;
     const end = index < state.leg ? leg.depthMm : index === state.leg ? state.depthMm : fromMm;
     const before = bits.get(bitId);
     const isLast = index === state.legs.length - 1;
     bits.set(bitId, {
       lifeDepthMm,
-      depthMm: (before?.depthMm ?? 0) + end - fromMm,
+      depthMm:
+        (before?.depthMm ?? 0) + end - fromMm + barWear(state.barMm[index] ?? 0, lifeDepthMm, bar),
       // A hole counts when its last cut with this bit is behind.
       isThrough: isLast ? done : index < state.leg,
       state: bitId === state.plan.setup.bitId ? (state.result?.bitState ?? null) : null,
@@ -123,6 +125,10 @@ export function bitUses(events: readonly RunEvent[]): readonly BitUse[] {
         ],
   );
 }
+
+/** What a stretch of bar wears beyond its own length, as depth of the leaf: z·(L/L_bar − 1), mm. */
+const barWear = (barMm: number, lifeDepthMm: number, bar: Leg['bar']): number =>
+  bar && barMm > 0 ? barMm * Math.max(0, lifeDepthMm / bar.lifeDepthMm - 1) : 0;
 
 /** One bit over all its cuts in a run. */
 interface Use {

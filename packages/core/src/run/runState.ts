@@ -23,6 +23,7 @@ export type Happening =
         | 'done-went-on'
         | 'cooled-went-on'
         | 'next'
+        | 'past-the-bar'
         | 'turned-over'
         | 'bit-changed'
         | 'at-depth'
@@ -81,6 +82,10 @@ export interface RunState {
   readonly liftLeftS: number;
   readonly elapsedS: number;
   readonly cuttingS: number;
+  /** A bar was met and is not behind yet. */
+  readonly inBar: boolean;
+  /** Of a bar, by leg, mm. */
+  readonly barMm: Readonly<Record<number, number>>;
   readonly pausedS: number;
   readonly startedAt: string | null;
   readonly driver: string;

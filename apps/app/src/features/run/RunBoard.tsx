@@ -5,6 +5,7 @@ import { runWords } from '@nucleon/core/words/screens/run';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import { isOver } from '@nucleon/core/run/runState';
+import { helperView } from '@nucleon/core/words/run/helperView';
 import { runView } from '@nucleon/core/words/run/runView';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
@@ -42,7 +43,10 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
   const [sheet, setSheet] = useState<RunSheet | null>(null);
   const view = runView(state, units);
   const over = isOver(state);
-  const said = useRunCues(state, drives && !over && state.phase !== 'prepare');
+  // The second person’s device calls out their own part.
+  const help = drives ? null : helperView(state, units);
+  const active = (drives || help !== null) && !over && state.phase !== 'prepare';
+  const said = useRunCues(state, active, help ? 'helper' : 'driller');
 
   const close = (): void => {
     setSheet(null);
@@ -80,7 +84,9 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
       }}
     />
   );
-  const now = <RunNowPanel run={run} sync={sync} view={view} said={said} onUndo={undo} />;
+  const now = (
+    <RunNowPanel run={run} sync={sync} view={{ ...view, ...help }} said={said} onUndo={undo} />
+  );
   const buttons = (
     <RunButtons
       run={run}

@@ -259,6 +259,31 @@ it('watches where another device drives, until it takes over', async () => {
   await atRest();
 });
 
+it('tells the second person their own part while another device drives', async () => {
+  fakeApi(runServer().answer);
+  mockRunId = openRun(
+    opening({ hole: { operations: [{ id: 'a', does: 'core', helper: 'depth-mark' }] } }),
+  );
+  const [kept] = known();
+  if (!kept) throw new Error('no event');
+  const theirs = (n: number, kind: 'drive' | 'start') => ({
+    ...kept.event,
+    id: kind,
+    n,
+    device: 'tablet',
+    act: { kind },
+  });
+  act(() => {
+    useRuns.getState().take(mockRunId, [theirs(2, 'drive'), theirs(3, 'start')], []);
+  });
+  show(<RunScreen />);
+  expect(await screen.findByTestId('run-line')).toHaveTextContent('Watch the mark, call it');
+  expect(screen.getByTestId('run-detail')).toHaveTextContent(/At the drill: Seat/);
+  fireEvent.click(screen.getByTestId('drive-here'));
+  expect(screen.getByTestId('run-line')).toHaveTextContent(/^Seat/);
+  await atRest();
+});
+
 it('says what is nowhere to be found', async () => {
   mockRunId = 'gone';
   fakeApi(({ path }) =>

@@ -9,8 +9,12 @@ import { CUE_SOUNDS, playCue } from './cues';
 
 const AWAKE = 'nucleon-run';
 
-/** Calls out what changes: spoken, by tone, by vibration, and as text for those who read the screen aloud. */
-export function useRunCues(state: RunState, active: boolean): string {
+/** Calls out what changes, to the one who drills or to the second person: spoken, by tone, by vibration, and as text for those who read the screen aloud. */
+export function useRunCues(
+  state: RunState,
+  active: boolean,
+  to: 'driller' | 'helper' = 'driller',
+): string {
   const { speak, tones, vibrate } = useBench();
   const units = useUnits();
   const before = useRef(state);
@@ -35,11 +39,11 @@ export function useRunCues(state: RunState, active: boolean): string {
     const was = before.current;
     before.current = state;
     if (!active || was === state) return;
-    const prompt = promptBetween(was, state, units);
+    const prompt = promptBetween(was, state, units, to);
     if (!prompt) return;
     setSaid(prompt.words);
     call(prompt);
-  }, [state, active, units, call]);
+  }, [state, active, units, to, call]);
 
   useEffect(
     () => () => {

@@ -7,7 +7,9 @@ export type SignEffect =
   | { readonly kind: 'stop' }
   | { readonly kind: 'cool' }
   | { readonly kind: 'lift' }
-  | { readonly kind: 'halt'; readonly phase: 'water-change' | 'core-break' }
+  | { readonly kind: 'halt'; readonly phase: 'water-change' | 'core-break' | 'chisel' }
+  /** Motor off, look; what lies ahead then is steel. */
+  | { readonly kind: 'bar' }
   | { readonly kind: 'nearly-through' };
 
 /** What a sign is read against. */
@@ -61,7 +63,8 @@ export const SIGNS = {
   'hot': { by: 'hand', title: 'Steam, smell, hot bit', means: 'It overheats.', todo: 'Motor off. Let it cool by itself: no cold water on hot glass or stone. Then more water.', level: 'stop', effect: { kind: 'cool' }, followUp: true, arises: always },
   'whirls': { by: 'eye', title: 'Water whirls out', means: 'It turns too fast for the water to stay.', todo: 'Slow down a step.', level: 'caution', effect: null, followUp: true, arises: ({ standingWater }) => standingWater },
   'core-rubs': { by: 'eye', title: 'Depth stops, core rubs', means: 'The core has met the closed end of the barrel.', todo: 'Motor off. Snap the core, clear it, go on.', level: 'caution', effect: { kind: 'halt', phase: 'core-break' }, followUp: true, arises: core },
-  'metal': { by: 'eye', title: 'Bright metal in the slurry', means: 'A reinforcing bar.', todo: 'Motor off. If it may be stressed or hold the structure: no further without the engineer.', level: 'stop', effect: { kind: 'stop' }, followUp: true, arises: masonry },
+  'metal': { by: 'eye', title: 'Bright metal in the slurry', means: 'A reinforcing bar.', todo: 'Motor off. If it may be stressed or hold the structure: no further without the engineer.', level: 'stop', effect: { kind: 'bar' }, followUp: true, arises: masonry },
+  'tie': { by: 'eye', title: 'Wall tie, nail or mesh', means: 'Thin metal across the cut: it catches and throws the drill.', todo: 'Motor off. Break out the core, cut or bend the metal clear with the chisel, go on at the same depth.', level: 'stop', effect: { kind: 'halt', phase: 'chisel' }, followUp: true, arises: masonry },
   'sticks': { by: 'hand', title: 'Bit sticks', means: 'The core is wedged, fines packed, or it drifted.', todo: 'Motor off. Turn it by hand both ways; flush. Never jerk it with the motor.', level: 'stop', effect: { kind: 'stop' }, followUp: true, arises: always },
   'twists': { by: 'hand', title: 'Drill twists in the hands', means: 'It jammed.', todo: 'Let go of the trigger. Brace; lowest clutch setting that works.', level: 'stop', effect: { kind: 'stop' }, followUp: true, arises: always },
   'leans': { by: 'eye', title: 'The hole leans', means: 'The guide slipped.', todo: 'Before half depth: stop and set it right. Later it only jams: go on as it stands.', level: 'caution', effect: null, followUp: true, arises: always },

@@ -1,6 +1,7 @@
 import { formatForce } from '../units/formatQuantity';
 import type { UnitSystem } from '../../data/unitSystem';
 import { comingUp, forceNow } from '../../run/runFigures';
+import { helperView } from './helperView';
 import { runView } from './runView';
 import type { RunState } from '../../run/runState';
 import type { RunPhase } from '../../data/phases';
@@ -20,6 +21,8 @@ const CUE_OF: Partial<Record<RunPhase, Cue>> = {
   'water-change': 'water',
   'ease-off': 'ease-off',
   'core-break': 'stop',
+  chisel: 'stop',
+  bar: 'go',
   flip: 'stop',
   'step-change': 'stop',
   through: 'stop',
@@ -34,16 +37,26 @@ const CUE_OF: Partial<Record<RunPhase, Cue>> = {
 /** So long before a stop it is announced, s. */
 const AHEAD_S = 5;
 
-/** What to call out as the run goes from one moment to the next; null where nothing changed. */
-export function promptBetween(before: RunState, now: RunState, units: UnitSystem): Prompt | null {
+/**
+ * What to call out as the run goes from one moment to the next, to the one who drills or on the second person’s
+ * own device; null where nothing changed.
+ */
+export function promptBetween(
+  before: RunState,
+  now: RunState,
+  units: UnitSystem,
+  to: 'driller' | 'helper' = 'driller',
+): Prompt | null {
+  const help = to === 'helper' ? helperView(now, units) : null;
   if (before.phase !== now.phase) {
     const cue = CUE_OF[now.phase];
     if (!cue) return null;
+    if (help) return { cue, words: help.line };
     const force = forceNow(now);
     return {
       cue,
       words:
-        cue === 'go' && force !== null
+        cue === 'go' && force !== null && now.phase !== 'bar'
           ? `${before.phase === 'lift' ? 'Down again' : 'Press'}, ${formatForce(force, units)}`
           : runView(now, units).line,
     };

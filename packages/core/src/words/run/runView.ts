@@ -115,6 +115,17 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
         detail:
           `${due?.detail ?? ''} Motor off. No prying on the good edge; hammer off again, rim back in the groove before it starts.`.trim(),
       };
+    case 'chisel':
+      return {
+        line: 'Chisel it clear',
+        detail:
+          'Motor off, bit out. Break out the core, cut or bend the metal out of the way. Hammer off again, rim back in the groove before it starts.',
+      };
+    case 'bar':
+      return {
+        line: `Through the bar: ${press}`,
+        detail: `${turn}. Slow and steady, plenty of water. It grinds, it does not chatter.`,
+      };
     case 'flip':
       return {
         line: due?.title || 'Turn the piece over',
@@ -166,6 +177,12 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
         detail: state.result ? 'Logged.' : 'Say how it came out: three taps.',
       };
     case 'paused':
+      if (state.resumeTo === 'bar')
+        return {
+          line: 'Metal: stopped',
+          detail:
+            'May it hold the structure, or be under tension? Then no further without the engineer. Else cut it, or note a tie and chisel it clear.',
+        };
       return { line: 'Paused', detail: 'Rim back in the groove before the motor starts.' };
     case 'aborted':
       return { line: 'Given up', detail: state.result ? 'Logged.' : 'Say how far it came.' };
@@ -202,6 +219,7 @@ const atFoot = (state: RunState): boolean => state.depthMm >= legOf(state).depth
 const NEXT_LABEL: Partial<Record<RunPhase, string>> = {
   'water-change': 'Done: go on',
   'core-break': 'Core out: go on',
+  chisel: 'Clear: go on',
   flip: 'Turned over: go on',
   'step-change': 'Changed: go on',
   through: 'Next: withdraw',
@@ -214,7 +232,8 @@ const NEXT_LABEL: Partial<Record<RunPhase, string>> = {
 function mainButton(state: RunState): RunButton | null {
   const { phase } = state;
   if (phase === 'prepare') return { act: 'start', label: 'Start' };
-  if (phase === 'paused') return { act: 'resume', label: 'Go on' };
+  if (phase === 'paused')
+    return { act: 'resume', label: state.resumeTo === 'bar' ? 'Cut the bar' : 'Go on' };
   if (isCutting(state) || phase === 'lift') return { act: 'pause', label: 'Pause' };
   const label = NEXT_LABEL[phase];
   return label ? { act: 'next', label } : null;
@@ -223,7 +242,8 @@ function mainButton(state: RunState): RunButton | null {
 function endButton(state: RunState): RunButton | null {
   const { phase, resumeTo } = state;
   const at = phase === 'paused' ? resumeTo : phase;
-  const cutting = at !== null && (isCutting({ phase: at }) || at === 'lift');
+  if (phase === 'bar') return { act: 'next', label: 'Past the bar' };
+  const cutting = at !== null && at !== 'bar' && (isCutting({ phase: at }) || at === 'lift');
   if (!cutting) return null;
   const leg = legOf(state);
   return {

@@ -15,6 +15,7 @@ const ACTS = {
   'done-went-on': 'Done, went on',
   'cooled-went-on': 'Cooled, went on',
   next: 'Next',
+  'past-the-bar': 'Past the bar',
   'turned-over': 'Turned over',
   'bit-changed': 'Bit changed',
   'at-depth': 'At depth',
