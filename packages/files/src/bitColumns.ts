@@ -100,6 +100,7 @@ export const BIT_COLUMNS: readonly BitColumn[] = [
   length('usableDepthMm', 'depth', 5000, ['usable_depth', 'usable_depth_mm']),
   length('barrelDiameterMm', 'barrel', 1000),
   length('freeLengthMm', 'free_length', 5000),
+  length('boreDepthMm', 'bore_depth', 5000),
   {
     header: 'shank',
     also: ['connection'],

@@ -3,6 +3,7 @@ import type { Bit } from '../documents/kit';
 import type { Setup } from '../documents/setup';
 import { contextOf } from '../plan/contextOf';
 import { isUsable, suits } from '../setup/assumeSetup';
+import { ownReach } from '../setup/operations/reach';
 import { layersTo } from '../setup/cutLayers';
 import { withSetup, type DrillCase } from '../setup/drillCase';
 import { bitGeometry } from '../physics/cutting/bitGeometry';
@@ -62,8 +63,8 @@ function pilotFor({ piece, kit, materials, hole }: DrillCase): Bit | undefined {
     .filter((bit) => bit.diameterMm <= Math.min(WIDEST_PILOT_MM, hole.diameterMm / 2))
     .filter((bit) => met.every(({ material }) => suits(bit.family, material)))
     .filter((bit) => {
-      const { solid, usableDepthMm } = bitGeometry(bit);
-      return solid && usableDepthMm >= piece.thicknessMm;
+      const geometry = bitGeometry(bit);
+      return geometry.solid && ownReach({ bit, geometry }) >= piece.thicknessMm;
     })
     .sort((a, b) => a.diameterMm - b.diameterMm || a.id.localeCompare(b.id))[0];
 }

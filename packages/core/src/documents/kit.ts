@@ -46,6 +46,8 @@ export const bitSchema = object(
     shank: shankSchema,
     /** A barrel narrower than its rim: play in a guide grows once the rim is through. */
     barrelDiameterMm: number(LIMITS.diameterMm),
+    /** From the rim to the closed end inside: the longest core the barrel takes. */
+    boreDepthMm: number(LIMITS.thicknessMm),
     /** From the rim to where the holder begins: barrel and shank together. */
     freeLengthMm: number(LIMITS.thicknessMm),
     /** Slots in the barrel: cores come out easily, spindle water leaks away. */

@@ -236,6 +236,12 @@ export interface PlannedOperation {
   readonly bitDepthMm: number;
   /** null where no bar is to be met, or the bit does not cut one; absent in plans of model 2.0 and before. */
   readonly bar?: PlannedBar | null;
+  /** Longest core the barrel takes, mm; null for a solid bit, absent with `bar`. */
+  readonly boreDepthMm?: number | null;
+  /** From the rim up to collar or tape, mm; absent with `bar`. */
+  readonly collarAtMm?: number | null;
+  /** Rim to holder, with what the bit is put on, mm; absent with `bar`. */
+  readonly sticksOutMm?: number | null;
   /** How it ends: it opens a face, meets what was cut from the other, comes into a cavity, or stops inside. */
   readonly ends: 'face' | 'meets' | 'cavity' | 'inside' | null;
   readonly stages: readonly PlannedStage[];

@@ -65,6 +65,7 @@ const plannedOperation = object(
     ),
   },
   {
+    boreDepthMm: orNull(figure),
     bar: orNull(
       object({ rpm: figure, feedForceN: figure, rateMmPerS: figure, lifeDepthMm: figure }),
     ),

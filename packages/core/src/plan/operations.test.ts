@@ -1,4 +1,5 @@
 import { BIT_FAMILIES, type BitFamilyId } from '../data/bits/bitFamilies';
+import type { Bit } from '../documents/kit';
 import type { Operation } from '../documents/operation';
 import type { Plan, PlannedOperation } from '../documents/plan';
 import { seededRandom } from '../math/seededRandom';
@@ -196,6 +197,35 @@ describe('a short cup through a slab', () => {
   it('goes slower pass by pass as the rim wears', () => {
     const perMm = ['core-2', 'core-3'].map((id) => stagesS(only(plan, id)) / 45);
     expect(perMm[1]).toBeGreaterThan(perMm[0] ?? NaN);
+  });
+});
+
+describe('a barrel shorter inside than outside', () => {
+  const cup = (over: Partial<Bit>) => ({
+    ...CUP_50,
+    bits: (CUP_50.bits ?? []).map((bit) => ({ ...bit, usableDepthMm: 160, ...over })),
+  });
+
+  it('goes as deep as it reaches, and holds a core as long as its bore less 5', () => {
+    expect(planOf(cup({})).coreBreaksAtMm).toEqual([]);
+    const plan = planOf(cup({ boreDepthMm: 65 }));
+    expect(plan.coreBreaksAtMm).toEqual([60, 120]);
+    expect(only(plan, 'core-3')).toMatchObject({ boreDepthMm: 65, extensionId: null, toMm: 150 });
+    expect(plan.warnings.map(({ code }) => code)).not.toContain('bit-too-short');
+  });
+
+  it('has its collar 2 mm past a face it opens, and as deep as it goes where it stops inside', () => {
+    const through = planOf(cup({ freeLengthMm: 190 }));
+    expect(only(through, 'core')).toMatchObject({ collarAtMm: 152, sticksOutMm: 190 });
+    const blind = planOf({
+      ...cup({}),
+      hole: { diameterMm: 62, depth: { kind: 'blind', depthMm: 80 } },
+    });
+    // Free length not known: the barrel, and 20 mm of shank.
+    expect(only(blind, 'core')).toMatchObject({ collarAtMm: 80, sticksOutMm: 180 });
+    expect(blind.steps.find(({ title }) => title === 'Look at the bit')?.detail).toMatch(
+      /Collar or tape 80\s?mm up from the rim\.$/,
+    );
   });
 });
 

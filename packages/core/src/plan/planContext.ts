@@ -73,3 +73,7 @@ export interface PlanContext extends PlannedPurpose {
   readonly crackCase: CrackCase;
   readonly crack: CrackOdds;
 }
+
+/** The cuts of a hole, in order. */
+export const cutsOf = ({ operations }: Pick<PlanContext, 'operations'>): readonly CutPlan[] =>
+  operations.flatMap(({ cut }) => (cut ? [cut] : []));

@@ -1,3 +1,4 @@
+import { depthStop, type DepthStop } from '../physics/holding/depthStop';
 import { liftDepths } from '../physics/cutting/lifts';
 import type { RimHeat } from '../physics/heat/rimTemperature';
 import { thermalStress } from '../physics/heat/thermalStress';
@@ -23,7 +24,7 @@ import {
   type HoleProfile,
 } from '../setup/operations/holeProfile';
 import type { CutOperation } from '../setup/operations/operation';
-import { reachTo, type Reach } from '../setup/operations/reach';
+import { reachTo, sticksOut, type Reach } from '../setup/operations/reach';
 import { capsOf, type PossibleMaterial } from '../setup/possibilities';
 import { SIZE_TOLERANCE_MM, type ResolvedSetup } from '../setup/resolvedSetup';
 import { settledSetup } from '../setup/settleInWindow';
@@ -77,6 +78,10 @@ export interface CutPlan {
   /** Another bit was on before. */
   readonly swapped: boolean;
   readonly reach: Reach;
+  /** Collar or tape on the bit, and what is left under the chuck. */
+  readonly stop: DepthStop;
+  /** Rim to holder, mm. */
+  readonly sticksOutMm: number;
   readonly exit: ExitPlan | null;
   readonly stages: readonly PlannedStage[];
   readonly lifts: readonly number[];
@@ -164,6 +169,12 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
     swapped,
   });
   const heat = heatOf(headline, setup, lengthMm);
+  const reach = reachTo(
+    task.kit,
+    bit,
+    toMm + (ends === 'face' ? task.thickness.thickestMm - totalMm : 0),
+    operation.couplings,
+  );
   const bitDepthMm = layers.reduce(
     (sum, { slowest, layer }) => (slowest ? sum + layer.toMm - layer.fromMm : sum),
     0,
@@ -176,12 +187,9 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
     ends,
     seated,
     swapped,
-    reach: reachTo(
-      task.kit,
-      bit,
-      toMm + (ends === 'face' ? task.thickness.thickestMm - totalMm : 0),
-      operation.couplings,
-    ),
+    reach,
+    stop: depthStop(toMm, reach.ownMm + onReach(reach), ends === 'face'),
+    sticksOutMm: sticksOut(bit, [...operation.couplings, ...madeLonger(reach, operation)]),
     exit,
     stages,
     lifts,
@@ -194,6 +202,12 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
     bar: planBar(layers, setup),
   };
 }
+
+const onReach = ({ extension }: Reach): number => extension?.lengthMm ?? 0;
+
+/** The extension that nobody named. */
+const madeLonger = ({ extension }: Reach, { couplings }: CutOperation) =>
+  extension && !couplings.includes(extension) ? [extension] : [];
 
 /** The leaves between two depths, each with the one width it is open to so far. */
 function stretchesToCut(

@@ -33,7 +33,8 @@ export interface LegBit {
   readonly diameterMm: number;
   readonly rimWidthMm: number;
   readonly solid: boolean;
-  readonly usableDepthMm: number;
+  /** Longest core the barrel takes. */
+  readonly boreDepthMm: number;
   readonly lifeDepthMm: number;
 }
 

@@ -23,7 +23,7 @@ function legsOfOperations(operations: readonly PlannedOperation[]): readonly Leg
       diameterMm: cut.bitDiameterMm ?? 0,
       rimWidthMm: cut.rimWidthMm ?? 0,
       solid: cut.solid ?? false,
-      usableDepthMm: cut.usableDepthMm ?? 0,
+      boreDepthMm: cut.boreDepthMm ?? cut.usableDepthMm ?? 0,
       lifeDepthMm: cut.lifeDepthMm ?? 0,
       dry: cut.waterKind === 'none',
       helper: cut.helper,

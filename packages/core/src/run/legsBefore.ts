@@ -15,7 +15,7 @@ export function legsBefore(plan: RunPlan): readonly Leg[] {
     diameterMm: bitDiameterMm,
     rimWidthMm,
     solid,
-    usableDepthMm,
+    boreDepthMm: usableDepthMm,
     lifeDepthMm: plan.bitLife.lifeDepthMm,
   };
   const side = (side: 1 | 2, stops: readonly Stop[], then: Leg['then']): Leg => {
@@ -46,7 +46,7 @@ export function legsBefore(plan: RunPlan): readonly Leg[] {
       ...bit,
       bitId: id ?? null,
       lifeDepthMm: lifeDepthMm ?? 0,
-      usableDepthMm: plan.depthMm,
+      boreDepthMm: plan.depthMm,
       operationId: null,
       bar: null,
       dry,

@@ -40,7 +40,7 @@ export function runSceneOf(state: RunState): RunScene {
     sinceLift: lifts.length === 0 ? 0 : (depthMm - last(lifts)) / gap(lifts),
     murk: standing ? (depthMm - last(changes)) / fillMm : 0,
     forceFactor: state.forceFactor,
-    coreShare: leg.solid ? 0 : (depthMm - last(breaks)) / leg.usableDepthMm,
+    coreShare: leg.solid ? 0 : (depthMm - last(breaks)) / leg.boreDepthMm,
     heatShare: plan.stressLimitMpa > 0 ? plan.totalStressMpa / plan.stressLimitMpa : 0,
     masonry: materialClassOf(plan) === 'masonry',
     solidBit: leg.solid,

@@ -37,11 +37,14 @@ export function checkKit(kit: Kit, at: string, add: Add): void {
 }
 
 function checkBit(bit: Bit, at: string, add: Add): void {
-  const { diameterMm, rimWidthMm, barrelDiameterMm: barrelMm } = bit;
+  const { diameterMm, rimWidthMm, barrelDiameterMm: barrelMm, boreDepthMm } = bit;
   if (rimWidthMm !== undefined && rimWidthMm > diameterMm / 2)
     add(`${at}/rimWidthMm`, { code: 'rim-too-wide', rimWidthMm, diameterMm });
   if (barrelMm !== undefined && barrelMm > diameterMm)
     add(`${at}/barrelDiameterMm`, { code: 'barrel-too-wide', barrelMm, diameterMm });
+  const bitMm = Math.max(bit.usableDepthMm ?? 0, bit.freeLengthMm ?? 0);
+  if (boreDepthMm !== undefined && bitMm > 0 && boreDepthMm > bitMm)
+    add(`${at}/boreDepthMm`, { code: 'bore-too-deep', boreDepthMm, bitMm });
   if (bit.shank) checkShank(bit.shank, `${at}/shank`, add);
 }
 

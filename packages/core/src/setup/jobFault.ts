@@ -63,6 +63,7 @@ export type Clash =
       readonly acrossMm: number;
     }
   | { readonly code: 'rim-too-wide'; readonly rimWidthMm: number; readonly diameterMm: number }
+  | { readonly code: 'bore-too-deep'; readonly boreDepthMm: number; readonly bitMm: number }
   | { readonly code: 'barrel-too-wide'; readonly barrelMm: number; readonly diameterMm: number }
   | { readonly code: 'speeds-fall'; readonly minRpm: number; readonly maxRpm: number }
   | {

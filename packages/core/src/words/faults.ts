@@ -64,6 +64,8 @@ const CLASH_WORDS: { readonly [Code in Clash['code']]: (clash: Of<Code>) => stri
     `A rim ${mm(rimWidthMm)} wide does not fit a bit of ${mm(diameterMm)}: at most half the diameter, ${mm(diameterMm / 2)}.`,
   'barrel-too-wide': ({ barrelMm, diameterMm }) =>
     `A barrel of ${mm(barrelMm)} is wider than its rim of ${mm(diameterMm)} and would jam; at most as wide.`,
+  'bore-too-deep': ({ boreDepthMm, bitMm }) =>
+    `A barrel ${mm(boreDepthMm)} deep inside is deeper than the bit is long, ${mm(bitMm)}; at most that.`,
   'speeds-fall': ({ minRpm, maxRpm }) => `minRpm ${minRpm} is above maxRpm ${maxRpm}.`,
   'pinion-over-lever': ({ pinionRadiusMm, leverArmMm }) =>
     `A pinion of ${mm(pinionRadiusMm)} on a lever of ${mm(leverArmMm)} would make it harder to press; the lever is the longer one.`,

@@ -158,6 +158,20 @@ export function BitReach({ draft, change }: BitFieldsProps) {
         <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
           <LengthBox
             inRow
+            label={kitWords.boreDepth}
+            valueMm={draft.boreDepthMm ?? null}
+            placeholder={kitWords.asUsable}
+            mostMm={LIMITS.thicknessMm.max}
+            onChangeMm={(mm) => {
+              change({ boreDepthMm: mm });
+            }}
+            onClear={() => {
+              change({ boreDepthMm: undefined });
+            }}
+            testID="bit-bore-depth"
+          />
+          <LengthBox
+            inRow
             label={kitWords.barrelIfNarrower}
             valueMm={draft.barrelDiameterMm ?? null}
             placeholder={kitWords.asRim}

@@ -18,6 +18,7 @@ import { speedSettings } from '../../physics/cutting/speedSettings';
 import type { Material } from '../../data/materials/material';
 import { isBuilding } from '../../data/pieceForms';
 import { isTile } from '../../data/materials/materials';
+import { ownReach, sticksOut } from '../../setup/operations/reach';
 import { isUsable, machineFits, suits } from '../../setup/assumeSetup';
 
 export const OBSTACLE_CODES = [
@@ -63,8 +64,6 @@ type Judge = (trial: Trial) => object | null;
 const PRESS_CLEARANCE_MM = 10;
 /** Under half of the least speed it hardly cuts. */
 const MIN_SPEED_SHARE = 0.5;
-/** What a shank and chuck add to a bit's usable depth, mm. */
-const SHANK_IN_VIEW_MM = 20;
 
 export const holdersOf = (machine: Machine): readonly Holder[] =>
   machine.holders?.length ? machine.holders : MACHINE_KINDS[machine.kind].holders;
@@ -149,7 +148,9 @@ const JUDGES = {
   },
   'slots-leak': ({ water, bit }) => (water === 'spindle' && bit.slotted ? {} : null),
   'bit-too-short': (trial) => {
-    const { usableDepthMm: reachMm, solid } = bitGeometry(trial.bit);
+    const geometry = bitGeometry(trial.bit);
+    const { solid } = geometry;
+    const reachMm = ownReach({ bit: trial.bit, geometry });
     const shortMm = trial.depthMm - reachMm;
     return shortMm <= 0 || (!solid && longestReach(trial) >= shortMm)
       ? null
@@ -193,8 +194,7 @@ const JUDGES = {
     const wantedMm =
       backingMm +
       piece.thicknessMm +
-      bitGeometry(bit).usableDepthMm +
-      SHANK_IN_VIEW_MM +
+      sticksOut({ bit, geometry: bitGeometry(bit) }) +
       PRESS_CLEARANCE_MM;
     return chuckToTableMm !== undefined && chuckToTableMm < wantedMm
       ? { roomMm: chuckToTableMm, wantedMm }

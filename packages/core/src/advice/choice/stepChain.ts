@@ -1,3 +1,4 @@
+import { ownReach } from '../../setup/operations/reach';
 import type { DrillCase } from '../../setup/drillCase';
 import { wobbleOf } from '../../physics/cutting/wobble';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
@@ -98,7 +99,7 @@ export function chainScene(
     .filter((bit) => bit.diameterMm <= hole.diameterMm + SIZE_TOLERANCE_MM)
     .filter((bit) => materials.every((material) => suits(bit.family, material)))
     .map((bit): ResolvedBit => ({ bit, owned: true, geometry: bitGeometry(bit) }))
-    .filter(({ geometry }) => !geometry.solid || geometry.usableDepthMm >= context.depthPerSideMm)
+    .filter((tool) => !tool.geometry.solid || ownReach(tool) >= context.depthPerSideMm)
     .sort((a, b) => a.bit.diameterMm - b.bit.diameterMm || a.bit.id.localeCompare(b.bit.id));
   const hour = habits.hourMoney ?? HOUR_MONEY;
   return {

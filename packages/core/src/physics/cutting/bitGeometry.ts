@@ -9,6 +9,8 @@ export interface BitGeometry {
   readonly rimWidthMm: number;
   readonly coverage: number;
   readonly usableDepthMm: number;
+  /** Longest core the barrel takes. */
+  readonly boreDepthMm: number;
   readonly clearancePerSideMm: number;
   readonly pressureFactor: number;
   readonly speedFactor: number;
@@ -26,9 +28,13 @@ export function bySize(
 }
 
 export function bitGeometry(
-  bit: Pick<Bit, 'family' | 'diameterMm' | 'rimWidthMm' | 'coverage' | 'usableDepthMm'>,
+  bit: Pick<
+    Bit,
+    'family' | 'diameterMm' | 'rimWidthMm' | 'coverage' | 'usableDepthMm' | 'boreDepthMm'
+  >,
 ): BitGeometry {
   const family: BitFamily = BIT_FAMILIES[bit.family];
+  const usableDepthMm = bit.usableDepthMm ?? bySize(family, family.usableDepthMm, bit.diameterMm);
   return {
     family: bit.family,
     solid: family.solid,
@@ -38,7 +44,8 @@ export function bitGeometry(
       : (bit.rimWidthMm ??
         Math.min(bySize(family, family.rimWidthMm, bit.diameterMm), bit.diameterMm / 2)),
     coverage: bit.coverage ?? family.coverage,
-    usableDepthMm: bit.usableDepthMm ?? bySize(family, family.usableDepthMm, bit.diameterMm),
+    usableDepthMm,
+    boreDepthMm: bit.boreDepthMm ?? usableDepthMm,
     clearancePerSideMm: family.clearancePerSideMm,
     pressureFactor: family.pressureFactor,
     speedFactor: family.speedFactor,

@@ -21,15 +21,15 @@ export interface CoreBreak {
 
 /**
  * Where a core bit's cores come out on the way through leaves with or without cavities between them: within a leaf
- * broken out every usable depth − 5 mm; where a cavity follows it drops free and is drawn out before the next leaf.
+ * broken out every depth of its bore − 5 mm; where a cavity follows it drops free and is drawn out before the next leaf.
  * @param stretches contiguous leaves, the face's first; a gap between two is a cavity
  */
 export function coreBreaks(
   stretches: readonly SolidStretch[],
-  usableDepthMm: number,
+  boreDepthMm: number,
 ): readonly CoreBreak[] {
   const depthMm = stretches.at(-1)?.toMm ?? 0;
-  const strokeMm = Math.max(usableDepthMm - BARREL_RESERVE_MM, MIN_STROKE_MM, depthMm / MAX_BREAKS);
+  const strokeMm = Math.max(boreDepthMm - BARREL_RESERVE_MM, MIN_STROKE_MM, depthMm / MAX_BREAKS);
   const breaks: CoreBreak[] = [];
   let coreFromMm = stretches[0]?.fromMm ?? 0;
   stretches.forEach(({ fromMm, toMm }, index) => {

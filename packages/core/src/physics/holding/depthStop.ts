@@ -13,10 +13,13 @@ export interface DepthStop {
   readonly clears: boolean;
 }
 
-/** Where to stop the drill so that it neither drops through nor strikes the piece with its chuck. */
-export function depthStop(depthMm: number, usableDepthMm: number, isThrough: boolean): DepthStop {
+/**
+ * Where to stop the drill so that it neither drops through nor strikes the piece with its chuck.
+ * @param reachMm how far the bit goes in, with what it is put on, mm
+ */
+export function depthStop(depthMm: number, reachMm: number, isThrough: boolean): DepthStop {
   const collarAtMm = depthMm + (isThrough ? OVERRUN_MM : 0);
-  const chuckRoomMm = usableDepthMm - collarAtMm;
+  const chuckRoomMm = reachMm - collarAtMm;
   return {
     collarAtMm,
     chuckRoomMm,

@@ -165,14 +165,14 @@ function passesOf(
   tool: ResolvedSetup,
   extraMm: number,
 ): Draft[] {
-  const { solid, usableDepthMm } = tool.finishing.geometry;
+  const { solid, boreDepthMm } = tool.finishing.geometry;
   const does = solid ? (tool.bits.length > 1 ? 'enlarge' : 'bore') : 'core';
   const setup = withBit(tool, tool.finishing);
   const last = stretches.at(-1);
   const reached = last ? [...stretches.slice(0, -1), { ...last, toMm: last.toMm + extraMm }] : [];
   const breaksAt = solid
     ? []
-    : coreBreaks(reached, usableDepthMm).map(({ atMm, lengthMm }) =>
+    : coreBreaks(reached, boreDepthMm).map(({ atMm, lengthMm }) =>
         // Where it may be thicker than taken the last core is parted while there is something to part.
         last && atMm >= last.toMm ? (atMm - lengthMm + last.toMm) / 2 : atMm,
       );

@@ -216,7 +216,7 @@ function clashesOf(
 ): readonly Found[] {
   const { fromMm, toMm, face, setup } = cut;
   const { bit, geometry } = setup.finishing;
-  const { diameterMm, solid, usableDepthMm } = geometry;
+  const { diameterMm, solid, boreDepthMm } = geometry;
   const family = BIT_FAMILIES[bit.family];
   const bottomMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const seen = seenFrom(face, walk.profile);
@@ -268,9 +268,9 @@ function clashesOf(
       'fromMm',
     ]);
   const coreMm = longestSolid(seen, walk.coreFromMm[face], toMm);
-  if (!solid && coreMm > usableDepthMm + SAME_MM)
+  if (!solid && coreMm > boreDepthMm + SAME_MM)
     found.push([
-      { code: 'core-longer-than-barrel', name, bit: bit.name, coreMm, barrelMm: usableDepthMm },
+      { code: 'core-longer-than-barrel', name, bit: bit.name, coreMm, barrelMm: boreDepthMm },
       'toMm',
     ]);
   const named = cut.couplings;

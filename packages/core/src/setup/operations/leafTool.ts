@@ -6,6 +6,7 @@ import type { Setup } from '../../documents/setup';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
 import { assumeBit, isUsable, joins, suits } from '../assumeSetup';
 import type { DepthLayer } from '../cutLayers';
+import { ownReach } from './reach';
 import { withSetup, type DrillCase } from '../drillCase';
 import { resolveSetup } from '../resolveSetup';
 import { SIZE_TOLERANCE_MM, type ResolvedBit, type ResolvedSetup } from '../resolvedSetup';
@@ -52,11 +53,11 @@ function isForLeaf(
   leaf: DepthLayer,
   leaves: readonly DepthLayer[],
 ): boolean {
-  const { family, usableDepthMm, diameterMm } = finishing.geometry;
+  const { family, diameterMm } = finishing.geometry;
   if (!leaf.parts.every(({ material }) => suits(family, material))) return false;
   const first = leaves[0]?.parts[0]?.material;
   const isOther = leaf.parts.some(({ material }) => material.class !== first?.class);
-  const isDeep = isOther && leaf.toMm > usableDepthMm;
+  const isDeep = isOther && leaf.toMm > ownReach(finishing);
   return !isDeep || (!assumed.includes('bit') && diameterMm > LARGEST_LOOSE_CORE_MM);
 }
 
@@ -117,7 +118,7 @@ function plugBit(
       bit.family === family &&
       isUsable(bit) &&
       Math.abs(bit.diameterMm - diameterMm) <= SIZE_TOLERANCE_MM &&
-      bitGeometry(bit).usableDepthMm >= depthMm,
+      ownReach({ bit, geometry: bitGeometry(bit) }) >= depthMm,
   );
   const bit: Bit = owned ?? {
     id: `assumed-${family}`,

@@ -1,6 +1,6 @@
 import type { Bit, Coupling } from '../../documents/kit';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
-import { ownReach, reachTo } from './reach';
+import { ownReach, reachTo, sticksOut } from './reach';
 
 const CUP: Bit = {
   id: 'cup',
@@ -32,6 +32,13 @@ it('is the barrel’s, and the shank’s behind it where that goes into the hole
   expect(ownReach(tool({ ...thick, diameterMm: 14 }))).toBe(90);
   // A free length shorter than the barrel says nothing.
   expect(ownReach(tool({ freeLengthMm: 20 }))).toBe(50);
+});
+
+it('stands out by its free length, else by its barrel and 20 mm of shank, and what it is put on', () => {
+  expect(sticksOut(tool())).toBe(70);
+  expect(sticksOut(tool({ freeLengthMm: 90 }), [extension('a', 60), extension('b', 100)])).toBe(
+    250,
+  );
 });
 
 it('takes the shortest owned extension that is long enough, and invents none', () => {

@@ -22,6 +22,17 @@ export function ownReach({ bit, geometry }: Pick<ResolvedBit, 'bit' | 'geometry'
   return isNarrow ? Math.max(usableDepthMm, bit.freeLengthMm ?? 0) : usableDepthMm;
 }
 
+/** Between barrel and holder, where the free length is not known, mm. */
+const SHANK_IN_VIEW_MM = 20;
+
+/** What stands out of the holder, rim to holder, with what is between, mm. */
+export const sticksOut = (
+  { bit, geometry }: Pick<ResolvedBit, 'bit' | 'geometry'>,
+  couplings: readonly Coupling[] = [],
+): number =>
+  (bit.freeLengthMm ?? geometry.usableDepthMm + SHANK_IN_VIEW_MM) +
+  couplings.reduce((sum, { lengthMm = 0 }) => sum + lengthMm, 0);
+
 /** Whether an extension goes into a hole of this size. */
 export const entersHole = ({ diameterMm }: Coupling, holeMm: number): boolean =>
   diameterMm === undefined || diameterMm < holeMm;

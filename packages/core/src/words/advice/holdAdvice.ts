@@ -3,11 +3,11 @@ import { isBuilding, isFlat } from '../../data/pieceForms';
 import { boundingBox, faceOutline } from '../../layout/outline';
 import { clampLimit } from '../../physics/holding/clamp';
 import { cradle } from '../../physics/holding/cradle';
-import { depthStop } from '../../physics/holding/depthStop';
 import { FINGERS_NM, holdingTorque, jamTorque, PALM_NM } from '../../physics/holding/holdingTorque';
 import { ONE_HAND_NM, TWO_HANDS_NM } from '../../physics/effort/handLimits';
 import { radiusAt } from '../../layout/curve';
 import { clutchOf } from '../../data/machines/machineKinds';
+import { cutsOf } from '../../plan/planContext';
 import type { PlanInUnits } from '../plan/planInUnits';
 import { input, type ReasonInput } from '../../documents/reason';
 import { formatForce, formatPressure } from '../units/formatQuantity';
@@ -40,7 +40,7 @@ export function holdAdvice(context: PlanInUnits): readonly HoldPart[] {
   return [
     ...(isBuilding(piece) ? [] : [holdPiece(context)]),
     holdJam(context),
-    stopDrop(context),
+    ...stopDrop(context),
     ...(flat && !piece.assembled ? [clampIt(context)] : []),
     ...cradleIt(context),
     ...(piece.form === 'bead' || piece.form === 'block' ? [bedIt(context)] : []),
@@ -97,32 +97,39 @@ function holdJam({ setup, headline }: PlanInUnits): HoldPart {
   };
 }
 
-function stopDrop({ depthMm, setup, opensFarFace, passes, units }: PlanInUnits): HoldPart {
-  const { usableDepthMm } = setup.finishing.geometry;
+function stopDrop(context: PlanInUnits): readonly HoldPart[] {
+  const { passes, units } = context;
+  const cut = cutsOf(context).at(-1);
+  if (!cut) return [];
+  const { stop, reach } = cut;
+  const reachMm = reach.ownMm + (reach.extension?.lengthMm ?? 0);
   if (passes.breaks.length > 0)
-    return {
+    return [
+      {
+        id: 'stop',
+        title: 'Against the drop',
+        text: `The core comes out on the way, at ${passes.breaks.map(({ atMm }) => formatLengthShort(atMm, units)).join(', ')}; for the last of it stand so that the drill cannot fall through when the web lets go.`,
+        lines: [input('The bit reaches', formatLength(reachMm, units))],
+        source: 'Passes of the plan.',
+        grave: false,
+      },
+    ];
+  return [
+    {
       id: 'stop',
       title: 'Against the drop',
-      text: `The core comes out on the way, at ${passes.breaks.map(({ atMm }) => formatLengthShort(atMm, units)).join(', ')}; for the last of it stand so that the drill cannot fall through when the web lets go.`,
-      lines: [input('The bit reaches', formatLength(usableDepthMm, units))],
-      source: 'Passes of the plan.',
-      grave: false,
-    };
-  const stop = depthStop(depthMm, usableDepthMm, opensFarFace);
-  return {
-    id: 'stop',
-    title: 'Against the drop',
-    text: stop.clears
-      ? `Collar or tape ${formatLengthShort(stop.collarAtMm, units)} up from the rim; a finger or a block of up to ${formatLengthShort(stop.stopHeightMm, units)} beside the bit catches the chuck.`
-      : `The chuck is down to the piece before the bit is through: it has ${formatLengthShort(Math.max(0, stop.chuckRoomMm), units)} left. Take a longer bit, or break the core half way.`,
-    lines: [
-      input('Rim to the collar', formatLength(stop.collarAtMm, units)),
-      input('Room left under the chuck', formatLengthAbout(Math.max(0, stop.chuckRoomMm), units)),
-      input('The bit reaches', formatLength(usableDepthMm, units)),
-    ],
-    source: 'Depth and 2 mm of overrun, against the bit’s reach.',
-    grave: !stop.clears,
-  };
+      text: stop.clears
+        ? `Collar or tape ${formatLengthShort(stop.collarAtMm, units)} up from the rim; a finger or a block of up to ${formatLengthShort(stop.stopHeightMm, units)} beside the bit catches the chuck.`
+        : `The chuck is down to the piece before the bit is through: it has ${formatLengthShort(Math.max(0, stop.chuckRoomMm), units)} left. Take a longer bit, or break the core half way.`,
+      lines: [
+        input('Rim to the collar', formatLength(stop.collarAtMm, units)),
+        input('Room left under the chuck', formatLengthAbout(Math.max(0, stop.chuckRoomMm), units)),
+        input('The bit reaches', formatLength(reachMm, units)),
+      ],
+      source: 'Depth and 2 mm of overrun, against the bit’s reach.',
+      grave: !stop.clears,
+    },
+  ];
 }
 
 function clampIt(context: PlanInUnits): HoldPart {

@@ -14,8 +14,8 @@ import { formatLength, formatLengthShort } from '../units/length';
 import type { FollowUp } from '../../documents/fit';
 import type { Step } from '../../documents/plan';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
-import type { WorkedOperation } from '../../plan/planContext';
-import type { CutPlan } from '../../plan/planCut';
+import { cutsOf, type WorkedOperation } from '../../plan/planContext';
+import { bitKey, type CutPlan } from '../../plan/planCut';
 import type { PlanInUnits } from './planInUnits';
 import { HELP_WORDS } from './helpWords';
 import { cutSteps, outSteps } from './cutSteps';
@@ -46,10 +46,10 @@ export function operationSteps(context: PlanInUnits, one: WorkedOperation): Step
 }
 
 function ownSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
-  const { operations, units, hole } = context;
+  const { units, hole } = context;
   const { operation, cut } = one;
   if (cut) {
-    const cuts = operations.flatMap((other) => (other.cut ? [other.cut] : []));
+    const cuts = cutsOf(context);
     return [
       ...(cut === cuts[0] ? setUpSteps(context, cut) : cut.swapped ? [changeTo(context, cut)] : []),
       ...cutSteps(context, cut),
@@ -137,7 +137,7 @@ function setUpSteps(context: PlanInUnits, cut: CutPlan): Step[] {
     {
       kind: 'prepare',
       title: 'Look at the bit',
-      detail: `${bit.name}, ${formatLength(geometry.diameterMm, units)}: spin it, the rim must run true; ${BIT_FAMILIES[bit.family].abrasive === 'carbide' ? 'its edges must be sharp' : 'diamonds must stand proud'}. Set ${formatRpm(cut.headline.speed.rpm)} on ${setup.machine.name.toLowerCase()}.`,
+      detail: `${bit.name}, ${formatLength(geometry.diameterMm, units)}: spin it, the rim must run true; ${BIT_FAMILIES[bit.family].abrasive === 'carbide' ? 'its edges must be sharp' : 'diamonds must stand proud'}. Set ${formatRpm(cut.headline.speed.rpm)} on ${setup.machine.name.toLowerCase()}. ${collarText(context, cut)}`,
     },
     {
       kind: 'prepare',
@@ -175,6 +175,15 @@ function setUpSteps(context: PlanInUnits, cut: CutPlan): Step[] {
   ];
 }
 
+/** Where collar or tape goes on this bit, for the deepest it is to go from this face. */
+function collarText(context: PlanInUnits, { setup, operation }: CutPlan): string {
+  const own = cutsOf(context).filter(
+    (one) => bitKey(one.setup) === bitKey(setup) && one.operation.face === operation.face,
+  );
+  const atMm = Math.max(...own.map(({ stop }) => stop.collarAtMm));
+  return `Collar or tape ${formatLengthShort(atMm, context.units)} up from the rim.`;
+}
+
 /** The next bit on, with all that changes with it. */
 function changeTo(context: PlanInUnits, cut: CutPlan): Step {
   const { units } = context;
@@ -191,7 +200,7 @@ function changeTo(context: PlanInUnits, cut: CutPlan): Step {
   return {
     kind: 'step-change',
     title: `Change to ${bit.name}`,
-    detail: `${formatLength(geometry.diameterMm, units)}, ${formatRpm(headline.speed.rpm)} on ${setup.machine.name.toLowerCase()}.${hammer} ${setup.coolant.kind === 'dry' ? 'Dry, with extraction.' : `${setup.coolant.name}.`}`,
+    detail: `${formatLength(geometry.diameterMm, units)}, ${formatRpm(headline.speed.rpm)} on ${setup.machine.name.toLowerCase()}.${hammer} ${setup.coolant.kind === 'dry' ? 'Dry, with extraction.' : `${setup.coolant.name}.`} ${collarText(context, cut)}`,
   };
 }
 

@@ -138,6 +138,8 @@ export const kitWords = {
   goesIntoMachineWith: 'Goes into the machine with',
   takesBitBy: 'Takes the bit by',
   freeLength: 'Rim to holder',
+  boreDepth: 'Longest core it holds',
+  asUsable: 'as usable depth',
   widestIfKnown: 'Widest, if known',
   carriesItFurtherBy: 'Carries it further by',
   comesApartBy: 'Comes apart by',
