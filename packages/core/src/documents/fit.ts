@@ -49,6 +49,8 @@ export interface Fit {
   readonly behindMm?: number;
   /** What hangs in it is cut by a sharp rim: both are eased. */
   readonly easesEdges?: true;
+  /** Its wall is roughened for grout to hold on. */
+  readonly roughensWall?: true;
   /** Width of edge chips that the finished work hides, mm, play and seal taken off; null: nothing covers it. */
   readonly coverMm: number | null;
   /** How far off its mark the hole may sit, mm; null where the part does not care. */

@@ -36,7 +36,9 @@ export function handTime(
         : { ...none, around: { lastCore: lastCoreS(solid, true, D) } };
     }
     case 'chisel':
-      return { ...none, pauses: { chiselling: CHISEL_S } };
+      return cutsAfter
+        ? { ...none, pauses: { chiselling: CHISEL_S } }
+        : { ...none, around: { takeDown: CHISEL_S } };
     case 'turn-over':
     case 'go-round':
       return { ...none, pauses: { turnOver: TURN_S[operation.does] } };

@@ -134,6 +134,27 @@ it('what hangs in a hole has its rims eased, as an operation', () => {
   expect(plan.steps.map(({ title }) => title)).toContain('Ease the edge');
 });
 
+it('a socket has its core lifted and its wall roughened once the cutting is done', () => {
+  const purpose = { kind: 'post-socket', postWidthMm: 42, embedmentMm: 120 };
+  const plan = planOf({
+    piece: wallOf(['concrete', 300]),
+    hole: { diameterMm: 62, depth: { kind: 'blind', depthMm: 135 }, purpose },
+    setup: { bit: 'core' },
+    bits: [{ id: 'core', name: 'Core 62', family: 'segmented-core', diameterMm: 62 }],
+  });
+  expect(listed(plan).map((one) => one.split(' ')[0])).toEqual([
+    'mark',
+    'core',
+    'break-out',
+    'chisel',
+    'clean',
+  ]);
+  expect(plan.steps.map(({ title }) => title)).toContain('Rough the wall');
+  expect(only(plan, 'chisel')).toMatchObject({ fromMm: 135, haltS: 0 });
+  // After the last cut it halts nothing: it is part of the job, not of the drilling.
+  expect(plan.timeline.map(({ kind }) => kind)).not.toContain('chisel');
+});
+
 describe('gates', () => {
   it('stand once for all tools, and one answer settles them until any tool changes', () => {
     const dust = (plan: Plan) => plan.gates.find(({ code }) => code === 'dust');

@@ -4,23 +4,30 @@ import { OPERATION_KINDS, type Help } from '@nucleon/core/data/operations';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { Operation } from '@nucleon/core/documents/operation';
 import { isUsable } from '@nucleon/core/setup/assumeSetup';
+import { chosen } from '@nucleon/core/setup/operations/editOperations';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import {
   FACE_CHIPS,
   HAMMER_CHIPS,
   HELP_CHIPS,
+  leafChips,
   operationsWords,
   WET_CHIPS,
 } from '@nucleon/core/words/screens/operations';
+import type { Material } from '@nucleon/core/data/materials/material';
+import type { Piece } from '@nucleon/core/documents/piece';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
+import { OperationHow } from './OperationHow';
 import { useUnits } from '../display/displayStore';
 import type { Workshop } from '../kit/useWorkshop';
 import type { OperationRow } from './useOperations';
 
+/** In place of a leaf’s number. */
+const BY_DEPTH = 0;
 /** Left to the planner. */
 const PLANNER = '';
 /** So many bits are offered before the rest is asked for. */
@@ -29,7 +36,9 @@ const NEAREST = 4;
 interface OperationFormProps {
   readonly row: OperationRow;
   readonly hole: Hole;
-  readonly thicknessMm: number;
+  readonly piece: Piece;
+  /** Own materials of the job, as leaves name them. */
+  readonly custom: readonly Material[];
   readonly workshop: Workshop;
   readonly onChange: (change: (one: Operation) => Operation) => void;
 }
@@ -55,9 +64,7 @@ export function OperationForm(props: OperationFormProps) {
         chips={[{ value: PLANNER, label: operationsWords.nobody }, ...HELP_CHIPS]}
         value={one.helper ?? PLANNER}
         onChange={(helper) => {
-          onChange(({ helper: _before, ...rest }) =>
-            helper === PLANNER ? rest : { ...rest, helper },
-          );
+          onChange((now) => chosen(now, 'helper', helper === PLANNER ? undefined : helper));
         }}
         testID="operation-helper"
       />
@@ -65,9 +72,10 @@ export function OperationForm(props: OperationFormProps) {
   );
 }
 
-function CutFields({ row, hole, thicknessMm, workshop, onChange }: OperationFormProps) {
+function CutFields({ row, hole, piece, custom, workshop, onChange }: OperationFormProps) {
   const units = useUnits();
   const { one, planned } = row;
+  const leaves = leafChips(piece, custom, one.face ?? planned?.face ?? 'near');
   const sizeMm = one.diameterMm ?? planned?.bitDiameterMm ?? hole.diameterMm;
   const bits = workshop.bits
     .filter((bit) => isUsable(bit) || bit.id === one.bitId)
@@ -121,19 +129,38 @@ function CutFields({ row, hole, thicknessMm, workshop, onChange }: OperationForm
         ]}
         value={one.machineId ?? PLANNER}
         onChange={(machineId) => {
-          onChange(({ machineId: _before, ...rest }) =>
-            machineId === PLANNER ? rest : { ...rest, machineId },
+          onChange((now) =>
+            chosen(now, 'machineId', machineId === PLANNER ? undefined : machineId),
           );
         }}
         testID="operation-machine"
       />
+      {leaves.length > 0 ? (
+        <Chips<number>
+          label={operationsWords.leaf}
+          chips={[...leaves, { value: BY_DEPTH, label: operationsWords.byDepth }]}
+          value={one.leaf ?? BY_DEPTH}
+          onChange={(leaf) => {
+            onChange(({ leaf: _leaf, fromMm: _from, toMm: _to, ...rest }) =>
+              leaf === BY_DEPTH
+                ? {
+                    ...rest,
+                    fromMm: planned?.fromMm ?? 0,
+                    toMm: planned?.toMm ?? piece.thicknessMm,
+                  }
+                : { ...rest, leaf },
+            );
+          }}
+          testID="operation-leaf"
+        />
+      ) : null}
       <Row gap="$3">
         <LengthBox
           key={`from ${one.id}`}
           inRow
           label={operationsWords.from}
           valueMm={one.fromMm ?? planned?.fromMm ?? null}
-          mostMm={thicknessMm}
+          mostMm={piece.thicknessMm}
           anySign
           onChangeMm={(fromMm) => {
             onChange(({ leaf: _leaf, ...rest }) => ({ ...rest, fromMm: Math.max(0, fromMm) }));
@@ -145,7 +172,7 @@ function CutFields({ row, hole, thicknessMm, workshop, onChange }: OperationForm
           inRow
           label={operationsWords.to}
           valueMm={one.toMm ?? planned?.toMm ?? null}
-          mostMm={thicknessMm}
+          mostMm={piece.thicknessMm}
           onChangeMm={(toMm) => {
             onChange(({ leaf: _leaf, ...rest }) => ({ ...rest, toMm }));
           }}
@@ -161,6 +188,7 @@ function CutFields({ row, hole, thicknessMm, workshop, onChange }: OperationForm
         }}
         testID="operation-wet"
       />
+      <OperationHow one={one} workshop={workshop} onChange={onChange} />
       {takesHammer ? (
         <Chips
           label={operationsWords.hammer}

@@ -36,7 +36,7 @@ export function OperationRows({ list, form }: OperationRowsProps) {
       {list.presets.length > 1 ? (
         <Chips
           label={operationsWords.startFrom}
-          chips={presetChips(list.presets)}
+          chips={presetChips(list.presets, list.purpose)}
           value={list.suggested ? list.presets.find(({ inUse }) => inUse)?.id : undefined}
           onChange={(id) => {
             const preset = list.presets.find((one) => one.id === id);

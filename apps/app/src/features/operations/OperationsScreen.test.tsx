@@ -100,6 +100,36 @@ it('chooses bit, water, face and helper for one operation alone', async () => {
   });
 });
 
+it('is held, started, paced and fed in a way of its own, and left to the plan again', async () => {
+  const log = await open();
+  fireEvent.click(screen.getByTestId('operation-how'));
+  const pick = (choice: string, label: string) => {
+    fireEvent.click(within(screen.getByTestId(`operation-${choice}`)).getByText(label));
+  };
+  pick('hold', 'In a guide');
+  pick('guide', 'A guide board');
+  pick('start', 'Tape');
+  pick('pace', 'Gentle');
+  const core = () =>
+    (kept(log) as { operations?: { does: string }[] } | undefined)?.operations?.[1];
+  await waitFor(() => {
+    expect(core()).toMatchObject({
+      hold: 'guided',
+      guide: { kind: 'board', thicknessMm: 18, clearanceMm: 0.3 },
+      start: 'tape',
+      pace: 'gentle',
+    });
+  });
+  pick('guide', 'As the plan has it');
+  pick('start', 'As the plan has it');
+  await waitFor(() => {
+    expect(core()).not.toHaveProperty('guide');
+  });
+  expect(core()).not.toHaveProperty('start');
+  fireEvent.click(screen.getByTestId('operation-how'));
+  expect(screen.getByTestId('operation-how')).toHaveTextContent('In a guide, Gentle');
+});
+
 it('moves by the arrow keys on its handle', async () => {
   await open();
   const handle = screen.getByLabelText(/^Drag, or arrow keys, to move: Core/);

@@ -37,7 +37,8 @@ function OperationsRoom(loaded: LoadedHole) {
     <OperationForm
       row={chosen}
       hole={edit.hole}
-      thicknessMm={edit.piece.thicknessMm}
+      piece={edit.piece}
+      custom={loaded.detail.job.customMaterials}
       workshop={workshop}
       onChange={(change) => {
         list.change(chosen.one.id, change);

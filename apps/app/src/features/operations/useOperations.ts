@@ -35,6 +35,8 @@ export interface OperationList {
   readonly backToSuggested: () => void;
   /** Ways of going about it, with what is owned. */
   readonly presets: readonly OperationPreset[];
+  /** What the hole is for, as its ways are named by. */
+  readonly purpose: string | undefined;
   readonly startFrom: (preset: OperationPreset) => void;
 }
 
@@ -83,6 +85,7 @@ export function useOperations({ edit, plan, faults, asked }: HoleRoom): Operatio
       choose(next.id);
     },
     presets,
+    purpose: edit.hole.purpose?.kind,
     startFrom: ({ setup }) => {
       edit.changeHole({ setup, operations: undefined }, 'operations');
     },

@@ -136,6 +136,7 @@ describe('post socket', () => {
       depth: { kind: 'blind', depthMm: 165 },
       coverMm: null,
       toleranceMm: 5,
+      roughensWall: true,
     });
     const wide = numbers('post-socket', { ...post, postWidthMm: 140, groutGapMm: 30 });
     expect(wide.diameter).toEqual({ targetMm: 200, leastMm: 152, mostMm: 260 });

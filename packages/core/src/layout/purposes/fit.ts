@@ -29,7 +29,14 @@ export type Says<T> = (say: Say) => T;
 /** What the part asks of the hole, in numbers. */
 export type FitNumbers = Pick<
   Fit,
-  'diameter' | 'depth' | 'fall' | 'behindMm' | 'easesEdges' | 'coverMm' | 'toleranceMm'
+  | 'diameter'
+  | 'depth'
+  | 'fall'
+  | 'behindMm'
+  | 'easesEdges'
+  | 'roughensWall'
+  | 'coverMm'
+  | 'toleranceMm'
 >;
 
 /** How it came about and what follows, in words. */

@@ -67,6 +67,7 @@ export const postSocket = definePurpose({
       depth: through ? { kind: 'through' } : { kind: 'blind', depthMm },
       coverMm: null,
       toleranceMm: v.groutGapMm / 2,
+      roughensWall: true,
       says: ({ L, volume }) => ({
         why: `${L(across_)} ${v.section === 'round' ? 'of post' : 'corner to corner'} and ${L(v.groutGapMm)} of grout all round.`,
         working: [
@@ -95,9 +96,8 @@ export const postSocket = definePurpose({
         followUps: [
           {
             when: 'after',
-            title: 'Clean the socket',
-            detail:
-              'Snap and lift the core, rough the wall, rinse out all slurry, leave it damp but not wet.',
+            title: 'Make it ready for grout',
+            detail: 'All slurry out; leave it damp but not wet.',
           },
           {
             when: 'after',

@@ -19,7 +19,7 @@ type Draft =
   | { readonly does: OperationKindId; readonly face: Face; readonly atMm: number };
 
 /** What the part asks of the operations. */
-export type PartAsks = Pick<FitNumbers, 'behindMm' | 'easesEdges'>;
+export type PartAsks = Pick<FitNumbers, 'behindMm' | 'easesEdges' | 'roughensWall'>;
 
 /** Contiguous leaves cut with one tool. */
 interface Stretch extends SolidStretch {
@@ -32,7 +32,7 @@ interface Stretch extends SolidStretch {
  *  - each leaf is cut with the setup’s bit, or with one made for it where that is no use there;
  *  - from two sides each face is drilled to the middle, or to the cavity where there is one, and it is
  *    turned over between, or walked round where it stands in a building;
- *  - what the part asks for is done to it: another width behind the face, rims eased;
+ *  - what the part asks for is done to it: another width behind the face, rims eased, the wall roughened;
  *  - a core is broken out each time the barrel is full, where it drops free behind a leaf, and before
  *    another tool follows.
  * @param leaves from the near face down to the hole’s depth
@@ -76,6 +76,9 @@ export function deriveOperations(
       ? [turn, ...descent('far', stretchesOf(farLeaves, farTools, Infinity), extraMm, base)]
       : []),
     ...(isCored ? [{ does: 'break-out' as const, face: 'near' as const, atMm: depthMm }] : []),
+    ...(asks.roughensWall
+      ? [{ does: 'chisel' as const, face: 'near' as const, atMm: depthMm }]
+      : []),
     ...(asks.easesEdges
       ? [{ does: 'ease-edge' as const, face: 'near' as const, atMm: depthMm }]
       : []),

@@ -1,5 +1,5 @@
 import type { Operation } from '../../documents/operation';
-import { added, changed, moved, without } from './editOperations';
+import { chosen, added, changed, moved, without } from './editOperations';
 
 const LIST: readonly Operation[] = [
   { id: 'mark', does: 'mark', face: 'near', fromMm: 0, toMm: 0 },
@@ -39,4 +39,12 @@ it('adds one after another with an id of its own, on the same face', () => {
   });
   expect(ids(added(LIST, 'ease-edge', null).operations).at(-1)).toBe('ease-edge');
   expect(added([], 'core', null).operations).toEqual([{ id: 'core', does: 'core', face: 'near' }]);
+});
+
+it('has a choice made, changed, and left to the planner again', () => {
+  const one = { id: 'a', does: 'core', face: 'near' } as const;
+  const held = chosen(one, 'hold', 'rig');
+  expect(held).toEqual({ ...one, hold: 'rig' });
+  expect(chosen(held, 'hold', undefined)).toEqual(one);
+  expect(chosen(held, 'face', undefined)).toEqual({ id: 'a', does: 'core', hold: 'rig' });
 });

@@ -17,6 +17,19 @@ export function asListed(one: PlannedOperation): Operation {
   };
 }
 
+/** What a person may choose for one operation, or leave to the planner. */
+type Choice = Exclude<keyof Operation, 'id' | 'does'>;
+
+/** The operation with one choice made, or left to the planner again. */
+export function chosen<K extends Choice>(
+  one: Operation,
+  choice: K,
+  value: Operation[K] | undefined,
+): Operation {
+  const kept = Object.fromEntries(Object.entries(one).filter(([key]) => key !== choice));
+  return { ...kept, ...(value === undefined ? {} : { [choice]: value }) } as Operation;
+}
+
 /** The list with one operation at another place; places beyond its ends are its ends. */
 export function moved(
   operations: readonly Operation[],

@@ -66,6 +66,15 @@ function ownSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
     case 'break-out':
       return [coreBreak(context, one)];
     case 'chisel':
+      if (context.fit?.roughensWall && one.operation === lastChisel(context))
+        return [
+          {
+            kind: 'clean',
+            title: 'Rough the wall',
+            detail:
+              'Grout does not hold on a cored wall: chisel it rough all round, and the floor level.',
+          },
+        ];
       return [
         {
           kind: 'core-break',
@@ -118,6 +127,10 @@ function ownSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
       ];
   }
 }
+
+/** What is chiselled once the cutting is done. */
+const lastChisel = ({ operations }: PlanInUnits) =>
+  operations.findLast(({ cut, operation }) => cut ?? operation.does === 'chisel')?.operation;
 
 const allDry = ({ operations }: PlanInUnits): boolean =>
   operations.every(({ cut }) => !cut || cut.setup.coolant.kind === 'dry');
