@@ -108,7 +108,7 @@ function Choice<V extends string>({
   return (
     <Chips<V | ''>
       label={label}
-      chips={[...chips, { value: '', label: operationsWords.asPlanned }]}
+      chips={[{ value: '', label: operationsWords.asPlanned }, ...chips]}
       value={value ?? ''}
       onChange={(now) => {
         onChange(now === '' ? undefined : now);

@@ -86,7 +86,7 @@ it('says what is wrong beside the operation, and keeps it from being saved', asy
 it('chooses bit, water, face and helper for one operation alone', async () => {
   const log = await open();
   fireEvent.click(within(screen.getByTestId('operation-helper')).getByText('Holds the light'));
-  fireEvent.click(within(screen.getByTestId('operation-bit')).getByText('As the plan has it'));
+  fireEvent.click(within(screen.getByTestId('operation-bit')).getByText('As planned'));
   await waitFor(() => {
     expect(kept(log)).toMatchObject({
       operations: [{ does: 'mark' }, { does: 'core', helper: 'light', diameterMm: 22 }, {}],
@@ -120,8 +120,8 @@ it('is held, started, paced and fed in a way of its own, and left to the plan ag
       pace: 'gentle',
     });
   });
-  pick('guide', 'As the plan has it');
-  pick('start', 'As the plan has it');
+  pick('guide', 'As planned');
+  pick('start', 'As planned');
   await waitFor(() => {
     expect(core()).not.toHaveProperty('guide');
   });

@@ -34,8 +34,10 @@ export function helperView(state: RunState, units: UnitSystem): HelperView | nul
 function ahead(helper: Help, state: RunState, units: UnitSystem): string {
   const next = comingUp(state);
   if (!next) return '';
-  if (helper === 'depth-mark')
-    return ` Call ${formatLengthShort(Math.round(next.depthMm * 10) / 10, units)}.`;
   if (helper === 'water' && next.kind === 'water-off') return ' Shut it when it is called.';
-  return '';
+  if (helper !== 'depth-mark') return '';
+  const { strokes, depthMm } = legOf(state);
+  // Lifts call themselves: the mark is for where it is eased off, or ends.
+  const ease = strokes.find(({ kind, fromMm }) => kind === 'exit' && fromMm > state.depthMm);
+  return ` Call ${formatLengthShort(Math.round((ease?.fromMm ?? depthMm) * 10) / 10, units)}.`;
 }

@@ -123,7 +123,7 @@ function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'deta
       };
     case 'bar':
       return {
-        line: `Through the bar: ${press}`,
+        line: 'Through the bar',
         detail: `${turn}. Slow and steady, plenty of water. It grinds, it does not chatter.`,
       };
     case 'flip':

@@ -43,7 +43,7 @@ it('says in a line how one cut is held, guided, fed, and on what', () => {
     lengthMm: 200,
   } as const;
   const core = { id: 'a', does: 'core' } as const;
-  expect(howSummary(core, [rod])).toBe('As the plan has it');
+  expect(howSummary(core, [rod])).toBe('As planned');
   expect(howSummary({ ...core, hold: 'rig', couplingIds: ['rod'] }, [rod])).toBe(
     'Rig or stand, Rod 200',
   );

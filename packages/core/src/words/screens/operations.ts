@@ -122,7 +122,7 @@ export const operationsWords = {
     `${n}. ${title}${detail ? `: ${detail}` : ''}`,
   bit: 'Bit, nearest in size first',
   machine: 'Machine',
-  asPlanned: 'As the plan has it',
+  asPlanned: 'As planned',
   moreBits: (count: number): string => `${count} more bits`,
   face: 'From',
   from: 'From depth',
