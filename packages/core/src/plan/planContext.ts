@@ -70,7 +70,10 @@ export interface PlanContext extends PlannedPurpose {
   /** What the piece may be, where nobody is sure. */
   readonly possible: readonly PossibleMaterial[];
   readonly bending: Bending;
+  /** The main cut’s, with what the end of the hole adds. */
   readonly crackCase: CrackCase;
+  /** Of each cut. */
+  readonly crackCases: readonly CrackCase[];
   readonly crack: CrackOdds;
 }
 

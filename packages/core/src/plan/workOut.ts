@@ -101,8 +101,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     cuts.map((cut) => cut.time),
     operations.map((one) => one.time),
   );
-  const posed = bendingSceneOf(piece, hole, main.setup, main.headline);
-  const bending: Bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
+  const bendings = bendEach(task, cuts, bend);
   const gates = judgeHazards(
     cuts.map((cut) => hazardScene(drillCase.job, task, cut, time.cuttingS)),
   );
@@ -113,7 +112,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     setup: cut.setup,
     thermalStressMpa: cut.thermalStressMpa,
     heatGain: HEAT_GAIN[cut.heat.boiling],
-    bending: bentBy(bending, cut.headline.force.feedForceN / main.headline.force.feedForceN),
+    bending: bendings.get(cut) ?? NOT_BENT,
     exitForceN: cut.exit && cut.ends === 'face' ? cut.exit.exitForceN : 0,
     easedAtMm: cut.exit && Math.min(easedBefore(cut.exit.ligamentMm), cut.operation.toMm),
     clearMm: clearOf(piece, hole, cut.setup.finishing.geometry.diameterMm),
@@ -121,14 +120,16 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     treatmentOdds: treatmentOdds(piece, face, isTreatmentKnown),
     endsHole: cut === last,
   });
-  const cracks = cuts.map((cut) =>
-    crackOf(caseOf(cut), {
+  const cases = new Map(cuts.map((cut) => [cut, caseOf(cut)] as const));
+  const cracks = [...cases].map(([cut, crackCase]) =>
+    crackOf(crackCase, {
       layers: cut.layers,
       lengthMm: cut.operation.toMm - cut.operation.fromMm,
       exit: cut.exit,
       opensFace: cut.ends === 'face',
     }),
   );
+  const mainCase = cases.get(main) ?? caseOf(main);
   const passes = passesOf(operations, near, task);
   return {
     piece,
@@ -167,8 +168,9 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     thickness,
     possible,
     ...purpose,
-    bending,
-    crackCase: { ...caseOf(main), ...endOfHole(last, caseOf) },
+    bending: mainCase.bending,
+    crackCase: { ...mainCase, ...endOfHole(cases.get(last) ?? mainCase) },
+    crackCases: [...cases.values()],
     crack: oddsTogether(cracks),
   };
 }
@@ -247,23 +249,38 @@ function slowest(cuts: readonly CutPlan[]): CutPlan {
   );
 }
 
-/** Bending under another force than the one it was worked out for: what the drill adds goes with it. */
-const bentBy = (bending: Bending, times: number): Bending =>
-  bending.kind === 'bent' && times !== 1
-    ? {
-        ...bending,
-        stressMpa: bending.atRestMpa + (bending.stressMpa - bending.atRestMpa) * times,
-      }
-    : bending;
+const NOT_BENT: Bending = { kind: 'declined', why: 'later' };
+
+/** Each cut presses with its own rim and its own force; those that press alike bend it alike. */
+function bendEach(
+  { piece, hole }: HoleTask,
+  cuts: readonly CutPlan[],
+  bend: Bend,
+): ReadonlyMap<CutPlan, Bending> {
+  const alike = new Map<string, Bending>();
+  return new Map(
+    cuts.map((cut) => {
+      const { force, contact } = cut.headline;
+      const key = `${force.feedForceN} ${contact.meanRadiusMm} ${cut.setup.support.id}`;
+      const known = alike.get(key);
+      if (known) return [cut, known] as const;
+      const posed = bendingSceneOf(piece, hole, cut.setup, cut.headline);
+      const bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
+      alike.set(key, bending);
+      return [cut, bending] as const;
+    }),
+  );
+}
 
 /** What the end of the hole adds to the main cut’s own crack: breaking through, and handling. */
-function endOfHole(
-  last: CutPlan,
-  caseOf: (cut: CutPlan) => CrackCase,
-): Pick<CrackCase, 'exitForceN' | 'easedAtMm' | 'endsHole'> {
-  const { exitForceN, easedAtMm } = caseOf(last);
-  return { exitForceN, easedAtMm, endsHole: true };
-}
+const endOfHole = ({
+  exitForceN,
+  easedAtMm,
+}: CrackCase): Pick<CrackCase, 'exitForceN' | 'easedAtMm' | 'endsHole'> => ({
+  exitForceN,
+  easedAtMm,
+  endsHole: true,
+});
 
 /** P = 1 − Π(1 − P_i) over all cuts, with the stress of the one that strains the piece most. */
 function oddsTogether(cracks: readonly CrackOdds[]): CrackOdds {

@@ -17,7 +17,7 @@ import {
 
 /** The hole as the Monte Carlo sees it: the plan's own middles and spreads. */
 export function riskModelOf(context: PlanContext): RiskModel {
-  const { headline, setup, piece, time, exit, thickness, crackCase } = context;
+  const { headline, setup, piece, time, exit, thickness, crackCase, crackCases } = context;
   const { material } = headline;
   const sheetThicknessMm = sheetThickness(piece);
   const stress = stressSpread(material, setup.hold);
@@ -42,8 +42,7 @@ export function riskModelOf(context: PlanContext): RiskModel {
     cuts: time.cuts,
     sharpness: headline.sharpness,
     identities: identitiesOf(context),
-    sites: stressSites(crackCase),
-    heatGain: crackCase.heatGain,
+    strains: crackCases.map((one) => ({ sites: stressSites(one), heatGain: one.heatGain })),
     builtInMpa: builtInStress(material),
     strength: {
       fractileMpa: bearableStress(material, !headline.dry, piece.damage),

@@ -19,6 +19,8 @@ const HANDLING = {
 } as const;
 const KEPT = Math.exp(-handlingHazard(HANDLING, 1));
 
+const RIM = { kind: 'rim', thermalMpa: 6, pressedMpa: 0, atRestMpa: 0, lengthShare: 1 } as const;
+
 /** One cut of 100 s far over the glaze, in a strong piece on a rig. */
 const model = (change: Partial<RiskModel> = {}, sd: Partial<RiskModel['sd']> = {}): RiskModel => ({
   sd: { ...STILL, ...sd },
@@ -26,9 +28,8 @@ const model = (change: Partial<RiskModel> = {}, sd: Partial<RiskModel['sd']> = {
   cuts: [{ seconds: 100, pressureMpa: 1, idleMpa: 0 }],
   sharpness: 1,
   identities: [{ share: 1, rateFactor: 1, chipFactor: 1, ...SAME }],
-  sites: [{ kind: 'rim', thermalMpa: 6, pressedMpa: 0, atRestMpa: 0, lengthShare: 1 }],
+  strains: [{ sites: [RIM], heatGain: 1 }],
   builtInMpa: 0,
-  heatGain: 1,
   strength: { fractileMpa: 20, weibullModulus: 7 },
   handling: HANDLING,
   treatmentOdds: 0,
@@ -57,6 +58,13 @@ it('gives the Weibull odds themselves when nothing else is uncertain', () => {
   expect(risk.unknowns).toEqual([]);
 });
 
+it('may crack in any of its cuts: 1 − (1 − P)ⁿ', () => {
+  const strain = { sites: [RIM], heatGain: 1 };
+  const thrice = assessRisk(model({ strains: [strain, strain, strain] }));
+  const closed = 1 - (1 - failureProbability(6, 20, 7)) ** 3 * KEPT;
+  expect(thrice.crackProbability).toBeCloseTo(closed, 12);
+});
+
 it('presses a rim that turns out duller harder, and pauses longer or shorter', () => {
   // t ∝ 1/(s·F) = s^−0.7: sd 0.7 · 0.3.
   const dull = assessRisk(model({ fixedS: 0 }, { sharpness: 0.3 }));
@@ -66,7 +74,7 @@ it('presses a rim that turns out duller harder, and pauses longer or shorter', (
 });
 
 it('keeps the mean of the handling however unsure it is, and spreads the odds', () => {
-  const safe = { sites: [] };
+  const safe = { strains: [{ sites: [], heatGain: 1 }] };
   const sure = assessRisk(model(safe));
   const unsure = assessRisk(model(safe, { handling: 0.6 }));
   expect(unsure.crackProbability / sure.crackProbability).toBeCloseTo(1, 1);

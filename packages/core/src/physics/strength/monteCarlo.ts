@@ -61,7 +61,7 @@ const COLUMN = Object.fromEntries(UNKNOWNS.map((name, column) => [name, column])
  */
 export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown): Tries {
   const { draws, z, pick } = deviates;
-  const { sd, cuts, sharpness: s0, sites, strength, chip, handling } = model;
+  const { sd, cuts, sharpness: s0, strains, strength, chip, handling } = model;
   const timeS = new Float64Array(draws);
   const chipMm = new Float64Array(chip ? draws : 0);
   const odds = new Float64Array(draws);
@@ -72,6 +72,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
   const sheet = handling.sheetThicknessMm;
   const sheetMm = chip?.sheetThicknessMm ?? null;
   const thinAtMiddle = sheetMm === null ? 1 : widening(PLAIN, sheetMm);
+  const strained = strains.some(({ sites }) => sites.length > 0);
   const [likeliest] = model.identities;
   if (!likeliest) throw new Error('A risk model needs at least one identity; got none.');
 
@@ -106,22 +107,25 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
       ageHazard(Math.min(s, 1), handling.abrasive) *
       Math.exp(at('handling') - handShift);
     let stressHazard = 0;
-    if (sites.length > 0) {
+    if (strained) {
       const m = Math.max(MIN_MODULUS, strength.weibullModulus * (1 + at('weibull')));
       const fractileMpa = strength.fractileMpa * identity.strengthFactor * Math.exp(at('strength'));
       const flux = f * n * Math.exp(at('heat'));
-      const heat = flux ** model.heatGain * identity.heatFactor * Math.exp(at('constraint'));
-      for (const site of sites)
-        stressHazard +=
-          site.lengthShare *
-          weibullHazard(
-            site.thermalMpa * heat +
-              (site.pressedMpa * f) / (t * t) +
-              site.atRestMpa / t +
-              model.builtInMpa,
-            fractileMpa,
-            m,
-          );
+      const constraint = identity.heatFactor * Math.exp(at('constraint'));
+      for (const { sites, heatGain } of strains) {
+        const heat = flux ** heatGain * constraint;
+        for (const site of sites)
+          stressHazard +=
+            site.lengthShare *
+            weibullHazard(
+              site.thermalMpa * heat +
+                (site.pressedMpa * f) / (t * t) +
+                site.atRestMpa / t +
+                model.builtInMpa,
+              fractileMpa,
+              m,
+            );
+      }
     }
     odds[draw] = 1 - Math.exp(-handHazard - stressHazard) * (1 - model.treatmentOdds);
   }

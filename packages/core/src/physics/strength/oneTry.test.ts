@@ -15,12 +15,21 @@ const MODEL: RiskModel = {
     { share: 0.7, rateFactor: 1, chipFactor: 1, strengthFactor: 1, heatFactor: 1 },
     { share: 0.3, rateFactor: 2, chipFactor: 3, strengthFactor: 0.5, heatFactor: 1.5 },
   ],
-  sites: [
-    { kind: 'rim', thermalMpa: 6, pressedMpa: 3, atRestMpa: 1, lengthShare: 1 },
-    { kind: 'web', thermalMpa: 2, pressedMpa: 5, atRestMpa: 0.5, lengthShare: 0.4 },
+  strains: [
+    {
+      sites: [
+        { kind: 'rim', thermalMpa: 6, pressedMpa: 3, atRestMpa: 1, lengthShare: 1 },
+        { kind: 'web', thermalMpa: 2, pressedMpa: 5, atRestMpa: 0.5, lengthShare: 0.4 },
+      ],
+      heatGain: 0.8,
+    },
+    // A second cut, at the boil.
+    {
+      sites: [{ kind: 'rim', thermalMpa: 4, pressedMpa: 1, atRestMpa: 0, lengthShare: 0.7 }],
+      heatGain: 0.1,
+    },
   ],
   builtInMpa: 1.5,
-  heatGain: 0.8,
   strength: { fractileMpa: 20, weibullModulus: 7 },
   handling: HANDLING,
   treatmentOdds: 0.1,
@@ -49,18 +58,23 @@ interface Factors {
   readonly rate?: number;
   readonly pauses?: number;
   readonly chip?: number;
+  /** Share of the power that stays in the piece. */
+  readonly flux?: number;
   readonly heat?: number;
   readonly strength?: number;
   readonly m?: number;
   readonly hand?: number;
 }
 function byHand({ f = 1, n = 1, t = 1, s = 1, rate = 1, pauses = 1, chip = 1, ...more }: Factors) {
-  const { heat = 1, strength = 1, m = 7, hand = 1 } = more;
+  const { flux = 1, heat = 1, strength = 1, m = 7, hand = 1 } = more;
   const sharp = 0.6 * s;
   const thin = (mm: number): number => 1 + (3 / mm) ** 2;
-  const hazard = MODEL.sites.reduce((sum, site) => {
+  const sites = MODEL.strains.flatMap((one) =>
+    one.sites.map((site) => ({ ...site, heatGain: one.heatGain })),
+  );
+  const hazard = sites.reduce((sum, site) => {
     const stress =
-      site.thermalMpa * (f * n) ** 0.8 * heat +
+      site.thermalMpa * (f * n * flux) ** site.heatGain * heat +
       (site.pressedMpa * f) / t ** 2 +
       site.atRestMpa / t +
       1.5;
@@ -90,7 +104,7 @@ it.each<[SpreadUnknown, Factors]>([
   ['toughness', { chip: up ** (-2 / 3) }],
   ['shelling', { chip: up }],
   ['thickness', { t: up }],
-  ['heat', { heat: up ** 0.8 }],
+  ['heat', { flux: up }],
   ['constraint', { heat: up }],
   ['strength', { strength: up }],
   ['weibull', { m: 7 * (1 + SD) }],
@@ -113,7 +127,8 @@ it('carries several at once', () => {
     f: up,
     n: 1 / up,
     t: up,
-    heat: up ** 0.8 * up ** -2,
+    flux: up,
+    heat: up ** -2,
   });
   expect(tried.timeS).toBeCloseTo(expected.timeS, 9);
   expect(tried.odds).toBeCloseTo(expected.odds, 9);
@@ -139,7 +154,7 @@ it('never draws a modulus below two, nor a rim sharper than new', () => {
 });
 
 it('leaves stress out where there is none to calculate, and the chip where nothing comes out', () => {
-  const bare = { ...MODEL, sites: [], chip: null, treatmentOdds: 0 };
+  const bare = { ...MODEL, strains: [{ sites: [], heatGain: 1 }], chip: null, treatmentOdds: 0 };
   const { odds, chipMm } = tryMany(bare, drawDeviates(1, 5), 'handling');
   expect(chipMm).toHaveLength(0);
   expect(odds[0]).toBeLessThan(0.2);

@@ -36,6 +36,14 @@ export interface RiskIdentity {
   readonly heatFactor: number;
 }
 
+/** Where one cut strains the piece. */
+export interface CutStrain {
+  /** Empty for walls and floors: no stress is calculated, handling stands alone. */
+  readonly sites: readonly StressSite[];
+  /** d ln ΔT/d ln q: 1, or nearly nothing where boiling holds the rim. */
+  readonly heatGain: number;
+}
+
 /** One hole as the Monte Carlo sees it: middles and spreads, nothing else. */
 export interface RiskModel {
   /** sd of the logarithm of each unknown; 0 where it is known. */
@@ -45,11 +53,8 @@ export interface RiskModel {
   readonly cuts: readonly PressedCut[];
   readonly sharpness: number;
   readonly identities: readonly RiskIdentity[];
-  /** Empty for walls and floors: no stress is calculated, handling stands alone. */
-  readonly sites: readonly StressSite[];
+  readonly strains: readonly CutStrain[];
   readonly builtInMpa: number;
-  /** d ln ΔT/d ln q: 1, or nearly nothing where boiling holds the rim. */
-  readonly heatGain: number;
   readonly strength: { readonly fractileMpa: number; readonly weibullModulus: number };
   readonly handling: HandlingCase;
   /** That it is not what it is taken for, and bursts. */
