@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { keepAsPlanned, pressMain, toTheBench } from './bench';
+import { keepAsPlanned, noteSign, pressMain, toTheBench } from './bench';
 import { isSaved, ownJob } from './demoJob';
 import { dragWithin } from './planTouch';
 
@@ -172,4 +172,38 @@ test('a list is edited, kept, moved by hand, and given back', async ({ page, req
   await expect.poll(names).toEqual(suggested);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect.poll(names).toContain('Pilot 0 to 4 mm');
+});
+
+test('metal in the way: chiselled clear or cut, while a second person calls the mark', async ({
+  page,
+  browser,
+  request,
+}, info) => {
+  const jobId = await ownJob(request, '4-yard', `Metal ${info.project.name}`);
+  await openOperations(page, jobId, 'Yard drain');
+  await page.getByTestId('operation-row-core').click();
+  await page
+    .getByTestId('operation-helper')
+    .getByRole('radio', { name: 'Watches the depth mark' })
+    .click();
+  await isSaved(page);
+  await startDrilling(page);
+  await line(page).toHaveText(/^Seat/);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(page.url());
+  await line(other).toHaveText('Watch the mark, call it');
+  await expect(other.getByTestId('run-detail')).toContainText('Call 45 mm');
+
+  await noteSign(page, 'tie');
+  await line(page).toHaveText('Chisel it clear');
+  await line(other).toHaveText('Read the depth, say it');
+  await pressMain(page);
+  await line(page).toHaveText(/^Seat/);
+  await noteSign(page, 'metal');
+  await line(page).toHaveText('Metal: stopped');
+  await pressMain(page);
+  await line(page).toHaveText('Through the bar');
+  await page.getByTestId('run-end').click();
+  await line(page).toHaveText(/^Seat/);
+  await other.context().close();
 });

@@ -8,7 +8,7 @@ import type { Fit } from './fit';
 import type { Reason } from './reason';
 
 /** Named in every stored plan: bumped when a formula or its constants change. */
-export const MODEL_VERSION = '2.0.0';
+export const MODEL_VERSION = '2.1.0';
 
 export interface Step {
   readonly kind: StepKind;
