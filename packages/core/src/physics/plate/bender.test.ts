@@ -41,3 +41,9 @@ it('scales every field with the force, what is at rest aside, and carries all th
   });
   expect(bends).toBe(1);
 });
+
+it('leaves pads that carry nothing at nothing', () => {
+  const bend = scalingBend(() => ({ bending: { ...BENT, carriedN: 0, padsN: [0] }, field: null }));
+  bend(scene(20));
+  expect(bend(scene(40)).bending).toMatchObject({ carriedN: 20, padsN: [0] });
+});
