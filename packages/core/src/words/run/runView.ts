@@ -6,7 +6,7 @@ import { showDepth } from '../units/showDepth';
 import type { UnitSystem } from '../../data/unitSystem';
 import { nextStop } from '../../run/advance';
 import { HELP_WORDS } from '../plan/helpWords';
-import { isHalf } from '../../run/leg';
+import { isHalf, type Stop } from '../../run/leg';
 import type { RunActKind } from '../../documents/runEvent';
 import { depthBand, forceNow, rpmNow, timeLeft, type DepthBand } from '../../run/runFigures';
 import { isCutting, isOver, legOf, type RunState } from '../../run/runState';
@@ -58,138 +58,149 @@ const bandWords = ({ fromMm, toMm }: DepthBand, units: UnitSystem): string => {
 
 const isAfter = (phase: RunPhase): boolean => PHASES[phase].after === true;
 
-function words(state: RunState, units: UnitSystem): Pick<RunView, 'line' | 'detail'> {
-  const { phase, plan } = state;
+/** What the words of a phase are made of. */
+interface Saying {
+  readonly state: RunState;
+  /** Force and speed now; empty where nothing is pressed. */
+  readonly press: string;
+  readonly turn: string;
+  /** What a sign has changed of the force. */
+  readonly eased: string;
+  /** What it stopped for here. */
+  readonly due: Stop | undefined;
+}
+type Said = Pick<RunView, 'line' | 'detail'>;
+
+function words(state: RunState, units: UnitSystem): Said {
   const F = forceNow(state);
-  const press = F === null ? '' : formatForce(F, units);
   const n = rpmNow(state);
-  const turn = n === null ? '' : formatRpm(n);
-  const eased =
-    state.forceFactor < 1
-      ? ' Eased since a sign.'
-      : state.forceFactor > 1
-        ? ' A little more since a sign.'
-        : '';
   const stop = nextStop(state);
-  const due = stop && stop.depthMm <= state.depthMm + 1e-6 ? stop : undefined;
-  switch (phase) {
-    case 'prepare':
-      return {
-        line: 'Rim on the mark',
-        detail: `${legOf(state).bitName}. Motor on before it touches, then start the clock.${helping(state)}`,
-      };
-    case 'seat':
-      return {
-        line: `Seat: ${press}`,
-        detail: `${turn}. Gently, until the ring is full.${eased}${helping(state)}`,
-      };
-    case 'cut':
-      return atFoot(state)
-        ? legOf(state).givesWay
-          ? {
-              line: 'It should give any moment',
-              detail: 'Keep it turning, press no more, hold the drill back.',
-            }
-          : {
-              line: 'Should be at depth',
-              detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
-            }
-        : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}${helping(state)}` };
-    case 'lift':
-      return {
-        line: 'Lift',
-        detail: legOf(state).dry
-          ? 'A little, to let the dust out. Never clear of the groove.'
-          : 'A little, to let water in. Never clear of the groove.',
-      };
-    case 'water-change':
-      return due?.kind === 'water-off'
-        ? { line: 'Shut the water', detail: due.detail }
-        : {
-            line: 'Change the water',
-            detail: 'Motor off first. Rim back in the groove before it starts again.',
-          };
-    case 'core-break':
-      return {
-        line: due?.title || 'Break out the core',
-        detail:
-          `${due?.detail ?? ''} Motor off. No prying on the good edge; hammer off again, rim back in the groove before it starts.`.trim(),
-      };
-    case 'chisel':
-      return {
-        line: 'Chisel it clear',
-        detail:
-          'Motor off, bit out. Break out the core, cut or bend the metal out of the way. Hammer off again, rim back in the groove before it starts.',
-      };
-    case 'bar':
-      return {
-        line: 'Through the bar',
-        detail: `${turn}. Slow and steady, plenty of water. It grinds, it does not chatter.`,
-      };
-    case 'flip':
-      return {
-        line: due?.title || 'Turn the piece over',
-        detail: `Motor off. ${due?.detail || 'Carry the centre to the other face; start there.'}`,
-      };
-    case 'step-change':
-      return {
-        line: due?.title || `Change to ${state.legs[state.leg + 1]?.bitName ?? 'the next bit'}`,
-        detail: `Motor off. ${due?.detail || 'It follows the hole that is there.'}`,
-      };
-    case 'ease-off':
-      return {
-        line: isEased(state) ? `Ease off: ${press}` : `Keep to ${press}, no more`,
-        detail: atFoot(state)
-          ? 'It should be through any moment. Keep turning, hold the plug.'
-          : `${turn}. Keep it turning; listen for a hollow tone; hold the plug.${eased}`,
-      };
-    case 'through':
-      return { line: 'Through', detail: 'Stop pressing, let it turn. Hold the plug.' };
-    case 'withdraw':
-      return {
-        line: 'Withdraw',
-        detail:
-          plan.setup.hold === 'rig'
-            ? 'Keep it turning until nearly out, then stop.'
-            : 'Stop the motor with the rim still in the hole, then lift.',
-      };
-    case 'free-core':
-      return {
-        line: 'Free the core',
-        detail: 'Look inside the barrel: push it out before the next hole.',
-      };
-    case 'cool':
-      return state.resumeTo
-        ? {
-            line: 'Let it cool',
-            detail:
-              'Motor off. By itself: no cold water on hot glass or stone. More water when you go on.',
-          }
-        : { line: 'Let the bit cool', detail: 'In water, before the next hole.' };
-    case 'clean':
-      return {
-        line: 'Rinse and look',
-        detail: `${state.legs.every(({ dry }) => dry) ? 'Vacuum the dust out.' : 'Rinse the fines before they dry.'} Chips on both faces, hidden cracks.`,
-      };
-    case 'done':
-      return {
-        line: 'Drilled',
-        detail: state.result ? 'Logged.' : 'Say how it came out: three taps.',
-      };
-    case 'paused':
-      if (state.resumeTo === 'bar')
-        return {
+  return PHASE_WORDS[state.phase]({
+    state,
+    press: F === null ? '' : formatForce(F, units),
+    turn: n === null ? '' : formatRpm(n),
+    eased:
+      state.forceFactor < 1
+        ? ' Eased since a sign.'
+        : state.forceFactor > 1
+          ? ' A little more since a sign.'
+          : '',
+    due: stop && stop.depthMm <= state.depthMm + 1e-6 ? stop : undefined,
+  });
+}
+
+/** The one thing to do in each phase, in a line, and what goes with it. */
+const PHASE_WORDS: Readonly<Record<RunPhase, (saying: Saying) => Said>> = {
+  prepare: ({ state }) => ({
+    line: 'Rim on the mark',
+    detail: `${legOf(state).bitName}. Motor on before it touches, then start the clock.${helping(state)}`,
+  }),
+  seat: ({ state, press, turn, eased }) => ({
+    line: `Seat: ${press}`,
+    detail: `${turn}. Gently, until the ring is full.${eased}${helping(state)}`,
+  }),
+  cut: ({ state, press, turn, eased }) =>
+    atFoot(state)
+      ? footWords(legOf(state).givesWay)
+      : { line: `Press ${press}`, detail: `${turn}.${eased}${unsure(state)}${helping(state)}` },
+  lift: ({ state }) => ({
+    line: 'Lift',
+    detail: legOf(state).dry
+      ? 'A little, to let the dust out. Never clear of the groove.'
+      : 'A little, to let water in. Never clear of the groove.',
+  }),
+  'water-change': ({ due }) =>
+    due?.kind === 'water-off'
+      ? { line: 'Shut the water', detail: due.detail }
+      : {
+          line: 'Change the water',
+          detail: 'Motor off first. Rim back in the groove before it starts again.',
+        },
+  'core-break': ({ due }) => ({
+    line: due?.title || 'Break out the core',
+    detail:
+      `${due?.detail ?? ''} Motor off. No prying on the good edge; hammer off again, rim back in the groove before it starts.`.trim(),
+  }),
+  chisel: () => ({
+    line: 'Chisel it clear',
+    detail:
+      'Motor off, bit out. Break out the core, cut or bend the metal out of the way. Hammer off again, rim back in the groove before it starts.',
+  }),
+  bar: ({ turn }) => ({
+    line: 'Through the bar',
+    detail: `${turn}. Slow and steady, plenty of water. It grinds, it does not chatter.`,
+  }),
+  flip: ({ due }) => ({
+    line: due?.title || 'Turn the piece over',
+    detail: `Motor off. ${due?.detail || 'Carry the centre to the other face; start there.'}`,
+  }),
+  'step-change': ({ state, due }) => ({
+    line: due?.title || `Change to ${state.legs[state.leg + 1]?.bitName ?? 'the next bit'}`,
+    detail: `Motor off. ${due?.detail || 'It follows the hole that is there.'}`,
+  }),
+  'ease-off': ({ state, press, turn, eased }) => ({
+    line: isEased(state) ? `Ease off: ${press}` : `Keep to ${press}, no more`,
+    detail: atFoot(state)
+      ? 'It should be through any moment. Keep turning, hold the plug.'
+      : `${turn}. Keep it turning; listen for a hollow tone; hold the plug.${eased}`,
+  }),
+  through: () => ({ line: 'Through', detail: 'Stop pressing, let it turn. Hold the plug.' }),
+  withdraw: ({ state }) => ({
+    line: 'Withdraw',
+    detail:
+      state.plan.setup.hold === 'rig'
+        ? 'Keep it turning until nearly out, then stop.'
+        : 'Stop the motor with the rim still in the hole, then lift.',
+  }),
+  'free-core': () => ({
+    line: 'Free the core',
+    detail: 'Look inside the barrel: push it out before the next hole.',
+  }),
+  cool: ({ state }) =>
+    state.resumeTo
+      ? {
+          line: 'Let it cool',
+          detail:
+            'Motor off. By itself: no cold water on hot glass or stone. More water when you go on.',
+        }
+      : { line: 'Let the bit cool', detail: 'In water, before the next hole.' },
+  clean: ({ state }) => ({
+    line: 'Rinse and look',
+    detail: `${state.legs.every(({ dry }) => dry) ? 'Vacuum the dust out.' : 'Rinse the fines before they dry.'} Chips on both faces, hidden cracks.`,
+  }),
+  done: ({ state }) => ({
+    line: 'Drilled',
+    detail: state.result ? 'Logged.' : 'Say how it came out: three taps.',
+  }),
+  paused: ({ state }) =>
+    state.resumeTo === 'bar'
+      ? {
           line: 'Metal: stopped',
           detail:
             'May it hold the structure, or be under tension? Then no further without the engineer. Else cut it, or note a tie and chisel it clear.',
-        };
-      return { line: 'Paused', detail: 'Rim back in the groove before the motor starts.' };
-    case 'aborted':
-      return { line: 'Given up', detail: state.result ? 'Logged.' : 'Say how far it came.' };
-    case 'cracked':
-      return { line: 'Cracked', detail: 'Leave it wet; do not lift it by the drilled side.' };
-  }
-}
+        }
+      : { line: 'Paused', detail: 'Rim back in the groove before the motor starts.' },
+  aborted: ({ state }) => ({
+    line: 'Given up',
+    detail: state.result ? 'Logged.' : 'Say how far it came.',
+  }),
+  cracked: () => ({
+    line: 'Cracked',
+    detail: 'Leave it wet; do not lift it by the drilled side.',
+  }),
+};
+
+/** As deep as it goes, by calculation. */
+const footWords = (givesWay: boolean): Said =>
+  givesWay
+    ? {
+        line: 'It should give any moment',
+        detail: 'Keep it turning, press no more, hold the drill back.',
+      }
+    : {
+        line: 'Should be at depth',
+        detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
+      };
 
 /** Nearly through is less force only where the cut was pressed harder. */
 function isEased(state: RunState): boolean {
