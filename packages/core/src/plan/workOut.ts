@@ -61,21 +61,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
         thickness.thickestMm - piece.thicknessMm,
         purpose.fit ?? {},
       );
-  const task: HoleTask = {
-    piece,
-    hole,
-    kit: drillCase.kit,
-    leaves: layersTo(materials, piece, piece.thicknessMm),
-    possible,
-    thickness,
-    opensFrom: listed.flatMap((one) =>
-      one.kind === 'cut' && one.toMm >= piece.thicknessMm - SAME_MM ? [one.face] : [],
-    ),
-    finalMm: Math.max(
-      ...listed.map((one) => (one.kind === 'cut' ? one.setup.finishing.geometry.diameterMm : 0)),
-    ),
-    coverMm: purpose.fit?.coverMm,
-  };
+  const task = taskOf(drillCase, listed, { possible, thickness, coverMm: purpose.fit?.coverMm });
   const cuts = cutAll(task, listed);
   const finishing = finishingOf(cuts, task);
   const main = slowest(finishing);
@@ -84,52 +70,22 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const last = cuts.at(-1) ?? main;
   const exitCut = finishing.findLast(({ exit }) => exit !== null) ?? null;
   const cores = coresOf(listed, cuts);
-  const operations = listed.map((operation): WorkedOperation => {
-    const cut = cuts.find((one) => one.operation === operation);
-    return cut
-      ? { operation, cut, finishes: finishing.includes(cut), core: null, time: cut.time, gates: [] }
-      : {
-          operation,
-          core: cores.get(operation) ?? null,
-          cut: null,
-          finishes: false,
-          gates: [],
-          time: handTime(operation, cores, listed, main, task),
-        };
-  });
+  const operations = listed.map((operation) =>
+    workedOperation(operation, cuts, finishing, {
+      core: cores.get(operation) ?? null,
+      time: handTime(operation, cores, listed, main, task),
+    }),
+  );
   const time = totalTime(
     cuts.map((cut) => cut.time),
     operations.map((one) => one.time),
   );
-  const bendings = bendEach(task, cuts, bend);
   const gates = judgeHazards(
     cuts.map((cut) => hazardScene(drillCase.job, task, cut, time.cuttingS)),
   );
   const isTreatmentKnown = gates.settled.some(({ code }) => code === 'unknown-treatment');
-  const caseOf = (cut: CutPlan): CrackCase => ({
-    cut: cut.headline,
-    piece,
-    setup: cut.setup,
-    thermalStressMpa: cut.thermalStressMpa,
-    heatGain: HEAT_GAIN[cut.heat.boiling],
-    bending: bendings.get(cut) ?? NOT_BENT,
-    exitForceN: cut.exit && cut.ends === 'face' ? cut.exit.exitForceN : 0,
-    easedAtMm: cut.exit && Math.min(easedBefore(cut.exit.ligamentMm), cut.operation.toMm),
-    clearMm: clearOf(piece, hole, cut.setup.finishing.geometry.diameterMm),
-    possible,
-    treatmentOdds: treatmentOdds(piece, face, isTreatmentKnown),
-    endsHole: cut === last,
-  });
-  const cases = new Map(cuts.map((cut) => [cut, caseOf(cut)] as const));
-  const cracks = [...cases].map(([cut, crackCase]) =>
-    crackOf(crackCase, {
-      layers: cut.layers,
-      lengthMm: cut.operation.toMm - cut.operation.fromMm,
-      exit: cut.exit,
-      opensFace: cut.ends === 'face',
-    }),
-  );
-  const mainCase = cases.get(main) ?? caseOf(main);
+  const cracked = crackEach(task, cuts, bend, treatmentOdds(piece, face, isTreatmentKnown));
+  const mainCase = cracked.caseOf(main);
   const passes = passesOf(operations, near, task);
   return {
     piece,
@@ -169,10 +125,73 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     possible,
     ...purpose,
     bending: mainCase.bending,
-    crackCase: { ...mainCase, ...endOfHole(cases.get(last) ?? mainCase) },
-    crackCases: [...cases.values()],
-    crack: oddsTogether(cracks),
+    crackCase: { ...mainCase, ...endOfHole(cracked.caseOf(last)) },
+    crackCases: cuts.map(cracked.caseOf),
+    crack: oddsTogether(cracked.odds),
   };
+}
+
+/** What the whole hole is, from what is listed for it. */
+function taskOf(
+  { piece, hole, kit, materials }: DrillCase,
+  listed: readonly ResolvedOperation[],
+  known: Pick<HoleTask, 'possible' | 'thickness' | 'coverMm'>,
+): HoleTask {
+  const cuts = listed.filter((one) => one.kind === 'cut');
+  return {
+    ...known,
+    piece,
+    hole,
+    kit,
+    leaves: layersTo(materials, piece, piece.thicknessMm),
+    opensFrom: cuts.flatMap(({ toMm, face }) =>
+      toMm >= piece.thicknessMm - SAME_MM ? [face] : [],
+    ),
+    finalMm: Math.max(0, ...cuts.map(({ setup }) => setup.finishing.geometry.diameterMm)),
+  };
+}
+
+/** One operation with its cut, or with what its work of hands takes and brings up. */
+function workedOperation(
+  operation: ResolvedOperation,
+  cuts: readonly CutPlan[],
+  finishing: readonly CutPlan[],
+  byHand: Pick<WorkedOperation, 'core' | 'time'>,
+): WorkedOperation {
+  const cut = cuts.find((one) => one.operation === operation);
+  return cut
+    ? { operation, cut, finishes: finishing.includes(cut), core: null, time: cut.time, gates: [] }
+    : { operation, cut: null, finishes: false, gates: [], ...byHand };
+}
+
+/** What may crack the piece in each cut, and how likely it is. */
+function crackEach(task: HoleTask, cuts: readonly CutPlan[], bend: Bend, unknownOdds: number) {
+  const { piece, hole, possible } = task;
+  const bendings = bendEach(task, cuts, bend);
+  const last = cuts.at(-1);
+  const caseOf = (cut: CutPlan): CrackCase => ({
+    cut: cut.headline,
+    piece,
+    setup: cut.setup,
+    thermalStressMpa: cut.thermalStressMpa,
+    heatGain: HEAT_GAIN[cut.heat.boiling],
+    bending: bendings.get(cut) ?? NOT_BENT,
+    exitForceN: cut.exit && cut.ends === 'face' ? cut.exit.exitForceN : 0,
+    easedAtMm: cut.exit && Math.min(easedBefore(cut.exit.ligamentMm), cut.operation.toMm),
+    clearMm: clearOf(piece, hole, cut.setup.finishing.geometry.diameterMm),
+    possible,
+    treatmentOdds: unknownOdds,
+    endsHole: cut === last,
+  });
+  const odds = cuts.map((cut) =>
+    crackOf(caseOf(cut), {
+      layers: cut.layers,
+      lengthMm: cut.operation.toMm - cut.operation.fromMm,
+      exit: cut.exit,
+      opensFace: cut.ends === 'face',
+    }),
+  );
+  return { caseOf, odds };
 }
 
 /** Each cut worked out with what those before it left. */

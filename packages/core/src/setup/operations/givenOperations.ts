@@ -206,75 +206,101 @@ function setupOf(drillCase: DrillCase, given: Operation, tool: ResolvedBit): Set
 
 type Found = readonly [clash: Clash, field: string];
 
+/** One cut as it is asked, with all it is held against. */
+interface Asked {
+  readonly drillCase: DrillCase;
+  readonly given: Operation;
+  readonly cut: CutOperation;
+  readonly walk: Walk;
+  /** What it goes through, from its own face. */
+  readonly own: readonly DepthLayer[];
+  /** What is open so far, from its own face. */
+  readonly seen: HoleProfile;
+}
+
 /** Everything one cut asks for that what was left, its bit or its machine does not give. */
 function clashesOf(
-  { hole, piece, kit }: DrillCase,
+  drillCase: DrillCase,
   given: Operation,
   cut: CutOperation,
   leaves: readonly DepthLayer[],
   walk: Walk,
 ): readonly Found[] {
-  const { fromMm, toMm, face, setup } = cut;
-  const { bit, geometry } = setup.finishing;
-  const { diameterMm, solid, boreDepthMm } = geometry;
-  const family = BIT_FAMILIES[bit.family];
-  const bottomMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
-  const seen = seenFrom(face, walk.profile);
-  const own = leavesFrom(face, leaves, piece.thicknessMm);
-  const solidCount = own.filter(({ parts }) => parts.length > 0).length;
-  const name = given.id;
+  const asked: Asked = {
+    drillCase,
+    given,
+    cut,
+    walk,
+    own: leavesFrom(cut.face, leaves, drillCase.piece.thicknessMm),
+    seen: seenFrom(cut.face, walk.profile),
+  };
+  const placed = placeClashes(asked);
+  const { fromMm, toMm } = cut;
+  if (toMm <= fromMm + SAME_MM)
+    return [...placed, [{ code: 'operation-without-depth', name: given.id, fromMm, toMm }, 'toMm']];
+  return [
+    ...placed,
+    ...depthClashes(asked),
+    ...reachClashes(asked),
+    ...hammerClashes(cut),
+    ...waterClashes(asked),
+  ];
+}
+
+/** A leaf that is not there, or a face that a blind hole does not come to. */
+function placeClashes({ drillCase: { hole, piece }, given, cut, own }: Asked): readonly Found[] {
   const found: Found[] = [];
-  if (given.leaf !== undefined && given.leaf > solidCount)
-    found.push([{ code: 'no-such-leaf', leaf: given.leaf, leaves: solidCount }, 'leaf']);
-  if (face === 'far' && hole.depth.kind !== 'through')
-    found.push([
-      {
-        code: 'far-face-of-blind',
-        name,
-        depthMm: hole.depth.depthMm,
-        thicknessMm: piece.thicknessMm,
-      },
-      'face',
-    ]);
-  if (toMm <= fromMm + SAME_MM) {
-    found.push([{ code: 'operation-without-depth', name, fromMm, toMm }, 'toMm']);
-    return found;
+  const leaves = own.filter(({ parts }) => parts.length > 0).length;
+  if (given.leaf !== undefined && given.leaf > leaves)
+    found.push([{ code: 'no-such-leaf', leaf: given.leaf, leaves }, 'leaf']);
+  if (cut.face === 'far' && hole.depth.kind !== 'through') {
+    const { depthMm } = hole.depth;
+    const { thicknessMm } = piece;
+    found.push([{ code: 'far-face-of-blind', name: given.id, depthMm, thicknessMm }, 'face']);
   }
+  return found;
+}
+
+/** Too deep, through what is uncut above it, down a hole too narrow, or where it is wide already. */
+function depthClashes({ drillCase: { hole, piece }, given, cut, seen }: Asked): readonly Found[] {
+  const { fromMm, toMm, setup } = cut;
+  const { bit, geometry } = setup.finishing;
+  const { diameterMm } = geometry;
+  const name = given.id;
+  const bottomMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
+  const found: Found[] = [];
   if (toMm > bottomMm + SAME_MM)
     found.push([{ code: 'operation-too-deep', name, toMm, bottomMm }, 'toMm']);
-  const above = narrowest(seen, 0, fromMm);
-  if (above < SAME_MM)
+  const openMm = narrowest(seen, 0, fromMm);
+  if (openMm < SAME_MM) {
+    const openToMm = openTo(seen, SAME_MM);
+    found.push([{ code: 'operation-starts-in-uncut', name, fromMm, openToMm }, 'fromMm']);
+  } else if (openMm < diameterMm - SIZE_TOLERANCE_MM)
     found.push([
-      { code: 'operation-starts-in-uncut', name, fromMm, openToMm: openTo(seen, SAME_MM) },
-      'fromMm',
-    ]);
-  else if (above < diameterMm - SIZE_TOLERANCE_MM)
-    found.push([
-      { code: 'bit-wider-than-hole', bit: bit.name, diameterMm, openMm: above, fromMm },
+      { code: 'bit-wider-than-hole', bit: bit.name, diameterMm, openMm, fromMm },
       'bitId',
     ]);
   const done = stretchesIn(seen, fromMm, toMm).find(
     (one) => Number.isFinite(one.diameterMm) && one.diameterMm >= diameterMm - SAME_MM,
   );
-  if (done)
-    found.push([
-      {
-        code: 'operations-overlap',
-        name,
-        fromMm: done.fromMm,
-        toMm: done.toMm,
-        diameterMm: done.diameterMm,
-      },
-      'fromMm',
-    ]);
+  if (done) found.push([{ code: 'operations-overlap', name, ...done }, 'fromMm']);
+  return found;
+}
+
+/** A core longer than its barrel, a coupling wider than the hole, a depth the bit does not come to. */
+function reachClashes({ drillCase: { kit }, given, cut, walk, seen }: Asked): readonly Found[] {
+  const { toMm, face, setup, couplings } = cut;
+  const { bit, geometry } = setup.finishing;
+  const { diameterMm, solid, boreDepthMm } = geometry;
+  const name = given.id;
+  const found: Found[] = [];
   const coreMm = longestSolid(seen, walk.coreFromMm[face], toMm);
   if (!solid && coreMm > boreDepthMm + SAME_MM)
     found.push([
       { code: 'core-longer-than-barrel', name, bit: bit.name, coreMm, barrelMm: boreDepthMm },
       'toMm',
     ]);
-  const named = cut.couplings;
-  for (const coupling of named)
+  for (const coupling of couplings)
     if (!entersHole(coupling, diameterMm))
       found.push([
         {
@@ -285,31 +311,47 @@ function clashesOf(
         },
         'couplingIds',
       ]);
-  const reachMm = ownReach(setup.finishing) + chainReach(named);
+  const reachMm = ownReach(setup.finishing) + chainReach(couplings);
   // How far a core bit goes is known once its free length is, or what it is put on.
-  const isKnown = solid || bit.freeLengthMm !== undefined || named.length > 0;
-  const reached =
-    named.length > 0 || toMm <= reachMm || reachTo(kit, setup.finishing, toMm).extension === null
-      ? reachMm
-      : toMm;
-  if (isKnown && toMm > reached + SAME_MM)
+  const isKnown = solid || bit.freeLengthMm !== undefined || couplings.length > 0;
+  const isExtended =
+    couplings.length === 0 && reachTo(kit, setup.finishing, toMm).extension !== null;
+  if (isKnown && !isExtended && toMm > reachMm + SAME_MM)
     found.push([{ code: 'operation-out-of-reach', name, bit: bit.name, toMm, reachMm }, 'toMm']);
-  if (setup.hammer && !family.takesHammer)
+  return found;
+}
+
+/** The hammer on a bit that does not stand it, or on a machine that has none. */
+function hammerClashes({ setup }: CutOperation): readonly Found[] {
+  const { bit } = setup.finishing;
+  if (!setup.hammer) return [];
+  const found: Found[] = [];
+  if (!BIT_FAMILIES[bit.family].takesHammer)
     found.push([{ code: 'hammer-on-diamond', bit: bit.name, family: bit.family }, 'hammer']);
-  if (setup.hammer && MACHINE_KINDS[setup.machine.kind].hammer === 'none')
+  if (MACHINE_KINDS[setup.machine.kind].hammer === 'none')
     found.push([{ code: 'machine-without-hammer', machine: setup.machine.name }, 'hammer']);
-  const isDry = COOLANTS[setup.coolant.id].kind === 'dry';
-  if (!isDry && family.dryOnly)
-    found.push([
-      { code: 'wet-through-dry-tool', bit: bit.name, water: setup.coolant.id },
-      given.water ? 'water' : 'wet',
-    ]);
+  return found;
+}
+
+/** Water through a bit made to run dry, or a dry diamond in glass. */
+function waterClashes({ given, cut: { setup, fromMm, toMm }, own }: Asked): readonly Found[] {
+  const { bit } = setup.finishing;
+  const { dryOnly, abrasive } = BIT_FAMILIES[bit.family];
+  if (COOLANTS[setup.coolant.id].kind !== 'dry')
+    return dryOnly
+      ? [
+          [
+            { code: 'wet-through-dry-tool', bit: bit.name, water: setup.coolant.id },
+            given.water ? 'water' : 'wet',
+          ],
+        ]
+      : [];
   const glass = stretchesOfLeaves(own, fromMm, toMm)
     .flatMap(({ parts }) => parts.map(({ material }) => material))
     .find((material) => material.class === 'glass');
-  if (isDry && glass && family.abrasive !== 'carbide')
-    found.push([{ code: 'dry-diamond-in-glass', bit: bit.name, material: glass.name }, 'wet']);
-  return found;
+  return glass && abrasive !== 'carbide'
+    ? [[{ code: 'dry-diamond-in-glass', bit: bit.name, material: glass.name }, 'wet']]
+    : [];
 }
 
 const couplingsOf = (
