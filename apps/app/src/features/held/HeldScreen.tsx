@@ -3,7 +3,7 @@ import type { PointMm } from '@nucleon/core/layout/outline';
 import type { SupportSetup } from '@nucleon/core/documents/setup';
 import type { SupportId } from '@nucleon/core/data/supports';
 import { useMedia } from '@tamagui/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Measured } from '../../drawing/Measured';
 import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
@@ -13,7 +13,8 @@ import { Heading } from '../../ui/text';
 import { useTask } from '../../workers/useTask';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
-import { useHoleRoom } from '../hole/useHoleRoom';
+import { useHoleRoom, type HoleRoom } from '../hole/useHoleRoom';
+import type { StressView } from '../../workers/stressView';
 import { EdgeTruthPanel } from './EdgeTruthPanel';
 import { HeldFigures, StressLegend } from './HeldFigures';
 import { HeldMap } from './HeldMap';
@@ -47,7 +48,6 @@ function HeldRoom(loaded: LoadedHole) {
   const [chosen, setChosen] = useState<number | null>(null);
   const [place, setPlace] = useState<PointMm | null>(null);
   const stressed = useTask('stress', asked);
-  const supports = useTask('supports', asked);
   const odds = useOddsMap(shown === 'odds' ? asked : null);
   const stress = stressed.outcome?.kind === 'drawn' ? stressed.outcome.view : null;
   if (!stress || !plan)
@@ -113,37 +113,21 @@ function HeldRoom(loaded: LoadedHole) {
     </Column>
   ) : null;
   const rest = (
-    <>
-      {drawsMap ? (
-        <PadPanel
-          edit={edit}
-          support={support}
-          edgesHeld={edgesHeld}
-          chosen={chosen}
-          onChoose={setChosen}
-        />
-      ) : null}
-      {supports.outcome?.kind === 'ranked' ? (
-        supports.outcome.ranked.length > 0 ? (
-          <SupportRows
-            ranked={supports.outcome.ranked}
-            barred={supports.outcome.barred}
-            onUse={({ setup }) => {
-              changeHole({ setup }, 'support-choice');
-            }}
+    <HeldRest
+      room={room}
+      stress={stress}
+      pads={
+        drawsMap ? (
+          <PadPanel
+            edit={edit}
+            support={support}
+            edgesHeld={edgesHeld}
+            chosen={chosen}
+            onChoose={setChosen}
           />
         ) : null
-      ) : (
-        <Loading what={heldWords.whatElseItCould} />
-      )}
-      <Column>
-        <Heading aria-level={2}>{heldWords.howToHoldIt}</Heading>
-        {stress.advice.map((part) => (
-          <PartPanel key={part.id} {...part} testID={`hold-${part.id}`} />
-        ))}
-      </Column>
-      {stress.bending.kind === 'bent' ? <EdgeTruthPanel room={room} /> : null}
-    </>
+      }
+    />
   );
   return (
     <RoomPage name="held" room={room} maxWidth={1240}>
@@ -167,5 +151,44 @@ function HeldRoom(loaded: LoadedHole) {
         )}
       </Column>
     </RoomPage>
+  );
+}
+
+/** Below the map: its pads, what else could hold it, how to hold it, and the truth about its edge. */
+function HeldRest({
+  room,
+  stress,
+  pads,
+}: {
+  readonly room: HoleRoom;
+  readonly stress: StressView;
+  readonly pads: ReactNode;
+}) {
+  const supports = useTask('supports', room.asked);
+  const { changeHole } = room.edit;
+  return (
+    <>
+      {pads}
+      {supports.outcome?.kind === 'ranked' ? (
+        supports.outcome.ranked.length > 0 ? (
+          <SupportRows
+            ranked={supports.outcome.ranked}
+            barred={supports.outcome.barred}
+            onUse={({ setup }) => {
+              changeHole({ setup }, 'support-choice');
+            }}
+          />
+        ) : null
+      ) : (
+        <Loading what={heldWords.whatElseItCould} />
+      )}
+      <Column>
+        <Heading aria-level={2}>{heldWords.howToHoldIt}</Heading>
+        {stress.advice.map((part) => (
+          <PartPanel key={part.id} {...part} testID={`hold-${part.id}`} />
+        ))}
+      </Column>
+      {stress.bending.kind === 'bent' ? <EdgeTruthPanel room={room} /> : null}
+    </>
   );
 }

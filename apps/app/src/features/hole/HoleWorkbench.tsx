@@ -5,7 +5,8 @@ import { routes } from '../../routes';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import Drill from 'lucide-react-native/icons/drill';
-import { useState } from 'react';
+import type { JudgedRule } from '@nucleon/core/layout/edgeRules';
+import { useState, type ReactNode } from 'react';
 import { ScrollView } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
@@ -24,7 +25,7 @@ import { PlanBody, PlanTop } from './PlanView';
 import { SaveMark } from '../draft/SaveMark';
 import { useEdges } from './useEdges';
 import { roomHref, type HoleRoomName } from './rooms';
-import { useHoleRoom } from './useHoleRoom';
+import { useHoleRoom, type HoleRoom } from './useHoleRoom';
 import { Walk } from './Walk';
 
 const clock = (): Date => new Date();
@@ -34,36 +35,14 @@ const WALK_WIDTH = 400;
 /** The plan and what it is made from: one column on a phone, side by side on a wide screen. */
 export function HoleWorkbench(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
-  const { detail, workshop, handle, edit, plan, faults } = room;
+  const { detail, workshop, handle, edit, plan } = room;
   const router = useRouter();
   const { wide } = useMedia();
-  const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
   const { draft, dispatch } = handle;
-  const answers = useGateAnswers(edit, detail.job, clock);
   const edges = useEdges(detail, edit);
-  useKeys([
-    {
-      key: 'ctrl+z',
-      does: commonWords.undoKey,
-      run: () => {
-        dispatch({ type: 'undo' });
-      },
-    },
-    {
-      key: 'ctrl+shift+z',
-      does: commonWords.redoKey,
-      run: () => {
-        dispatch({ type: 'redo' });
-      },
-    },
-    {
-      key: 'n',
-      does: commonWords.newHole,
-      run: () => {
-        router.navigate(routes.newHole(detail.job.id));
-      },
-    },
-  ]);
+  useHoleKeys(dispatch, () => {
+    router.navigate(routes.newHole(detail.job.id));
+  });
 
   const openRoom = (name: HoleRoomName): void => {
     router.navigate(roomHref(detail, name));
@@ -80,43 +59,8 @@ export function HoleWorkbench(loaded: LoadedHole) {
       onOpen={openRoom}
     />
   );
-  const drawingHeight = wide ? 340 : 260;
-  const onInstead = (): void => {
-    openRoom('instead');
-  };
-  // The walk keeps its place, and so what is being typed in it, when the first plan arrives.
   const view = (
-    <Column>
-      {plan ? (
-        <PlanTop
-          plan={plan}
-          edit={edit}
-          answers={answers}
-          atDepthMm={shownDepthMm ?? tellingDepth(plan)}
-          drawingHeight={drawingHeight}
-          onKnow={() => {
-            openRoom('know');
-          }}
-          onInstead={onInstead}
-        />
-      ) : faults.length === 0 ? (
-        <Column minHeight={drawingHeight} justifyContent="center">
-          <Loading what={commonWords.thePlan} />
-        </Column>
-      ) : null}
-      {wide ? null : walk}
-      {plan ? (
-        <PlanBody
-          plan={plan}
-          answers={answers}
-          edges={edges}
-          onInstead={onInstead}
-          onShowDepth={setShownDepthMm}
-          columns={wide ? 3 : 2}
-          closer={<CloserRooms onOpen={openRoom} />}
-        />
-      ) : null}
-    </Column>
+    <HolePlan room={room} edges={edges} wide={wide} walk={wide ? null : walk} openRoom={openRoom} />
   );
   const drill = plan ? (
     <Button
@@ -181,4 +125,83 @@ export function HoleWorkbench(loaded: LoadedHole) {
       {menu}
     </Page>
   );
+}
+
+interface HolePlanProps {
+  readonly room: HoleRoom;
+  readonly edges: readonly JudgedRule[];
+  readonly wide: boolean;
+  /** Between drawing and numbers where there is one column. */
+  readonly walk: ReactNode;
+  readonly openRoom: (name: HoleRoomName) => void;
+}
+
+/** The plan, or where it will stand: the walk keeps its place, and what is typed in it, when the first one arrives. */
+function HolePlan({ room, edges, wide, walk, openRoom }: HolePlanProps) {
+  const { detail, edit, plan, faults } = room;
+  const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
+  const answers = useGateAnswers(edit, detail.job, clock);
+  const drawingHeight = wide ? 340 : 260;
+  const onInstead = (): void => {
+    openRoom('instead');
+  };
+  return (
+    <Column>
+      {plan ? (
+        <PlanTop
+          plan={plan}
+          edit={edit}
+          answers={answers}
+          atDepthMm={shownDepthMm ?? tellingDepth(plan)}
+          drawingHeight={drawingHeight}
+          onKnow={() => {
+            openRoom('know');
+          }}
+          onInstead={onInstead}
+        />
+      ) : faults.length === 0 ? (
+        <Column minHeight={drawingHeight} justifyContent="center">
+          <Loading what={commonWords.thePlan} />
+        </Column>
+      ) : null}
+      {walk}
+      {plan ? (
+        <PlanBody
+          plan={plan}
+          answers={answers}
+          edges={edges}
+          onInstead={onInstead}
+          onShowDepth={setShownDepthMm}
+          columns={wide ? 3 : 2}
+          closer={<CloserRooms onOpen={openRoom} />}
+        />
+      ) : null}
+    </Column>
+  );
+}
+
+function useHoleKeys(dispatch: HoleRoom['handle']['dispatch'], onNew: () => void): void {
+  useKeys([
+    {
+      key: 'ctrl+z',
+      does: commonWords.undoKey,
+      run: () => {
+        dispatch({ type: 'undo' });
+      },
+    },
+    {
+      key: 'ctrl+shift+z',
+      does: commonWords.redoKey,
+      run: () => {
+        dispatch({ type: 'redo' });
+      },
+    },
+    {
+      key: 'n',
+      does: commonWords.newHole,
+      run: () => {
+        onNew();
+      },
+    },
+  ]);
 }

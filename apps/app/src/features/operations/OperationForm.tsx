@@ -72,10 +72,21 @@ export function OperationForm(props: OperationFormProps) {
   );
 }
 
-function CutFields({ row, hole, piece, custom, workshop, onChange }: OperationFormProps) {
+/** What a cut has: its tool, its depths, and how it runs. */
+function CutFields(props: OperationFormProps) {
+  const { row, workshop, onChange } = props;
+  return (
+    <>
+      <ToolFields {...props} />
+      <DepthFields {...props} />
+      <RunsFields row={row} workshop={workshop} onChange={onChange} />
+    </>
+  );
+}
+
+function ToolFields({ row, hole, workshop, onChange }: OperationFormProps) {
   const units = useUnits();
   const { one, planned } = row;
-  const leaves = leafChips(piece, custom, one.face ?? planned?.face ?? 'near');
   const sizeMm = one.diameterMm ?? planned?.bitDiameterMm ?? hole.diameterMm;
   const bits = workshop.bits
     .filter((bit) => isUsable(bit) || bit.id === one.bitId)
@@ -83,11 +94,6 @@ function CutFields({ row, hole, piece, custom, workshop, onChange }: OperationFo
   const [all, setAll] = useState(false);
   const shown = bits.filter(({ id }, index) => all || index < NEAREST || id === one.bitId);
   const machines = workshop.machines.filter((each) => !each.retired || each.id === one.machineId);
-  const bit = workshop.bits.find(({ id }) => id === one.bitId);
-  const family = bit?.family ?? planned?.bitFamily;
-  const takesHammer = Object.entries(BIT_FAMILIES).some(
-    ([id, { takesHammer: takes }]) => takes && id === family,
-  );
   return (
     <>
       <Chips
@@ -135,6 +141,15 @@ function CutFields({ row, hole, piece, custom, workshop, onChange }: OperationFo
         }}
         testID="operation-machine"
       />
+    </>
+  );
+}
+
+function DepthFields({ row, piece, custom, onChange }: OperationFormProps) {
+  const { one, planned } = row;
+  const leaves = leafChips(piece, custom, one.face ?? planned?.face ?? 'near');
+  return (
+    <>
       {leaves.length > 0 ? (
         <Chips<number>
           label={operationsWords.leaf}
@@ -179,6 +194,23 @@ function CutFields({ row, hole, piece, custom, workshop, onChange }: OperationFo
           testID="operation-to"
         />
       </Row>
+    </>
+  );
+}
+
+function RunsFields({
+  row,
+  workshop,
+  onChange,
+}: Pick<OperationFormProps, 'row' | 'workshop' | 'onChange'>) {
+  const { one, planned } = row;
+  const bit = workshop.bits.find(({ id }) => id === one.bitId);
+  const family = bit?.family ?? planned?.bitFamily;
+  const takesHammer = Object.entries(BIT_FAMILIES).some(
+    ([id, { takesHammer: takes }]) => takes && id === family,
+  );
+  return (
+    <>
       <Chips
         label={operationsWords.water}
         chips={WET_CHIPS}

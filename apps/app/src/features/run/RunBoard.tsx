@@ -10,7 +10,7 @@ import { runView } from '@nucleon/core/words/run/runView';
 import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import Volume2 from 'lucide-react-native/icons/volume-2';
-import { useState } from 'react';
+import { useState, type ComponentProps, type ReactNode } from 'react';
 import { ScrollView } from 'react-native';
 import { Measured } from '../../drawing/Measured';
 import { Icon } from '../../ui/Icon';
@@ -121,44 +121,83 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
     ),
   };
 
-  if (wide)
-    return (
-      <Page {...head} maxWidth={1440} fixed>
-        <Row flex={1} alignItems="stretch" minHeight={0}>
-          <ScrollView style={{ width: DRAWING_WIDTH, flexGrow: 0 }}>
-            {drawing(WIDE_DRAWING_PX)}
-            <RunStory state={state} />
+  const sheetOf = (shown: RunSheet) => (
+    <RunSheetOf sheet={shown} run={run} columns={wide ? 1 : 2} onClose={close} />
+  );
+  const parts: BoardParts = {
+    head,
+    drawing,
+    now,
+    buttons,
+    answer: hasAnswer(state) ? answer : null,
+    sheet: sheet && !(wide && sheet === 'signs') ? sheetOf(sheet) : null,
+    signs: over ? null : sheetOf('signs'),
+    result: over ? <ResultSummary run={run} /> : null,
+    story: <RunStory state={state} />,
+  };
+  return wide ? <WideBoard {...parts} /> : <PhoneBoard {...parts} />;
+}
+
+/** What both layouts are made of. */
+interface BoardParts {
+  readonly head: Omit<ComponentProps<typeof Page>, 'children'>;
+  readonly drawing: (maxHeight: number) => ReactNode;
+  readonly now: ReactNode;
+  readonly buttons: ReactNode;
+  /** What a sign means; null where none is noted. */
+  readonly answer: ReactNode;
+  /** Opened over the run. */
+  readonly sheet: ReactNode;
+  readonly signs: ReactNode;
+  readonly result: ReactNode;
+  readonly story: ReactNode;
+}
+
+function WideBoard({
+  head,
+  drawing,
+  now,
+  buttons,
+  answer,
+  sheet,
+  signs,
+  result,
+  story,
+}: BoardParts) {
+  return (
+    <Page {...head} maxWidth={1440} fixed>
+      <Row flex={1} alignItems="stretch" minHeight={0}>
+        <ScrollView style={{ width: DRAWING_WIDTH, flexGrow: 0 }}>
+          {drawing(WIDE_DRAWING_PX)}
+          {story}
+        </ScrollView>
+        <Column flex={1} minHeight={0} justifyContent="space-between">
+          <ScrollView style={{ flex: 1 }}>
+            {sheet ?? (
+              <>
+                {answer}
+                {now}
+                {result}
+              </>
+            )}
           </ScrollView>
-          <Column flex={1} minHeight={0} justifyContent="space-between">
-            <ScrollView style={{ flex: 1 }}>
-              {sheet && sheet !== 'signs' ? (
-                <RunSheetOf sheet={sheet} run={run} columns={1} onClose={close} />
-              ) : (
-                <>
-                  {answer}
-                  {now}
-                  {over ? <ResultSummary run={run} /> : null}
-                </>
-              )}
-            </ScrollView>
-            <Column padding="$3">{buttons}</Column>
-          </Column>
-          <ScrollView style={{ width: SIGNS_WIDTH, flexGrow: 0 }}>
-            {over ? null : <RunSheetOf sheet="signs" run={run} columns={1} onClose={close} />}
-          </ScrollView>
-        </Row>
-      </Page>
-    );
+          <Column padding="$3">{buttons}</Column>
+        </Column>
+        <ScrollView style={{ width: SIGNS_WIDTH, flexGrow: 0 }}>{signs}</ScrollView>
+      </Row>
+    </Page>
+  );
+}
+
+function PhoneBoard({ head, drawing, now, buttons, answer, sheet, result, story }: BoardParts) {
   return (
     <Page {...head} footer={buttons}>
-      {sheet ? (
-        <RunSheetOf sheet={sheet} run={run} columns={2} onClose={close} />
-      ) : (
+      {sheet ?? (
         <>
-          {hasAnswer(state) ? answer : drawing(DRAWING_PX)}
+          {answer ?? drawing(DRAWING_PX)}
           {now}
-          {over ? <ResultSummary run={run} /> : null}
-          <RunStory state={state} />
+          {result}
+          {story}
         </>
       )}
     </Page>
