@@ -1,5 +1,9 @@
 import { uiWords } from '@nucleon/core/words/screens/ui';
-import { formatLengthShort, parseLength } from '@nucleon/core/words/units/length';
+import {
+  formatLengthExact,
+  formatLengthShort,
+  parseLength,
+} from '@nucleon/core/words/units/length';
 import { useState } from 'react';
 import { useUnits } from '../features/display/displayStore';
 import { TextBox } from './TextBox';
@@ -75,7 +79,9 @@ export function LengthBox({
       label={label}
       inRow={inRow}
       hideLabel={hideLabel}
-      value={typed ?? (valueMm === null ? '' : formatLengthShort(valueMm, units))}
+      value={typed ?? (valueMm === null ? '' : formatLengthExact(valueMm, units))}
+      inputMode={units.length === 'mm' ? 'decimal' : 'text'}
+      figures
       placeholder={placeholder}
       onChangeText={change}
       onDone={() => {

@@ -41,6 +41,7 @@ export function NumberBox({
         if (fault === undefined) setTyped(null);
       }}
       inputMode="decimal"
+      figures
       placeholder={placeholder}
       note={note}
       fault={fault}

@@ -4,6 +4,15 @@ import { TextInput, type TextInputProps } from 'react-native';
 import { Column } from './layout';
 import { Label, Small } from './text';
 
+/** What a phone must not do to a figure. */
+const AS_TYPED = {
+  autoCorrect: false,
+  autoComplete: 'off',
+  autoCapitalize: 'none',
+  spellCheck: false,
+  enterKeyHint: 'done',
+} as const satisfies TextInputProps;
+
 /** Least width of a box that shares its line, px. */
 const IN_ROW_PX = 116;
 
@@ -19,6 +28,8 @@ interface TextBoxProps {
   readonly note?: string;
   readonly placeholder?: string;
   readonly inputMode?: TextInputProps['inputMode'];
+  /** Figures: nothing is corrected, completed or begun with a capital. */
+  readonly figures?: boolean;
   readonly testID?: string;
   readonly inputRef?: React.Ref<TextInput>;
   readonly multiline?: boolean;
@@ -37,6 +48,7 @@ export function TextBox({
   note,
   placeholder,
   inputMode = 'text',
+  figures = false,
   testID,
   inputRef,
   multiline = false,
@@ -65,6 +77,7 @@ export function TextBox({
         placeholder={placeholder}
         placeholderTextColor={theme.muted.val}
         inputMode={inputMode}
+        {...(figures ? AS_TYPED : {})}
         multiline={multiline}
         testID={testID}
         style={{

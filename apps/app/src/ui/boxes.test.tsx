@@ -12,6 +12,17 @@ it('takes a length in either unit as it is typed', () => {
   expect(changed).toHaveBeenLastCalledWith(6.35);
 });
 
+it('keeps every figure that was typed, and lets no phone mend it', () => {
+  show(<LengthBox label="Bit" valueMm={38.125} mostMm={100} onChangeMm={jest.fn()} testID="box" />);
+  const box = screen.getByTestId('box');
+  expect(box).toHaveValue('38.125 mm');
+  expect(box).toHaveAttribute('inputmode', 'decimal');
+  expect(box).toHaveAttribute('autocorrect', 'off');
+  expect(box).toHaveAttribute('autocapitalize', 'none');
+  typeIn(box, '1½”');
+  expect(screen.queryByRole('alert')).toBeNull();
+});
+
 it('says what a length must be and sends nothing', () => {
   const changed = jest.fn();
   show(<LengthBox label="Thickness" valueMm={6} mostMm={100} onChangeMm={changed} testID="box" />);

@@ -42,6 +42,26 @@ export function formatLengthShort(lengthMm: number, units: UnitSystem): string {
   return units.length === 'mm' ? `${formatLengthNumber(lengthMm)} mm` : formatInches(lengthMm);
 }
 
+/** So many decimals are tried before a length is written as it comes. */
+const EXACT_DECIMALS = [2, 3, 4, 5] as const;
+/** Closer than this two lengths are the same, mm. */
+const SAME_MM = 1e-3;
+
+/** In one unit with as many figures as it takes to read back the same: nothing that was typed is rounded away. */
+export function formatLengthExact(lengthMm: number, units: UnitSystem): string {
+  const isSame = (text: string): boolean => {
+    const read = readLength(text, units);
+    return read.kind === 'read' && Math.abs(read.mm - Math.abs(lengthMm)) < SAME_MM;
+  };
+  const short = formatLengthShort(lengthMm, units);
+  if (lengthMm === 0 || isSame(short.replace(/^[-−]/, ''))) return short;
+  const [perUnit, unit] = units.length === 'mm' ? [1, 'mm'] : [MM_PER_INCH, 'in'];
+  const decimals = EXACT_DECIMALS.find((digits) =>
+    isSame(`${Math.abs(lengthMm / perUnit).toFixed(digits)} ${unit}`),
+  );
+  return `${formatDecimals(lengthMm / perUnit, decimals ?? 5)} ${unit}`;
+}
+
 /** An estimate in short form: no more than two digits that mean something. */
 export function formatLengthAbout(lengthMm: number, units: UnitSystem): string {
   return units.length === 'mm'
@@ -73,6 +93,7 @@ const UNREADABLE = {
   'not-a-length': 'is not a length',
   'divides-by-zero': 'divides by zero',
   'not-above-zero': 'is not above zero',
+  'comma-unclear': 'may be one length or a thousand times as much',
 } as const satisfies Record<Unreadable, string>;
 
 /** Reads a typed length, or says in a sentence why it is none and what would be accepted. */
@@ -82,6 +103,6 @@ export function parseLength(text: string, units: UnitSystem): ParsedLength {
     ? { kind: 'parsed', mm: read.mm }
     : {
         kind: 'fault',
-        message: `“${text.trim()}” ${UNREADABLE[read.why]}. Type a length such as 6, 6.5 mm, 1/4 in or 1 1/2 in.`,
+        message: `“${text.trim()}” ${UNREADABLE[read.why]}. Type a length such as 6, 6.5 mm, 1200 mm, 1/4 in, 1 1/2 in or 1'6".`,
       };
 }

@@ -7,7 +7,13 @@ import {
   formatTempRise,
   formatVolume,
 } from './formatQuantity';
-import { formatLength, formatLengthAbout, nearestInchFraction, parseLength } from './length';
+import {
+  formatLength,
+  formatLengthAbout,
+  formatLengthExact,
+  nearestInchFraction,
+  parseLength,
+} from './length';
 import { formatSignificant } from './roundNumber';
 import { INCH_POUND, METRIC } from '../../data/unitSystem';
 
@@ -24,6 +30,31 @@ it.each([
   ['1 1/2 in', 38.1],
   ['.5 in', 12.7],
   ['1/4', 6.35],
+  // As phones type them.
+  ['1/4”', 6.35],
+  ['1/4″', 6.35],
+  ["1/4''", 6.35],
+  ['½', 12.7],
+  ['1½', 38.1],
+  ['1 ½ in', 38.1],
+  ['3⁄4', 19.05],
+  ['1-1/2', 38.1],
+  ['1 – 1/2"', 38.1],
+  ['5.', 5],
+  [',5', 0.5],
+  ['12\u00a0mm', 12],
+  ['１２ mm', 12],
+  ['10 MM.', 10],
+  ['1200', 1200],
+  ['0,125 in', 3.175],
+  ['12,5', 12.5],
+  ['1\'6"', 457.2],
+  ['1’6”', 457.2],
+  ["1'6", 457.2],
+  ['1\' 6 1/2"', 469.9],
+  ['2 ft 3½ in', 698.5],
+  ["2'", 609.6],
+  ['1.5 ft', 457.2],
 ])('reads %s', (text, mm) => {
   expect(mmOf(text)).toBeCloseTo(mm);
 });
@@ -32,18 +63,50 @@ it('takes a bare number as inches for inch people', () => {
   expect(mmOf('2', INCH_POUND)).toBeCloseTo(50.8);
 });
 
-it.each(['', 'six', '0', '-3', '1/0', '3 mm mm', '2 5', 'NaN'])(
-  'refuses “%s” and says what it takes',
-  (text) => {
-    expect(mmOf(text)).toMatch(/Type a length such as/);
-  },
-);
+it.each([
+  '',
+  'six',
+  '0',
+  '-3',
+  '1/0',
+  '3 mm mm',
+  '2 5',
+  'NaN',
+  '.',
+  '1½½',
+  '6 px',
+  "1'1/0",
+  '1,200',
+  '12,500 mm',
+])('refuses “%s” and says what it takes', (text) => {
+  expect(mmOf(text)).toMatch(/Type a length such as/);
+});
+
+it('asks which of two is meant by a comma before three figures', () => {
+  expect(mmOf('1,200 mm')).toMatch(/^“1,200 mm” may be one length or a thousand times as much\./);
+  expect(mmOf('1200,5')).toBeCloseTo(1200.5);
+  expect(mmOf('0,250')).toBeCloseTo(0.25);
+});
 
 it('shows inches as fractions with the millimetres beside', () => {
   expect(formatLength(6.35, INCH_POUND)).toBe('1/4 in (6.35 mm)');
   expect(formatLength(38.1, INCH_POUND)).toBe('1 1/2 in (38.1 mm)');
   expect(formatLength(6, METRIC)).toBe('6 mm');
   expect(nearestInchFraction(6).missMm).toBeCloseTo(6 - (15 / 64) * 25.4);
+});
+
+it('writes a length with as many figures as were typed, and no more', () => {
+  expect(formatLengthExact(38, METRIC)).toBe('38 mm');
+  expect(formatLengthExact(38.125, METRIC)).toBe('38.125 mm');
+  expect(formatLengthExact(412.75, METRIC)).toBe('412.75 mm');
+  expect(formatLengthExact(0, METRIC)).toBe('0 mm');
+  expect(formatLengthExact(-12.345, METRIC)).toMatch(/^[-−]12\.345 mm$/);
+  expect(formatLengthExact(38.1, INCH_POUND)).toBe('1 1/2 in');
+  // 6 mm is no fraction of an inch that a rule shows, nor 0.236 of one.
+  expect(formatLengthExact(6, INCH_POUND)).toBe('0.2362 in');
+  for (const units of [METRIC, INCH_POUND])
+    for (const mm of [1.59, 6, 6.35, 22.22, 102.4, 1219.2, 0.05])
+      expect(mmOf(formatLengthExact(mm, units), units)).toBeCloseTo(mm, 2);
 });
 
 it('reads back what it writes', () => {
