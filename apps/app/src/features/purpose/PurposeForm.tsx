@@ -1,4 +1,5 @@
 import { purposeWords } from '@nucleon/core/words/screens/purpose';
+import { sizesSold } from '@nucleon/core/data/nominalSizes';
 import { usualValue, type Field } from '@nucleon/core/layout/purposes/field';
 import type { PurposeKind } from '@nucleon/core/layout/purposes/purposes';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
@@ -110,6 +111,16 @@ function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBox
         fault={fault}
         testID={testID}
       />
+      {field.sold ? (
+        <Chips
+          label={purposeWords.asSold(field.label)}
+          hideLabel
+          chips={sizesSold(field.sold, units).map(({ label, mm }) => ({ value: mm, label }))}
+          value={known ?? undefined}
+          onChange={onChange}
+          testID={`sold-${name}`}
+        />
+      ) : null}
       {field.note ? <Small>{field.note}</Small> : null}
     </Column>
   );

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { fakeApi, ownThreadPlanner, type Sent } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
@@ -51,6 +51,16 @@ it('sizes the hole from the part and feeds it to the hole with the bit', async (
       setup: { bit: 'b1' },
     });
   });
+});
+
+it('offers the sizes a part is sold in, each by one tap', async () => {
+  open('shaft');
+  const sold = await screen.findByTestId('sold-shaftDiameterMm');
+  fireEvent.click(within(sold).getByText('M8'));
+  expect(screen.getByTestId('field-shaftDiameterMm')).toHaveValue('8 mm');
+  expect(within(sold).getByRole('radio', { name: 'M8' })).toHaveAttribute('aria-checked', 'true');
+  typeIn(screen.getByTestId('field-shaftDiameterMm'), '1/4”');
+  expect(within(sold).getByRole('radio', { name: 'M8' })).toHaveAttribute('aria-checked', 'false');
 });
 
 it('names the two values that clash, and offers nothing to use', async () => {

@@ -12,7 +12,7 @@ export const beadBore = definePurpose({
   title: 'Bore of a bead',
   about: 'A long thin hole for cord or wire; met from both ends when it is deep.',
   fields: {
-    strandMm: { kind: 'length', label: 'Cord or wire', max: 20 },
+    strandMm: { kind: 'length', label: 'Cord or wire', sold: 'wire', max: 20 },
     strands: {
       kind: 'number',
       label: 'Strands',

@@ -1,3 +1,4 @@
+import type { NominalSizeId } from '../../data/nominalSizes';
 import { readLength } from '../../data/readLength';
 import { METRIC, type UnitSystem } from '../../data/unitSystem';
 
@@ -10,6 +11,8 @@ export interface LengthField {
   readonly usual?: number | 'piece-thickness';
   /** May stay unknown. */
   readonly optional?: true;
+  /** Sold by these sizes. */
+  readonly sold?: NominalSizeId;
   /** Zero is allowed only where said. */
   readonly min?: 0;
   readonly max: number;

@@ -12,7 +12,7 @@ export const hangingCord = definePurpose({
   title: 'Cord or chain',
   about: 'One or more strands pass through, knotted or looped.',
   fields: {
-    strandMm: { kind: 'length', label: 'One strand across', max: 30 },
+    strandMm: { kind: 'length', label: 'One strand across', sold: 'wire', max: 30 },
     strands: {
       kind: 'number',
       label: 'Strands through it',

@@ -23,7 +23,7 @@ export const pipe = definePurpose({
       options: { pipe: 'Pipe', duct: 'Duct', cable: 'Cable' },
       usual: 'pipe',
     },
-    outerDiameterMm: { kind: 'length', label: 'Outside diameter', max: 900 },
+    outerDiameterMm: { kind: 'length', label: 'Outside diameter', sold: 'pipe', max: 900 },
     clearanceMm: {
       kind: 'length',
       label: 'Room all round',

@@ -22,7 +22,7 @@ export const postSocket = definePurpose({
       options: { round: 'Round', square: 'Square or flat' },
       usual: 'round',
     },
-    postWidthMm: { kind: 'length', label: 'Post across', max: 400 },
+    postWidthMm: { kind: 'length', label: 'Post across', sold: 'post', max: 400 },
     postDepthMm: {
       kind: 'length',
       label: 'The other way, if not round',

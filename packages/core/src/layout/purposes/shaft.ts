@@ -15,7 +15,7 @@ export const shaft = definePurpose({
   title: 'Shaft, spindle or arbor',
   about: 'Something turns in it, or is pushed in; brittle bodies want a bush.',
   fields: {
-    shaftDiameterMm: { kind: 'length', label: 'Shaft', max: 300 },
+    shaftDiameterMm: { kind: 'length', label: 'Shaft', sold: 'shaft', max: 300 },
     fit: {
       kind: 'choice',
       label: 'Fit',

@@ -13,7 +13,7 @@ export const tankFitting = definePurpose({
   title: 'Tank or basin fitting',
   about: 'A threaded fitting clamps a gasket over the hole’s edge and must not weep.',
   fields: {
-    threadDiameterMm: { kind: 'length', label: 'Thread, outside', max: 300 },
+    threadDiameterMm: { kind: 'length', label: 'Thread, outside', sold: 'thread', max: 300 },
     flangeDiameterMm: {
       kind: 'length',
       label: 'Gasket or flange, outside',

@@ -14,7 +14,7 @@ export const tubeRivet = definePurpose({
   title: 'Tube rivet or liner',
   about: 'A thin tube lines the hole and is flared over both faces.',
   fields: {
-    tubeDiameterMm: { kind: 'length', label: 'Tube, outside', max: 50 },
+    tubeDiameterMm: { kind: 'length', label: 'Tube, outside', sold: 'tube', max: 50 },
     tubeWallMm: { kind: 'length', label: 'Tube wall', usual: 0.3, max: 10 },
     pieceThicknessMm: {
       kind: 'length',

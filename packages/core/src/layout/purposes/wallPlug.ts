@@ -12,7 +12,7 @@ export const wallPlug = definePurpose({
   title: 'Screw and wall plug through tile',
   about: 'The plug must sit below the tile, or the screw splits it.',
   fields: {
-    plugDiameterMm: { kind: 'length', label: 'Plug across', max: 40 },
+    plugDiameterMm: { kind: 'length', label: 'Plug across', sold: 'plug', max: 40 },
     plugLengthMm: { kind: 'length', label: 'Plug length', max: 300 },
     tileThicknessMm: { kind: 'length', label: 'Tile', usual: 'piece-thickness', max: 60 },
     adhesiveMm: { kind: 'length', label: 'Adhesive behind it', usual: 5, min: 0, max: 60 },

@@ -16,6 +16,7 @@ export const purposeWords = {
   none: 'none',
   asUsual: 'as usual',
   needed: 'needed',
+  asSold: (label: string): string => `${label}: as sold`,
   search: 'Search',
   pipeRingPost: 'pipe, ring, post',
   startFromBitYou: 'Start from a bit you have',
