@@ -98,6 +98,46 @@ test('a hole is drilled: ready, cut, murk, squeal, bog-down, through, told, foun
   await expect(page.getByTestId('hole-Arbor')).toContainText('Drilled: fine');
 });
 
+test('a phone on its side, or a page enlarged, shows what to do above its buttons @once', async ({
+  page,
+  request,
+}, info) => {
+  const jobId = await ownJob(request, '1-dial-house', `Low ${info.project.name}`);
+  await page.clock.install();
+  await openReady(page, jobId, 'Arbor');
+  await toTheBench(page);
+  await pressMain(page);
+  await expect(page.getByTestId('run-countdown')).toBeVisible();
+  const boxOf = async (id: string) => {
+    const box = await page.getByTestId(id).boundingBox();
+    if (!box) throw new Error(`${id} is not on the screen`);
+    return box;
+  };
+  for (const [width, height] of [
+    [844, 390],
+    [667, 375],
+    [320, 256],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect(page.getByTestId('run-main')).toBeInViewport({ ratio: 1 });
+    const buttons = await Promise.all(
+      ['run-main', 'run-end', 'open-stop', 'open-measure', 'open-signs'].map(boxOf),
+    );
+    for (const button of buttons) {
+      expect(button.height).toBeGreaterThanOrEqual(56);
+      expect(button.y + button.height).toBeLessThanOrEqual(height);
+    }
+    for (const id of [LINE, 'run-force', 'run-countdown']) {
+      const box = await boxOf(id);
+      const covered = buttons.some(
+        (one) => one.x < box.x + box.width && one.y < box.y + box.height,
+      );
+      expect([id, covered]).toEqual([id, false]);
+      expect(box.x + box.width).toBeLessThanOrEqual(width);
+    }
+  }
+});
+
 test('stops stay stops: what may not be drilled does not reach the bench', async ({
   page,
   request,

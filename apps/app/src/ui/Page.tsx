@@ -22,6 +22,8 @@ interface PageProps {
   readonly maxWidth?: number;
   /** Fills the height itself: the wide view of a hole scrolls by column. */
   readonly fixed?: boolean;
+  /** Where the screen is low: the title alone, and no more height than a finger needs. */
+  readonly slim?: boolean;
   readonly children: ReactNode;
 }
 
@@ -34,6 +36,7 @@ export function Page({
   footer,
   maxWidth = 760,
   fixed = false,
+  slim = false,
   children,
 }: PageProps) {
   const router = useRouter();
@@ -59,7 +62,7 @@ export function Page({
         borderColor="$line"
         backgroundColor="$surface"
         paddingHorizontal="$2"
-        minHeight={60}
+        minHeight={slim ? 44 : 60}
         justifyContent="center"
       >
         <Row width="100%" maxWidth={maxWidth} gap="$2" justifyContent="space-between">
@@ -78,7 +81,7 @@ export function Page({
               <View width={8} />
             )}
             <Column flexShrink={1} minWidth={0}>
-              {subtitle ? (
+              {subtitle && !slim ? (
                 <Small numberOfLines={1} fontSize="$1" lineHeight="$1">
                   {subtitle}
                 </Small>
@@ -111,7 +114,7 @@ export function Page({
           borderTopWidth={1}
           borderColor="$line"
           backgroundColor="$surface"
-          padding="$2"
+          padding={slim ? 0 : '$2'}
           justifyContent="center"
         >
           <Row width="100%" maxWidth={maxWidth} gap="$2" alignItems="stretch">

@@ -11,7 +11,7 @@ import { useMedia } from '@tamagui/core';
 import { useRouter } from 'expo-router';
 import Volume2 from 'lucide-react-native/icons/volume-2';
 import { useState, type ComponentProps, type ReactNode } from 'react';
-import { ScrollView } from 'react-native';
+import { ScrollView, useWindowDimensions } from 'react-native';
 import { Measured } from '../../drawing/Measured';
 import { Icon } from '../../ui/Icon';
 import { Column, Row } from '../../ui/layout';
@@ -33,6 +33,13 @@ const DRAWING_PX = 216;
 const WIDE_DRAWING_PX = 420;
 const SIGNS_WIDTH = 380;
 const DRAWING_WIDTH = 440;
+/** Lower than this nothing may stand above the line to do. */
+const LOW_PX = 480;
+/** From this width the buttons stand beside what is now. */
+const BESIDE_PX = 560;
+/** From this width buttons beside it have room for their large letters. */
+const ROOMY_PX = 760;
+const LOW_DRAWING_PX = 150;
 
 /** The run at the bench: what is, what to do, what is left, and a place for the thumb. */
 export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: RunSync }) {
@@ -41,6 +48,10 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
   const router = useRouter();
   const { wide } = useMedia();
   const [sheet, setSheet] = useState<RunSheet | null>(null);
+  const { height, width } = useWindowDimensions();
+  const low = height < LOW_PX;
+  const isBeside = width >= BESIDE_PX;
+  const size = low ? (isBeside ? 'side' : 'low') : 'tall';
   const view = runView(state, units);
   const over = isOver(state);
   // The second person’s device calls out their own part.
@@ -85,7 +96,14 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
     />
   );
   const now = (
-    <RunNowPanel run={run} sync={sync} view={{ ...view, ...help }} said={said} onUndo={undo} />
+    <RunNowPanel
+      run={run}
+      sync={sync}
+      view={{ ...view, ...help }}
+      said={said}
+      onUndo={undo}
+      size={size}
+    />
   );
   const buttons = (
     <RunButtons
@@ -93,7 +111,8 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
       view={view}
       sheet={sheet}
       onSheet={setSheet}
-      hasSigns={!wide}
+      hasSigns={low || !wide}
+      low={low && width < ROOMY_PX}
       onResult={() => {
         router.navigate(routes.result(run.runId));
       }}
@@ -130,11 +149,12 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
     now,
     buttons,
     answer: hasAnswer(state) ? answer : null,
-    sheet: sheet && !(wide && sheet === 'signs') ? sheetOf(sheet) : null,
+    sheet: sheet && !(wide && !low && sheet === 'signs') ? sheetOf(sheet) : null,
     signs: over ? null : sheetOf('signs'),
     result: over ? <ResultSummary run={run} /> : null,
     story: <RunStory state={state} />,
   };
+  if (low) return <LowBoard {...parts} isBeside={isBeside} />;
   return wide ? <WideBoard {...parts} /> : <PhoneBoard {...parts} />;
 }
 
@@ -184,6 +204,45 @@ function WideBoard({
           <Column padding="$3">{buttons}</Column>
         </Column>
         <ScrollView style={{ width: SIGNS_WIDTH, flexGrow: 0 }}>{signs}</ScrollView>
+      </Row>
+    </Page>
+  );
+}
+
+/** A phone on its side, or a page enlarged: what is now at the top, the buttons beside it or under it. */
+function LowBoard({
+  head,
+  drawing,
+  now,
+  buttons,
+  answer,
+  sheet,
+  result,
+  story,
+  isBeside,
+}: BoardParts & { readonly isBeside: boolean }) {
+  const body = sheet ?? (
+    <>
+      {now}
+      {answer}
+      {result}
+      {drawing(LOW_DRAWING_PX)}
+      {story}
+    </>
+  );
+  if (!isBeside)
+    return (
+      <Page {...head} slim footer={buttons}>
+        {body}
+      </Page>
+    );
+  return (
+    <Page {...head} slim maxWidth={1440} fixed>
+      <Row flex={1} alignItems="stretch" minHeight={0}>
+        <ScrollView style={{ flex: 1 }}>{body}</ScrollView>
+        <Column width="44%" padding="$2" justifyContent="flex-end">
+          {buttons}
+        </Column>
       </Row>
     </Page>
   );

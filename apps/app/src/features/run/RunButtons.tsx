@@ -32,11 +32,21 @@ interface RunButtonsProps {
   readonly onSheet: (sheet: RunSheet | null) => void;
   /** The signs have a button of their own; on a wide screen they stand beside. */
   readonly hasSigns: boolean;
+  /** The screen is low. */
+  readonly low?: boolean;
   readonly onResult: () => void;
 }
 
 /** At thumb height: the big one, the end, and the ways to note something. The big one lies under the free hand. */
-export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: RunButtonsProps) {
+export function RunButtons({
+  run,
+  view,
+  sheet,
+  onSheet,
+  hasSigns,
+  low = false,
+  onResult,
+}: RunButtonsProps) {
   const { state, drives, act } = run;
   const left = useBench(({ hand }) => hand === 'left');
   const order = left ? 'row-reverse' : 'row';
@@ -44,6 +54,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
     return (
       <Row width="100%" flexDirection={order}>
         <BigButton
+          low={low}
           label={runWords.backToRun}
           icon={X}
           onPress={() => {
@@ -57,6 +68,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
     return (
       <Row width="100%">
         <BigButton
+          low={low}
           label={state.result ? runWords.theResult : runWords.howDidItCome}
           icon={NotebookPen}
           look="main"
@@ -71,10 +83,11 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
   };
   const started = state.phase !== 'prepare';
   return (
-    <Column width="100%" gap="$2">
+    <Column width="100%" gap={low ? '$1' : '$2'}>
       {started ? (
         <Row gap="$2" flexDirection={order}>
           <BigButton
+            low={low}
             label={commonWords.stop}
             icon={OctagonX}
             look="stop"
@@ -85,6 +98,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
             testID="open-stop"
           />
           <BigButton
+            low={low}
             label={runWords.depth}
             icon={Ruler}
             disabled={!drives || !canMeasure(state)}
@@ -95,6 +109,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
           />
           {hasSigns ? (
             <BigButton
+              low={low}
               label={runWords.sign}
               icon={Ear}
               onPress={() => {
@@ -108,6 +123,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
       <Row gap="$2" flexDirection={order}>
         {view.end ? (
           <BigButton
+            low={low}
             label={view.end.label}
             icon={ICONS[view.end.act]}
             look={state.phase === 'ease-off' ? 'main' : 'plain'}
@@ -119,6 +135,7 @@ export function RunButtons({ run, view, sheet, onSheet, hasSigns, onResult }: Ru
         ) : null}
         {view.main ? (
           <BigButton
+            low={low}
             label={view.main.label}
             icon={ICONS[view.main.act]}
             look={state.phase === 'ease-off' ? 'plain' : 'main'}

@@ -12,12 +12,29 @@ import { Label, Numeral, Strong, Title } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
 /** Read at an arm’s length. */
-const LINE_PX = 34;
-const DETAIL_PX = 22;
-const NUMBER_PX = 58;
+const LETTERS_PX = {
+  tall: { line: 34, detail: 22, number: 58, label: 22 },
+  /** A phone on its side: the line, the force and the countdown before all else. */
+  side: { line: 30, detail: 18, number: 52, label: 16 },
+  /** A page enlarged four times. */
+  low: { line: 22, detail: 16, number: 32, label: 13 },
+} as const;
+/** How much room the bench screen has. */
+export type BenchSize = keyof typeof LETTERS_PX;
+type Letters = (typeof LETTERS_PX)[BenchSize];
 
 /** The one thing to do, the big numbers, and what comes next. */
-export function RunNow({ state, view }: { readonly state: RunState; readonly view: RunView }) {
+export function RunNow({
+  state,
+  view,
+  size = 'tall',
+}: {
+  readonly state: RunState;
+  readonly view: RunView;
+  readonly size?: BenchSize;
+}) {
+  const px = LETTERS_PX[size];
+  const low = size !== 'tall';
   const units = useUnits();
   const next = comingUp(state);
   const force = forceNow(state);
@@ -29,49 +46,51 @@ export function RunNow({ state, view }: { readonly state: RunState; readonly vie
         ? '$stop'
         : '$ink';
   const leg = legOf(state);
+  const detail = (
+    <Strong fontSize={px.detail} lineHeight={px.detail + 6} fontFamily="$body" testID="run-detail">
+      {view.detail}
+    </Strong>
+  );
+  const figures = next ? (
+    <Row gap={low ? '$3' : '$4'} flexWrap="wrap" alignItems="flex-end">
+      <Figure
+        px={px}
+        label={view.band && !low ? runWords.deepBand(view.band) : runWords.deep}
+        value={showDepth(state.depthMm, units).value}
+        beside={runWords.of(formatLengthShort(leg.depthMm, units))}
+        testID="run-depth"
+      />
+      {F && state.phase !== 'lift' ? (
+        <Figure px={px} label={runWords.press} value={F.value} beside={F.unit} testID="run-force" />
+      ) : null}
+      {next.inS !== null && next.kind !== 'end' ? (
+        <Figure
+          px={px}
+          label={NEXT_LABEL[next.kind]}
+          value={formatClock(next.inS)}
+          beside=""
+          rim={next.inS <= 5}
+          testID="run-countdown"
+        />
+      ) : null}
+    </Row>
+  ) : null;
   return (
-    <Column gap="$2" padding="$3">
+    <Column gap={low ? '$1' : '$2'} padding={low ? '$1' : '$3'}>
       <Title
-        fontSize={LINE_PX}
-        lineHeight={LINE_PX + 6}
+        fontSize={px.line}
+        lineHeight={px.line + 6}
         color={tone}
         aria-level={2}
         testID="run-line"
       >
         {view.line}
       </Title>
-      <Strong
-        fontSize={DETAIL_PX}
-        lineHeight={DETAIL_PX + 6}
-        fontFamily="$body"
-        testID="run-detail"
-      >
-        {view.detail}
-      </Strong>
-      {next ? (
-        <Row gap="$4" flexWrap="wrap" alignItems="flex-end">
-          <Figure
-            label={view.band ? runWords.deepBand(view.band) : runWords.deep}
-            value={showDepth(state.depthMm, units).value}
-            beside={runWords.of(formatLengthShort(leg.depthMm, units))}
-            testID="run-depth"
-          />
-          {F && state.phase !== 'lift' ? (
-            <Figure label={runWords.press} value={F.value} beside={F.unit} testID="run-force" />
-          ) : null}
-          {next.inS !== null && next.kind !== 'end' ? (
-            <Figure
-              label={NEXT_LABEL[next.kind]}
-              value={formatClock(next.inS)}
-              beside=""
-              rim={next.inS <= 5}
-              testID="run-countdown"
-            />
-          ) : null}
-        </Row>
-      ) : null}
+      {low ? null : detail}
+      {figures}
+      {low ? detail : null}
       {view.left ? (
-        <Strong fontSize={DETAIL_PX} lineHeight={DETAIL_PX + 6} testID="run-left">
+        <Strong fontSize={px.detail} lineHeight={px.detail + 6} testID="run-left">
           {view.left}
         </Strong>
       ) : null}
@@ -92,12 +111,14 @@ const NEXT_LABEL = {
 const isHalt = ({ phase }: RunState): boolean => PHASES[phase].waits === true;
 
 function Figure({
+  px,
   label,
   value,
   beside,
   rim = false,
   testID,
 }: {
+  readonly px: Letters;
   readonly label: string;
   readonly value: string;
   readonly beside: string;
@@ -106,15 +127,15 @@ function Figure({
 }) {
   return (
     <Column testID={testID}>
-      <Label fontSize={22} lineHeight={26}>
+      <Label fontSize={px.label} lineHeight={px.label + 4}>
         {label}
       </Label>
       <Row gap="$2" alignItems="baseline">
-        <Numeral fontSize={NUMBER_PX} lineHeight={NUMBER_PX + 4} color={rim ? '$rim' : '$ink'}>
+        <Numeral fontSize={px.number} lineHeight={px.number + 4} color={rim ? '$rim' : '$ink'}>
           {value}
         </Numeral>
         {beside ? (
-          <Label fontSize={22} lineHeight={26}>
+          <Label fontSize={px.label} lineHeight={px.label + 4}>
             {beside}
           </Label>
         ) : null}

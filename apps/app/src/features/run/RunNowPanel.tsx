@@ -8,7 +8,7 @@ import { Column, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Small } from '../../ui/text';
 import { RefusedNotice } from './RefusedNotice';
-import { RunNow } from './RunNow';
+import { RunNow, type BenchSize } from './RunNow';
 import { useRuns } from './runStore';
 import type { LiveRun } from './useRun';
 import type { RunSync } from './useRunSync';
@@ -20,15 +20,20 @@ interface RunNowPanelProps {
   /** What was last said aloud, for those who read the screen. */
   readonly said: string;
   readonly onUndo: () => void;
+  /** Where there is little room what is now comes first. */
+  readonly size?: BenchSize;
 }
 
 /** What is now, and what stands in the way of keeping it. */
-export function RunNowPanel({ run, sync, view, said, onUndo }: RunNowPanelProps) {
+export function RunNowPanel({ run, sync, view, said, onUndo, size = 'tall' }: RunNowPanelProps) {
   const { state, drives, act, undoable } = run;
   const over = isOver(state);
   const isFull = useRuns((runs) => runs.isFull);
+  const now = <RunNow state={state} view={view} size={size} />;
+  const low = size !== 'tall';
   return (
     <Column>
+      {low ? now : null}
       {drives || over ? null : (
         <Watching
           onDrive={() => {
@@ -45,7 +50,7 @@ export function RunNowPanel({ run, sync, view, said, onUndo }: RunNowPanelProps)
           />
         </Column>
       ) : null}
-      <RunNow state={state} view={view} />
+      {low ? null : now}
       {sync.kind === 'refused' ? (
         <Column padding="$3">
           <RefusedNotice runId={run.runId} since={sync.count} />
