@@ -39,6 +39,9 @@ it('is the piece on its bed, pressed by the rim as the plan presses', () => {
   const { id, atThicknessMm, contactFraction } = setup.support;
   expect(scene.bedNPerMm3).toBeCloseTo(supportModulus(id, atThicknessMm) * contactFraction, 12);
   expect(sceneOf({ piece: { assembled: true } }).scene.lies).toBe(false);
+  // Of a bed that touches in part, the part that touches.
+  const part = sceneOf({ setup: { support: { kind: 'foam', contactFraction: 0.4 } } }).scene;
+  expect(part.bedNPerMm3 / scene.bedNPerMm3).toBeCloseTo(0.4, 9);
 });
 
 it('has each pad with its own bed, of its own thickness where that is given', () => {
@@ -107,6 +110,7 @@ it('declines what does not bend as a flat plate, and says why', () => {
   expect(why({ layers: layers.slice(0, 1).map((one) => ({ ...one, thicknessMm: 6 })) })).toBe(
     'scene',
   );
+  expect(why({}, { face: 'side' })).toBe('curved');
   const square = { kind: 'rectangle', widthMm: 120, heightMm: 160 } as const;
   const thick = (thicknessMm: number) =>
     posed({

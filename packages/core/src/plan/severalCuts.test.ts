@@ -2,7 +2,15 @@ import type { Operation } from '../documents/operation';
 import { PAUSE_IDS, BIT_SWAP_S, coreBreakS, lastCoreS, TURN_S } from '../physics/cutting/pauses';
 import { finesMass } from '../physics/water/turbidity';
 import { caseIn, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
+import type { Material } from '../data/materials/material';
+import type { Hole } from '../documents/hole';
+import { MARKING_MM } from '../layout/aim';
+import { thermalStress } from '../physics/heat/thermalStress';
+import { spanSd } from '../physics/spread';
+import { meanSlowness } from '../physics/wear/sharpness';
 import { contextOf } from './contextOf';
+import { planBar } from './planBar';
+import { planCrack, stressSites, weakness } from './planCrack';
 import { hazardScene } from './hazardScene';
 import { cutsOf, type PlanContext } from './planContext';
 import { coreMassOf } from './planCores';
@@ -250,6 +258,7 @@ describe('water', () => {
     const bath = { ...first.water, finesG: 12, fillL: 1 };
     expect(finesAfter({ ...bath, changeAtDepthMm: [] }, 5, 0, 12)).toBe(17);
     expect(finesAfter({ ...bath, changeAtDepthMm: [3, 8] }, 5, 0, 12)).toBeCloseTo(4, 12);
+    expect(finesAfter({ ...bath, changeAtDepthMm: [8] }, 5, 4, 12)).toBeCloseTo(6, 12);
     // Water that runs holds nothing; what stood in a tray before is there still.
     expect(finesAfter({ ...bath, fillL: null, changeAtDepthMm: [3] }, 5, 0, 12)).toBe(5);
   });
@@ -268,8 +277,208 @@ describe('water', () => {
     const one = { ...water, slurryL: 2, offAtMm: null };
     expect(totalWater(one, [one, { ...one, slurryL: 3 }], [one]).slurryL).toBe(5);
     expect(totalWater(one, [one, { ...one, slurryL: null }], [one]).slurryL).toBeNull();
+    expect(totalWater(one, [{ ...one, slurryL: null }, one], [one]).slurryL).toBeNull();
     expect(totalWater(one, [one, { ...one, method: 'none', slurryL: 9 }], [one]).slurryL).toBe(2);
     const off = { ...one, offAtMm: 130 };
     expect(totalWater(one, [one, off], [one, off]).offAtMm).toBe(130);
+  });
+});
+
+describe('what may crack', () => {
+  it('is the groove’s floor as well, while something is left under it', () => {
+    const { crackCase } = worked({});
+    const kinds = (easedAtMm: number | null) =>
+      stressSites({ ...crackCase, easedAtMm }).map(({ kind }) => kind);
+    expect(kinds(null)).not.toContain('groove');
+    expect(kinds(0)).not.toContain('groove');
+    expect(kinds(0.5)).toContain('groove');
+    expect(crackCase.easedAtMm).toBeGreaterThan(0);
+  });
+
+  it('is weaker and hotter by what else it may be, never the other way', () => {
+    const { crackCase, headline } = worked({ piece: { material: 'marble', form: 'slab' } });
+    const strain = (material: Material) =>
+      thermalStress(material, 1) * material.heatShare * material.friction;
+    const other = {
+      ...headline.material,
+      id: 'hotter',
+      heatShare: headline.material.heatShare * 2,
+    };
+    expect(weakness(headline, other).heatFactor).toBeCloseTo(
+      strain(other) / strain(headline.material),
+      12,
+    );
+    const cooler = { ...other, heatShare: headline.material.heatShare / 2, edgeStrengthMpa: 1e4 };
+    expect(weakness(headline, cooler)).toEqual({ strengthFactor: 1, heatFactor: 1 });
+    const weaker = { ...headline.material, edgeStrengthMpa: headline.material.edgeStrengthMpa / 2 };
+    expect(weakness(headline, weaker).strengthFactor).toBeCloseTo(0.5, 9);
+    const hot = { ...crackCase, thermalStressMpa: 4 };
+    const known = planCrack({ ...hot, possible: [{ material: headline.material, share: 1 }] });
+    const doubled = planCrack({ ...hot, possible: [{ material: other, share: 1 }] });
+    const asHot = planCrack({
+      ...hot,
+      thermalStressMpa: 8,
+      possible: [{ material: headline.material, share: 1 }],
+    });
+    expect(doubled.byStress).toBeCloseTo(asHot.byStress, 12);
+    expect(doubled.byStress).toBeGreaterThan(known.byStress);
+  });
+
+  it('is chipped at the face it opens, and not where it meets the other cut', () => {
+    expect(nth(worked({}), 0).exit?.chipWidthMm).toBeGreaterThan(0);
+    const both = worked({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } });
+    expect(nth(both, 1)).toMatchObject({ ends: 'meets', exit: { chipWidthMm: 0 } });
+  });
+});
+
+describe('where cuts meet', () => {
+  const SOLID: JobParts = {
+    piece: wallOf(['clay-brick', 150]),
+    hole: { diameterMm: 52 },
+    setup: { bit: 'core', hold: 'guided' },
+    bits: [
+      { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52, usableDepthMm: 200 },
+      { id: 'rod', name: 'Masonry 10', family: 'masonry-bit', diameterMm: 10, usableDepthMm: 300 },
+    ],
+  };
+  const meeting = (pilotMm: number) =>
+    worked(SOLID, [
+      { id: 'p', does: 'pilot', bitId: 'rod', wet: false, toMm: pilotMm },
+      { id: 'n', does: 'core', toMm: 75 },
+      { id: 'turn', does: 'go-round' },
+      { id: 'f', does: 'core', face: 'far' },
+    ]).crossingMm ?? NaN;
+
+  it('they miss by their lean and the marking, which only a pilot through the whole takes away', () => {
+    const short = meeting(100);
+    const through = meeting(150);
+    expect(short - through).toBeCloseTo(MARKING_MM, 9);
+    // √(75² + 75²)·tan(lean): the pilot’s own depth does not come into it.
+    expect(meeting(60)).toBeCloseTo(short, 12);
+    expect(worked({}).crossingMm).toBeNull();
+  });
+});
+
+describe('on the way down', () => {
+  const kindsAt = (context: PlanContext, kind: string) =>
+    timelineOf(context)
+      .filter((one) => one.kind === kind)
+      .map(({ depthMm }) => depthMm);
+
+  it('each new leaf is said at its top, and no pass is one', () => {
+    expect(kindsAt(worked(CUP), 'leaf')).toEqual([]);
+    expect(kindsAt(worked(CAVITY), 'leaf')).toEqual([172]);
+    expect(kindsAt(worked(CAVITY), 'cavity')).toEqual([102]);
+    const tiled = worked({
+      piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
+      hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
+      setup: { bit: 'tile8', water: { kind: 'none' } },
+      bits: [
+        { id: 'tile8', name: 'Tile core 8', family: 'dry-tile-core', diameterMm: 8 },
+        { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8 },
+      ],
+    });
+    expect(kindsAt(tiled, 'leaf')).toEqual([9]);
+    expect(kindsAt(tiled, 'bit-change')).toEqual([9]);
+  });
+
+  it('the last core is as long as what was cut since the one before', () => {
+    const { core } = timelineOf(worked(CUP)).at(-1) ?? {};
+    expect(core?.lengthMm).toBeCloseTo(15, 9);
+    expect(core?.massKg).toBeCloseTo(coreMassOf(nth(worked(CUP), 3)), 12);
+  });
+
+  it('what is behind the bottom of a blind hole is no part of it', () => {
+    const blind = worked({
+      ...CAVITY,
+      hole: { diameterMm: 117, depth: { kind: 'blind', depthMm: 102 } },
+    });
+    expect(blind.layers.map(({ layer }) => layer.id)).toEqual(['clay-brick']);
+    expect(blind.depthMm).toBe(102);
+  });
+
+  it('reaches the thickest it was measured, through and no further where it is blind', () => {
+    const measured = (depth: Hole['depth']) =>
+      worked({
+        ...CUP,
+        piece: { ...CUP.piece, thicknessReadingsMm: [150, 158] },
+        hole: { diameterMm: 62, depth },
+        bits: (CUP.bits ?? []).map((bit) => ({ ...bit, usableDepthMm: 150 })),
+      });
+    expect(measured({ kind: 'through' }).passes.extensionMm).toBeCloseTo(8, 9);
+    expect(measured({ kind: 'blind', depthMm: 140 }).passes.extensionMm).toBe(0);
+  });
+
+  it('each pass goes on with what the bit has worn off already', () => {
+    const shares = cutsOf(worked(CUP)).map(({ stages, headline }) => {
+      const main = stages.find(({ kind }) => kind === 'main');
+      if (!main) throw new Error('no main stage');
+      const { fromMm, toMm, timeS } = main;
+      const { sharpness, lifeDepthMm } = headline;
+      return (
+        (((timeS ?? NaN) / (toMm - fromMm)) * headline.rateMmPerS) /
+        meanSlowness(sharpness, fromMm, toMm, lifeDepthMm)
+      );
+    });
+    for (const share of shares) expect(share).toBeCloseTo(1, 9);
+  });
+
+  it('hazards look at the first leaf it meets, though another goes slower', () => {
+    const context = worked({
+      piece: wallOf(['lightweight-block', 60], ['engineering-brick', 90]),
+      hole: { diameterMm: 52 },
+      setup: { bit: 'core' },
+      bits: [
+        {
+          id: 'core',
+          name: 'Core 52',
+          family: 'segmented-core',
+          diameterMm: 52,
+          usableDepthMm: 200,
+        },
+      ],
+    });
+    const task = { piece: context.piece, hole: context.hole, possible: [] } as unknown as HoleTask;
+    expect(nth(context, 0).headline.material.id).toBe('engineering-brick');
+    expect(hazardScene({}, task, nth(context, 0), 60).material.id).toBe('lightweight-block');
+  });
+
+  it('a bar is cut by the numbers of the body at its steel, where the bit does so at all', () => {
+    const { setup, layers } = nth(worked(CUP), 0);
+    const core = nth(
+      worked({
+        ...CUP,
+        setup: { bit: 'core' },
+        bits: [{ id: 'core', name: 'Core 62', family: 'segmented-core', diameterMm: 62 }],
+      }),
+      0,
+    );
+    expect(core.bar?.rateMmPerS).toBeGreaterThan(0);
+    expect(core.bar?.rateMmPerS).toBeLessThan(core.headline.rateMmPerS);
+    expect(core.bar?.lifeDepthMm).toBeLessThan(core.headline.lifeDepthMm);
+    expect(planBar(nth(worked({}), 0).layers, core.setup)).toBeNull();
+    expect(planBar(layers, { ...setup, ...core.setup })).toEqual(core.bar);
+  });
+
+  it('knows the sd of its time from its own span, and of what is not sure from the bodies’ own', () => {
+    const known = worked({});
+    const [time] = cutsOf(known).map((cut) => cut.time);
+    expect(time?.sd).toBeCloseTo(spanSd(time?.work ?? { p10: 1, p90: 1 }), 12);
+    const unsure = nth(
+      worked({
+        piece: {
+          material: 'marble',
+          form: 'slab',
+          couldBe: [
+            { material: 'marble', share: 0.5 },
+            { material: 'quartzite-agate', share: 0.5 },
+          ],
+        },
+      }),
+      0,
+    ).time;
+    // One body alone scatters less than not knowing which.
+    expect(unsure.sd).toBeLessThan(0.9 * spanSd(unsure.work ?? { p10: 1, p90: 1 }));
+    expect(unsure.sd).toBeGreaterThan(0);
   });
 });
