@@ -42,24 +42,32 @@ export function formatLengthShort(lengthMm: number, units: UnitSystem): string {
   return units.length === 'mm' ? `${formatLengthNumber(lengthMm)} mm` : formatInches(lengthMm);
 }
 
-/** So many decimals are tried before a length is written as it comes. */
-const EXACT_DECIMALS = [2, 3, 4, 5] as const;
+/** Finer than this nobody types, decimals of a unit. */
+const TYPED_DECIMALS = [2, 3, 4] as const;
 /** Closer than this two lengths are the same, mm. */
-const SAME_MM = 1e-3;
+const SAME_MM = 1e-6;
 
-/** In one unit with as many figures as it takes to read back the same: nothing that was typed is rounded away. */
+const inDecimals = (lengthMm: number, { length }: UnitSystem, digits: number): string =>
+  length === 'mm'
+    ? `${formatDecimals(lengthMm, digits)} mm`
+    : `${formatDecimals(lengthMm / MM_PER_INCH, digits)} in`;
+
+/**
+ * As it was typed: with as many figures as it has, or in the other unit where it is round in that. One that was
+ * calculated has no end of figures, and is rounded as everywhere.
+ */
 export function formatLengthExact(lengthMm: number, units: UnitSystem): string {
   const isSame = (text: string): boolean => {
-    const read = readLength(text, units);
+    const read = readLength(text.replace(/^[-−]/, ''), units);
     return read.kind === 'read' && Math.abs(read.mm - Math.abs(lengthMm)) < SAME_MM;
   };
   const short = formatLengthShort(lengthMm, units);
-  if (lengthMm === 0 || isSame(short.replace(/^[-−]/, ''))) return short;
-  const [perUnit, unit] = units.length === 'mm' ? [1, 'mm'] : [MM_PER_INCH, 'in'];
-  const decimals = EXACT_DECIMALS.find((digits) =>
-    isSame(`${Math.abs(lengthMm / perUnit).toFixed(digits)} ${unit}`),
-  );
-  return `${formatDecimals(lengthMm / perUnit, decimals ?? 5)} ${unit}`;
+  const other: UnitSystem = { ...units, length: units.length === 'mm' ? 'inch' : 'mm' };
+  const typed = [units, other].flatMap((one) => [
+    formatLengthShort(lengthMm, one),
+    ...TYPED_DECIMALS.map((digits) => inDecimals(lengthMm, one, digits)),
+  ]);
+  return typed.find(isSame) ?? short;
 }
 
 /** An estimate in short form: no more than two digits that mean something. */

@@ -102,11 +102,16 @@ it('writes a length with as many figures as were typed, and no more', () => {
   expect(formatLengthExact(0, METRIC)).toBe('0 mm');
   expect(formatLengthExact(-12.345, METRIC)).toMatch(/^[-−]12\.345 mm$/);
   expect(formatLengthExact(38.1, INCH_POUND)).toBe('1 1/2 in');
-  // 6 mm is no fraction of an inch that a rule shows, nor 0.236 of one.
-  expect(formatLengthExact(6, INCH_POUND)).toBe('0.2362 in');
+  expect(formatLengthExact(0.2362 * 25.4, INCH_POUND)).toBe('0.2362 in');
+  // Round in the other unit: as it was typed.
+  expect(formatLengthExact(6, INCH_POUND)).toBe('6 mm');
+  expect(formatLengthExact((5 / 32) * 25.4, METRIC)).toBe('5/32 in');
+  // Calculated: rounded as everywhere.
+  expect(formatLengthExact(140 + 60 * Math.PI, METRIC)).toBe('328.5 mm');
+  expect(formatLengthExact(Math.PI, INCH_POUND)).toBe('1/8 in');
   for (const units of [METRIC, INCH_POUND])
     for (const mm of [1.59, 6, 6.35, 22.22, 102.4, 1219.2, 0.05])
-      expect(mmOf(formatLengthExact(mm, units), units)).toBeCloseTo(mm, 2);
+      expect(mmOf(formatLengthExact(mm, units), units)).toBeCloseTo(mm, 6);
 });
 
 it('reads back what it writes', () => {
