@@ -28,6 +28,12 @@ function fieldText(name: string, field: Field): string {
   return `\`${name}\`${field.optional ? '?' : ''}${unit ? ` ${unit}` : ''}${usual}`;
 }
 
+const HALT_WORDS = {
+  'water-change': 'waits for clear water',
+  'core-break': 'waits for the core',
+  chisel: 'waits until it is chiselled clear',
+} as const satisfies Record<Extract<SignEffect, { kind: 'halt' }>['phase'], string>;
+
 /** What a sign does to the run, in a few words. */
 function effectWords(effect: SignEffect): string {
   switch (effect.kind) {
@@ -39,8 +45,10 @@ function effectWords(effect: SignEffect): string {
       return 'waits until it is cool';
     case 'lift':
       return 'lifts';
+    case 'bar':
+      return 'pauses; then through the bar';
     case 'halt':
-      return effect.phase === 'water-change' ? 'waits for clear water' : 'waits for the core';
+      return HALT_WORDS[effect.phase];
     case 'nearly-through':
       return 'eases off; the rim is near the end';
   }

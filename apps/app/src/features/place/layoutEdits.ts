@@ -11,6 +11,8 @@ export type LayoutEdit = (now: LayoutContent) => LayoutContent;
 
 /** Lengths a person sets are kept to a thousandth of a millimetre. */
 const settled = (mm: number): number => Math.round(mm * 1000) / 1000;
+/** Places of a pattern, calculated, to a hundredth: nobody sets out finer. */
+const setOut = (mm: number): number => Math.round(mm * 100) / 100;
 
 const changeHoles =
   (ids: readonly string[], change: (hole: StoredHole) => StoredHole): LayoutEdit =>
@@ -71,8 +73,8 @@ export const addHoles =
         version: 0,
         updatedAt: now.piece.updatedAt,
         label: placeWords.hole(now.holes.length + index + 1),
-        xMm: settled(place.xMm - shift),
-        yMm: settled(place.yMm - shift),
+        xMm: setOut(place.xMm - shift),
+        yMm: setOut(place.yMm - shift),
       };
     });
     return { ...now, holes: [...now.holes, ...added] };
@@ -109,7 +111,7 @@ export const spreadHoles =
     const at = new Map(chosen.map(({ id }, index) => [id, places[index]]));
     return changeHoles(ids, (hole) => {
       const place = at.get(hole.id) ?? hole;
-      return { ...hole, xMm: settled(place.xMm), yMm: settled(place.yMm) };
+      return { ...hole, xMm: setOut(place.xMm), yMm: setOut(place.yMm) };
     })(now);
   };
 
