@@ -24,7 +24,7 @@ import {
   type HoleProfile,
 } from '../setup/operations/holeProfile';
 import type { CutOperation } from '../setup/operations/operation';
-import { reachTo, sticksOut, type Reach } from '../setup/operations/reach';
+import { reachTo, sticksOut, wholeReach, type Reach } from '../setup/operations/reach';
 import { capsOf, type PossibleMaterial } from '../setup/possibilities';
 import { SIZE_TOLERANCE_MM, type ResolvedSetup } from '../setup/resolvedSetup';
 import { settledSetup } from '../setup/settleInWindow';
@@ -188,7 +188,7 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
     seated,
     swapped,
     reach,
-    stop: depthStop(toMm, reach.ownMm + onReach(reach), ends === 'face'),
+    stop: depthStop(toMm, wholeReach(reach), ends === 'face'),
     sticksOutMm: sticksOut(bit, [...operation.couplings, ...madeLonger(reach, operation)]),
     exit,
     stages,
@@ -202,8 +202,6 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
     bar: planBar(layers, setup),
   };
 }
-
-const onReach = ({ extension }: Reach): number => extension?.lengthMm ?? 0;
 
 /** The extension that nobody named. */
 const madeLonger = ({ extension }: Reach, { couplings }: CutOperation) =>

@@ -22,6 +22,10 @@ export function ownReach({ bit, geometry }: Pick<ResolvedBit, 'bit' | 'geometry'
   return isNarrow ? Math.max(usableDepthMm, bit.freeLengthMm ?? 0) : usableDepthMm;
 }
 
+/** As far as it goes with what is put on, mm. */
+export const wholeReach = ({ ownMm, extension }: Reach): number =>
+  ownMm + (extension?.lengthMm ?? 0);
+
 /** Between barrel and holder, where the free length is not known, mm. */
 const SHANK_IN_VIEW_MM = 20;
 

@@ -8,6 +8,7 @@ import { ONE_HAND_NM, TWO_HANDS_NM } from '../../physics/effort/handLimits';
 import { radiusAt } from '../../layout/curve';
 import { clutchOf } from '../../data/machines/machineKinds';
 import { cutsOf } from '../../plan/planContext';
+import { wholeReach } from '../../setup/operations/reach';
 import type { PlanInUnits } from '../plan/planInUnits';
 import { input, type ReasonInput } from '../../documents/reason';
 import { formatForce, formatPressure } from '../units/formatQuantity';
@@ -102,7 +103,7 @@ function stopDrop(context: PlanInUnits): readonly HoldPart[] {
   const cut = cutsOf(context).at(-1);
   if (!cut) return [];
   const { stop, reach } = cut;
-  const reachMm = reach.ownMm + (reach.extension?.lengthMm ?? 0);
+  const reachMm = wholeReach(reach);
   if (passes.breaks.length > 0)
     return [
       {
