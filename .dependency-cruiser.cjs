@@ -9,6 +9,7 @@ const TIERS = [
   'plan',
   'advice',
   'run',
+  'learning',
   'words',
   'drawing',
 ];

@@ -4,8 +4,13 @@ import { expect, type Page } from '@playwright/test';
 export async function toTheBench(page: Page): Promise<string> {
   await expect(page.getByTestId('ready-items')).toBeVisible();
   await answerGates(page);
-  for (const box of await page.locator('[data-testid^="ready-"][role=checkbox]').all())
-    if ((await box.getAttribute('aria-checked')) !== 'true') await box.click();
+  const boxes = page
+    .getByTestId('ready-items')
+    .locator('[role=checkbox][aria-checked=false]:not([data-testid^="packed-"])');
+  for (let left = await boxes.count(); left > 0; left = await boxes.count()) {
+    await boxes.first().click();
+    await expect.poll(() => boxes.count()).toBeLessThan(left);
+  }
   const begin = page.getByTestId('begin-run');
   await expect(begin).toContainText('To the bench');
   await begin.click();

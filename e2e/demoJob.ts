@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
@@ -7,14 +8,23 @@ export async function ownJob(
   request: APIRequestContext,
   demo: '1-dial-house' | '2-garden' | '3-porch' | '4-yard',
   name: string,
+  { ownBit }: { readonly ownBit?: string } = {},
 ): Promise<string> {
-  const file = JSON.parse(
-    readFileSync(join(import.meta.dirname, '..', 'demo', `${demo}.json`), 'utf8'),
-  ) as { job: { id: string; name: string } };
+  const text = readFileSync(join(import.meta.dirname, '..', 'demo', `${demo}.json`), 'utf8');
+  const file = JSON.parse(ownBit ? withOwnBit(text, ownBit, name) : text) as {
+    job: { id: string; name: string };
+  };
   file.job = { ...file.job, id: name, name };
   const response = await request.post('/api/v1/import', { data: file });
   expect(response.status()).toBe(201);
   return ((await response.json()) as { jobId: string }).jobId;
+}
+
+/** The bit a journey looks at as its own: under its id it would be the one of every other journey. */
+function withOwnBit(text: string, id: string, name: string): string {
+  const file = JSON.parse(text) as { kit: { bits: { id: string; name: string }[] } };
+  file.kit.bits = file.kit.bits.map((bit) => (bit.id === id ? { ...bit, name } : bit));
+  return JSON.stringify(file).replaceAll(`"${id}"`, `"${randomUUID()}"`);
 }
 
 /** A figure's number as shown. */

@@ -53,7 +53,7 @@ test(
     await page.getByTestId('delete-job').click();
     await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByTestId('search').fill('orchard');
-    await expect(page.getByText('Orchard gate')).toBeVisible();
+    await expect(page.getByTestId('jobs').getByText('Orchard gate')).toBeVisible();
     await page.getByTestId('search').fill('no such thing');
     await expect(page.getByText('Nothing by that name')).toBeVisible();
   },

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { figure, isSaved, openFold, ownJob } from './demoJob';
 
 interface PrintedPlan {
@@ -25,14 +25,29 @@ function printedPlan(file: string, depthMm: number): PrintedPlan {
   return found;
 }
 
+/** Jobs, the job's pieces and a plan stand side by side; the address holds what is shown, and back undoes it. */
+async function fromBeside(page: Page): Promise<void> {
+  const { job, hole } = {
+    job: page.getByTestId('job-beside'),
+    hole: page.getByTestId('tree-Arbor'),
+  };
+  await hole.click();
+  await expect(hole).toHaveAttribute('aria-current', 'page');
+  await expect(job.getByTestId('figure-rpm')).toBeVisible();
+  await page.reload();
+  await expect(hole).toHaveAttribute('aria-current', 'page');
+  await page.getByTestId('open-plan').click();
+}
+
 test('a person changes glass and bit, and screen, file and command line agree', async ({
   page,
   request,
 }, info) => {
   const jobId = await ownJob(request, '1-dial-house', `Dial ${info.project.name}`);
   await page.goto('/');
-  await page.getByText(`Dial ${info.project.name}`).click();
-  await page.getByText('Arbor').first().click();
+  await page.getByTestId('jobs').getByText(`Dial ${info.project.name}`).click();
+  if (info.project.name === 'wide') await fromBeside(page);
+  else await page.getByText('Arbor').first().click();
   await expect(page.getByTestId('section')).toBeVisible();
   const before = [await figure(page, 'feedForceN'), await figure(page, 'drillTimeS')];
 
@@ -102,6 +117,8 @@ test('clashing values are said at once and never sent', async ({ page, request }
   await openFold(page, 'hole');
   await page.getByTestId('place-x').fill('900');
   await expect(page.getByTestId('fault')).toContainText('lies outside piece “Glass dial”');
+  await expect(page.getByTestId('no-plan')).toBeVisible();
+  await expect(page.getByTestId('drill')).toBeHidden();
   await page.getByTestId('diameter').fill('wide');
   await expect(page.getByText('“wide” is not a length.')).toBeVisible();
   await page.getByTestId('place-x').fill('200');

@@ -9,11 +9,15 @@ const PORTS = (process.env.NUCLEON_E2E_PORTS ?? '4191,4192').split(',');
 const OWN_PORT = PORTS[Number(process.env.TEST_PARALLEL_INDEX ?? 0)];
 process.env.NUCLEON_E2E_DATA ??= mkdtempSync(join(tmpdir(), 'nucleon-e2e-'));
 
+/** Where the shared servers are, for what is set up once. */
+export const ADDRESSES = PORTS.map((port) => `http://127.0.0.1:${port}`);
+
 /** The real built app with a real MariaDB in a throw-away folder. */
 export default defineConfig({
   testDir: '.',
   testMatch: '*.e2e.ts',
   outputDir: '../test-results',
+  globalSetup: './plansByCalculation.ts',
   workers: PORTS.length,
   fullyParallel: true,
   // A shared machine stalls for seconds at a time: a slow answer is not a wrong one.

@@ -59,7 +59,7 @@ async function everyEventOnce(page: Page, url: string, runId: string): Promise<v
 
 async function openArbor(page: Page, address: string): Promise<string> {
   await page.goto(address);
-  await page.getByText('Clock court: dial house').click();
+  await page.getByTestId('jobs').getByText('Clock court: dial house').click();
   await page.getByTestId('hole-Arbor').click();
   await page.getByTestId('drill').click();
   return toTheBench(page);

@@ -99,7 +99,9 @@ test('how sure it is: odds in plain words, and the bit’s look that makes it su
   page,
   request,
 }, info) => {
-  const jobId = await ownJob(request, '1-dial-house', `Sure ${info.project.name}`);
+  const jobId = await ownJob(request, '1-dial-house', `Sure ${info.project.name}`, {
+    ownBit: '0192d0c0-0001-7000-8000-000000000002',
+  });
   const path = await openHole(page, jobId, 'Arbor');
   await page.goto(`${path}/risk`);
   await expect(page.getByTestId('risk-crack')).toContainText(/1 in \d+/);

@@ -42,8 +42,11 @@ const running = (seconds, then) => async (page) => {
     await gate.first().click();
     await page.waitForTimeout(400);
   }
-  for (const box of await page.locator('[data-testid^="ready-"][role=checkbox]').all())
-    if ((await box.getAttribute('aria-checked')) !== 'true') await box.click();
+  const open = page.getByTestId('ready-items').locator('[role=checkbox][aria-checked=false]');
+  while ((await open.count()) > 0) {
+    await open.first().click();
+    await page.waitForTimeout(200);
+  }
   await page.getByText('To the bench').click();
   await page.getByTestId('run-main').click();
   await page.clock.runFor(seconds * 1000);
@@ -52,16 +55,16 @@ const running = (seconds, then) => async (page) => {
 };
 
 const VIEWS = [
-  { name: 'jobs-phone', path: '/' },
+  {
+    name: 'jobs-phone',
+    path: '/',
+    act: (page) => page.getByTestId('tour-skip').click(),
+  },
   { name: 'log-phone', path: '/log', act: (page) => page.getByTestId('log').waitFor() },
   { name: 'job-phone', path: job(2) },
   { name: 'plan-phone', path: hole(1, 1), act: planned },
   { name: 'plan-wide', path: hole(1, 1), wide: true, act: planned },
-  {
-    name: 'new-hole-phone',
-    path: '/new',
-    act: (page) => page.getByRole('radio', { name: 'Stone' }).click(),
-  },
+  { name: 'new-hole-phone', path: '/new' },
   {
     name: 'know-phone',
     path: `${hole(1, 4)}/know`,
@@ -140,12 +143,20 @@ const VIEWS = [
   },
   { name: 'run-phone', path: `${hole(1, 1)}/ready`, act: running(150) },
   {
-    name: 'run-phone-dark',
-    path: `${hole(2, 8)}/ready`,
-    dark: true,
-    act: running(400),
+    name: 'ready-phone',
+    path: `${hole(4, 18)}/ready`,
+    act: async (page) => {
+      for (const tick of ['ready-light', 'ready-packing', 'answer-rcd-tested'])
+        await page.getByTestId(tick).click();
+      await page.getByTestId('answers-there').scrollIntoViewIfNeeded();
+    },
   },
-  { name: 'run-wide', path: `${hole(2, 5)}/ready`, wide: true, act: running(110) },
+  {
+    name: 'jobs-wide',
+    path: '/',
+    wide: true,
+    act: (page) => page.getByTestId('tour-skip').click(),
+  },
   {
     name: 'operations-wide',
     path: `${hole(4, 15)}/operations`,

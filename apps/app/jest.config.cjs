@@ -26,6 +26,6 @@ module.exports = {
     '^expo-modules-core/(.*)$': `${modulesCore}/$1`,
   },
   transformIgnorePatterns: [
-    'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|tamagui|@tamagui/.*|lucide-react-native|date-fns|uuid|delaunator|robust-predicates|d3-contour|d3-array|internmap|expo-modules-core))',
+    'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|tamagui|@tamagui/.*|lucide-react-native|date-fns|uuid|delaunator|robust-predicates|d3-contour|d3-array|internmap|expo-modules-core|dejavu-fonts-ttf))',
   ],
 };

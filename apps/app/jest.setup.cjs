@@ -20,3 +20,10 @@ afterEach(() => {
   unseen = 0;
   if (count > 0) throw new Error(`${count} updates came outside of act(): wait for them.`);
 });
+
+/** Nothing is laid out here, so nothing grows. */
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};

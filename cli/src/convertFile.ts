@@ -1,3 +1,4 @@
+import { fontsOnDisk, noTypeFor } from './fontsOnDisk';
 import type { PieceWithHoles } from '@nucleon/core/documents/piece';
 import { readFile, writeFile } from 'node:fs/promises';
 import { basename, extname } from 'node:path';
@@ -99,13 +100,19 @@ async function draw(
   const sheet = sheetOf(piece, piece.holes, face);
   if (to.toLowerCase().endsWith('.pdf')) {
     const { mirrored, units } = choice;
-    const written = await writePdf(sheet, { paper: paper as PaperId, mirrored, units });
+    const written = await writePdf(sheet, {
+      paper: paper as PaperId,
+      mirrored,
+      units,
+      fonts: await fontsOnDisk(JSON.stringify(sheet)),
+    });
     if (written.kind !== 'written') {
       console.err(written.kind === 'refused' ? written.message : 'Cancelled.');
       return 1;
     }
     await writeFile(to, written.bytes);
     console.out(`${to}: ${written.pages} page${written.pages === 1 ? '' : 's'}, 1:1.`);
+    if (written.missing !== '') console.err(noTypeFor(written.missing));
     return 0;
   }
   await writeFile(to, to.toLowerCase().endsWith('.svg') ? writeSvg(sheet) : writeDxf(sheet));

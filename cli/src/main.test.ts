@@ -28,7 +28,7 @@ it('prints the plan of every hole with its reasons', async () => {
     holes: Record<string, unknown>[];
   };
   expect(printed.nucleon).toBe(NUCLEON_VERSION);
-  expect(printed.holes).toHaveLength(6);
+  expect(printed.holes).toHaveLength(10);
   for (const key of [
     'holeId',
     'rpm',
@@ -76,7 +76,7 @@ it('prints an open stop and still ends well', async () => {
 it('says a sound file is sound', async () => {
   expect(await run('check', DEMO)).toEqual({
     code: 0,
-    out: '“Clock court: dial house” is sound: 5 pieces, 6 holes.',
+    out: '“Clock court: dial house” is sound: 6 pieces, 10 holes.',
     err: '',
   });
 });
@@ -136,7 +136,7 @@ it('explains itself when asked wrongly', async () => {
   expect((await run()).code).toBe(2);
   expect(await run('drill', 'x')).toMatchObject({
     code: 2,
-    err: '“drill” is not a command; use plan or check or choose or window or stress or fit or convert or pack or log or identify or evidence.',
+    err: '“drill” is not a command; use plan or check or choose or window or stress or fit or convert or pack or log or learn or identify or evidence.',
   });
   expect((await run('plan')).err).toContain('Use: nucleon plan FILE; got 0 words.');
 });

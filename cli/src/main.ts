@@ -8,6 +8,7 @@ import { convertFile } from './convertFile';
 import type { Console } from './console';
 import { fitPurpose } from './fitPurpose';
 import { identifyPiece } from './identifyPiece';
+import { learnFile } from './learnFile';
 import { logFile } from './logFile';
 import { oneHole } from './oneHole';
 import { packFile } from './packFile';
@@ -30,6 +31,8 @@ const OPTIONS = {
   size: { type: 'string' },
   map: { type: 'boolean' },
   csv: { type: 'boolean' },
+  runs: { type: 'string' },
+  person: { type: 'string' },
 } as const;
 type Option = keyof typeof OPTIONS;
 
@@ -148,6 +151,25 @@ const COMMANDS = {
     may: ['csv'],
     run: ({ words: [file = ''], values }, console) => logFile(file, values.csv ?? false, console),
   },
+  learn: {
+    usage: 'learn FILE [--runs LIST.csv] [--person NAME] [--json]',
+    does: 'print what the log of a job, and a list beside it, tells of its holes and bits',
+    takes: 1,
+    needs: [],
+    may: ['runs', 'person', 'json'],
+    flags: ['json'],
+    run: ({ words: [file = ''], values }, console) =>
+      learnFile(
+        file,
+        {
+          runs: values.runs,
+          person: values.person,
+          asJson: values.json !== undefined,
+          now: new Date(),
+        },
+        console,
+      ),
+  },
   identify: {
     usage: "identify --json '{…}'",
     does: `rank what a piece may be from answers; kind is ${IDENTIFIER_KINDS.join(', ')}`,
@@ -181,6 +203,8 @@ const USAGE = [
   '  --mirrored           for marking from the back (convert to PDF)',
   '  --unit mm|inch       of a drawing that does not say (convert)',
   '  --layers A,B         layers of a drawing to read (convert)',
+  '  --runs LIST.csv      past holes beside those of the file (learn)',
+  '  --person NAME        whose hand the next holes are drilled by (learn)',
 ].join('\n');
 
 const isCommand = (word: string): word is keyof typeof COMMANDS => Object.hasOwn(COMMANDS, word);

@@ -1,3 +1,4 @@
+import { fontsOnDisk, noTypeFor } from './fontsOnDisk';
 import { writeFile } from 'node:fs/promises';
 import { casesOf } from '@nucleon/core/setup/drillCase';
 import type { UnitSystem } from '@nucleon/core/data/unitSystem';
@@ -37,15 +38,22 @@ export async function packFile(
     );
     return 1;
   }
-  const pack = await writeJobPack(
-    { jobName: job.job.name, cases: named ? [named] : all },
-    { paper: paper as PaperId, units, now, cardsOnly: named !== undefined },
-  );
+  const onPaper = { jobName: job.job.name, cases: named ? [named] : all };
+  const fonts = await fontsOnDisk(JSON.stringify(onPaper));
+  const cardsOnly = named !== undefined;
+  const pack = await writeJobPack(onPaper, {
+    paper: paper as PaperId,
+    units,
+    now,
+    cardsOnly,
+    fonts,
+  });
   if (pack.kind !== 'written') {
     console.err(pack.kind === 'refused' ? pack.message : 'Cancelled.');
     return 1;
   }
   await writeFile(to, pack.bytes);
+  if (pack.missing !== '') console.err(noTypeFor(pack.missing));
   console.out(`${to}: ${pack.pages} page${pack.pages === 1 ? '' : 's'}.`);
   return 0;
 }

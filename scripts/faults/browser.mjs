@@ -8,7 +8,7 @@ import { openStack } from './stack.mjs';
 const WITHIN_MS = 30_000;
 
 async function openBench(page) {
-  await page.getByText('Clock court: dial house').click();
+  await page.getByTestId('jobs').getByText('Clock court: dial house').click();
   await page.getByTestId('hole-Arbor').click();
   await page.getByTestId('drill').click();
   await page.getByTestId('ready-items').waitFor();

@@ -5,17 +5,29 @@ import { sleep } from '../setup/run.mjs';
 import { openLedger } from './ledger.mjs';
 import { openStack } from './stack.mjs';
 
-const PER_SECOND = 400;
+/** So many times what one caller after another gets answered are asked for. */
+const TIMES_OVER = 4;
+const MOST_PER_SECOND = 400;
+/** Written one after another to learn what this machine takes, once the server is warm. */
+const WARM = 20;
+const PACED = 40;
 /** The longest anyone waits for a word, ms; a shared machine stalls. */
 const SOON_MS = 2500;
 
 export async function load({ work, short }) {
   const stack = await openStack(await mkdtemp(join(work, 'load-')), { words: ['--empty'] });
   const ledger = await openLedger(stack.address);
+  const inTurn = async (count) => {
+    const began = Date.now();
+    for (let n = 0; n < count; n++) await ledger.writeOne();
+    return (count * 1000) / (Date.now() - began);
+  };
   try {
+    await inTurn(WARM);
+    const perSecond = Math.min(Math.round(TIMES_OVER * (await inTurn(PACED))), MOST_PER_SECOND);
     const answers = await Promise.all(
-      Array.from({ length: PER_SECOND * (short ? 3 : 10) }, async (_, index) => {
-        await sleep((index * 1000) / PER_SECOND);
+      Array.from({ length: perSecond * (short ? 3 : 10) }, async (_, index) => {
+        await sleep((index * 1000) / perSecond);
         return ledger.writeOne();
       }),
     );
@@ -24,6 +36,7 @@ export async function load({ work, short }) {
     const odd = answers.filter((answer) => ![200, 503].includes(answer?.status)).length;
     const { tried, lost, doubled } = await ledger.audit();
     return {
+      perSecond,
       tried,
       lost,
       doubled,

@@ -26,6 +26,13 @@ const route = (path: string, query: Readonly<Record<string, string | undefined>>
   return (asked.length > 0 ? `${path}?${asked.join('&')}` : path) as Route;
 };
 
+/** What is searched, and the job and hole that stand beside the list on a wide screen. */
+export interface JobsQuery {
+  readonly search?: string;
+  readonly job?: string;
+  readonly hole?: string;
+}
+
 /** What the log may be narrowed to by a link. */
 interface LogQuery {
   readonly holeId?: string;
@@ -34,11 +41,13 @@ interface LogQuery {
 }
 
 export const routes = {
-  jobs: () => route('/'),
+  jobs: (query: JobsQuery = {}) => route('/', { ...query }),
   /** Of jobs that were deleted, or of what was deleted from one. */
   bin: (jobId?: string) => route(jobId === undefined ? '/bin' : `/jobs/${jobId}/bin`),
-  newHole: (jobId?: string) => route('/new', { jobId }),
+  /** @param said what is answered already, and the job it joins */
+  newHole: (said: Readonly<Record<string, string | undefined>> = {}) => route('/new', said),
   display: () => route('/display'),
+  learning: () => route('/learning'),
   kit: (query: { readonly shelf?: string; readonly check?: string } = {}) =>
     route('/kit', { ...query }),
   log: (query: LogQuery = {}) => route('/log', { ...query }),
@@ -46,6 +55,8 @@ export const routes = {
   materials: (jobId: string) => route(`/jobs/${jobId}/materials`),
   hole: (jobId: string, holeId: string, room?: HoleRoomPath) =>
     route(`/jobs/${jobId}/holes/${holeId}${room === undefined ? '' : `/${room}`}`),
+  purpose: (jobId: string, holeId: string, kind: string) =>
+    route(`/jobs/${jobId}/holes/${holeId}/purpose`, { kind }),
   place: (jobId: string, pieceId: string, hole?: string) =>
     route(`/jobs/${jobId}/pieces/${pieceId}/place`, { hole }),
   marks: (jobId: string, pieceId: string) => route(`/jobs/${jobId}/pieces/${pieceId}/marks`),

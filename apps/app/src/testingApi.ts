@@ -138,6 +138,7 @@ function soundAnswer({ method, path, body }: Sent): { status: number; body: unkn
     '/bits': page(BITS),
     '/machines': page(MACHINES),
     '/house': { version: 0 },
+    '/learning': { experience: null, report: null, doubted: [], learnedAt: null, isBehind: false },
     '/kit/parts': NO_PARTS,
     '/pieces/p1/layout': writtenLayout(undefined),
     '/jobs/j1/export': { format: 'nucleon-job' },

@@ -13,6 +13,7 @@ import { Problem } from './http/problem';
 import { problemHandler } from './http/problemHandler';
 import { jobRoutes } from './jobs/jobRoutes';
 import { kitRoutes } from './kit/kitRoutes';
+import { learningRoutes } from './learning/learningRoutes';
 import { layoutRoutes } from './layout/layoutRoutes';
 import { photoRoutes } from './photos/photoRoutes';
 import { pieceRoutes } from './pieces/pieceRoutes';
@@ -21,8 +22,8 @@ import { runRoutes } from './runs/runRoutes';
 import type { ServerContext } from './serverContext';
 
 const BODY_LIMIT = { bytes: 1024 * 1024, values: 200_000 };
-/** A job with its log. */
-const IMPORT_LIMIT = { bytes: 32 * 1024 * 1024, values: 3_000_000 };
+/** A job with the log of some years: three thousand runs and their plans are 45 MB. */
+const IMPORT_LIMIT = { bytes: 64 * 1024 * 1024, values: 6_000_000 };
 /** A piece with thousands of holes. */
 const LAYOUT_LIMIT = { bytes: 8 * 1024 * 1024, values: 600_000 };
 const LAYOUT_PATH = /^\/api\/v1\/pieces\/[^/]+\/layout$/;
@@ -32,10 +33,11 @@ const YEAR_MS = 365 * 24 * 3600 * 1000;
 export function buildApp(context: ServerContext, webFolder?: string): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use('/api', admission());
   app.use(pageRules);
+  app.use('/api', onlyOwnPages, deadline());
   // The lightest level: a phone on the workshop's own network waits for the server, not for the wire.
   app.use(compression({ level: 1 }));
-  app.use('/api', onlyOwnPages, admission(), deadline());
   app.use(IMPORT_PATH, jsonBody(IMPORT_LIMIT));
   app.use(LAYOUT_PATH, jsonBody(LAYOUT_LIMIT));
   app.use('/api', jsonBody(BODY_LIMIT));
@@ -56,6 +58,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     kitRoutes(context),
     runRoutes(context),
     runPhotoRoutes(context),
+    learningRoutes(context),
     exchangeRoutes(context),
   );
   app.use('/api', (request) => {

@@ -9,6 +9,7 @@ import { backUp } from './database/backUp';
 import { createDataSource } from './database/dataSource';
 import { migrate, oneAtATime } from './database/migrate';
 import { loadDemo } from './exchange/loadDemo';
+import { keepLearning } from './learning/keepLearning';
 import { threadedWork } from './heavy/threadedWork';
 
 const DEMO_FOLDER = fileURLToPath(new URL('../../../demo/', import.meta.url));
@@ -17,6 +18,8 @@ const LET_IN_MS = 200;
 /** Requests in flight get so long to finish once the server is told to stop. */
 const FINISH_WITHIN_MS = 8000;
 const LOOK_MS = 50;
+/** Callers that wait at the door while the server plans; the system turns the next away for a second or three. */
+const BACKLOG = 4096;
 
 const log = (text: string): void => {
   process.stderr.write(`${text}\n`);
@@ -81,11 +84,11 @@ emptyBins();
 setInterval(emptyBins, DAY_MS).unref();
 
 const heavy = threadedWork();
-const app = buildApp(
-  { source, heavy, now: () => new Date(), newId: () => newId(), log },
-  config.webFolder,
-);
-const server: Server = app.listen(config.port, config.host, (error) => {
+const base = { source, heavy, now: () => new Date(), newId: () => newId(), log };
+const learning = keepLearning(base);
+learning.changed();
+const app = buildApp({ ...base, learning }, config.webFolder);
+const server: Server = app.listen(config.port, config.host, BACKLOG, (error) => {
   if (error) giveUp(`Cannot listen on ${config.host}:${config.port}: ${error.message}.`);
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : config.port;

@@ -1,11 +1,20 @@
 import type { DataSource } from 'typeorm';
 import type { HeavyWork } from './heavy/heavyWork';
 
+/** Works out anew what the log tells as runs arrive. */
+export interface Learning {
+  /** The log, the kit, or what is left out of it is another now: asked again while it works, it works once more. */
+  readonly changed: () => void;
+  /** When what was asked so far is worked out. */
+  readonly settled: () => Promise<void>;
+}
+
 /** What the routes are given rather than reach for. */
 export interface ServerContext {
   readonly source: DataSource;
   readonly now: () => Date;
   readonly newId: () => string;
   readonly heavy: HeavyWork;
+  readonly learning: Learning;
   readonly log: (text: string) => void;
 }

@@ -4,7 +4,9 @@ import type { DataSource } from 'typeorm';
 import { buildApp } from './buildApp';
 import { createDataSource } from './database/dataSource';
 import { migrate } from './database/migrate';
+import { keepLearning } from './learning/keepLearning';
 import { inlineWork } from './heavy/heavyWork';
+import type { ServerContext } from './serverContext';
 
 /** The real app on a fresh database of the tests' own MariaDB. */
 export interface TestServer {
@@ -16,7 +18,12 @@ export interface TestServer {
 
 /** The app on a database that is ready. */
 export const appOn = (source: DataSource, log: (text: string) => void = () => undefined): Express =>
-  buildApp({ source, heavy: inlineWork(), now: () => new Date(), newId: () => newId(), log });
+  buildApp(contextOn(source, log));
+
+function contextOn(source: DataSource, log: (text: string) => void): ServerContext {
+  const base = { source, heavy: inlineWork(), now: () => new Date(), newId: () => newId(), log };
+  return { ...base, learning: keepLearning(base) };
+}
 
 export async function openTestServer(): Promise<TestServer> {
   const url = process.env.NUCLEON_TEST_DB;
@@ -31,12 +38,14 @@ export async function openTestServer(): Promise<TestServer> {
   await source.initialize();
   await migrate(source);
   const logged: string[] = [];
-  const app = appOn(source, (text) => logged.push(text));
+  const context = contextOn(source, (text) => logged.push(text));
+  const app = buildApp(context);
   return {
     app,
     source,
     logged,
     close: async () => {
+      await context.learning.settled();
       await source.query(`DROP DATABASE ${name}`);
       await source.destroy();
     },

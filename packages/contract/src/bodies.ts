@@ -9,7 +9,9 @@ import {
   id,
   list,
   object,
+  oneOf,
   someOf,
+  text,
   wholeNumber,
   withFields,
   withoutFields,
@@ -50,6 +52,13 @@ export const putLayout = object(
   { holes: list(withFields(holeSchema, { version }), MAX_HOLES) },
   { piece: putPiece, removed: list(id, MAX_HOLES), restored: list(id, MAX_HOLES) },
 );
+
+const targets = list(object({ hazard: text(80), holeId: id }), MAX_HOLES);
+/** Answers of a hole to take to others, and to take back from them. */
+export const postCoverage = object({}, { take: targets, takeBack: targets });
+
+/** Whether a run is learned from: as it is judged, or as a person says. */
+export const putBelief = object({ belief: oneOf(['usual', 'left-out', 'put-back']) });
 
 /** Several new bits at once: all of them are stored, or none. */
 export const newBits = object({ bits: list(bitSchema, 2000) });

@@ -101,7 +101,7 @@ it('says nothing in the app either: its labels are words too', () => {
     );
   expect(spoken).toEqual([
     // Patterns of dates, what a step of Undo is known by, a style sheet.
-    'src/features/gates/CheckList.tsx: d MMM yyyy, HH:mm',
+    'src/features/gates/GateLine.tsx: d MMM yyyy, HH:mm',
     'src/features/kit/BitCard.tsx: d MMM yyyy',
     'src/features/log/LogRow.tsx: d MMM yyyy, HH:mm',
     'src/features/place/PhotoPanel.tsx: photo away',

@@ -1,3 +1,7 @@
+import type { Experience } from '@nucleon/core/documents/experience';
+import type { LearningReport } from '@nucleon/core/learning/learningReport';
+import type { Doubt } from '@nucleon/core/learning/loggedHole';
+import type { BitState } from '@nucleon/core/data/choices';
 import type { Fault } from '@nucleon/core/documents/fault';
 import type {
   Bit,
@@ -7,12 +11,15 @@ import type {
   OwnedSupport,
   OwnedWater,
 } from '@nucleon/core/documents/kit';
+import type { GateScope } from '@nucleon/core/documents/gate';
+import type { HazardCheck } from '@nucleon/core/documents/hazardCheck';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobHeader } from '@nucleon/core/documents/job';
 import type { Piece } from '@nucleon/core/documents/piece';
 import type { House } from '@nucleon/core/documents/house';
 import type { Material } from '@nucleon/core/data/materials/material';
 import type { Plan } from '@nucleon/core/documents/plan';
+import type { NotCovered } from '@nucleon/core/setup/hazards/coverage';
 import type { PlanChanges } from '@nucleon/core/words/plan/planChanges';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { RunRecord } from '@nucleon/core/run/runRecord';
@@ -31,6 +38,35 @@ export interface JobSummary extends Versioned {
   /** Holes with an open stop. */
   readonly stoppedCount: number;
   readonly materials: readonly string[];
+}
+
+/** A run by what it is of. */
+export interface RunOfHole {
+  readonly runId: string;
+  readonly holeName: string;
+  readonly pieceName: string;
+}
+
+/** What the front page offers to go on with, a few of each. */
+export interface Bench {
+  readonly underWay: readonly RunOfHole[];
+  /** Holes without a stop that nobody has drilled. */
+  readonly toDrill: readonly {
+    readonly jobId: string;
+    readonly jobName: string;
+    readonly pieceName: string;
+    readonly holeId: string;
+    readonly holeName: string | null;
+    readonly diameterMm: number;
+  }[];
+  /** Drilled, and nobody has said how they came out. */
+  readonly noResult: readonly RunOfHole[];
+  /** To dress or to change. */
+  readonly bits: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly state: BitState | 'due';
+  }[];
 }
 
 export interface Page<T> {
@@ -117,6 +153,52 @@ export interface HoleDetail {
   readonly hole: StoredHole;
 }
 
+/** A hole by what it is called and where it is. */
+export interface HolePlace {
+  readonly holeId: string;
+  readonly holeName: string | null;
+  readonly pieceId: string;
+  readonly pieceName: string;
+}
+
+/** Which answers of a hole hold at others of its job, and which of theirs hold here. */
+export interface Coverage {
+  readonly there: readonly {
+    readonly hazard: string;
+    readonly title: string;
+    readonly scope: GateScope;
+    readonly answer: string;
+    /** Of what is asked once a piece, one hole for each piece. */
+    readonly covered: readonly HolePlace[];
+    readonly exceptions: readonly (HolePlace & { readonly why: NotCovered })[];
+  }[];
+  readonly here: readonly {
+    readonly hazard: string;
+    readonly title: string;
+    readonly answer: string;
+    /** The answer as it would stand here. */
+    readonly check: HazardCheck;
+    readonly from: HolePlace;
+  }[];
+  /** So many holes are not planned yet, and not judged. */
+  readonly waiting: number;
+}
+
+export interface CoverageTarget {
+  readonly hazard: string;
+  readonly holeId: string;
+}
+
+/** Answers to take from a hole to others, and those to take back from where they were taken. */
+export interface PostCoverage {
+  readonly take?: readonly CoverageTarget[];
+  readonly takeBack?: readonly CoverageTarget[];
+}
+
+export interface AnswersTaken {
+  readonly taken: readonly CoverageTarget[];
+}
+
 /** A piece with all its holes, as they are laid out together. */
 export interface PieceLayout {
   readonly job: JobWithMaterials;
@@ -180,6 +262,16 @@ export interface JobImported {
     readonly why: string;
   }[];
   readonly left: readonly string[];
+  /** Kit that is owned here already, and that the file knows otherwise: the one here was kept. */
+  readonly differs: readonly KitDifference[];
+}
+
+export interface KitDifference {
+  readonly kind: 'bit' | 'machine';
+  readonly name: string;
+  /** As it is here, and as the file has it under the same id. */
+  readonly here: StoredBit | StoredMachine;
+  readonly inFile: Bit | Machine;
 }
 
 /** Several new bits at once: all of them are stored, or none. */
@@ -217,4 +309,25 @@ export interface ProblemBody {
   readonly faults?: readonly Fault[];
   /** On a conflict: what the server has now; of what is gone: what it was. */
   readonly current?: unknown;
+}
+
+/** What the log tells, and how well it knows. */
+export interface LearnedLog {
+  /** null of a log that tells nothing yet. */
+  readonly experience: Experience | null;
+  readonly report: LearningReport | null;
+  /** Runs that are not believed, or that a person left out. */
+  readonly doubted: readonly {
+    readonly runId: string;
+    readonly holeName: string;
+    readonly pieceName: string;
+    readonly at: string;
+    readonly doubts: readonly Doubt[];
+    /** A person put it back. */
+    readonly isPutBack: boolean;
+  }[];
+  /** ISO 8601. */
+  readonly learnedAt: string | null;
+  /** Runs have come since, and are being learned from: ask again. */
+  readonly isBehind: boolean;
 }

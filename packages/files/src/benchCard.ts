@@ -5,7 +5,8 @@ import type { Plan } from '@nucleon/core/documents/plan';
 import { readyCheck } from '@nucleon/core/words/run/readyCheck';
 import { sectionOf, tellingDepth } from '@nucleon/core/drawing/sectionOf';
 import type { UnitSystem } from '@nucleon/core/data/unitSystem';
-import type { PDFDocument, PDFFont, PDFPage } from '@cantoo/pdf-lib';
+import type { PDFDocument, PDFPage } from '@cantoo/pdf-lib';
+import type { PdfFonts } from './pdfFonts';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import { drawSection } from './pdfSection';
 import { PdfText } from './pdfText';
@@ -19,11 +20,6 @@ export interface Card {
   readonly plan: Plan;
 }
 
-export interface CardFonts {
-  readonly plain: PDFFont;
-  readonly bold: PDFFont;
-}
-
 const MARGIN_MM = 12;
 const FOOT_MM = 30;
 const SECTION_MM = { widthMm: 116, heightMm: 66 };
@@ -34,7 +30,7 @@ const STEP_SIZES_MM = [3.6, 3.3, 3, 2.7, 2.4, 2.1];
 /** One hole on one page: the section, the numbers, what to see to, the steps, and room to write what came. */
 export function addBenchCard(
   pdf: PDFDocument,
-  fonts: CardFonts,
+  fonts: PdfFonts,
   card: Card,
   {
     paper,
@@ -83,14 +79,14 @@ interface Space {
 /** Stops and checks still open, then what to see to: boxes to tick, in two columns. Returns where it ends. */
 function drawChecks(
   page: PDFPage,
-  fonts: CardFonts,
+  fonts: PdfFonts,
   { plan, piece, hole }: Card,
   { top, inner, units, now }: Space & { readonly units: UnitSystem; readonly now: Date },
 ): number {
   const open = plan.gates.filter(({ level }) => level !== 'note');
   const lines = [
     ...open.map(({ level, title }) => (level === 'stop' ? `STOP: ${title}` : title)),
-    ...readyCheck({ plan, piece, hole, bit: null, practice: 'none', now, units }).map(
+    ...readyCheck({ plan, piece, hole, bit: null, due: null, practice: 'none', now, units }).map(
       ({ title }) => title,
     ),
   ];
@@ -112,7 +108,7 @@ function drawChecks(
 
 function drawSteps(
   page: PDFPage,
-  { plain, bold }: CardFonts,
+  { plain, bold }: PdfFonts,
   plan: Plan,
   { top, inner, foot }: Space & { readonly foot: number },
 ): void {
@@ -142,7 +138,7 @@ function drawSteps(
 }
 
 /** Room to write by hand what the log will want. */
-function drawFoot(page: PDFPage, { plain }: CardFonts, plan: Plan, inner: number): void {
+function drawFoot(page: PDFPage, { plain }: PdfFonts, plan: Plan, inner: number): void {
   const pen = new PdfPen(page, plain);
   pen.line(
     { xMm: MARGIN_MM, yMm: MARGIN_MM + FOOT_MM - 4 },

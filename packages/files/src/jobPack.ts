@@ -1,9 +1,11 @@
 import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import { makePlan } from '@nucleon/core/words/plan/makePlan';
-import { packingListOf } from '@nucleon/core/words/run/packingList';
+import { packingList } from '@nucleon/core/words/run/packingList';
 import type { UnitSystem } from '@nucleon/core/data/unitSystem';
-import { PDFDocument, StandardFonts } from '@cantoo/pdf-lib';
-import { addBenchCard, type CardFonts } from './benchCard';
+import { PDFDocument } from '@cantoo/pdf-lib';
+import { addBenchCard, type Card } from './benchCard';
+import type { FontBytes } from './letters';
+import { fontsFor, type PdfFonts } from './pdfFonts';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import { PdfText } from './pdfText';
 import { sheetOf } from './sheet';
@@ -14,6 +16,8 @@ export interface PackChoice {
   readonly paper: PaperId;
   readonly units: UnitSystem;
   readonly now: Date;
+  /** Read where a name has letters that not every reader brings along. */
+  readonly fonts: FontBytes | null;
   /** The cards alone, without lists and templates. */
   readonly cardsOnly?: boolean;
   /** Told after each page; says whether to go on. */
@@ -38,30 +42,26 @@ export async function writeJobPack(
   const pdf = await PDFDocument.create();
   pdf.setTitle(jobName);
   pdf.setCreator('Nucleon');
-  const fonts: CardFonts = {
-    plain: await pdf.embedFont(StandardFonts.Helvetica),
-    bold: await pdf.embedFont(StandardFonts.HelveticaBold),
-  };
-  const cards = cases.flatMap((drillCase) => {
-    const outcome = makePlan(drillCase, units);
-    const { piece, hole } = drillCase;
-    return outcome.kind === 'planned' ? [{ jobName, piece, hole, plan: outcome.plan }] : [];
-  });
-  if (cards.length === 0)
-    return { kind: 'refused', message: 'There is no hole here that a plan can be made of.' };
+  const named = JSON.stringify([jobName, cases.map(({ piece, hole, kit }) => [piece, hole, kit])]);
+  const { fonts, missing } = await fontsFor(pdf, named, choice.fonts);
   const drilled = cardsOnly ? [] : [...new Set(cases.map(({ piece }) => piece.id))];
-  const parts = cards.length + drilled.length + (cardsOnly ? 0 : 1);
+  const parts = cases.length + drilled.length;
   let done = 0;
   const goesOn = (): boolean => onPage?.(++done, parts) !== false;
 
-  if (!cardsOnly) {
-    addPackingList(pdf, fonts, { jobName, cases }, paper, units);
+  const cards: Card[] = [];
+  for (const drillCase of cases) {
+    const outcome = makePlan(drillCase, units);
+    if (outcome.kind === 'planned') {
+      const card = { jobName, ...drillCase, plan: outcome.plan };
+      addBenchCard(pdf, fonts, card, { paper, units, now });
+      cards.push(card);
+    }
     if (!goesOn()) return { kind: 'cancelled' };
   }
-  for (const card of cards) {
-    addBenchCard(pdf, fonts, card, { paper, units, now });
-    if (!goesOn()) return { kind: 'cancelled' };
-  }
+  if (cards.length === 0)
+    return { kind: 'refused', message: 'There is no hole here that a plan can be made of.' };
+  if (!cardsOnly) addPackingList(pdf, fonts, { jobName, cards }, paper, units);
   for (const pieceId of drilled) {
     const of = cases.filter(({ piece }) => piece.id === pieceId);
     if (!of[0]) continue;
@@ -73,24 +73,25 @@ export async function writeJobPack(
     // A piece too large to print is left to the plotter: its cards are here all the same.
     if (added.kind === 'cancelled' || !goesOn()) return { kind: 'cancelled' };
   }
-  return { kind: 'written', bytes: await pdf.save(), pages: pdf.getPageCount() };
+  return { kind: 'written', bytes: await pdf.save(), pages: pdf.getPageCount(), missing };
 }
 
 function addPackingList(
   pdf: PDFDocument,
-  { plain, bold }: CardFonts,
-  { jobName, cases }: JobOnPaper,
+  { plain, bold }: PdfFonts,
+  { jobName, cards }: { readonly jobName: string; readonly cards: readonly Card[] },
   paper: PaperId,
   units: UnitSystem,
 ): void {
   const { widthMm, heightMm } = PAPERS[paper];
-  const page = pdf.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]);
+  // Known when every hole is planned, and read first.
+  const page = pdf.insertPage(0, [widthMm * PT_PER_MM, heightMm * PT_PER_MM]);
   const text = new PdfText(page, MARGIN_MM, widthMm - 2 * MARGIN_MM, heightMm - MARGIN_MM);
   text.put(bold, jobName, 7);
   text.put(plain, 'To lay out', 4.5, { grey: 0.3 });
   text.skip(4);
   const pen = new PdfPen(page, plain);
-  for (const item of packingListOf(cases, units)) {
+  for (const item of packingList(cards, units)) {
     const y = text.yMm - BOX_MM - 1.4;
     pen.box({ xMm: MARGIN_MM, yMm: y }, BOX_MM);
     text.put(plain, item.text, 4.2, { indentMm: BOX_MM + 3 });

@@ -171,7 +171,7 @@ export class PdfPen {
     });
   }
 
-  /** The page's plain type has Latin letters only. */
+  /** As far as the page’s type has its letters. */
   printable(text: string): string {
     const known = new Set(this.font.getCharacterSet());
     return Array.from(text, (letter) =>

@@ -4,6 +4,32 @@ import { PT_PER_MM } from './pdfPen';
 /** Leading over type size. */
 const LEADING = 1.3;
 
+interface Measures {
+  readonly known: ReadonlySet<number>;
+  /** Width of each word met so far, at a size of 1. */
+  readonly widths: Map<string, number>;
+}
+
+/** The same few hundred words stand on every card of a job: each is measured once. */
+const measured = new WeakMap<PDFFont, Measures>();
+
+function measuresOf(font: PDFFont): Measures {
+  const had = measured.get(font);
+  if (had) return had;
+  const fresh = { known: new Set(font.getCharacterSet()), widths: new Map<string, number>() };
+  measured.set(font, fresh);
+  return fresh;
+}
+
+function widthOf(font: PDFFont, word: string): number {
+  const { widths } = measuresOf(font);
+  const had = widths.get(word);
+  if (had !== undefined) return had;
+  const width = font.widthOfTextAtSize(word, 1);
+  widths.set(word, width);
+  return width;
+}
+
 /** Type down a column of a page: from the top, in mm, wrapped to its width. */
 export class PdfText {
   constructor(
@@ -14,9 +40,9 @@ export class PdfText {
     public yMm: number,
   ) {}
 
-  /** The page's plain type has Latin letters only. */
+  /** As far as the page’s type has its letters. */
   static printable(font: PDFFont, text: string): string {
-    const known = new Set(font.getCharacterSet());
+    const { known } = measuresOf(font);
     return Array.from(text, (letter) =>
       known.has(letter.codePointAt(0) ?? 0) ? letter : '?',
     ).join('');
@@ -25,14 +51,17 @@ export class PdfText {
   lines(font: PDFFont, text: string, sizeMm: number, indentMm = 0): readonly string[] {
     const room = (this.widthMm - indentMm) * PT_PER_MM;
     const size = sizeMm * PT_PER_MM;
+    const blank = widthOf(font, ' ') * size;
     const lines: string[] = [];
     let line = '';
+    let width = 0;
     for (const word of PdfText.printable(font, text).split(/\s+/)) {
-      const longer = line === '' ? word : `${line} ${word}`;
-      if (line !== '' && font.widthOfTextAtSize(longer, size) > room) {
+      const own = widthOf(font, word) * size;
+      if (line !== '' && width + blank + own > room) {
         lines.push(line);
-        line = word;
-      } else line = longer;
+        [line, width] = [word, own];
+      } else if (line === '') [line, width] = [word, own];
+      else [line, width] = [`${line} ${word}`, width + blank + own];
     }
     return line === '' ? lines : [...lines, line];
   }

@@ -1,3 +1,6 @@
+import type { Kit } from '@nucleon/core/documents/kit';
+import type { Setup } from '@nucleon/core/documents/setup';
+import type { DrillCase } from '@nucleon/core/setup/drillCase';
 import { PHASES } from '@nucleon/core/data/phases';
 import { MATERIALS, type MaterialId } from '@nucleon/core/data/materials/materials';
 import { makePlan } from '@nucleon/core/words/plan/makePlan';
@@ -67,13 +70,31 @@ export type RunsCsvOutcome =
 /** What a row must say. */
 const NEEDED = ['date', 'material', 'thickness_mm', 'diameter_mm', 'minutes', 'outcome'] as const;
 
-/**
- * Reads past holes out of a notebook’s list: date, material, thickness_mm, diameter_mm, minutes and outcome
- * (fine, usable, spoiled or cracked), and as wished job, piece, hole and exit_chip_mm. Each good row becomes
- * a run set beside today’s plan for such a hole; good rows do not suffer from bad ones.
- * @param idOf an id that is always the same for the same text, so that a list read twice counts once
- */
-export function readRunsCsv(text: string, idOf: (text: string) => string): RunsCsvOutcome {
+/** A row of a notebook's list, read and found sound. */
+export interface ListedHole {
+  readonly row: Row;
+  readonly atMs: number;
+  readonly material: MaterialId;
+  readonly thicknessMm: number;
+  readonly diameterMm: number;
+  readonly tookS: number;
+  readonly result: RunResult;
+}
+
+export type ListedRow = {
+  /** As a spreadsheet counts, the header being 1. */
+  readonly line: number;
+} & (
+  | { readonly kind: 'listed'; readonly hole: ListedHole }
+  | { readonly kind: 'refused'; readonly why: string }
+);
+
+export type ListOutcome =
+  | { readonly kind: 'read'; readonly rows: readonly ListedRow[] }
+  | { readonly kind: 'refused'; readonly message: string };
+
+/** The rows of a notebook’s list, each read or refused by itself. */
+export function readList(text: string, mostRows: number): ListOutcome {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -89,24 +110,47 @@ export function readRunsCsv(text: string, idOf: (text: string) => string): RunsC
       kind: 'refused',
       message: `The list has no column ${missing.join(', ')}; it needs ${NEEDED.join(', ')}.`,
     };
-  if (parsed.data.length > MAX_RUN_ROWS)
+  if (parsed.data.length > mostRows)
     return {
       kind: 'refused',
-      message: `${parsed.data.length} rows are too many at once; at most ${MAX_RUN_ROWS}.`,
+      message: `${parsed.data.length} rows are too many at once; at most ${mostRows}.`,
     };
   return {
     kind: 'read',
-    rows: parsed.data.map((row, index) => ({ line: index + 2, outcome: readRow(row, idOf) })),
+    rows: parsed.data.map((row, index) => ({ line: index + 2, ...readRow(row) })),
   };
+}
+
+/**
+ * Reads past holes out of a notebook’s list: date, material, thickness_mm, diameter_mm, minutes and outcome
+ * (fine, usable, spoiled or cracked), and as wished job, piece, hole and exit_chip_mm. Each good row becomes
+ * a run set beside today’s plan for such a hole; good rows do not suffer from bad ones.
+ * @param idOf an id that is always the same for the same text, so that a list read twice counts once
+ */
+export function readRunsCsv(text: string, idOf: (text: string) => string): RunsCsvOutcome {
+  const list = readList(text, MAX_RUN_ROWS);
+  return list.kind === 'refused'
+    ? list
+    : {
+        kind: 'read',
+        rows: list.rows.map((row) => ({ line: row.line, outcome: runOf(row, idOf) })),
+      };
 }
 
 type Row = Readonly<Record<string, string | undefined>>;
 
-function readRow(row: Row, idOf: (text: string) => string): RunRow['outcome'] {
-  const refused = (why: string): RunRow['outcome'] => ({ kind: 'refused', why });
-  const number = (name: string): number => Number((row[name] ?? '').trim().replace(',', '.'));
-  const at = Date.parse(row.date ?? '');
-  if (Number.isNaN(at))
+type RowOutcome =
+  | { readonly kind: 'listed'; readonly hole: ListedHole }
+  | { readonly kind: 'refused'; readonly why: string };
+
+/** A number of a row, with a decimal comma too; NaN where there is none. */
+export const numberIn = (row: Row, name: string): number =>
+  (row[name] ?? '').trim() === '' ? NaN : Number((row[name] ?? '').trim().replace(',', '.'));
+
+function readRow(row: Row): RowOutcome {
+  const refused = (why: string): RowOutcome => ({ kind: 'refused', why });
+  const atMs = Date.parse(row.date ?? '');
+  if (Number.isNaN(atMs))
     return refused(`date is “${row.date ?? ''}”; write it as 2026-05-02 or 2026-05-02T09:00:00Z.`);
   const material = (row.material ?? '').trim().toLowerCase().replace(/\s+/g, '-');
   if (!Object.hasOwn(MATERIALS, material))
@@ -118,7 +162,7 @@ function readRow(row: Row, idOf: (text: string) => string): RunRow['outcome'] {
     ['diameter_mm', 1000],
     ['minutes', 100_000],
   ] as const) {
-    const value = number(name);
+    const value = numberIn(row, name);
     if (!(value > 0 && value <= max))
       return refused(`${name} is “${row[name] ?? ''}”; it must be above 0, at most ${max}.`);
   }
@@ -128,48 +172,55 @@ function readRow(row: Row, idOf: (text: string) => string): RunRow['outcome'] {
     return refused(
       `outcome is “${row.outcome ?? ''}”; it may be ${VERDICTS.join(', ')} or cracked.`,
     );
-  const chip = (row.exit_chip_mm ?? '').trim() === '' ? null : number('exit_chip_mm');
+  const chip = (row.exit_chip_mm ?? '').trim() === '' ? null : numberIn(row, 'exit_chip_mm');
   if (chip !== null && !(chip >= 0 && chip <= 1000))
     return refused(`exit_chip_mm is “${row.exit_chip_mm ?? ''}”; it must be from 0, at most 1000.`);
-  const result: RunResult = {
-    verdict: cracked ? 'spoiled' : (outcome as Verdict),
-    crack: cracked ? 'hairline' : 'none',
-    ...(chip === null ? {} : { exitChipMm: chip }),
+  return {
+    kind: 'listed',
+    hole: {
+      row,
+      atMs,
+      material: material as MaterialId,
+      thicknessMm: numberIn(row, 'thickness_mm'),
+      diameterMm: numberIn(row, 'diameter_mm'),
+      tookS: numberIn(row, 'minutes') * 60,
+      result: {
+        verdict: cracked ? 'spoiled' : (outcome as Verdict),
+        crack: cracked ? 'hairline' : 'none',
+        ...(chip === null ? {} : { exitChipMm: chip }),
+      },
+    },
   };
-  const size = {
-    material: material as MaterialId,
-    thicknessMm: number('thickness_mm'),
-    diameterMm: number('diameter_mm'),
-  };
-  const run = pastRun(row, size, { at, tookS: number('minutes') * 60, result }, idOf);
+}
+
+function runOf(listed: ListedRow, idOf: (text: string) => string): RunRow['outcome'] {
+  if (listed.kind === 'refused') return { kind: 'refused', why: listed.why };
+  const { row, material, diameterMm } = listed.hole;
+  const run = pastRun(listed.hole, idOf);
   return run
     ? {
         kind: 'good',
-        name: `${row.hole?.trim() ? row.hole : 'A hole'} of ${formatDecimals(size.diameterMm, 1)} mm in ${MATERIALS[size.material].name.toLowerCase()}`,
+        name: `${row.hole?.trim() ? row.hole : 'A hole'} of ${formatDecimals(diameterMm, 1)} mm in ${MATERIALS[material].name.toLowerCase()}`,
         run,
       }
-    : refused('No plan can be made of a hole like this to set it beside.');
+    : { kind: 'refused', why: 'No plan can be made of a hole like this to set it beside.' };
 }
 
-interface HoleSize {
-  readonly material: MaterialId;
-  readonly thicknessMm: number;
-  readonly diameterMm: number;
-}
-
-/** The record such a hole would have left: opened with today’s plan for it, cut, through, told. */
-function pastRun(
-  row: Row,
-  { material, thicknessMm, diameterMm }: HoleSize,
-  { at, tookS, result }: { at: number; tookS: number; result: RunResult },
-  idOf: (text: string) => string,
-): ReadRun | null {
-  const key = idOf(JSON.stringify(row));
+/** Such a hole in the middle of a plate with room about it. */
+export function listedCase(
+  {
+    material,
+    thicknessMm,
+    diameterMm,
+  }: Pick<ListedHole, 'material' | 'thicknessMm' | 'diameterMm'>,
+  id: string,
+  { kit = {}, setup }: { readonly kit?: Kit; readonly setup?: Setup } = {},
+): DrillCase {
   const sideMm = 8 * diameterMm;
-  const planned = makePlan({
+  return {
     job: {},
     piece: {
-      id: key,
+      id,
       name: 'Piece',
       form: 'sheet',
       material,
@@ -177,11 +228,25 @@ function pastRun(
       outline: { kind: 'rectangle', widthMm: sideMm, heightMm: sideMm },
       glassTreatment: 'annealed',
     },
-    hole: { id: key, xMm: sideMm / 2, yMm: sideMm / 2, diameterMm, depth: { kind: 'through' } },
-    kit: {},
+    hole: {
+      id,
+      xMm: sideMm / 2,
+      yMm: sideMm / 2,
+      diameterMm,
+      depth: { kind: 'through' },
+      ...(setup ? { setup } : {}),
+    },
+    kit,
     materials: [],
     habits: {},
-  });
+  };
+}
+
+/** The record such a hole would have left: opened with today’s plan for it, cut, through, told. */
+function pastRun(hole: ListedHole, idOf: (text: string) => string): ReadRun | null {
+  const { row, atMs, material, thicknessMm, diameterMm, tookS, result } = hole;
+  const key = idOf(JSON.stringify(row));
+  const planned = makePlan(listedCase(hole, key));
   if (planned.kind === 'faulty') return null;
   const { reasons: _reasons, ...plan } = planned.plan;
   const events: RunEvent[] = [];
@@ -189,7 +254,7 @@ function pastRun(
     events.push({
       id: `${key}-${events.length}`,
       n: events.length + 1,
-      at: new Date(at + seconds * 1000).toISOString(),
+      at: new Date(atMs + seconds * 1000).toISOString(),
       tickMs: seconds * 1000,
       session: key,
       device: 'list',

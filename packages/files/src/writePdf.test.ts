@@ -10,7 +10,7 @@ import type { Sheet } from './sheet';
 import { tileName, tilesFor } from './tiles';
 import { writePdf, type PdfChoice } from './writePdf';
 
-const CHOICE: PdfChoice = { paper: 'a4', mirrored: false, units: METRIC };
+const CHOICE: PdfChoice = { paper: 'a4', mirrored: false, units: METRIC, fonts: null };
 const MM = 25.4 / 72;
 const sheet = (more: Partial<Sheet> = {}): Sheet => ({
   name: 'Plate',

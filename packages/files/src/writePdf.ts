@@ -1,4 +1,4 @@
-import { PDFDocument, StandardFonts, type PDFFont } from '@cantoo/pdf-lib';
+import { PDFDocument, type PDFFont } from '@cantoo/pdf-lib';
 import type { PointMm } from '@nucleon/core/math/arc';
 import { extent, freeEdges, boundingBox } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
@@ -6,6 +6,8 @@ import type { KeepOffShape } from '@nucleon/core/documents/piece';
 import { isRound, layFlat, wrappedRim } from '@nucleon/core/layout/wrap';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import type { UnitSystem } from '@nucleon/core/data/unitSystem';
+import type { FontBytes } from './letters';
+import { fontsFor } from './pdfFonts';
 import { PdfPen, PT_PER_MM } from './pdfPen';
 import type { Sheet, SheetHole } from './sheet';
 import {
@@ -25,12 +27,22 @@ export interface PdfChoice {
   /** For marking from the back. */
   readonly mirrored: boolean;
   readonly units: UnitSystem;
+  /** Read where a name has letters that not every reader brings along. */
+  readonly fonts: FontBytes | null;
   /** Told after each page; says whether to go on. */
   readonly onPage?: (done: number, of: number) => boolean;
 }
 
+type TemplateChoice = Omit<PdfChoice, 'fonts'>;
+
 export type PdfOutcome =
-  | { readonly kind: 'written'; readonly bytes: Uint8Array; readonly pages: number }
+  | {
+      readonly kind: 'written';
+      readonly bytes: Uint8Array;
+      readonly pages: number;
+      /** Letters there is no type for: set as a question mark. */
+      readonly missing: string;
+    }
   | { readonly kind: 'refused'; readonly message: string }
   | { readonly kind: 'cancelled' };
 
@@ -60,10 +72,10 @@ export async function writePdf(sheet: Sheet, choice: PdfChoice): Promise<PdfOutc
   const pdf = await PDFDocument.create();
   pdf.setTitle(`${sheet.name}, 1:1 template`);
   pdf.setCreator('Nucleon');
-  const font = await pdf.embedFont(StandardFonts.Helvetica);
-  const added = addTemplate(pdf, font, sheet, choice);
+  const { fonts, missing } = await fontsFor(pdf, JSON.stringify(sheet), choice.fonts);
+  const added = addTemplate(pdf, fonts.plain, sheet, choice);
   return added.kind === 'added'
-    ? { kind: 'written', bytes: await pdf.save(), pages: added.pages }
+    ? { kind: 'written', bytes: await pdf.save(), pages: added.pages, missing }
     : added;
 }
 
@@ -76,7 +88,7 @@ export function addTemplate(
   pdf: PDFDocument,
   font: PDFFont,
   sheet: Sheet,
-  choice: PdfChoice,
+  choice: TemplateChoice,
 ): AddedPages {
   const flat = flatDrawing(sheet, choice.units);
   const [w, h] = [
@@ -99,7 +111,7 @@ export function addTemplate(
 
 interface PageJob {
   readonly sheet: Sheet;
-  readonly choice: PdfChoice;
+  readonly choice: TemplateChoice;
   readonly flat: FlatDrawing;
   readonly tile: Tile;
   readonly widthMm: number;

@@ -1,4 +1,5 @@
 import { problemOf, Unreachable } from './problem';
+import { noteAnswered } from './reachable';
 
 export const BASE = '/api/v1';
 const TIMEOUT_MS = 10_000;
@@ -35,10 +36,14 @@ async function ask(
     });
   } catch (error) {
     if (signal?.aborted) throw error;
+    noteAnswered(false);
     throw new Unreachable('server');
   }
-  if (response.ok) return response;
-  throw problemOf(await response.json().catch(() => null));
+  const problem = response.ok ? null : problemOf(await response.json().catch(() => null));
+  // A server without its database has nothing to show either.
+  noteAnswered(!(problem instanceof Unreachable && problem.what === 'database'));
+  if (problem) throw problem;
+  return response;
 }
 
 const isBlob = (body: unknown): body is Blob => typeof Blob === 'function' && body instanceof Blob;

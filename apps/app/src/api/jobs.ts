@@ -1,5 +1,6 @@
 import { keys } from './keys';
 import type {
+  Bench,
   JobDetail,
   JobImported,
   JobSummary,
@@ -34,6 +35,12 @@ export const jobsQuery = (search: string) =>
       last.page * last.pageSize < last.total ? last.page + 1 : undefined,
   });
 
+export const benchQuery = () =>
+  queryOptions({
+    queryKey: keys.bench(),
+    queryFn: ({ signal }) => fetchJson<Bench>('/bench', { signal }),
+  });
+
 export const jobQuery = (jobId: string) =>
   queryOptions({
     queryKey: keys.job(jobId),
@@ -59,9 +66,10 @@ const WITHIN_MS = 60_000;
 /**
  * Opens a job file or an archive as a new job.
  * @param id of the new job, made here: sent again after a lost answer it makes no second
+ * @param signal gives up waiting; what has come in by then is a job of that id
  */
-export const importJob = (file: Blob, id: string): Promise<JobImported> =>
-  fetchJson(`/import?id=${id}`, { method: 'POST', body: file, withinMs: WITHIN_MS });
+export const importJob = (file: Blob, id: string, signal: AbortSignal): Promise<JobImported> =>
+  fetchJson(`/import?id=${id}`, { method: 'POST', body: file, signal, withinMs: WITHIN_MS });
 /** The job with every picture, its log and its bin, as a ZIP. */
 export const exportArchive = (id: string): Promise<Blob> =>
   fetchBlob(`/jobs/${id}/archive`, WITHIN_MS);

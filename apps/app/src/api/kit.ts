@@ -8,7 +8,7 @@ import type {
   StoredMachine,
   StoredParts,
 } from '@nucleon/contract/wire';
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, type QueryClient } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
 import { putOnce } from './putOnce';
 
@@ -64,3 +64,16 @@ export const deleteMachine = (id: string): Promise<void> =>
   fetchJson(`/machines/${id}`, { method: 'DELETE' });
 export const restoreMachine = (id: string): Promise<void> =>
   fetchJson(`/machines/${id}/restore`, { method: 'POST' });
+
+/** A new one in its list, until the server has it. */
+export const showNewBit = (client: QueryClient, bit: StoredBit): void => {
+  client.setQueryData(bitsQuery.queryKey, (all) => [...(all ?? []), bit]);
+};
+export const showNewMachine = (client: QueryClient, machine: StoredMachine): void => {
+  client.setQueryData(machinesQuery.queryKey, (all) => [...(all ?? []), machine]);
+};
+export const showNewPart = (client: QueryClient, sort: KitPartSort, part: StoredPart): void => {
+  client.setQueryData(partsQuery.queryKey, (all) =>
+    all ? { ...all, [sort]: [...all[sort], part] } : all,
+  );
+};

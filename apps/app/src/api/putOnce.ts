@@ -1,5 +1,6 @@
 import { deepEqual as equal } from 'fast-equals';
 import { fetchJson } from './fetchJson';
+import { afterNewThings } from './newThings';
 import { ApiProblem, Unreachable } from './problem';
 
 interface Versioned {
@@ -42,6 +43,7 @@ const noteAnswered = (path: string): boolean => unanswered.delete(path);
  * themselves.
  */
 export async function putOnce<T>(path: string, body: Versioned): Promise<T> {
+  await afterNewThings();
   try {
     const answer = await fetchJson<T>(path, { method: 'PUT', body });
     noteAnswered(path);

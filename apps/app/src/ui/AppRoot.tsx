@@ -1,27 +1,36 @@
 import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
 import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
-import { TamaguiProvider } from '@tamagui/core';
+import { TamaguiProvider, View } from '@tamagui/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { fetchWorkshop, keepAnswers } from '../api/keptAnswers';
 import { ApiProblem } from '../api/problem';
+import { useSendNewThings } from '../api/useSendNewThings';
 import { useThemeName } from '../features/display/displayStore';
 import { useOutbox } from '../features/run/useOutbox';
 import { PlannerProvider } from '../workers/PlannerProvider';
 import { keepForOffline } from './keepForOffline';
 import { KeyHelp } from './KeyHelp';
+import { OfflineBar } from './OfflineBar';
 import { PrintStyle } from './PrintStyle';
 import { config } from './tamagui.config';
+import { TextScale } from './TextScale';
 import { UndoBar } from './UndoBar';
+
+/** The engine of runs is large, and nothing on the first screen waits for it. */
+const RunBar = lazy(() => import('../features/run/RunBar'));
 
 const makeClient = (): QueryClient =>
   new QueryClient({
     defaultOptions: {
       queries: {
         networkMode: 'always',
+        // Kept on the device for as long as it may be wanted without a server.
+        gcTime: Infinity,
         staleTime: 5_000,
         // A fault in what was asked stays a fault; only an unreachable server is asked again.
         retry: (count, error) =>
@@ -41,15 +50,36 @@ export function AppRoot() {
     'Hyperlegible-700': AtkinsonHyperlegibleNext_700Bold,
   });
   useEffect(keepForOffline, []);
+  useEffect(() => {
+    void keepAnswers(client, Date.now)
+      .catch(() => undefined)
+      .then(() => {
+        fetchWorkshop(client);
+      });
+  }, [client]);
   useOutbox();
+  useSendNewThings(client);
   if (!fontsLoaded && !fontsFailed) return null;
   return (
     <TamaguiProvider config={config} defaultTheme={theme} key={theme}>
       <QueryClientProvider client={client}>
         <PlannerProvider>
           <StatusBar style={theme === 'dark' ? 'light' : 'dark'} />
-          {typeof document === 'undefined' ? null : <PrintStyle />}
-          <Slot />
+          {typeof document === 'undefined' ? null : (
+            <>
+              <PrintStyle />
+              <TextScale />
+            </>
+          )}
+          <View height="100dvh">
+            <OfflineBar />
+            <Suspense fallback={null}>
+              <RunBar />
+            </Suspense>
+            <View flex={1} minHeight={0}>
+              <Slot />
+            </View>
+          </View>
           <UndoBar />
           <KeyHelp />
         </PlannerProvider>

@@ -1,3 +1,4 @@
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { uiWords } from '@nucleon/core/words/screens/ui';
 import {
   formatLengthExact,
@@ -18,6 +19,11 @@ interface LengthBoxProps {
   readonly onChangeMm: (mm: number) => void;
   /** Where the length may be left unknown: called when the box is emptied. */
   readonly onClear?: () => void;
+  /** Told where what stands in the box is no length that will do. */
+  readonly onFault?: () => void;
+  /** Enter was pressed. */
+  readonly onEnter?: () => void;
+  readonly leastMm?: number;
   readonly mostMm: number;
   /** Places may be zero or negative; sizes may not. */
   readonly anySign?: boolean;
@@ -37,6 +43,9 @@ export function LengthBox({
   placeholder,
   onChangeMm,
   onClear,
+  onFault,
+  onEnter,
+  leastMm = LIMITS.lengthMm.min,
   mostMm,
   anySign = false,
   testID,
@@ -55,6 +64,7 @@ export function LengthBox({
     }
     const next = readLength(text, anySign, mostMm);
     if (next.kind === 'parsed') onChangeMm(next.mm);
+    else onFault?.();
   };
   function readLength(text: string, signed: boolean, max: number) {
     const negative = signed && /^\s*[-−]/.test(text);
@@ -62,6 +72,15 @@ export function LengthBox({
     if (signed && NOTHING.test(bare)) return { kind: 'parsed', mm: 0 } as const;
     const parsed = parseLength(bare, units);
     if (parsed.kind === 'fault') return parsed;
+    if (!signed && parsed.mm < leastMm) {
+      return {
+        kind: 'fault',
+        message: uiWords.isTooLittleAt(
+          formatLengthExact(parsed.mm, units),
+          formatLengthExact(leastMm, units),
+        ),
+      } as const;
+    }
     if (parsed.mm > max) {
       return {
         kind: 'fault',
@@ -87,6 +106,7 @@ export function LengthBox({
       onDone={() => {
         if (read?.kind !== 'fault') setTyped(null);
       }}
+      onEnter={onEnter}
       fault={read?.kind === 'fault' ? read.message : fault}
       testID={testID}
     />

@@ -8,6 +8,7 @@ interface NumberBoxProps {
   readonly inRow?: boolean;
   readonly value: number | undefined;
   readonly onChange: (value: number | undefined) => void;
+  readonly onEnter?: () => void;
   readonly limit: NumberLimit;
   readonly placeholder?: string;
   readonly note?: string;
@@ -20,6 +21,7 @@ export function NumberBox({
   inRow,
   value,
   onChange,
+  onEnter,
   limit,
   placeholder,
   note,
@@ -40,6 +42,7 @@ export function NumberBox({
       onDone={() => {
         if (fault === undefined) setTyped(null);
       }}
+      onEnter={onEnter}
       inputMode="decimal"
       figures
       placeholder={placeholder}

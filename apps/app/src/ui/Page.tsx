@@ -9,7 +9,11 @@ import { Icon } from './Icon';
 import { Column, Row } from './layout';
 import { PageScroll } from './pageScroll';
 import { Press } from './Press';
+import { renewWhereOutdated } from './keepForOffline';
+import { SkipLink } from './SkipLink';
 import { Small, Title } from './text';
+import { useLetterPx } from './TextScale';
+import { isFirstPage, keepScroll } from './visited';
 
 interface PageProps {
   readonly title: string;
@@ -27,6 +31,9 @@ interface PageProps {
   readonly children: ReactNode;
 }
 
+/** A title with less room beside what can be done stands above it. */
+const TITLE_PX = 110;
+
 /** One screen: a head with the way back, what it is about, and the next action at the foot. */
 export function Page({
   title,
@@ -40,10 +47,22 @@ export function Page({
   children,
 }: PageProps) {
   const router = useRouter();
+  const titleBasis = useLetterPx(TITLE_PX);
   const scroll = useRef<HTMLElement | null>(null);
+  const heading = useRef<HTMLElement | null>(null);
   useEffect(() => {
     document.title = `${title} · Nucleon`;
   }, [title]);
+  useEffect(() => {
+    renewWhereOutdated();
+    // Whoever came here by keyboard or ear starts at what it is called.
+    if (!isFirstPage()) heading.current?.focus({ preventScroll: true });
+    return scroll.current ? keepScroll(scroll.current) : undefined;
+  }, []);
+  const goBack = (fallback: Route): void => {
+    if (router.canGoBack()) router.back();
+    else router.replace(fallback);
+  };
   const body = (
     <Column
       width="100%"
@@ -56,7 +75,12 @@ export function Page({
     </Column>
   );
   return (
-    <View height="100dvh" backgroundColor="$ground" render="main">
+    <View height="100%" backgroundColor="$ground" render="main">
+      <SkipLink
+        onPress={() => {
+          scroll.current?.focus();
+        }}
+      />
       <Row
         borderBottomWidth={1}
         borderColor="$line"
@@ -65,14 +89,20 @@ export function Page({
         minHeight={slim ? 44 : 60}
         justifyContent="center"
       >
-        <Row width="100%" maxWidth={maxWidth} gap="$2" justifyContent="space-between">
-          <Row flexShrink={1} gap="$1" minWidth={0} flexGrow={1}>
+        <Row
+          width="100%"
+          maxWidth={maxWidth}
+          columnGap="$2"
+          justifyContent="space-between"
+          flexWrap="wrap"
+        >
+          <Row flexShrink={1} gap="$1" minWidth={0} flexGrow={1} flexBasis={titleBasis}>
             {back ? (
               <Press
                 aria-label={uiWords.backTo(back.label)}
                 paddingHorizontal="$3"
                 onPress={() => {
-                  router.navigate(back.href);
+                  goBack(back.href);
                 }}
               >
                 <Icon of={ArrowLeft} />
@@ -86,12 +116,24 @@ export function Page({
                   {subtitle}
                 </Small>
               ) : null}
-              <Title fontSize="$4" lineHeight="$4" numberOfLines={1} aria-level={1}>
+              <Title
+                ref={(element) => {
+                  heading.current = element as unknown as HTMLElement | null;
+                }}
+                tabIndex={-1}
+                fontSize="$4"
+                lineHeight="$4"
+                numberOfLines={1}
+                aria-level={1}
+                focusStyle={{ outlineStyle: 'none' }}
+              >
                 {title}
               </Title>
             </Column>
           </Row>
-          <Row id="print-hide-actions">{actions}</Row>
+          <Row id="print-hide-actions" flexGrow={0} flexWrap="wrap">
+            {actions}
+          </Row>
         </Row>
       </Row>
       {fixed ? (
@@ -117,7 +159,7 @@ export function Page({
           padding={slim ? 0 : '$2'}
           justifyContent="center"
         >
-          <Row width="100%" maxWidth={maxWidth} gap="$2" alignItems="stretch">
+          <Row width="100%" maxWidth={maxWidth} gap="$2" alignItems="stretch" flexWrap="wrap">
             {footer}
           </Row>
         </Row>

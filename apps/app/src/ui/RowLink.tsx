@@ -1,20 +1,21 @@
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import type { ReactNode } from 'react';
+import type { Route } from '../routes';
 import { Icon } from './Icon';
 import { Column } from './layout';
-import { Press } from './Press';
+import { LinkPress } from './LinkPress';
 
 interface RowLinkProps {
-  readonly onPress: () => void;
+  readonly to: Route;
   readonly children: ReactNode;
   readonly testID?: string;
 }
 
 /** A line of a list that leads somewhere. */
-export function RowLink({ onPress, children, testID }: RowLinkProps) {
+export function RowLink({ to, children, testID }: RowLinkProps) {
   return (
-    <Press
-      role="link"
+    <LinkPress
+      to={to}
       borderTopWidth={1}
       borderColor="$line"
       paddingHorizontal="$4"
@@ -22,13 +23,12 @@ export function RowLink({ onPress, children, testID }: RowLinkProps) {
       gap="$3"
       justifyContent="space-between"
       hoverStyle={{ backgroundColor: '$raised' }}
-      onPress={onPress}
       testID={testID}
     >
       <Column flex={1} alignItems="flex-start">
         {children}
       </Column>
       <Icon of={ChevronRight} tone="muted" />
-    </Press>
+    </LinkPress>
   );
 }

@@ -2,7 +2,9 @@ import { useTheme } from '@tamagui/core';
 import { useState } from 'react';
 import { TextInput, type TextInputProps } from 'react-native';
 import { Column } from './layout';
+import { SIZES } from './tamagui.config';
 import { Label, Small } from './text';
+import { useLetterPx } from './TextScale';
 
 /** What a phone must not do to a figure. */
 const AS_TYPED = {
@@ -24,6 +26,8 @@ interface TextBoxProps {
   readonly value: string;
   readonly onChangeText: (text: string) => void;
   readonly onDone?: () => void;
+  /** Enter was pressed, beside being done. */
+  readonly onEnter?: (() => void) | undefined;
   readonly fault?: string | undefined;
   readonly note?: string;
   readonly placeholder?: string;
@@ -44,6 +48,7 @@ export function TextBox({
   value,
   onChangeText,
   onDone,
+  onEnter,
   fault,
   note,
   placeholder,
@@ -55,6 +60,7 @@ export function TextBox({
   onFocus,
 }: TextBoxProps) {
   const theme = useTheme();
+  const fontSize = useLetterPx(SIZES[3]);
   const [focused, setFocused] = useState(false);
   const edge = fault ? theme.stop.val : focused ? theme.water.val : theme.line.val;
   return (
@@ -73,7 +79,10 @@ export function TextBox({
           setFocused(false);
           onDone?.();
         }}
-        onSubmitEditing={onDone}
+        onSubmitEditing={() => {
+          onDone?.();
+          onEnter?.();
+        }}
         placeholder={placeholder}
         placeholderTextColor={theme.muted.val}
         inputMode={inputMode}
@@ -94,7 +103,7 @@ export function TextBox({
           backgroundColor: theme.surface.val,
           color: theme.ink.val,
           fontFamily: 'Hyperlegible',
-          fontSize: 17,
+          fontSize,
         }}
       />
       {fault ? (

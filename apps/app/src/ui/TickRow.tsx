@@ -12,11 +12,21 @@ interface TickRowProps {
   readonly onChange: (on: boolean) => void;
   /** Beside the tick: a way to what helps. */
   readonly beside?: ReactNode;
+  /** What it tells is wanted when it is ticked, too. */
+  readonly keepsDetail?: boolean;
   readonly testID?: string;
 }
 
 /** Something to see to, ticked with the whole row. */
-export function TickRow({ title, detail, on, onChange, beside, testID }: TickRowProps) {
+export function TickRow({
+  title,
+  detail,
+  on,
+  onChange,
+  beside,
+  keepsDetail = false,
+  testID,
+}: TickRowProps) {
   return (
     <Row borderTopWidth={1} borderColor="$line" alignItems="center">
       <Press
@@ -47,7 +57,7 @@ export function TickRow({ title, detail, on, onChange, beside, testID }: TickRow
           <Strong textAlign="left" color={on ? '$muted' : '$ink'}>
             {title}
           </Strong>
-          {detail && !on ? <Small textAlign="left">{detail}</Small> : null}
+          {detail && (keepsDetail || !on) ? <Small textAlign="left">{detail}</Small> : null}
         </Column>
       </Press>
       {beside}

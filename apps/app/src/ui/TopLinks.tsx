@@ -1,11 +1,10 @@
 import { uiWords } from '@nucleon/core/words/screens/ui';
-import { useRouter } from 'expo-router';
 import Drill from 'lucide-react-native/icons/drill';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import SlidersHorizontal from 'lucide-react-native/icons/sliders-horizontal';
 import { routes } from '../routes';
 import { Icon } from './Icon';
-import { Press } from './Press';
+import { LinkPress } from './LinkPress';
 import { Strong } from './text';
 
 const LINKS = [
@@ -16,22 +15,13 @@ const LINKS = [
 
 /** The ways on from the jobs list. */
 export function TopLinks() {
-  const router = useRouter();
   return (
     <>
       {LINKS.map(([href, word, icon]) => (
-        <Press
-          key={href}
-          role="link"
-          paddingHorizontal="$2"
-          gap="$1"
-          onPress={() => {
-            router.navigate(href);
-          }}
-        >
+        <LinkPress key={href} to={href} paddingHorizontal="$2" gap="$1">
           <Icon of={icon} />
           <Strong fontSize="$2">{word}</Strong>
-        </Press>
+        </LinkPress>
       ))}
     </>
   );

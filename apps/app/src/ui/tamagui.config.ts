@@ -2,8 +2,8 @@ import { createFont, createTamagui, createTokens } from '@tamagui/core';
 import { DARK, LIGHT, type Palette } from './palette';
 
 /** One scale for text: numbers on the plan are read at arm's length. */
-const SIZES = { 1: 13, 2: 15, 3: 17, 4: 20, 5: 26, 6: 36, 7: 48, true: 17 };
-const LINES = { 1: 18, 2: 21, 3: 24, 4: 26, 5: 31, 6: 40, 7: 52, true: 24 };
+export const SIZES = { 1: 13, 2: 15, 3: 17, 4: 20, 5: 26, 6: 36, 7: 48, true: 17 };
+export const LINES = { 1: 18, 2: 21, 3: 24, 4: 26, 5: 31, 6: 40, 7: 52, true: 24 };
 
 /** Each weight is a family of its own: the browser is not to thicken strokes by guess. */
 const fontOf = (family: string) =>

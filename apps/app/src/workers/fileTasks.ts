@@ -4,6 +4,7 @@ import type { RunRecord } from '@nucleon/core/run/runRecord';
 import type { UnitSystem } from '@nucleon/core/data/unitSystem';
 import { readBitsCsv, writeBitsCsv } from '@nucleon/files/bitsCsv';
 import { writeJobPack, type JobOnPaper } from '@nucleon/files/jobPack';
+import type { FontBytes } from '@nucleon/files/letters';
 import { readDrawing } from '@nucleon/files/readDrawing';
 import { readRunsCsv, writeRunsCsv } from '@nucleon/files/runsCsv';
 import type { Sheet } from '@nucleon/files/sheet';
@@ -24,6 +25,8 @@ export interface Written {
   readonly kind: 'written';
   readonly bytes: Uint8Array;
   readonly mime: string;
+  /** Letters of a PDF there is no type for. */
+  readonly missing?: string;
 }
 interface NamedBytes {
   readonly bytes: Uint8Array;
@@ -32,6 +35,7 @@ interface NamedBytes {
 interface OnPaper {
   readonly paper: PaperId;
   readonly units: UnitSystem;
+  readonly fonts: FontBytes | null;
 }
 type PaperOutcome = Awaited<ReturnType<typeof writePdf | typeof writeJobPack>>;
 
@@ -46,7 +50,12 @@ const written = (content: string, mime: string): Written => ({
 });
 const printed = (outcome: PaperOutcome): Written | Refused =>
   outcome.kind === 'written'
-    ? { kind: 'written', bytes: outcome.bytes, mime: 'application/pdf' }
+    ? {
+        kind: 'written',
+        bytes: outcome.bytes,
+        mime: 'application/pdf',
+        missing: outcome.missing,
+      }
     : {
         kind: 'refused',
         message: outcome.kind === 'refused' ? outcome.message : workersWords.cancelled,

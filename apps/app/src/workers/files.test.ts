@@ -25,7 +25,7 @@ afterEach(() => {
   jest.useRealTimers();
 });
 
-it('asks, passes pages on, gives the answer and ends the worker', async () => {
+it('asks, passes pages on, gives the answer, ends the worker and hears no page after', async () => {
   const { held, run, end, open } = heldWorker();
   const pages: number[] = [];
   const { done } = askFiles('readDrawing', plate, (page) => pages.push(page), open);
@@ -33,6 +33,7 @@ it('asks, passes pages on, gives the answer and ends the worker', async () => {
   held.onPage(1, 2);
   held.answer({ kind: 'refused', message: 'No.' });
   await expect(done).resolves.toEqual({ kind: 'refused', message: 'No.' });
+  held.onPage(2, 2);
   expect(pages).toEqual([1]);
   expect(end).toHaveBeenCalled();
 });

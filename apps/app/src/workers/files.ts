@@ -55,6 +55,8 @@ export function askFiles<T extends FileTaskName>(
   const worker = open();
   const reads = 'name' in input;
   let cancel = (): void => undefined;
+  // Pages come through a port of their own, and one may arrive after the answer: it tells nothing new.
+  let answered = false;
   const given = new Promise<FileOutcome<T>>((resolve) => {
     const timer = setTimeout(
       () => {
@@ -69,10 +71,14 @@ export function askFiles<T extends FileTaskName>(
       reads ? READ_WITHIN_MS : WRITE_WITHIN_MS,
     );
     cancel = () => {
-      resolve(refused('Cancelled.'));
+      resolve(refused(workersWords.cancelled));
     };
     worker
-      .run(task, input, onPage)
+      .run(task, input, (done, of) => {
+        if (!answered) {
+          onPage(done, of);
+        }
+      })
       .then(resolve, () => {
         resolve(refused(workersWords.itCouldNotBe));
       })
@@ -81,7 +87,10 @@ export function askFiles<T extends FileTaskName>(
       });
   });
   return {
-    done: given.finally(worker.end),
+    done: given.finally(() => {
+      answered = true;
+      worker.end();
+    }),
     cancel: () => {
       cancel();
     },

@@ -9,6 +9,8 @@ import { Kit1764300000000 } from './migrations/1764300000000-kit';
 import { Runs1764400000000 } from './migrations/1764400000000-runs';
 import { Risk1764500000000 } from './migrations/1764500000000-risk';
 import { Documents1764600000000 } from './migrations/1764600000000-documents';
+import { Learned1764700000000 } from './migrations/1764700000000-learned';
+import { learnedEntity } from '../learning/learnedEntity';
 import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
 
 /** A person's request is answered within 9 s, whatever the database does. */
@@ -29,6 +31,7 @@ export function createDataSource(url: string, { hurried = true } = {}): DataSour
     entities: [
       ...DOCUMENT_ENTITIES,
       holePlanEntity,
+      learnedEntity,
       photoEntity,
       runEntity,
       runEventEntity,
@@ -42,6 +45,7 @@ export function createDataSource(url: string, { hurried = true } = {}): DataSour
       Runs1764400000000,
       Risk1764500000000,
       Documents1764600000000,
+      Learned1764700000000,
     ],
     connectTimeout: 4000,
     poolSize: 10,

@@ -130,5 +130,6 @@ export function drillCaseOf(
     kit: kit.for(asked),
     materials: job.document.customMaterials ?? [],
     habits: kit.habits,
+    experience: kit.experience,
   };
 }

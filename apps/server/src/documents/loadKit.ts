@@ -1,9 +1,11 @@
+import type { Experience } from '@nucleon/core/documents/experience';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { House } from '@nucleon/core/documents/house';
 import { KIT_PART_SORTS, type Kit } from '@nucleon/core/documents/kit';
 import { namedKit } from '@nucleon/core/setup/namedKit';
 import type { DataSource, EntityManager } from 'typeorm';
 import { THE_WORKSHOP_ID } from '../database/workshop';
+import { learnedEntity } from '../learning/learnedEntity';
 import type { DocumentRow, StoredRow } from './documentKinds';
 import { find } from './repository';
 import { withId } from './shown';
@@ -13,6 +15,9 @@ export interface LoadedKit {
   /** Grows with each change of kit or habits. */
   readonly version: number;
   readonly houseVersion: number;
+  /** Names what the log tells; empty where plans take nothing from it. */
+  readonly learnedHash: string;
+  readonly experience: Experience | null;
   readonly habits: House;
   readonly bits: readonly DocumentRow<'bit'>[];
   readonly machines: readonly DocumentRow<'machine'>[];
@@ -30,20 +35,43 @@ const lastRead = new WeakMap<DataSource, LoadedKit>();
  */
 export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
   // The version is read first: a change meanwhile makes what is planned with the rows stale, never unseen.
-  const [now]: { kit: number; house: number | null; document: unknown }[] = await manager.query(
-    `SELECT workshop.kit_version AS kit, house.version AS house, house.document
-       FROM workshop LEFT JOIN house ON house.id = workshop.id WHERE workshop.id = ?`,
+  const [now]: {
+    kit: number;
+    house: number | null;
+    document: unknown;
+    learned: string | null;
+  }[] = await manager.query(
+    `SELECT workshop.kit_version AS kit, house.version AS house, house.document, learned.hash AS learned
+       FROM workshop LEFT JOIN house ON house.id = workshop.id
+         LEFT JOIN learned ON learned.id = workshop.id
+       WHERE workshop.id = ?`,
     [THE_WORKSHOP_ID],
   );
   const source = manager.dataSource;
   const [version, houseVersion] = [now?.kit ?? 0, now?.house ?? 0];
   const last = lastRead.get(source);
-  if (last && last.version === version && last.houseVersion === houseVersion) return last;
+  const told = now?.learned ?? '';
+  if (
+    last?.version === version &&
+    last.houseVersion === houseVersion &&
+    (last.learnedHash === told || last.habits.fromLog === 'leave')
+  )
+    return last;
   const { document = null } = now ?? {};
   // The driver reads a JSON column, where the database says that it is one.
   const read: unknown = typeof document === 'string' ? JSON.parse(document) : document;
   const habits = (read ?? {}) as House;
-  const kit = { version, houseVersion, habits, ...(await readKit(manager)) };
+  const learnedHash = habits.fromLog === 'leave' ? '' : told;
+  const learned =
+    learnedHash === '' ? null : await manager.findOneBy(learnedEntity, { id: THE_WORKSHOP_ID });
+  const kit = {
+    version,
+    houseVersion,
+    learnedHash: learned?.hash ?? '',
+    experience: learned?.outcome.experience ?? null,
+    habits,
+    ...(await readKit(manager)),
+  };
   lastRead.set(source, kit);
   return kit;
 }

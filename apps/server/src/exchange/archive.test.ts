@@ -75,7 +75,7 @@ it('carries a job out and in whole: pictures of pieces and runs, habits, runs an
     .set('content-type', 'application/zip')
     .send(zip)
     .expect(201);
-  expect(answer.body).toEqual({ jobId, skipped: [], left: [] });
+  expect(answer.body).toEqual({ jobId, skipped: [], left: [], differs: [] });
   const [out, back] = [
     await get<JobFile>(here, `/jobs/${jobId}/export`),
     await get<JobFile>(there, `/jobs/${jobId}/export`),
@@ -215,4 +215,54 @@ it('puts the demo back without touching what is one’s own', async () => {
   expect(job.pieces.find(({ id }) => id === piece?.id)?.name).toBe(piece?.name);
   expect(job.pieces.flatMap(({ holes }) => holes.map(({ id }) => id))).toContain(ownHole);
   await call(here, 'get', `/pieces/${piece?.id}/photos/mine`).expect(200);
+});
+
+it('wears no bit twice: a job opened again uses the bits that are here, and says what the file knows otherwise', async () => {
+  await bringIn(here, demo);
+  const first = await get<{ items: { id: string; version: number; name: string }[] }>(
+    here,
+    '/bits',
+  );
+  const [bit] = first.items;
+  if (!bit) throw new Error('The demo has a bit.');
+  const { version, ...own } = bit;
+  await call(here, 'put', `/bits/${bit.id}`)
+    .send({ ...own, depthCutMm: 4321, version })
+    .expect(200);
+  const again = await bringIn(here, demo);
+  expect(again.differs).toHaveLength(1);
+  expect(again.differs[0]).toMatchObject({ kind: 'bit', here: { id: bit.id, depthCutMm: 4321 } });
+  const bits = await get<{ items: { depthCutMm?: number; id: string }[]; total: number }>(
+    here,
+    '/bits',
+  );
+  expect(bits.items).toHaveLength(first.items.length);
+  expect(bits.items.find(({ id }) => id === bit.id)?.depthCutMm).toBe(4321);
+
+  // A bit of another size under the same id is another bit.
+  const kit = {
+    ...demo.kit,
+    bits: demo.kit?.bits?.map((one) =>
+      one.id === bit.id ? { ...one, diameterMm: one.diameterMm + 0.4 } : one,
+    ),
+  };
+  const other = await bringIn(here, { ...demo, log: [], kit });
+  expect(other.differs).toEqual([]);
+  const after = await get<{ items: unknown[] }>(here, '/bits');
+  expect(after.items).toHaveLength(first.items.length + 1);
+});
+
+it('stores a log of many runs in few statements, and each run once', async () => {
+  const [run] = demo.log ?? [];
+  if (!run) throw new Error('The demo has a run.');
+  const events = run.events as readonly { id: string }[];
+  const log = Array.from({ length: 450 }, (_, at) => ({
+    ...run,
+    runId: `run-${at}`,
+    events: events.map((event) => ({ ...event, id: `${at}-${event.id}` })),
+  }));
+  const { skipped } = await bringIn(here, { ...demo, log: [...log, ...log.slice(0, 2)] });
+  expect(skipped.map(({ runId }) => runId)).toEqual(['run-0', 'run-1']);
+  const { total } = await get<{ total: number }>(here, '/runs');
+  expect(total).toBe(450);
 });

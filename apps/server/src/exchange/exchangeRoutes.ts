@@ -48,7 +48,7 @@ async function archiveIn(request: Request): Promise<Archive> {
 
 /** Jobs out and in, whole: as an open file, or as an archive with every picture. */
 export function exchangeRoutes(context: ServerContext): Router {
-  const { source, now, newId } = context;
+  const { source, now, newId, learning } = context;
   const router = Router();
   const zipBody = express.raw({ type: ZIP, limit: LARGEST_ARCHIVE_BYTES });
   router.post('/import', zipBody, async (request: Request, response: Response) => {
@@ -56,14 +56,15 @@ export function exchangeRoutes(context: ServerContext): Router {
     const archive = await archiveIn(request);
     const imported = await transact(source, async (manager): Promise<JobImported> => {
       if (id !== undefined && (await manager.existsBy(KINDS.job.entity, { id })))
-        return { jobId: id, skipped: [], left: [] };
-      const { jobId, skipped, left } = await importArchive(
+        return { jobId: id, skipped: [], left: [], differs: [] };
+      const { jobId, skipped, left, differs } = await importArchive(
         archive,
         { manager, now: now(), newId },
         id,
       );
-      return { jobId, skipped, left };
+      return { jobId, skipped, left, differs };
     });
+    learning.changed();
     // In time for the list, which counts what is stopped; a long job’s other holes wait until it is opened.
     await jobDetail(source, imported.jobId);
     response.status(201).location(`/api/v1/jobs/${imported.jobId}`).json(imported);

@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import type { KitDifference } from '@nucleon/contract/wire';
 import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { KIT_PART_SORTS, type KitPart, type KitPartSort } from '@nucleon/core/documents/kit';
@@ -9,9 +10,9 @@ import { validate as isUuid } from 'uuid';
 import { likeId } from '../database/likeId';
 import { lockKit, noteKitChange } from '../database/locks';
 import { THE_WORKSHOP_ID } from '../database/workshop';
-import type { DocumentKind, Documents, JobDocument } from '../documents/documentKinds';
+import type { DocumentKind, DocumentRow, Documents, JobDocument } from '../documents/documentKinds';
 import { find, findByIds, insertAll } from '../documents/repository';
-import { documentOf, headerOf, withId } from '../documents/shown';
+import { documentOf, headerOf, SHOWN, withId } from '../documents/shown';
 import { importLog, keptLog, type SkippedRun } from './importLog';
 import type { ImportTools } from './importTools';
 
@@ -22,6 +23,7 @@ export interface Imported {
   readonly ids: Ids;
   /** Runs and entries of its log that were not taken, and why. */
   readonly skipped: readonly SkippedRun[];
+  readonly differs: readonly KitDifference[];
 }
 
 type Ids = ReadonlyMap<string, string>;
@@ -37,7 +39,7 @@ export async function importJob(
   tools: ImportTools,
   jobId?: string,
 ): Promise<Imported> {
-  const kitIds = await importKit(file.kit ?? {}, tools);
+  const { ids: kitIds, differs } = await importKit(file.kit ?? {}, tools);
   const id = await importHeader(file, tools, jobId);
   const pieceIds = await importPieces(file, tools, id);
   const holeIds = await importHoles(file, tools, pieceIds, kitIds);
@@ -46,13 +48,12 @@ export async function importJob(
     ...tools,
     renamed: (one) => ids.get(one) ?? kitIds.get(one) ?? one,
   });
-  return { jobId: id, ids, skipped };
+  return { jobId: id, ids, skipped, differs };
 }
 
 type KitInFile = NonNullable<JobFile['kit']>;
 
-/** @returns the ids its bits and machines have here */
-async function importKit(kit: KitInFile, tools: ImportTools): Promise<Ids> {
+async function importKit(kit: KitInFile, tools: ImportTools): Promise<ImportedKit> {
   const { manager } = tools;
   await lockKit(manager);
   const bits = await importAlike(tools, 'bit', kit.bits ?? []);
@@ -69,29 +70,55 @@ async function importKit(kit: KitInFile, tools: ImportTools): Promise<Ids> {
     isNew ||= fresh.length > 0;
   }
   if (isNew) await noteKitChange(manager);
-  return new Map([...bits.ids, ...machines.ids]);
+  return {
+    ids: new Map([...bits.ids, ...machines.ids]),
+    differs: [...bits.differs, ...machines.differs],
+  };
 }
 
+/** Kit of a file by the ids it has here, and what the file knows otherwise of it. */
+interface ImportedKit {
+  readonly ids: Ids;
+  readonly differs: readonly KitDifference[];
+}
+
+/** The same thing, however worn, and whatever it is called by now: its id, and what cannot be changed of it. */
+const isSame = <K extends 'bit' | 'machine'>(
+  row: DocumentRow<K>,
+  item: Documents[K] & { readonly id: string },
+): boolean =>
+  (row.fileId ?? row.id) === item.id &&
+  ['family', 'diameterMm', 'kind'].every((field) =>
+    isDeepStrictEqual(row.document[field as never], item[field as never]),
+  );
+
+/** Kit that is owned already is used again, as it is here: a job opened twice wears no bit twice. */
 async function importAlike<K extends 'bit' | 'machine'>(
   tools: ImportTools,
   kind: K,
   items: readonly (Documents[K] & { readonly id: string })[],
-): Promise<{ readonly ids: Ids; readonly isNew: boolean }> {
+): Promise<ImportedKit & { readonly isNew: boolean }> {
   const owned = await find(tools.manager, kind, { deletedAt: IsNull() });
-  const alike = new Map(
-    items.map((item) => [
-      item.id,
-      owned.find(
-        (row) =>
-          (row.fileId ?? row.id) === item.id &&
-          isDeepStrictEqual({ ...withId(row), id: item.id }, item),
-      )?.id,
-    ]),
-  );
-  const fresh = items.filter(({ id }) => alike.get(id) === undefined);
+  const same = new Map(items.map((item) => [item.id, owned.find((row) => isSame(row, item))]));
+  const fresh = items.filter(({ id }) => same.get(id) === undefined);
   const made = await insertNew(tools, kind, fresh, () => ({ parentId: THE_WORKSHOP_ID }));
-  const ids = new Map(items.map(({ id }) => [id, alike.get(id) ?? made.get(id) ?? id]));
-  return { ids, isNew: fresh.length > 0 };
+  return {
+    ids: new Map(items.map(({ id }) => [id, same.get(id)?.id ?? made.get(id) ?? id])),
+    differs: items.flatMap((item) => {
+      const row = same.get(item.id);
+      return row && !isDeepStrictEqual({ ...withId(row), id: item.id }, item)
+        ? [
+            {
+              kind,
+              name: item.name,
+              here: SHOWN[kind](row as never) as never,
+              inFile: item as never,
+            },
+          ]
+        : [];
+    }),
+    isNew: fresh.length > 0,
+  };
 }
 
 /** Early files had supports and guides in any shape; those go through unread. */

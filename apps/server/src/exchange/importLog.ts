@@ -2,6 +2,7 @@ import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { runEntity } from '../runs/runEntities';
 import { storeEvents } from '../runs/storeEvents';
+import { RUNS_AT_ONCE, storeRuns, type WholeRun } from '../runs/storeRuns';
 import type { ImportTools } from './importTools';
 import { renameRun } from './renameRun';
 
@@ -15,12 +16,6 @@ const isRun = (entry: Partial<Log[number]>): boolean =>
 export function keptLog(log: Log | undefined): { log?: Log } {
   const odd = log?.filter((entry) => !isRun(entry)) ?? [];
   return odd.length > 0 ? { log: odd } : {};
-}
-
-/** The schema has vouched for the events’ shape. */
-interface RunInFile {
-  readonly runId: string;
-  readonly events: readonly RunEvent[];
 }
 
 interface LogTools extends ImportTools {
@@ -46,18 +41,28 @@ export async function importLog(
   tools: LogTools,
 ): Promise<readonly SkippedRun[]> {
   const skipped: SkippedRun[] = [];
-  for (const { runId, events } of (log?.filter(isRun) ?? []) as readonly RunInFile[]) {
-    if (await tools.manager.existsBy(runEntity, { id: runId })) {
-      skipped.push({ runId, name: nameOf(events, runId), why: 'in the logbook already' });
-      continue;
-    }
-    const own = events.map((event) => renameRun(event, tools.renamed));
-    const { refused } = await storeEvents(tools.manager, runId, own, tools.now, { feeds: false });
-    skipped.push(
-      ...refused.map(({ message }) => ({ runId, name: nameOf(events, runId), why: message })),
-    );
+  const runs = (log?.filter(isRun) ?? []) as readonly WholeRun[];
+  for (let from = 0; from < runs.length; from += RUNS_AT_ONCE) {
+    const some = runs.slice(from, from + RUNS_AT_ONCE).map(({ runId, events }) => ({
+      runId,
+      events: events.map((event) => renameRun(event, tools.renamed)),
+    }));
+    for (const run of await storeRuns(tools.manager, some, tools.now))
+      skipped.push(...(await oneByOne(run, tools)));
   }
   return skipped;
+}
+
+/** A run that meets something that is here already. */
+async function oneByOne(
+  { runId, events }: WholeRun,
+  { manager, now }: LogTools,
+): Promise<readonly SkippedRun[]> {
+  const name = nameOf(events, runId);
+  if (await manager.existsBy(runEntity, { id: runId }))
+    return [{ runId, name, why: 'in the logbook already' }];
+  const { refused } = await storeEvents(manager, runId, events, now, { feeds: false });
+  return refused.map(({ message }) => ({ runId, name, why: message }));
 }
 
 /** `Arbor, Glass dial`; the run’s id where its opening is not in the file. */

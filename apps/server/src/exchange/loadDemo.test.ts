@@ -69,5 +69,5 @@ it('puts the demo back as it was and leaves own jobs alone', async () => {
   ]);
   const back = await findOne(manager, 'bit', { id: bit.id, deletedAt: IsNull() });
   expect(back?.document).toEqual(bit.document);
-  expect(await manager.count(KINDS.hole.entity)).toBe(18);
+  expect(await manager.count(KINDS.hole.entity)).toBe(30);
 });

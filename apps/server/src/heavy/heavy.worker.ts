@@ -1,8 +1,7 @@
-import type { DrillCase } from '@nucleon/core/setup/drillCase';
-import { heavyTasks, type HeavyTasks } from './tasks';
+import { heavyTasks, type HeavyInput, type HeavyTasks } from './tasks';
 
 const tasks = heavyTasks();
 
 /** One task in a thread of its own. */
-export default ({ task, drillCase }: { task: keyof HeavyTasks; drillCase: DrillCase }) =>
-  tasks[task](drillCase);
+export default <K extends keyof HeavyTasks>({ task, input }: { task: K; input: HeavyInput<K> }) =>
+  tasks[task](input as never);

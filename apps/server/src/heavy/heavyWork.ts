@@ -1,11 +1,10 @@
-import type { DrillCase } from '@nucleon/core/setup/drillCase';
-import { heavyTasks, type HeavyTasks } from './tasks';
+import { heavyTasks, type HeavyInput, type HeavyTasks } from './tasks';
 
 /** The heavy tasks, away from the thread that answers requests. */
 export interface HeavyWork {
   readonly run: <K extends keyof HeavyTasks>(
     task: K,
-    drillCase: DrillCase,
+    input: HeavyInput<K>,
   ) => Promise<ReturnType<HeavyTasks[K]>>;
   readonly close: () => Promise<void>;
 }
@@ -14,7 +13,7 @@ export interface HeavyWork {
 export function inlineWork(): HeavyWork {
   const tasks = heavyTasks();
   return {
-    run: (task, drillCase) => Promise.resolve(tasks[task](drillCase) as never),
+    run: (task, input) => Promise.resolve(tasks[task](input as never) as never),
     close: () => Promise.resolve(),
   };
 }

@@ -22,11 +22,11 @@ export function threadedWork(): HeavyWork {
   });
   const underWay = new Map<string, Promise<unknown>>();
   return {
-    run: (task, drillCase) => {
-      const key = JSON.stringify([task, drillCase]);
+    run: (task, input) => {
+      const key = JSON.stringify([task, input]);
       const running = underWay.get(key);
       if (!running && pool.queueSize >= MAX_WAITING) return Promise.reject(busy());
-      const asked = running ?? pool.run({ task, drillCase }).finally(() => underWay.delete(key));
+      const asked = running ?? pool.run({ task, input }).finally(() => underWay.delete(key));
       underWay.set(key, asked);
       return asked as never;
     },

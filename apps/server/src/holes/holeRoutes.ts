@@ -1,6 +1,6 @@
-import { putHole } from '@nucleon/contract/bodies';
+import { postCoverage, putHole } from '@nucleon/contract/bodies';
 import { validator } from '@nucleon/contract/validator';
-import type { HoleDetail, NotPlanned } from '@nucleon/contract/wire';
+import type { AnswersTaken, HoleDetail, NotPlanned } from '@nucleon/contract/wire';
 import { Router } from 'express';
 import { transact } from '../database/transact';
 import { loadHole, pieceToWrite } from '../documents/loadJob';
@@ -11,8 +11,10 @@ import { touchJob } from '../jobs/touchJob';
 import { planAfterWrite } from '../plans/planAfterWrite';
 import { planOf, riskOf, type Read } from '../plans/readPlan';
 import type { ServerContext } from '../serverContext';
+import { coverageOf, takeAnswers } from './coverage';
 
 const checkHoleBody = validator(putHole);
+const checkCoverageBody = validator(postCoverage);
 
 /** A hole that cannot be planned is read as what is wrong with it. */
 const shown = <T>(read: Read<T>): T | NotPlanned =>
@@ -36,6 +38,16 @@ export function holeRoutes(context: ServerContext): Router {
   });
   router.get('/holes/:holeId/risk', async (request, response) => {
     response.json(shown(await riskOf(context, idParam(request, 'holeId'))));
+  });
+  router.get('/holes/:holeId/coverage', async (request, response) => {
+    response.json(await coverageOf(context, idParam(request, 'holeId')));
+  });
+  router.post('/holes/:holeId/coverage', async (request, response) => {
+    const body = checkedBody(request, checkCoverageBody);
+    const taken: AnswersTaken = {
+      taken: await takeAnswers(context, idParam(request, 'holeId'), body),
+    };
+    response.json(taken);
   });
   router.put('/pieces/:pieceId/holes/:holeId', async (request, response) => {
     const [pieceId, id] = [idParam(request, 'pieceId'), idParam(request, 'holeId')];

@@ -11,14 +11,28 @@ export interface AdmissionLimits {
 const USUAL_LIMITS: AdmissionLimits = { writes: 16, reads: 128 };
 const RETRY_AFTER_S = 1;
 
-/** Sends away at once, with when to come again, what could not be answered soon. */
+const BUSY = new Problem(
+  'busy',
+  'The server is busy; nothing was changed. Try again in a second.',
+).body();
+const BUSY_TEXT = JSON.stringify(BUSY);
+const BUSY_HEADERS = {
+  'Content-Type': 'application/problem+json; charset=utf-8',
+  'Content-Length': Buffer.byteLength(BUSY_TEXT),
+  'Retry-After': RETRY_AFTER_S,
+};
+
+/**
+ * Sends away at once, with when to come again, what could not be answered soon. It stands before all else
+ * and writes one ready answer: hundreds sent away in a second must leave the server time for its work.
+ */
 export function admission(limits: AdmissionLimits = USUAL_LIMITS): RequestHandler {
   const active = { writes: 0, reads: 0 };
   return (request, response, next) => {
     const kind = request.method === 'GET' || request.method === 'HEAD' ? 'reads' : 'writes';
     if (active[kind] >= limits[kind]) {
-      response.set('Retry-After', String(RETRY_AFTER_S));
-      throw new Problem('busy', 'The server is busy; nothing was changed. Try again in a second.');
+      response.writeHead(BUSY.status, BUSY_HEADERS).end(BUSY_TEXT);
+      return;
     }
     active[kind]++;
     response.once('close', () => {

@@ -15,6 +15,7 @@ import { checkedBody, idParam } from '../http/body';
 import { notFound } from '../http/problem';
 import { planAfterWrite } from '../plans/planAfterWrite';
 import type { ServerContext } from '../serverContext';
+import { bench } from './bench';
 import { jobDetail } from './jobDetail';
 import { listJobs } from './listJobs';
 
@@ -51,6 +52,9 @@ export function jobRoutes({ source, now }: ServerContext): Router {
     });
   router.get('/jobs', async (request, response) => {
     response.json(await listJobs(source.manager, request.query));
+  });
+  router.get('/bench', async (_request, response) => {
+    response.json(await bench(source));
   });
   router.get('/jobs/:jobId', async (request, response) => {
     response.json(await jobDetail(source, idParam(request, 'jobId')));

@@ -147,6 +147,7 @@ it('carries the whole kit out in a job file and in again', async () => {
 });
 
 it('assesses a hole as the command line does', async () => {
+  await request(server.app).put(api('/house')).send({ version: 0, fromLog: 'leave' }).expect(200);
   await request(server.app).post(api('/import')).send(demo()).expect(201);
   const risk = await get<object>(`/holes/${ARBOR}/risk`);
   const here = assessHole(caseIn(demo(), ARBOR), { bend: rememberingBend() });

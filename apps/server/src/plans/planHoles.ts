@@ -24,7 +24,7 @@ export const makingsOf = (
   job: Made,
   piece: Made,
   hole: Made,
-  kit: Pick<LoadedKit, 'version' | 'houseVersion'>,
+  kit: Pick<LoadedKit, 'version' | 'houseVersion' | 'learnedHash'>,
 ): string =>
   [
     `job ${job.version}`,
@@ -32,6 +32,7 @@ export const makingsOf = (
     `hole ${hole.version}`,
     `kit ${kit.version}`,
     `house ${kit.houseVersion}`,
+    `log ${kit.learnedHash}`,
     REFERENCE,
   ].join(', ');
 

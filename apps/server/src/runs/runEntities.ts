@@ -1,3 +1,4 @@
+import type { LoggedHole } from '@nucleon/core/learning/loggedHole';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { BitUse, RunRecord } from '@nucleon/core/run/runRecord';
 import { EntitySchema } from 'typeorm';
@@ -20,6 +21,10 @@ export interface RunRow {
   openedAt: Date | null;
   /** What its bits’ histories have been fed from this run so far; rows of old hold one bit’s. */
   counted: readonly BitUse[] | BitUse | null;
+  /** As it is learned from; null until it is over. */
+  logged: LoggedHole | null;
+  /** Whether a person left it out, or put it back; null where nobody chose. */
+  leftOut: boolean | null;
   updatedAt: Date;
 }
 
@@ -38,6 +43,8 @@ export const runEntity = new EntitySchema<RunRow>({
     words: text('words', 1000),
     openedAt: { type: 'datetime', precision: 3, name: 'opened_at', nullable: true },
     counted: maybeJson('counted'),
+    logged: maybeJson('logged'),
+    leftOut: { type: 'boolean', name: 'left_out', nullable: true },
     updatedAt: { type: 'datetime', precision: 3, name: 'updated_at' },
   },
 });

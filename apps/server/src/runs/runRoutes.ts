@@ -3,7 +3,7 @@ import { pipeline } from 'node:stream/promises';
 import { postEvents } from '@nucleon/contract/bodies';
 import { validator } from '@nucleon/contract/validator';
 import type { EventsTaken, RunDetail } from '@nucleon/contract/wire';
-import type { RunEvent } from '@nucleon/core/documents/runEvent';
+import type { RunActKind, RunEvent } from '@nucleon/core/documents/runEvent';
 import { Router } from 'express';
 import { MoreThan } from 'typeorm';
 import { transact } from '../database/transact';
@@ -16,6 +16,16 @@ import type { ServerContext } from '../serverContext';
 import { listRuns, runFilters, runIdsOf, storedRuns } from './listRuns';
 import { runEntity, runEventEntity } from './runEntities';
 import { storeEvents } from './storeEvents';
+
+/** What ends a run, or says how it came out: there is something to learn. */
+const TELLS: ReadonlySet<RunActKind> = new Set([
+  'through',
+  'crack',
+  'abort',
+  'result',
+  'undo',
+  'next',
+]);
 
 const checkEvents = validator(postEvents);
 
@@ -44,7 +54,7 @@ function refuseAll({ refused }: EventsTaken, events: readonly RunEvent[]): void 
 }
 
 /** Runs: the log, one run with its record, and what a device adds to it. */
-export function runRoutes({ source, now }: ServerContext): Router {
+export function runRoutes({ source, now, learning }: ServerContext): Router {
   const router = Router();
   router.get('/runs', async (request, response) => {
     const filters = runFilters(request.query);
@@ -82,6 +92,7 @@ export function runRoutes({ source, now }: ServerContext): Router {
       refuseAll(stored, events);
       return stored;
     });
+    if (events.some(({ act }) => TELLS.has(act.kind))) learning.changed();
     response.json(taken);
   });
   return router;

@@ -1,4 +1,5 @@
 import type { RunDetail, StoredBit } from '@nucleon/contract/wire';
+import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import { writeRun, planWith, type Written } from '@nucleon/core/run/runFixtures';
 import type { RunResult } from '@nucleon/core/documents/runResult';
@@ -25,11 +26,13 @@ interface Stored {
 
 /** A job with one hole, stored; and its run as a phone writes it. */
 async function holeAndRun(): Promise<Stored & { run: Written; runId: string }> {
-  const file = jobWith();
+  // A bit of its own: under one id it would be the bit that other tests wear.
+  const id = newId();
+  const file = JSON.parse(JSON.stringify(jobWith()).replaceAll('"cup25"', `"${id}"`)) as JobFile;
   const bit = {
     ...file.kit?.bits?.[0],
-    id: 'cup25',
-    name: `Cup ${newId()}`,
+    id,
+    name: `Cup ${id}`,
     depthCutMm: 100,
     holesCut: 10,
   };

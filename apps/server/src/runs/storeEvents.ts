@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EventsTaken } from '@nucleon/contract/wire';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
+import { loggedRun } from '@nucleon/core/learning/loggedHole';
 import { bitUses, runRecord, type RunRecord } from '@nucleon/core/run/runRecord';
 import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';
@@ -66,8 +67,9 @@ export async function storeEvents(
       runEntity,
       { id: runId },
       {
-        ...(record ? await columnsOf(manager, record) : {}),
+        ...(record ? columnsOf(record, await knowsHole(manager, record)) : {}),
         counted: uses.length > 0 ? uses : run.counted,
+        logged: loggedRun(runId, all),
         updatedAt: now,
       },
     );
@@ -101,14 +103,20 @@ function whyRefused(id: string, twin: RunEvent | null): string {
     : `Event “${id}” differs from “${twin.id}” only in case or accents; make a new id.`;
 }
 
-async function columnsOf(manager: EntityManager, record: RunRecord) {
-  // Deleted holes stay rows; a hole that was never here leaves the run standing alone.
-  const knowsHole = await manager
+/** Deleted holes stay rows. */
+const knowsHole = (manager: EntityManager, { holeId }: RunRecord): Promise<boolean> =>
+  manager
     .createQueryBuilder(KINDS.hole.entity, 'hole')
-    .where('hole.id = :id', { id: record.holeId })
+    .where('hole.id = :id', { id: holeId })
     .getExists();
+
+/**
+ * A run's line in the log as its row holds it.
+ * @param isHere whether its hole is: one that was never here leaves the run standing alone
+ */
+export function columnsOf(record: RunRecord, isHere: boolean) {
   return {
-    holeId: knowsHole ? record.holeId : null,
+    holeId: isHere ? record.holeId : null,
     record: record as never,
     jobId: record.jobId,
     pieceId: record.pieceId,

@@ -3,7 +3,6 @@ import type { Material } from '../data/materials/material';
 import type { MaterialClass, GlassTreatment, PieceForm } from '../data/choices';
 import { MATERIALS, type MaterialId } from '../data/materials/materials';
 import { MM_PER_INCH } from '../math/constants';
-import { markOf } from './identify/knowMarks';
 import type { UnitSystem } from '../data/unitSystem';
 import type { Piece } from '../documents/piece';
 
@@ -118,8 +117,6 @@ export interface KnownSoFar {
   readonly thicknessMm: number;
   readonly diameterMm: number;
   readonly glassTreatment?: GlassTreatment;
-  /** Nobody knows which of its kind it is: the next thing is to find out. */
-  readonly notSure?: boolean;
 }
 
 /** A piece of which only material, thickness and hole are known. */
@@ -133,14 +130,6 @@ export function presumePiece(known: KnownSoFar): Omit<Piece, 'id'> {
     outline: presumeOutline(form, known.diameterMm),
     ...(known.material.class === 'glass'
       ? { glassTreatment: known.glassTreatment ?? 'unknown' }
-      : {}),
-    ...(known.notSure
-      ? {
-          knowing: {
-            kind: known.material.class,
-            answers: { [markOf('kind')]: known.material.class, [markOf('which')]: 'help' },
-          },
-        }
       : {}),
   };
 }

@@ -2,15 +2,22 @@
 export interface UnitSystem {
   readonly length: (typeof LENGTH_UNITS)[number];
   readonly force: (typeof FORCE_UNITS)[number];
+  /** The finest mark on an inch tape, one in so many of an inch; sixteenths unless it says. */
+  readonly tape?: (typeof TAPE_MARKS)[number];
 }
 
 const LENGTH_UNITS = ['mm', 'inch'] as const;
 const FORCE_UNITS = ['N', 'kgf', 'lbf'] as const;
+const TAPE_MARKS = [16, 32] as const;
 
 /** Whether something that was kept elsewhere is a system of units. */
 export function isUnitSystem(kept: unknown): kept is UnitSystem {
-  const { length, force } = (kept ?? {}) as Partial<UnitSystem>;
-  return LENGTH_UNITS.some((one) => one === length) && FORCE_UNITS.some((one) => one === force);
+  const { length, force, tape } = (kept ?? {}) as Partial<UnitSystem>;
+  return (
+    LENGTH_UNITS.some((one) => one === length) &&
+    FORCE_UNITS.some((one) => one === force) &&
+    (tape === undefined || TAPE_MARKS.some((one) => one === tape))
+  );
 }
 
 export const METRIC: UnitSystem = { length: 'mm', force: 'N' };

@@ -21,6 +21,8 @@ export const houseSchema = object(
       additionalProperties: text(40),
       description: `ways by question: ${SCHOOL_IDS.join(', ')}`,
     }),
+    /** Whether plans take what the log tells, or go by calculation alone; they do where nothing is said. */
+    fromLog: oneOf(['take', 'leave']),
     /** What an hour at the bench is worth, in one's own money. */
     hourMoney: number(LIMITS.money),
   },

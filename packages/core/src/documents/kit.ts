@@ -34,7 +34,7 @@ export const bitSchema = object(
   {
     rimWidthMm: number(LIMITS.rimWidthMm),
     coverage: number(LIMITS.share),
-    usableDepthMm: number(LIMITS.thicknessMm),
+    usableDepthMm: number(LIMITS.toolLengthMm),
     sharpness: number(LIMITS.sharpness),
     runOutMm: number(LIMITS.smallMm),
     depthCutMm: number(LIMITS.depthCutMm),
@@ -47,9 +47,9 @@ export const bitSchema = object(
     /** A barrel narrower than its rim: play in a guide grows once the rim is through. */
     barrelDiameterMm: number(LIMITS.diameterMm),
     /** From the rim to the closed end inside: the longest core the barrel takes. */
-    boreDepthMm: number(LIMITS.thicknessMm),
+    boreDepthMm: number(LIMITS.toolLengthMm),
     /** From the rim to where the holder begins: barrel and shank together. */
-    freeLengthMm: number(LIMITS.thicknessMm),
+    freeLengthMm: number(LIMITS.toolLengthMm),
     /** Slots in the barrel: cores come out easily, spindle water leaks away. */
     slotted: yesNo,
     state: oneOf(BIT_STATES),
@@ -103,7 +103,7 @@ export const couplingSchema = object(
   },
   {
     /** How much farther it carries the bit. */
-    lengthMm: number(LIMITS.thicknessMm),
+    lengthMm: number(LIMITS.toolLengthMm),
     /** Its widest: what goes into the hole must be narrower. */
     diameterMm: number(LIMITS.diameterMm),
     /** Brings water into the barrel. */

@@ -266,6 +266,24 @@ export interface PlannedClock {
   readonly restShare?: number;
 }
 
+/** What a plan took from the log, and what it would be without. */
+export interface FromLog {
+  readonly hash: string;
+  readonly at: string;
+  /** Believed holes in all, and of this stone with this kind of bit. */
+  readonly holes: number;
+  readonly alike: number;
+  /** It takes so many times as long as calculated. */
+  readonly times: number;
+  /** sd of ln(−ln(1 − crackProbability)) that the log leaves; null where it tells nothing of it. */
+  readonly hazardSd: number | null;
+  readonly asNew: {
+    readonly drillTimeS: TimeSpread | null;
+    readonly exitChipMm: ChipSpread | null;
+    readonly crackProbability: number;
+  };
+}
+
 /** Everything known about drilling one hole; all units in the names. */
 export interface Plan {
   readonly holeId: string;
@@ -343,6 +361,8 @@ export interface Plan {
   readonly warnings: readonly Warning[];
   readonly steps: readonly Step[];
   readonly reasons: Readonly<Record<string, Reason>>;
+  /** What it takes from the log; null where that tells nothing, absent in plans of before. */
+  readonly fromLog?: FromLog | null;
   readonly modelVersion: string;
   readonly dataVersion: string;
 }

@@ -14,23 +14,34 @@ import {
   time,
   wholeNumber,
   withFields,
+  yesNo,
   type Document,
 } from '../data/schema/schema';
 
 export type { RunPlan } from './runPlan';
 
 /** What the run is of, in words, so that the record reads without the job. */
-const subject = object({
-  jobId: id,
-  jobName: text(200),
-  pieceId: id,
-  pieceName: text(200),
-  holeId: id,
-  holeName: text(200),
-  material: text(80),
-  thicknessMm: number(LIMITS.thicknessMm),
-  diameterMm: number(LIMITS.diameterMm),
-});
+const subject = object(
+  {
+    jobId: id,
+    jobName: text(200),
+    pieceId: id,
+    pieceName: text(200),
+    holeId: id,
+    holeName: text(200),
+    material: text(80),
+    thicknessMm: number(LIMITS.thicknessMm),
+    diameterMm: number(LIMITS.diameterMm),
+  },
+  {
+    /** To practise on, rather than a piece that counts. */
+    practice: yesNo,
+    /** Who drills. */
+    person: text(80),
+    /** What it was cut from: pieces of one sheet are alike. */
+    sheet: text(80),
+  },
+);
 export interface RunSubject extends Document<typeof subject> {}
 
 /** What a person does; everything else follows from the plan and the clock. */

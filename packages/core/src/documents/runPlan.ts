@@ -6,7 +6,7 @@ import { STEP_KINDS } from '../data/phases';
 import { FACES, HELPS, OPERATION_KIND_IDS } from '../data/operations';
 import { HOLDS, MATERIAL_CLASSES } from '../data/choices';
 import { LIMITS } from '../data/schema/limits';
-import { id, list, number, object, oneOf, someOf, text, yesNo } from '../data/schema/schema';
+import { id, list, number, object, oneOf, someOf, text, time, yesNo } from '../data/schema/schema';
 
 const seconds = number({ min: 0, max: 1e8, unit: 's' });
 /** A bald bit takes as good as for ever, and the spread of that says so. */
@@ -72,6 +72,21 @@ const plannedOperation = object(
   },
 );
 
+const spread = object({ p10: plannedS, p50: plannedS, p90: plannedS });
+const fromLog = object({
+  hash: text(80),
+  at: time,
+  holes: figure,
+  alike: figure,
+  times: number({ min: 1e-6, max: 1e6, unit: '' }),
+  hazardSd: orNull(figure),
+  asNew: object({
+    drillTimeS: orNull(spread),
+    exitChipMm: orNull(object({ p50: figure, p90: figure })),
+    crackProbability: number({ min: 0, max: 1, unit: '' }),
+  }),
+});
+
 const followed = object(
   {
     holeId: id,
@@ -99,7 +114,7 @@ const followed = object(
     feedForceN: figure,
     rpm: figure,
     forceWindowN: object({ glaze: figure, low: figure, high: figure }),
-    drillTimeS: orNull(object({ p10: plannedS, p50: plannedS, p90: plannedS })),
+    drillTimeS: orNull(spread),
     tempRiseK: figure,
     totalStressMpa: figure,
     stressLimitMpa: figure,
@@ -167,7 +182,7 @@ const followed = object(
       2000,
     ),
   },
-  { operations: list(plannedOperation, 1000) },
+  { operations: list(plannedOperation, 1000), fromLog: orNull(fromLog) },
 );
 
 /** The plan a run follows, as it stood when the run was opened. */

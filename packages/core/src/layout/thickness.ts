@@ -3,6 +3,9 @@ import type { Piece } from '../documents/piece';
 /** sd of ln(thickness) where nobody measured it in several places. */
 export const UNMEASURED_THICKNESS_SD = 0.02;
 
+/** Where a hole comes no piece is so many times as thick in one place as in another: one of them is misread. */
+export const MOST_APART = 3;
+
 export interface ThicknessSpread {
   readonly thinnestMm: number;
   readonly thickestMm: number;

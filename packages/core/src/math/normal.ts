@@ -14,3 +14,29 @@ export function normalCdf(z: number): number {
   const erf = 1 - poly * Math.exp(-x * x);
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }
+
+const density = (z: number): number =>
+  Number.isFinite(z) ? Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI) : 0;
+
+/** Under this the normal has nothing between the bounds that its distribution function could tell apart. */
+const LEAST_MASS = 1e-6;
+
+/**
+ * Mean and variance of a normal known to lie between two bounds (Johnson, Kotz & Balakrishnan 1994, 13.134):
+ * μ + σ·(φ(a) − φ(b))/Z, σ²·[1 + (a·φ(a) − b·φ(b))/Z − ((φ(a) − φ(b))/Z)²]. Far out in a tail, the nearer bound.
+ */
+export function truncatedNormal(
+  mean: number,
+  sd: number,
+  [low, high]: readonly [low: number, high: number],
+): { readonly mean: number; readonly variance: number } {
+  const [a, b] = [(low - mean) / sd, (high - mean) / sd];
+  const mass = normalCdf(b) - normalCdf(a);
+  if (mass < LEAST_MASS) return { mean: mean < low ? low : high, variance: 0 };
+  const weighed = (z: number): number => (Number.isFinite(z) ? z * density(z) : 0);
+  const shift = (density(a) - density(b)) / mass;
+  return {
+    mean: mean + sd * shift,
+    variance: Math.max(0, sd ** 2 * (1 + (weighed(a) - weighed(b)) / mass - shift ** 2)),
+  };
+}

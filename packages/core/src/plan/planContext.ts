@@ -11,7 +11,7 @@ import type { PlannedPurpose } from '../layout/purposes/plannedPurpose';
 import type { PossibleMaterial } from '../setup/possibilities';
 import type { Material } from '../data/materials/material';
 import type { LayerCut, MaterialCut } from '../setup/cutLayers';
-import type { ChipSpread, PlannedStage, WaterPlan } from '../documents/plan';
+import type { ChipSpread, FromLog, PlannedStage, WaterPlan } from '../documents/plan';
 import type { ResolvedOperation } from '../setup/operations/operation';
 import type { CoreOut, Passes } from './planCores';
 import type { CutPlan } from './planCut';
@@ -75,6 +75,8 @@ export interface PlanContext extends PlannedPurpose {
   /** Of each cut. */
   readonly crackCases: readonly CrackCase[];
   readonly crack: CrackOdds;
+  /** What it takes from the log; null where that tells nothing. */
+  readonly fromLog: FromLog | null;
 }
 
 /** The cuts of a hole, in order. */

@@ -31,7 +31,7 @@ import { settledSetup } from '../setup/settleInWindow';
 import { planBar } from './planBar';
 import { heatOf, planWear, type BitLife } from './planRim';
 import { allowedChip, planExit, planStages, type ExitPlan } from './planStages';
-import { planTime, type CutTime } from './planTime';
+import { planTime, sumOf, type CutTime } from './planTime';
 import { planWater } from './planWater';
 
 /** How a bit's way ends: it opens a face, meets what was cut before, comes into a cavity, or stops inside. */
@@ -87,6 +87,8 @@ export interface CutPlan {
   readonly lifts: readonly number[];
   readonly water: WaterPlan;
   readonly time: CutTime;
+  /** By calculation alone, without what the log tells. */
+  readonly asNew: CutTime;
   readonly heat: RimHeat;
   readonly thermalStressMpa: number;
   /** What it adds to the depth its bit has cut, mm. */
@@ -99,7 +101,30 @@ export interface CutPlan {
 export const bitKey = ({ finishing: { bit } }: ResolvedSetup): string =>
   `${bit.id} ${bit.diameterMm}`;
 
+/**
+ * One cut, taking as long as the log tells. Of f·(C + P) the pauses P are as they are, so that the cutting C takes
+ * f + (f − 1)·P/C times as long as calculated, and no less than a tenth.
+ */
 export function planCut(task: HoleTask, operation: CutOperation, left: Left): CutPlan {
+  const { setup } = operation;
+  if (!setup.logged?.time) {
+    const cut = cutOnce(task, operation, left);
+    return { ...cut, asNew: cut.time };
+  }
+  const { time: asNew } = cutOnce(task, { ...operation, setup: { ...setup, logged: null } }, left);
+  const f = timesOf(setup);
+  const C = asNew.cuttingS * (1 + asNew.restShare);
+  const cuttingTimes = Math.max(LEAST_TIMES, f + ((f - 1) * sumOf(asNew.pauses)) / C);
+  const again = { ...operation, setup: { ...setup, cuttingTimes } };
+  return { ...cutOnce(task, again, left), operation, asNew };
+}
+
+const LEAST_TIMES = 0.1;
+
+/** How many times as long as calculated the log makes a cut, pauses and all. */
+export const timesOf = ({ logged }: ResolvedSetup): number => Math.exp(logged?.time?.mean ?? 0);
+
+function cutOnce(task: HoleTask, operation: CutOperation, left: Left): Omit<CutPlan, 'asNew'> {
   const { piece, hole, possible, thickness } = task;
   const { face, fromMm, toMm } = operation;
   const totalMm = piece.thicknessMm;

@@ -70,6 +70,7 @@ export function planNumbers(context: PlanContext): PlanNumbers {
     layers: context.layers.map(plannedLayer),
     water,
     crackProbability: context.crack.total,
+    fromLog: context.fromLog,
     couldBe: context.possible.map(({ material, share }) => ({
       material: material.id,
       name: material.name,

@@ -2,12 +2,12 @@ import type { ChipSpread } from '../documents/plan';
 import { mixtureQuantile } from '../math/logNormalMixture';
 import { exitChipWidth } from '../physics/exit/exitChip';
 import { type RimHeat, rimTemperature } from '../physics/heat/rimTemperature';
-import { exitChipSd, logNormalP90 } from '../physics/spread';
+import { logNormalP90 } from '../physics/spread';
 import { lifeDepth, wornFurther } from '../physics/wear/sharpness';
 import type { MaterialCut } from '../setup/cutLayers';
 import type { PossibleMaterial } from '../setup/possibilities';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
-import type { ExitPlan } from './planStages';
+import { chipSd, type ExitPlan } from './planStages';
 
 /** How hot the ring runs in this cut. */
 export const heatOf = (cut: MaterialCut, { coolant }: ResolvedSetup, depthMm: number): RimHeat =>
@@ -27,7 +27,7 @@ export function planChip(
   cut: MaterialCut,
   possible: readonly PossibleMaterial[],
 ): ChipSpread {
-  const sd = exitChipSd(setup.hold, cut.sharpness, cut.bit.diameterMm);
+  const sd = chipSd(setup, cut);
   if (possible.length === 0 || exit.chipWidthMm === 0)
     return { p50: exit.chipWidthMm, p90: logNormalP90(exit.chipWidthMm, sd) };
   const parts = possible.map(({ material, share }) => ({

@@ -41,6 +41,10 @@ export interface ExitPlan extends ExitForce {
   readonly conditions: ExitConditions;
 }
 
+/** sd of ln(chip width): the log's, or what is calculated. */
+export const chipSd = (setup: ResolvedSetup, cut: MaterialCut): number =>
+  setup.logged?.chip?.sd ?? exitChipSd(setup.hold, cut.sharpness, cut.bit.diameterMm);
+
 /** How the last web lets go at the far face, and the force that keeps its chips small. */
 export function planExit(
   cut: MaterialCut,
@@ -56,8 +60,9 @@ export function planExit(
     sheetThicknessMm: sheetThickness(piece),
     diameterMm: cut.bit.diameterMm,
     wobbleMm: wobbleOf(setup.finishing.bit, setup.hold),
+    chipTimes: Math.exp(setup.logged?.chip?.mean ?? 0),
   };
-  const sd = exitChipSd(setup.hold, cut.sharpness, cut.bit.diameterMm);
+  const sd = chipSd(setup, cut);
   const area = cut.contact.contactAreaMm2;
   const mainN = cut.force.feedForceN;
   // Aimed so that nine chips in ten stay under what is allowed.

@@ -97,9 +97,13 @@ export function planTime(inputs: TimeInputs): CutTime {
     thickness: inputs.thicknessSd,
     mix: mixSpread(layers),
   });
-  const work = Number.isFinite(cuttingS)
-    ? cuttingSpread(inputs, cuttingS * (1 + restShare), parts)
-    : null;
+  const workS = cuttingS * (1 + restShare);
+  const logged = setup.logged?.time;
+  const work = !Number.isFinite(workS)
+    ? null
+    : logged
+      ? logNormalSpan(workS, logged.sd)
+      : cuttingSpread(inputs, workS, parts);
   return {
     cuttingS,
     restsS: Number.isFinite(cuttingS) ? cuttingS * restShare : 0,
@@ -151,18 +155,28 @@ export function operationSpread(
 }
 
 /** The same hands in the same piece: what makes one cut slow makes all of them slow. */
-const together = (works: readonly TimeSpread[]): TimeSpread =>
+const together = (works: readonly (TimeSpread | null)[]): TimeSpread | null =>
   works.reduce(
-    (sum, { p10, p50, p90 }) => ({
-      p10: sum.p10 + p10,
-      p50: sum.p50 + p50,
-      p90: sum.p90 + p90,
-    }),
+    (sum, one) =>
+      sum && one && { p10: sum.p10 + one.p10, p50: sum.p50 + one.p50, p90: sum.p90 + one.p90 },
     { p10: 0, p50: 0, p90: 0 },
   );
 
-/** All operations of a hole together. */
-export function totalTime(cuts: readonly CutTime[], all: readonly OperationTime[]): TimeBreakdown {
+/** What a log tells is of the whole, pauses and all; what is calculated is of parts that are independent. */
+const withPauses = (work: TimeSpread, pausesS: number, loggedSd: number | null): TimeSpread =>
+  loggedSd === null
+    ? sumSpread([work, logNormalSpan(pausesS, PAUSES_SD)])
+    : logNormalSpan(work.p50 + pausesS, loggedSd);
+
+/**
+ * All operations of a hole together.
+ * @param loggedSd sd of ln(time) that the log leaves of the main cut; null where it tells nothing
+ */
+export function totalTime(
+  cuts: readonly CutTime[],
+  all: readonly OperationTime[],
+  loggedSd: number | null,
+): TimeBreakdown {
   const pauses = totals(
     PAUSE_IDS,
     all.map((one) => one.pauses),
@@ -171,13 +185,12 @@ export function totalTime(cuts: readonly CutTime[], all: readonly OperationTime[
     AROUND_IDS,
     all.map((one) => one.around),
   );
-  const works = cuts.map(({ work }) => work);
-  const work = works.every((one) => one !== null) ? together(works) : null;
+  const work = together(cuts.map((one) => one.work));
   const pausesS = sumOf(pauses);
   const cuttingS = cuts.reduce((sum, one) => sum + one.cuttingS, 0);
   const restsS = cuts.reduce((sum, one) => sum + one.restsS, 0);
   const [first] = cuts;
-  const spread = work && sumSpread([work, logNormalSpan(pausesS, PAUSES_SD)]);
+  const spread = work && withPauses(work, pausesS, loggedSd);
   return {
     cuttingS,
     restsS,

@@ -29,6 +29,7 @@ import { resolveSetup } from '../setup/resolveSetup';
 import { SIZE_TOLERANCE_MM } from '../setup/resolvedSetup';
 import { bendingSceneOf } from './bendingSceneOf';
 import { crackOf } from './crackIfSure';
+import { fromLog, hazardTimes, loggedCrack } from './fromLog';
 import { hazardScene } from './hazardScene';
 import { clearOf, type CrackCase } from './planCrack';
 import { handTime } from './handTime';
@@ -76,9 +77,11 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
       time: handTime(operation, cores, listed, main, task),
     }),
   );
+  const pauses = operations.map((one) => one.time);
   const time = totalTime(
     cuts.map((cut) => cut.time),
-    operations.map((one) => one.time),
+    pauses,
+    main.setup.logged?.time?.sd ?? null,
   );
   const gates = judgeHazards(
     cuts.map((cut) => hazardScene(drillCase.job, task, cut, time.cuttingS)),
@@ -87,6 +90,10 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const cracked = crackEach(task, cuts, bend, treatmentOdds(piece, face, isTreatmentKnown));
   const mainCase = cracked.caseOf(main);
   const passes = passesOf(operations, near, task);
+  const chip = exitCut?.exit
+    ? planChip(exitCut.exit, exitCut.setup, exitCut.headline, possible)
+    : null;
+  const crack = oddsTogether(cracked.odds);
   return {
     piece,
     hole,
@@ -113,7 +120,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
       cuts.filter(({ operation }) => operation.face === 'near').map(({ water }) => water),
     ),
     time,
-    chip: exitCut?.exit ? planChip(exitCut.exit, exitCut.setup, exitCut.headline, possible) : null,
+    chip,
     tempRiseK: main.heat.tempRiseK,
     conductionWPerM2K: main.heat.conductionWPerM2K,
     boiling: main.heat.boiling,
@@ -127,9 +134,23 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     bending: mainCase.bending,
     crackCase: { ...mainCase, ...endOfHole(cracked.caseOf(last)) },
     crackCases: cuts.map(cracked.caseOf),
-    crack: oddsTogether(cracked.odds),
+    crack: loggedCrack(crack, hazardTimes(main)),
+    fromLog: fromLog(drillCase.experience, main, {
+      timeS: main.setup.logged && timeAsNew(cuts, operations),
+      chip,
+      exitCut,
+      crack,
+    }),
   };
 }
+
+/** The time by calculation alone. */
+const timeAsNew = (cuts: readonly CutPlan[], operations: readonly WorkedOperation[]) =>
+  totalTime(
+    cuts.map(({ asNew }) => asNew),
+    operations.map(({ cut, time }) => cut?.asNew ?? time),
+    null,
+  ).spread;
 
 /** What the whole hole is, from what is listed for it. */
 function taskOf(

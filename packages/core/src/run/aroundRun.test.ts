@@ -5,6 +5,7 @@ import { judgeResult } from './judgeResult';
 import { packingList } from '../words/run/packingList';
 import { promptBetween } from '../words/run/prompts';
 import { bitCheckDue, readyCheck, type ReadyScene } from '../words/run/readyCheck';
+import { readyList } from '../words/run/readyList';
 import { replayRun, atMoment } from './replay';
 import { bitUses, runRecord } from './runRecord';
 import { diagnoseRun, signToFollow } from './runScene';
@@ -21,6 +22,7 @@ const scene = (over: Partial<ReadyScene> = {}): ReadyScene => {
     piece,
     hole,
     bit: null,
+    due: null,
     practice: 'none',
     now: new Date('2026-05-04T10:00:00Z'),
     units: METRIC,
@@ -39,6 +41,67 @@ it('asks only what this hole asks for', () => {
     bits: [{ id: 's', name: 'Core', family: 'segmented-core', diameterMm: 50 }],
   });
   expect(ids(scene({ plan: dry }))).not.toContain('water');
+  expect(ids(scene())).not.toContain('bit-due');
+  const due = {
+    bitId: 'cup25',
+    name: 'Cup saw 25',
+    holesCut: 10,
+    changeAt: { p10: 7, p50: 9, p90: 12 },
+    costPerHole: 3,
+    costIfKept: 4,
+  };
+  expect(ids(scene({ due }))).toContain('bit-due');
+});
+
+/** All that the list says, as one text. */
+const listed = (one: ReadyScene): string =>
+  readyList(one)
+    .flatMap(({ gates, items, notes }) => [
+      ...gates.map(({ title, message }) => `${title} ${message}`),
+      ...items.map(({ title, detail }) => `${title} ${detail}`),
+      ...notes.map(({ title }) => title),
+    ])
+    .join('\n');
+
+it('asks each thing once: glasses, residual current and hammer by their gates', () => {
+  const drill = { id: 'free', name: 'Drill', kind: 'corded-drill' } as const;
+  const wet = scene({
+    plan: planWith({ machine: drill, setup: { hold: 'guided', water: { kind: 'still-bath' } } }),
+  });
+  for (const word of [/glasses/gi, /residual-current/gi])
+    expect(listed(wet).match(word)).toHaveLength(1);
+  // The hammer is a stop: open, it stands before the list.
+  expect(listed(wet)).not.toMatch(/hammer/i);
+  expect(readyList(wet).map(({ section }) => section)).toEqual([
+    'piece',
+    'mark',
+    'kit',
+    'machine',
+    'water',
+    'you',
+  ]);
+});
+
+it('asks after today’s supply and hammer where they were answered on another day', () => {
+  const drill = { id: 'free', name: 'Drill', kind: 'corded-drill' } as const;
+  const answeredAt = (at: string): ReadyScene =>
+    scene({
+      plan: planWith({
+        machine: drill,
+        setup: { hold: 'guided', water: { kind: 'still-bath' } },
+        hole: {
+          checks: [
+            { hazard: 'mains-and-water', answer: 'rcd-tested', at },
+            { hazard: 'hammer', answer: 'rotation-only', at },
+          ],
+        },
+      }),
+    });
+  const today = listed(answeredAt('2026-05-04T08:00:00Z'));
+  expect(today).not.toMatch(/Plug and cable|hammer off\n/);
+  const before = answeredAt('2026-04-20T08:00:00Z');
+  expect(ids(before)).toContain('mains');
+  expect(listed(before)).toMatch(/Right way round, hammer off/);
 });
 
 it('says why a bit is to be looked at', () => {

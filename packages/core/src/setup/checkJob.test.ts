@@ -35,6 +35,11 @@ it.each<[string, JobParts, RegExp]>([
     /\/setup\/bit Bit “Big” of 40 mm is bigger than the piece, which is 26 mm across/,
   ],
   [
+    'a reading that cannot be of the same piece',
+    { piece: { thicknessMm: 52.5, thicknessReadingsMm: [6, 99] } },
+    /thicknessReadingsMm\/1 A piece that measures 6 mm in one place is not 99 mm in another; .* at most 18 mm/,
+  ],
+  [
     'missing bit',
     { setup: { bit: 'gone' } },
     /\/setup\/bit Bit “gone” is not in the kit, which has cup25/,

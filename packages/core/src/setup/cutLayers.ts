@@ -86,6 +86,8 @@ export interface MaterialCut {
   readonly runOutShare: number;
   /** What the hammer adds, mm/s; 0 with it off. */
   readonly hammerMmPerS: number;
+  /** So many times as long as calculated it takes, by the log. */
+  readonly cuttingTimes: number;
   readonly rateMmPerS: number;
 }
 
@@ -129,7 +131,18 @@ export function cutMaterial(
   const runOutShare = runOutRateShare(bit, runOutOf(resolved.bit));
   const { blows } = MACHINE_KINDS[setup.machine.kind];
   const hammerMmPerS = setup.hammer ? hammerRate(material, blows, contact.kerfAreaMm2) : 0;
-  const own = { material, bit, contact, window, speed, sharpness, dry, runOutShare, hammerMmPerS };
+  const own = {
+    material,
+    bit,
+    contact,
+    window,
+    speed,
+    sharpness,
+    dry,
+    runOutShare,
+    hammerMmPerS,
+    cuttingTimes: setup.cuttingTimes,
+  };
   const idleN = (window.pressureMpa.glaze / 2) * contact.contactAreaMm2;
   const arms = armForce(setup.hold, setup.machine, setup.feedAid, idleN);
   // As long as it takes a true, sharp bit: nobody presses less because the bit is dull.
@@ -173,7 +186,7 @@ export function rateAt(
     s: cut.sharpness,
     dry: cut.dry,
   });
-  return rate * cut.runOutShare + cut.hammerMmPerS;
+  return (rate * cut.runOutShare + cut.hammerMmPerS) / cut.cuttingTimes;
 }
 
 export function cutLayer(

@@ -1,4 +1,5 @@
 import type { Hole } from '../documents/hole';
+import type { Experience } from '../documents/experience';
 import type { House } from '../documents/house';
 import type { JobHeader } from '../documents/job';
 import type { JobFile } from '../documents/jobFile';
@@ -18,6 +19,8 @@ export interface DrillCase {
   /** Of one's own, beside the reference table. */
   readonly materials: readonly Material[];
   readonly habits: House;
+  /** What the log tells; absent for a plan as of a new workshop. */
+  readonly experience?: Experience | null;
 }
 
 export type CaseOutcome =

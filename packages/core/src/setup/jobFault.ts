@@ -31,6 +31,12 @@ export type Clash =
       readonly thinnestMm: number;
       readonly thickestMm: number;
     }
+  | {
+      readonly code: 'readings-apart';
+      readonly thinnestMm: number;
+      readonly thickestMm: number;
+      readonly mostMm: number;
+    }
   | { readonly code: 'shares-not-one'; readonly shares: number }
   | {
       readonly code: 'layers-not-thickness';

@@ -2,6 +2,7 @@ import type { Material } from '../data/materials/material';
 import type { Bit, Kit } from '../documents/kit';
 import type { Piece } from '../documents/piece';
 import type { DrillCase } from './drillCase';
+import { factorsFor } from '../documents/experience';
 import { BIT_FAMILIES, type BitFamily } from '../data/bits/bitFamilies';
 import { bitGeometry } from '../physics/cutting/bitGeometry';
 import { COOLANTS, DRY_WITH_EXTRACTION_W_PER_M2_K } from '../data/coolants';
@@ -25,7 +26,7 @@ import { houseWays } from './schools';
  * @param tool the bit it is for, where that is not the setup’s own
  */
 export function resolveSetup(
-  { piece, hole, kit, habits: house }: DrillCase,
+  { piece, hole, kit, habits: house, experience }: DrillCase,
   material: Material,
   tool?: ResolvedBit,
 ): ResolvedSetup {
@@ -100,6 +101,16 @@ export function resolveSetup(
     pace: choose('pace', setup.pace, () => 'steady'),
     sides: choose('sides', setup.sides, () => 'one'),
     wanted: setup,
+    // A piece that may be several things is none of those the log holds.
+    logged:
+      experience && (piece.couldBe?.length ?? 0) < 2
+        ? factorsFor(experience, {
+            material: piece.material,
+            family: finishing.bit.family,
+            bit: finishing.bit.id,
+          })
+        : null,
+    cuttingTimes: 1,
     assumed,
     byHabit,
   };

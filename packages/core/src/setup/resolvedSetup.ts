@@ -2,6 +2,7 @@ import type { BitGeometry } from '../physics/cutting/bitGeometry';
 import type { Coolant, CoolantId } from '../data/coolants';
 import type { Hold, Pace, Start } from '../data/choices';
 import type { Bit, Machine } from '../documents/kit';
+import type { LoggedFactors } from '../documents/experience';
 import type { Setup, SupportSetup } from '../documents/setup';
 import type { FeedAidId } from '../data/machines/feedAids';
 import type { WindowArea } from './windowAreas';
@@ -53,6 +54,10 @@ export interface ResolvedSetup {
     Setup,
     'rimSpeedMPerS' | 'contactPressureMpa' | 'water' | 'standFixing' | 'exit'
   >;
+  /** What the log tells of this stone and bit; null where it tells nothing. */
+  readonly logged: LoggedFactors | null;
+  /** So many times as long as calculated it cuts for the whole to take what the log tells. */
+  readonly cuttingTimes: number;
   /** What the usual pace would have run into, where it was moved inside the working window. */
   readonly movedFrom?: WindowArea;
   readonly assumed: readonly string[];

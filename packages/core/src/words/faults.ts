@@ -43,6 +43,8 @@ const CLASH_WORDS: { readonly [Code in Clash['code']]: (clash: Of<Code>) => stri
     `${material}: ${name} ${formatDecimals(value, 3)} ${unit} is under ${lower} ${formatDecimals(min, 3)} ${unit}; they must rise.`,
   'outside-readings': ({ thicknessMm, thinnestMm, thickestMm }) =>
     `thicknessMm ${mm(thicknessMm)} lies outside its own readings, ${mm(thinnestMm)} to ${mm(thickestMm)}.`,
+  'readings-apart': ({ thinnestMm, thickestMm, mostMm }) =>
+    `A piece that measures ${mm(thinnestMm)} in one place is not ${mm(thickestMm)} in another; beside ${mm(thinnestMm)} a reading is at most ${mm(mostMm)}. Measure again.`,
   'shares-not-one': ({ shares }) =>
     `The shares add up to ${formatDecimals(shares, 3)}; they must make 1.`,
   'layers-not-thickness': ({ totalMm, thicknessMm }) =>

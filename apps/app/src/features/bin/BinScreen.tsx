@@ -29,7 +29,9 @@ export function BinScreen() {
       }
     >
       <Column padding="$4" gap="$4">
-        {bin.isError ? <Failed error={bin.error} onRetry={() => void bin.refetch()} /> : null}
+        {bin.isError && !bin.data ? (
+          <Failed error={bin.error} onRetry={() => void bin.refetch()} />
+        ) : null}
         {bin.isPending ? <Loading what={binWords.theBin} /> : null}
         {bin.data?.items.length === 0 ? (
           <Empty title={binWords.theBinIsEmpty} text={binWords.whatIsDeletedLies(BIN_DAYS)} />

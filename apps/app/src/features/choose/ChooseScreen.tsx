@@ -5,7 +5,7 @@ import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
-import { Column, Row } from '../../ui/layout';
+import { Column, Row, WIDE_PX } from '../../ui/layout';
 import { Empty, Loading } from '../../ui/StateView';
 import { Body, Heading, Small } from '../../ui/text';
 import { useTask } from '../../workers/useTask';
@@ -44,7 +44,7 @@ function ChooseRoom(loaded: LoadedHole) {
     router.navigate(routes.kit());
   };
   return (
-    <RoomPage name="choose" room={room}>
+    <RoomPage name="choose" room={room} maxWidth={WIDE_PX}>
       {ranking === null && faults.length === 0 ? <Loading what={chooseWords.theRanking} /> : null}
       {ranking ? (
         <Column padding="$4" gap="$4" testID="ranking">
@@ -62,16 +62,24 @@ function ChooseRoom(loaded: LoadedHole) {
               <Button label={chooseWords.addToKit} icon={Plus} onPress={toKit} />
             </Empty>
           )}
-          {byBitAndMachine(ranking.ranked).map(([best, ...others], index) => (
-            <RankedRow
-              key={`${best.bit.id} ${best.machine.id}`}
-              place={index + 1}
-              best={best}
-              others={others}
-              isNow={isNow}
-              onUse={use}
-            />
-          ))}
+          <Row flexWrap="wrap" gap="$4" alignItems="flex-start">
+            {byBitAndMachine(ranking.ranked).map(([best, ...others], index) => (
+              <Column
+                key={`${best.bit.id} ${best.machine.id}`}
+                width="100%"
+                $wide={{ flexBasis: '45%', flexGrow: 1, width: 'auto' }}
+              >
+                <RankedRow
+                  place={index + 1}
+                  best={best}
+                  others={others}
+                  due={room.workshop.bitsDue.find(({ bitId }) => bitId === best.bit.id)}
+                  isNow={isNow}
+                  onUse={use}
+                />
+              </Column>
+            ))}
+          </Row>
           {ranking.ranked.length === 0 ? <ToGetList toGet={ranking.toGet} /> : null}
           <Impossible list={ranking.impossible} />
           {ranking.otherSizes.length > 0 ? (

@@ -1,4 +1,6 @@
 import { chooseWords } from '@nucleon/core/words/screens/choose';
+import { learningWords } from '@nucleon/core/words/screens/learning';
+import type { BitDue } from '@nucleon/core/learning/learningReport';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { costReason, formatMoney, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
 import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
@@ -18,12 +20,14 @@ interface RankedRowProps {
   /** The same bit and machine with other water, best first. */
   readonly others: readonly DescribedSetup[];
   /** Whether it is what the plan uses. */
+  /** When the log says to change this bit; absent where it does not yet. */
+  readonly due: BitDue | undefined;
   readonly isNow: (one: DescribedSetup) => boolean;
   readonly onUse: (one: DescribedSetup) => void;
 }
 
 /** A bit and machine that make the hole: figures, why it stands where it stands, and other water for it. */
-export function RankedRow({ place, best, others, isNow, onUse }: RankedRowProps) {
+export function RankedRow({ place, best, others, due, isNow, onUse }: RankedRowProps) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const reason = costReason(best.outcome);
@@ -36,6 +40,7 @@ export function RankedRow({ place, best, others, isNow, onUse }: RankedRowProps)
         <Column flex={1} gap="$1">
           <Strong>{meansInWords(best)}</Strong>
           <Small>{best.why}</Small>
+          {due ? <Small testID={`due-${place}`}>{learningWords.dueOf(due)}</Small> : null}
           {best.couplings?.map((coupling) => (
             <Small key={coupling.id}>
               {chooseWords.with(

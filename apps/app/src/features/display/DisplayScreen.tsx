@@ -6,6 +6,7 @@ import { formatForce } from '@nucleon/core/words/units/formatQuantity';
 import { formatLength } from '@nucleon/core/words/units/length';
 import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
+import { TextBox } from '../../ui/TextBox';
 import { Page } from '../../ui/Page';
 import { Heading, Small } from '../../ui/text';
 import { BenchSheet } from '../run/BenchSheet';
@@ -13,10 +14,13 @@ import { useDisplay } from './displayStore';
 
 const EXAMPLE_MM = 6.35;
 const EXAMPLE_N = 26;
+/** What a run’s record takes. */
+const MAX_NAME = 80;
 
 /** How this device shows things. */
 export function DisplayScreen() {
-  const { theme, units, setTheme, setUnits } = useDisplay();
+  const { theme, units, textScale, person, setTheme, setUnits, setTextScale, setPerson } =
+    useDisplay();
   return (
     <Page
       title={displayWords.display}
@@ -36,6 +40,17 @@ export function DisplayScreen() {
           testID="theme"
         />
         <Chips
+          label={displayWords.letters}
+          chips={[
+            { value: 1, label: displayWords.asBrowser },
+            { value: 1.5, label: displayWords.larger },
+            { value: 2, label: displayWords.twiceAsLarge },
+          ]}
+          value={textScale}
+          onChange={setTextScale}
+          testID="text-scale"
+        />
+        <Chips
           label={displayWords.lengths}
           chips={[
             { value: 'mm', label: displayWords.millimetres },
@@ -51,6 +66,20 @@ export function DisplayScreen() {
           }}
           testID="length-units"
         />
+        {units.length === 'inch' ? (
+          <Chips
+            label={displayWords.tapeReads}
+            chips={[
+              { value: 16, label: displayWords.sixteenths },
+              { value: 32, label: displayWords.thirtySeconds },
+            ]}
+            value={units.tape ?? 16}
+            onChange={(tape) => {
+              setUnits({ ...units, tape: tape === 32 ? 32 : 16 });
+            }}
+            testID="tape-marks"
+          />
+        ) : null}
         <Chips
           label={displayWords.force}
           chips={[
@@ -71,6 +100,15 @@ export function DisplayScreen() {
           )}
         </Small>
         <Heading aria-level={2}>{displayWords.atBench}</Heading>
+        <TextBox
+          label={displayWords.whoDrills}
+          note={displayWords.whoDrillsWhy}
+          value={person}
+          onChangeText={(text) => {
+            setPerson(text.slice(0, MAX_NAME));
+          }}
+          testID="person"
+        />
         <BenchSheet />
       </Column>
     </Page>

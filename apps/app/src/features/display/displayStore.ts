@@ -7,20 +7,33 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 export const THEME_CHOICES = ['auto', 'light', 'dark'] as const;
 export type ThemeChoice = (typeof THEME_CHOICES)[number];
 
+/** How much larger than the browser’s own the letters are. */
+export const TEXT_SCALES = [1, 1.5, 2] as const;
+export type TextScaleChoice = (typeof TEXT_SCALES)[number];
+
 /** How this person reads: kept on the device, not on the server. */
 interface Display {
   readonly theme: ThemeChoice;
   readonly units: UnitSystem;
+  readonly textScale: TextScaleChoice;
+  /** Who drills with this device: named in the runs it opens; empty where nobody said. */
+  readonly person: string;
   readonly setTheme: (theme: ThemeChoice) => void;
   readonly setUnits: (units: UnitSystem) => void;
+  readonly setTextScale: (textScale: TextScaleChoice) => void;
+  readonly setPerson: (person: string) => void;
 }
 
 /** As much of what the device kept as still means something. */
-function readable(kept: unknown): Partial<Pick<Display, 'theme' | 'units'>> {
-  const { theme, units } = (kept ?? {}) as Partial<Display>;
+function readable(
+  kept: unknown,
+): Partial<Pick<Display, 'theme' | 'units' | 'textScale' | 'person'>> {
+  const { theme, units, textScale, person } = (kept ?? {}) as Partial<Display>;
   return {
     ...(THEME_CHOICES.some((choice) => choice === theme) ? { theme } : {}),
     ...(isUnitSystem(units) ? { units } : {}),
+    ...(TEXT_SCALES.some((choice) => choice === textScale) ? { textScale } : {}),
+    ...(typeof person === 'string' ? { person } : {}),
   };
 }
 
@@ -29,17 +42,25 @@ export const useDisplay = create<Display>()(
     (set) => ({
       theme: 'auto',
       units: METRIC,
+      textScale: 1,
+      person: '',
       setTheme: (theme) => {
         set({ theme });
       },
       setUnits: (units) => {
         set({ units });
       },
+      setTextScale: (textScale) => {
+        set({ textScale });
+      },
+      setPerson: (person) => {
+        set({ person });
+      },
     }),
     {
       name: 'nucleon.display',
       storage: createJSONStorage(() => globalThis.localStorage),
-      partialize: ({ theme, units }) => ({ theme, units }),
+      partialize: ({ theme, units, textScale, person }) => ({ theme, units, textScale, person }),
       // Whatever stands there was written by some version of this app, or by nobody knows whom.
       merge: (kept, fresh) => ({ ...fresh, ...readable(kept) }),
     },

@@ -1,10 +1,12 @@
 import { filesWords } from '@nucleon/core/words/screens/files';
 import type { JobOnPaper } from '@nucleon/files/jobPack';
 import FileText from 'lucide-react-native/icons/file-text';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Button } from '../../ui/Button';
+import { Row } from '../../ui/layout';
 import { fileName, saveFile } from '../../ui/saveFile';
-import { askFiles, blobOf } from '../../workers/files';
+import { paperFonts } from '../../workers/paperFonts';
+import { askFiles, blobOf, type FilesJob } from '../../workers/files';
 import { useUnits } from '../display/displayStore';
 
 interface PackButtonProps {
@@ -28,14 +30,18 @@ export function PackButton({
 }: PackButtonProps) {
   const units = useUnits();
   const [busy, setBusy] = useState(false);
+  const writing = useRef<FilesJob<'writePack'> | null>(null);
   const write = async (): Promise<void> => {
     setBusy(true);
     onSaid(filesWords.drawing);
     try {
-      const reply = await askFiles(
+      const job = await asked();
+      const fonts = await paperFonts(JSON.stringify(job));
+      writing.current = askFiles(
         'writePack',
         {
-          job: await asked(),
+          job,
+          fonts,
           cardsOnly,
           paper: units.length === 'inch' ? 'letter' : 'a4',
           units,
@@ -43,11 +49,12 @@ export function PackButton({
         (done, of) => {
           onSaid(filesWords.drawingOf(done, of));
         },
-      ).done;
+      );
+      const reply = await writing.current.done;
       if (reply.kind === 'written') {
         const saved = `${fileName(name, 'hole')}.pdf`;
         saveFile(saved, blobOf(reply));
-        onSaid(filesWords.savedAs(saved));
+        onSaid(filesWords.savedAs(saved, reply.missing));
       } else onSaid(reply.message);
     } catch (error) {
       onSaid(error instanceof Error ? error.message : filesWords.itCouldNotBe);
@@ -55,12 +62,24 @@ export function PackButton({
     setBusy(false);
   };
   return (
-    <Button
-      label={label}
-      icon={FileText}
-      disabled={busy}
-      onPress={() => void write()}
-      testID={testID}
-    />
+    <Row gap="$2" flexWrap="wrap">
+      <Button
+        label={label}
+        icon={FileText}
+        disabled={busy}
+        onPress={() => void write()}
+        testID={testID}
+      />
+      {busy ? (
+        <Button
+          label={filesWords.cancel}
+          look="quiet"
+          onPress={() => {
+            writing.current?.cancel();
+          }}
+          testID={`${testID}-cancel`}
+        />
+      ) : null}
+    </Row>
   );
 }

@@ -10,6 +10,7 @@ import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { fileName, saveFile } from '../../ui/saveFile';
 import { Small } from '../../ui/text';
+import { paperFonts } from '../../workers/paperFonts';
 import { askFiles, blobOf, type FilesJob } from '../../workers/files';
 import type { DrawnFormat } from '../../workers/fileTasks';
 import { useUnits } from '../display/displayStore';
@@ -38,9 +39,11 @@ export function WritePanel({
     setBusy(true);
     setSaid(filesWords.drawing);
     const mirrored = side === 'back';
+    const sheet = sheetOf(piece, holes, face);
+    const fonts = format === 'pdf' ? await paperFonts(JSON.stringify(sheet)) : null;
     job.current = askFiles(
       'writeDrawing',
-      { format, sheet: sheetOf(piece, holes, face), paper, mirrored, units },
+      { format, sheet, paper, mirrored, units, fonts },
       (done, of) => {
         setSaid(filesWords.drawingPageOf(done, of));
       },
@@ -54,7 +57,9 @@ export function WritePanel({
     const name = `${fileName(piece.name, 'piece')}${format === 'pdf' && mirrored ? '-back' : ''}.${format}`;
     saveFile(name, blobOf(reply));
     setSaid(
-      format === 'pdf' ? filesWords.savedAsPrintAt(name) : filesWords.savedAsInMillimetres(name),
+      format === 'pdf'
+        ? filesWords.savedAsPrintAt(name, reply.missing)
+        : filesWords.savedAsInMillimetres(name),
     );
   };
   return (

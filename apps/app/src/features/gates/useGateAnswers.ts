@@ -5,15 +5,20 @@ import { putJob } from '../../api/jobs';
 import { useWrite } from '../../api/useWrite';
 import type { Editing } from '../hole/editing';
 
+interface Change {
+  readonly gate: Gate;
+  /** null takes the answer back. */
+  readonly check: HazardCheck | null;
+}
+
 export interface GateAnswers {
   readonly answer: (gate: Gate, answer: GateAnswer, note: string) => void;
+  /** Several at once, each as it was given elsewhere. */
+  readonly answerAs: (given: readonly Change[]) => void;
   readonly takeBack: (gate: Gate) => void;
   /** What kept an answer for the whole job from being stored; empty when nothing did. */
   readonly trouble: string;
 }
-
-const without = (checks: readonly HazardCheck[] | undefined, code: string): HazardCheck[] =>
-  (checks ?? []).filter((check) => check.hazard !== code);
 
 /**
  * Records answers with their time where they hold: in the hole, in the piece for all its holes, or
@@ -29,23 +34,15 @@ export function useGateAnswers(
     return putJob(id, { ...header, checks });
   });
 
-  const write = (gate: Gate, added: readonly HazardCheck[]): void => {
-    const group = `gate-${gate.code}`;
+  const write = (changes: readonly Change[]): void => {
+    const group = `gate-${changes.map(({ gate }) => gate.code).join()}`;
     const { piece, hole } = edit;
-    const has = (checks: readonly HazardCheck[] | undefined): boolean =>
-      checks?.some((check) => check.hazard === gate.code) ?? false;
-    if (gate.scope === 'piece' || has(piece.checks))
-      edit.changePiece(
-        { checks: [...without(piece.checks, gate.code), ...(gate.scope === 'piece' ? added : [])] },
-        group,
-      );
-    if (gate.scope === 'hole' || has(hole.checks))
-      edit.changeHole(
-        { checks: [...without(hole.checks, gate.code), ...(gate.scope === 'hole' ? added : [])] },
-        group,
-      );
-    if (gate.scope === 'job' || has(job.checks))
-      inJob.run([...without(job.checks, gate.code), ...(gate.scope === 'job' ? added : [])]);
+    const ofPiece = afterChanges(piece.checks, 'piece', changes);
+    if (ofPiece) edit.changePiece({ checks: ofPiece }, group);
+    const ofHole = afterChanges(hole.checks, 'hole', changes);
+    if (ofHole) edit.changeHole({ checks: ofHole }, group);
+    const ofJob = afterChanges(job.checks, 'job', changes);
+    if (ofJob) inJob.run(ofJob);
   };
 
   return {
@@ -58,10 +55,27 @@ export function useGateAnswers(
         of: gate.of,
         ...(note.trim() === '' ? {} : { note: note.trim() }),
       };
-      write(gate, [check]);
+      write([{ gate, check }]);
     },
+    answerAs: write,
     takeBack: (gate) => {
-      write(gate, []);
+      write([{ gate, check: null }]);
     },
   };
+}
+
+/** The checks kept in one place after these changes; null where none of them is of it. */
+function afterChanges(
+  checks: readonly HazardCheck[] = [],
+  scope: Gate['scope'],
+  changes: readonly Change[],
+): HazardCheck[] | null {
+  const due = changes.filter(
+    ({ gate }) => gate.scope === scope || checks.some(({ hazard }) => hazard === gate.code),
+  );
+  if (due.length === 0) return null;
+  return [
+    ...checks.filter(({ hazard }) => !due.some(({ gate }) => gate.code === hazard)),
+    ...due.flatMap(({ gate, check }) => (check && gate.scope === scope ? [check] : [])),
+  ];
 }

@@ -38,7 +38,7 @@ interface GuidePartProps {
 /** Guide board, water dam and fall of one hole, each with its drawing. */
 export function GuideRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
-  const { edit, handle, detail, plan } = room;
+  const { edit, handle, detail, lastPlan: plan } = room;
   const { piece, hole } = edit;
   const parts: GuidePartProps = {
     room,

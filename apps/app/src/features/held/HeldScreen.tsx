@@ -42,7 +42,7 @@ export function HeldScreen() {
 function HeldRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
   const { wide } = useMedia();
-  const { edit, asked, plan } = room;
+  const { edit, asked, lastPlan: plan } = room;
   const { piece, hole, changeSetup, changeHole } = edit;
   const [shown, setShown] = useState<'stress' | 'odds'>('stress');
   const [chosen, setChosen] = useState<number | null>(null);

@@ -21,17 +21,29 @@ interface HoleLoaderProps {
   readonly children: (loaded: LoadedHole) => ReactNode;
 }
 
+/** A hole with its piece, job and kit; null until all are here. */
+export function useLoadedHole(holeId: string): {
+  readonly loaded: LoadedHole | null;
+  readonly error: Error | null;
+  readonly retry: () => void;
+} {
+  const hole = useQuery(holeQuery(holeId));
+  const workshop = useWorkshop();
+  return {
+    loaded: hole.data && workshop.data ? { detail: hole.data, workshop: workshop.data } : null,
+    error: hole.error ?? workshop.error,
+    retry: () => {
+      void hole.refetch();
+      workshop.retry();
+    },
+  };
+}
+
 /** Fetches a hole with its piece, job and kit, then hands over. */
 export function HoleLoader({ title, children }: HoleLoaderProps) {
   const { jobId, holeId } = useLocalSearchParams<{ jobId: string; holeId: string }>();
-  const hole = useQuery(holeQuery(holeId));
-  const workshop = useWorkshop();
-  if (hole.data && workshop.data) return children({ detail: hole.data, workshop: workshop.data });
-  const error = hole.error ?? workshop.error;
-  const retry = (): void => {
-    void hole.refetch();
-    workshop.retry();
-  };
+  const { loaded, error, retry } = useLoadedHole(holeId);
+  if (loaded) return children(loaded);
   return (
     <Page title={title} back={{ href: routes.job(jobId), label: commonWords.theJob }}>
       {error ? <Failed error={error} onRetry={retry} /> : <Loading what={commonWords.thePlan} />}

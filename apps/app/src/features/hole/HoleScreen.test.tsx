@@ -60,15 +60,20 @@ it('takes a change back and does it again', async () => {
   expect(await shown('lifts').findByText('18')).toBeTruthy();
 });
 
-it('says which values clash and sends nothing until they agree', async () => {
+it('says which values clash, shows no plan of others, drills and sends nothing until they agree', async () => {
   const log = fakeApi();
   await open();
   fireEvent.click(screen.getByTestId('fold-hole'));
   typeIn(screen.getByTestId('place-x'), '900');
   expect(await screen.findByText(/lies outside piece “Glass dial”/)).toBeTruthy();
-  expect(shown('feedForceN').getByText('24')).toBeTruthy();
+  expect(screen.queryByTestId('figure-feedForceN')).toBeNull();
+  expect(screen.queryByTestId('drill')).toBeNull();
+  expect(screen.getByTestId('no-plan').textContent).toContain('mend what clashes');
   await new Promise((resolve) => setTimeout(resolve, 900));
   expect(puts(log)).toEqual([]);
+  typeIn(screen.getByTestId('place-x'), '210');
+  await waitFor(() => expect(shown('feedForceN').getByText('24')).toBeTruthy());
+  expect(screen.getByTestId('drill')).toBeTruthy();
 });
 
 it('keeps an edit while the database is away and says so', async () => {

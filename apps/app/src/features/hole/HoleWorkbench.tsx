@@ -1,4 +1,11 @@
 import { tellingDepth } from '@nucleon/core/drawing/sectionOf';
+import { findMaterial } from '@nucleon/core/data/materials/materials';
+import type { UnitSystem } from '@nucleon/core/data/unitSystem';
+import type { Plan } from '@nucleon/core/documents/plan';
+import {
+  tradeRulesInWords,
+  type TradeRuleInWords,
+} from '@nucleon/core/words/advice/tradeRulesInWords';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { holeWords } from '@nucleon/core/words/screens/hole';
 import { routes } from '../../routes';
@@ -11,9 +18,11 @@ import { ScrollView } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
+import { Small } from '../../ui/text';
 import { Loading } from '../../ui/StateView';
 import { UndoRedo } from '../../ui/UndoRedo';
 import { useKeys } from '../../ui/useKeys';
+import { useUnits } from '../display/displayStore';
 import { JobTree } from '../job/JobTree';
 import { useGateAnswers } from '../gates/useGateAnswers';
 import { CloserRooms } from './CloserRooms';
@@ -41,7 +50,7 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const { draft, dispatch } = handle;
   const edges = useEdges(detail, edit);
   useHoleKeys(dispatch, () => {
-    router.navigate(routes.newHole(detail.job.id));
+    router.navigate(routes.newHole({ jobId: detail.job.id }));
   });
 
   const openRoom = (name: HoleRoomName): void => {
@@ -94,7 +103,11 @@ export function HoleWorkbench(loaded: LoadedHole) {
       <Page {...head} maxWidth={1440} fixed>
         <Row flex={1} alignItems="stretch" minHeight={0}>
           <ScrollView style={{ width: TREE_WIDTH, flexGrow: 0 }}>
-            <JobTree jobId={detail.job.id} holeId={edit.hole.id} />
+            <JobTree
+              jobId={detail.job.id}
+              holeId={edit.hole.id}
+              hrefOf={(holeId) => routes.hole(detail.job.id, holeId)}
+            />
           </ScrollView>
           <ScrollView
             style={{ flex: 1, borderLeftWidth: 1, borderRightWidth: 1, borderColor: 'transparent' }}
@@ -141,44 +154,71 @@ function HolePlan({ room, edges, wide, walk, openRoom }: HolePlanProps) {
   const { detail, edit, plan, faults } = room;
   const [shownDepthMm, setShownDepthMm] = useState<number | null>(null);
   const answers = useGateAnswers(edit, detail.job, clock);
+  const units = useUnits();
   const drawingHeight = wide ? 340 : 260;
+  const [topHeight, setTopHeight] = useState(drawingHeight);
   const onInstead = (): void => {
     openRoom('instead');
   };
   return (
     <Column>
       {plan ? (
-        <PlanTop
-          plan={plan}
-          edit={edit}
-          answers={answers}
-          atDepthMm={shownDepthMm ?? tellingDepth(plan)}
-          drawingHeight={drawingHeight}
-          onKnow={() => {
-            openRoom('know');
+        <Column
+          onLayout={({ nativeEvent }) => {
+            setTopHeight(nativeEvent.layout.height);
           }}
-          onInstead={onInstead}
-        />
-      ) : faults.length === 0 ? (
-        <Column minHeight={drawingHeight} justifyContent="center">
-          <Loading what={commonWords.thePlan} />
+        >
+          <PlanTop
+            plan={plan}
+            edit={edit}
+            answers={answers}
+            atDepthMm={shownDepthMm ?? tellingDepth(plan)}
+            drawingHeight={drawingHeight}
+            onKnow={() => {
+              openRoom('know');
+            }}
+            onInstead={onInstead}
+          />
         </Column>
-      ) : null}
+      ) : (
+        // As tall as the plan was: what is being typed below it stays where it is.
+        <Column minHeight={topHeight} justifyContent="center" testID="no-plan">
+          {faults.length === 0 ? (
+            <Loading what={commonWords.thePlan} />
+          ) : (
+            <Small padding="$4" textAlign="center">
+              {holeWords.noPlanOfThese}
+            </Small>
+          )}
+        </Column>
+      )}
       {walk}
       {plan ? (
         <PlanBody
           plan={plan}
           answers={answers}
           edges={edges}
+          tradeRules={tradeRules(plan, room, units)}
           onInstead={onInstead}
           onShowDepth={setShownDepthMm}
           columns={wide ? 3 : 2}
-          closer={<CloserRooms onOpen={openRoom} />}
+          closer={<CloserRooms hrefOf={(name) => roomHref(room.detail, name)} />}
         />
       ) : null}
     </Column>
   );
 }
+
+const tradeRules = (
+  plan: Plan,
+  { edit: { piece }, detail }: HoleRoom,
+  units: UnitSystem,
+): readonly TradeRuleInWords[] => {
+  const material = findMaterial(piece.material, detail.job.customMaterials);
+  return material
+    ? tradeRulesInWords({ plan, form: piece.form, materialClass: material.class }, units)
+    : [];
+};
 
 function useHoleKeys(dispatch: HoleRoom['handle']['dispatch'], onNew: () => void): void {
   useKeys([

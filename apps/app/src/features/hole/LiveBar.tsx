@@ -3,13 +3,17 @@ import { headlineFigures } from '@nucleon/core/words/plan/figures';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { Column, Row } from '../../ui/layout';
 import { Label, Numeral, Small, Strong } from '../../ui/text';
+import { useLetterPx } from '../../ui/TextScale';
 import { useUnits } from '../display/displayStore';
 
+/** With letters as large as that they stand above the button, not beside it. */
+const LEAST_PX = 190;
 const SHOWN = ['feedForceN', holeWords.rpm, 'drillTimeS'];
 
 /** The three numbers that move as choices change, always in sight at the foot. */
 export function LiveBar({ plan }: { readonly plan: Plan }) {
   const units = useUnits();
+  const basis = useLetterPx(LEAST_PX);
   const stops = plan.gates.filter((gate) => gate.level === 'stop');
   if (stops.length > 0) {
     return (
@@ -23,7 +27,13 @@ export function LiveBar({ plan }: { readonly plan: Plan }) {
     );
   }
   return (
-    <Row flex={1} justifyContent="space-around" testID="live-bar">
+    <Row
+      flexGrow={1}
+      flexBasis={basis}
+      justifyContent="space-around"
+      flexWrap="wrap"
+      testID="live-bar"
+    >
       {headlineFigures(plan, units)
         .filter((figure) => SHOWN.includes(figure.key))
         .map((figure) => (

@@ -1,3 +1,4 @@
+import type { TradeRuleInWords } from '@nucleon/core/words/advice/tradeRulesInWords';
 import { holeWords } from '@nucleon/core/words/screens/hole';
 import { brokenRule, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { edgeText } from '@nucleon/core/words/layout/edgeText';
@@ -8,6 +9,7 @@ import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { useUnits } from '../display/displayStore';
+import { FromLogLine } from '../learning/FromLogLine';
 import { CheckList } from '../gates/CheckList';
 import { StopPanel } from '../gates/StopPanel';
 import type { GateAnswers } from '../gates/useGateAnswers';
@@ -15,6 +17,7 @@ import type { Editing } from './editing';
 import { FigureGrid } from './FigureGrid';
 import { PlanDrawing } from './PlanDrawing';
 import { StepList } from './StepList';
+import { TradeRuleList } from './TradeRuleList';
 import { Heading } from '../../ui/text';
 
 interface PlanTopProps {
@@ -57,6 +60,7 @@ interface PlanBodyProps {
   readonly plan: Plan;
   readonly answers: GateAnswers;
   readonly edges: readonly JudgedRule[];
+  readonly tradeRules: readonly TradeRuleInWords[];
   readonly onInstead: () => void;
   readonly onShowDepth: (mm: number | null) => void;
   /** Numbers side by side. */
@@ -70,6 +74,7 @@ export function PlanBody({
   plan,
   answers,
   edges,
+  tradeRules,
   onInstead,
   onShowDepth,
   columns,
@@ -81,6 +86,7 @@ export function PlanBody({
     <>
       <Panel borderWidth={0}>
         <FigureGrid figures={headlineFigures(plan, units)} columns={columns} />
+        <FromLogLine plan={plan} />
       </Panel>
       {tooNear ? (
         <Column padding="$3" paddingBottom="$0" testID="too-near">
@@ -112,6 +118,7 @@ export function PlanBody({
         <Heading aria-level={2}>{holeWords.stepByStep}</Heading>
         <StepList steps={plan.steps} onShowDepth={onShowDepth} />
       </Column>
+      <TradeRuleList rules={tradeRules} />
       <Column paddingTop="$2">
         <Column paddingHorizontal="$4" paddingBottom="$2">
           <Heading aria-level={2}>{holeWords.theEngineering}</Heading>

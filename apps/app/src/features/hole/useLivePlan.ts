@@ -10,8 +10,10 @@ import type { Workshop } from '../kit/useWorkshop';
 import type { Content } from './holeDraft';
 
 export interface LivePlan {
-  /** The last plan that could be made; stays while a faulty value is mended. */
+  /** null where none can be made: a plan of other values is not shown beside what clashes. */
   readonly plan: Plan | null;
+  /** The last that could be made: what is edited by it keeps its place while a clash is mended. */
+  readonly lastPlan: Plan | null;
   readonly faults: readonly Fault[];
   /** What the plan was asked from: other rooms ask the worker the same. */
   readonly asked: AskedHole;
@@ -21,7 +23,7 @@ export interface LivePlan {
 export const caseOf = (
   job: Pick<HoleDetail['job'], 'checks' | 'customMaterials'>,
   { piece, hole }: Pick<DrillCase, 'piece' | 'hole'>,
-  { bits, machines, parts, house }: Workshop,
+  { bits, machines, parts, house, experience }: Workshop,
 ): DrillCase => ({
   job: job.checks ? { checks: job.checks } : {},
   piece,
@@ -29,6 +31,7 @@ export const caseOf = (
   kit: { bits, machines, ...parts },
   materials: job.customMaterials,
   habits: house,
+  experience,
 });
 
 /**
@@ -44,5 +47,6 @@ export function useLivePlan(detail: HoleDetail, content: Content, workshop: Work
   const { outcome, faults } = useTask('plan', asked);
   const bent = useTask('bentPlan', asked);
   const latest = bent.of === asked ? bent.outcome : outcome;
-  return { plan: latest?.kind === 'planned' ? latest.plan : null, faults, asked };
+  const lastPlan = latest?.kind === 'planned' ? latest.plan : null;
+  return { plan: faults.length === 0 ? lastPlan : null, lastPlan, faults, asked };
 }

@@ -45,7 +45,7 @@ export function JobScreen() {
     [custom],
   );
   const addHole = (): void => {
-    router.navigate(routes.newHole(jobId));
+    router.navigate(routes.newHole({ jobId }));
   };
   useKeys([{ key: 'n', does: commonWords.newHole, run: addHole }]);
   return (
@@ -65,7 +65,9 @@ export function JobScreen() {
         ) : undefined
       }
     >
-      {job.isError ? <Failed error={job.error} onRetry={() => void job.refetch()} /> : null}
+      {job.isError && !job.data ? (
+        <Failed error={job.error} onRetry={() => void job.refetch()} />
+      ) : null}
       {job.isPending ? <Loading what={commonWords.theJob} /> : null}
       {job.data ? (
         <Column padding="$4" gap="$4">

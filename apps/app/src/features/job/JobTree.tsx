@@ -1,19 +1,23 @@
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { jobWords } from '@nucleon/core/words/screens/job';
-import { routes } from '../../routes';
+import type { Route } from '../../routes';
 import { useQuery } from '@tanstack/react-query';
-import { useRouter } from 'expo-router';
 import { jobQuery } from '../../api/jobs';
 import { Column } from '../../ui/layout';
-import { Press } from '../../ui/Press';
+import { LinkPress } from '../../ui/LinkPress';
 import { Label, Small, Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 
+interface JobTreeProps {
+  readonly jobId: string;
+  readonly holeId: string;
+  readonly hrefOf: (holeId: string) => Route;
+}
+
 /** The job's pieces and holes at the side of a wide screen. */
-export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly holeId: string }) {
+export function JobTree({ jobId, holeId, hrefOf }: JobTreeProps) {
   const units = useUnits();
-  const router = useRouter();
   const job = useQuery(jobQuery(jobId));
   return (
     <Column
@@ -33,13 +37,11 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
             const word =
               hole.faults.length > 0 ? jobWords.doesNotFit : stopped ? commonWords.stop : null;
             return (
-              <Press
+              <LinkPress
                 key={hole.id}
-                role="link"
+                to={hrefOf(hole.id)}
+                testID={`tree-${hole.label ?? ''}`}
                 aria-current={here ? 'page' : undefined}
-                onPress={() => {
-                  router.navigate(routes.hole(jobId, hole.id));
-                }}
                 paddingHorizontal="$3"
                 borderLeftWidth={4}
                 borderColor={here ? '$water' : 'transparent'}
@@ -52,7 +54,7 @@ export function JobTree({ jobId, holeId }: { readonly jobId: string; readonly ho
                     {word ?? formatLengthShort(hole.diameterMm, units)}
                   </Small>
                 </Column>
-              </Press>
+              </LinkPress>
             );
           })}
         </Column>

@@ -166,17 +166,11 @@ function LastRun({ run }: { readonly run: HoleRun }) {
 
 function HoleRow({ hole, jobId }: { readonly hole: HoleInList; readonly jobId: string }) {
   const units = useUnits();
-  const router = useRouter();
   const { headline } = hole;
   const stopped = headline && headline.stops.length > 0;
   const changed = headline?.changed && planChangesText(headline.changed, units);
   return (
-    <RowLink
-      onPress={() => {
-        router.navigate(routes.hole(jobId, hole.id));
-      }}
-      testID={`hole-${hole.label ?? ''}`}
-    >
+    <RowLink to={routes.hole(jobId, hole.id)} testID={`hole-${hole.label ?? ''}`}>
       <Strong textAlign="left">
         {hole.label || commonWords.hole} · {formatLengthShort(hole.diameterMm, units)}
       </Strong>

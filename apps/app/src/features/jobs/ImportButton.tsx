@@ -1,24 +1,26 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { jobsWords } from '@nucleon/core/words/screens/jobs';
 import { routes } from '../../routes';
 import type { Fault } from '@nucleon/core/documents/fault';
 import { useRouter } from 'expo-router';
 import FolderInput from 'lucide-react-native/icons/folder-input';
-import { useState } from 'react';
-import { v7 as newId } from 'uuid';
-import { importJob } from '../../api/jobs';
+import type { JobImported } from '@nucleon/contract/wire';
 import { ApiProblem } from '../../api/problem';
-import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { pickFile } from '../../ui/pickFile';
 import { Small } from '../../ui/text';
+import { KitDifferences } from './KitDifferences';
+import { useImport } from './useImport';
 
 const MAX_SHOWN = 8;
 
 interface Trouble {
   readonly text: string;
   readonly faults: readonly Fault[];
+  /** Nobody answered: the same may go through the next time. */
+  readonly mayPass: boolean;
 }
 
 function troubleWith(name: string, error: unknown): string {
@@ -29,80 +31,47 @@ function troubleWith(name: string, error: unknown): string {
   return error.body.faults ? left : `${left} ${error.message}`;
 }
 
-/** What a job that was opened left behind in its file. */
-interface Opened {
-  readonly jobId: string;
-  readonly text: string;
-  readonly left: readonly string[];
-}
-
 /** Opens a job file, alone or in an archive; a faulty one is refused whole, with what is wrong where. */
 export function ImportButton() {
   const router = useRouter();
-  const [opened, setOpened] = useState<Opened | null>(null);
   const show = (jobId: string): void => {
     router.navigate(routes.job(jobId));
   };
-  const [name, setName] = useState('');
-  const reading = useWrite(
-    (file: File) => {
-      const type = file.name.endsWith('.zip') ? 'application/zip' : 'application/json';
-      return importJob(new Blob([file], { type }), newId());
-    },
-    {
-      done: ({ jobId, skipped, left }, file) => {
-        const lines = [...skipped.map((run) => jobsWords.runOf(run.name, run.why)), ...left];
-        if (lines.length === 0) show(jobId);
-        else
-          setOpened({
-            jobId,
-            text: jobsWords.isOpenInIt(file.name, lines.length),
-            left: lines,
-          });
-      },
-    },
-  );
-  const open = async (): Promise<void> => {
+  const { state, name, open, again, cancel } = useImport((imported) => {
+    if (toTell(imported) === 0) show(imported.jobId);
+  });
+  const pick = async (): Promise<void> => {
     const file = await pickFile('.json,.zip,application/json,application/zip');
-    if (!file) return;
-    setOpened(null);
-    setName(file.name);
-    reading.run(file);
+    if (file) open(file);
   };
-  const trouble: Trouble | null = reading.error
-    ? {
-        text: troubleWith(name, reading.error),
-        faults: reading.error instanceof ApiProblem ? (reading.error.body.faults ?? []) : [],
-      }
-    : null;
+  const trouble: Trouble | null =
+    state.kind === 'failed'
+      ? {
+          text: troubleWith(name, state.error),
+          faults: state.error instanceof ApiProblem ? (state.error.body.faults ?? []) : [],
+          mayPass: !(state.error instanceof ApiProblem && state.error.body.status < 500),
+        }
+      : null;
   return (
     <Column gap="$2">
-      <Button
-        label={reading.busy ? jobsWords.opening : jobsWords.openJobFile}
-        icon={FolderInput}
-        onPress={() => {
-          if (!reading.busy) void open();
-        }}
-        testID="import"
-      />
-      {opened ? (
-        <Notice level="note" title={jobsWords.opened} text={opened.text} live testID="import-left">
-          {opened.left.slice(0, MAX_SHOWN).map((line) => (
-            <Small key={line}>{line}</Small>
-          ))}
-          {opened.left.length > MAX_SHOWN ? (
-            <Small>{jobsWords.andMore(opened.left.length - MAX_SHOWN)}</Small>
-          ) : null}
-          <Row>
-            <Button
-              label={jobsWords.goToJob}
-              onPress={() => {
-                show(opened.jobId);
-              }}
-              testID="import-go"
-            />
-          </Row>
-        </Notice>
+      {state.kind === 'busy' ? (
+        <Row gap="$2" justifyContent="space-between" role="status" aria-live="polite">
+          <Small>{jobsWords.opening(name, state.seconds)}</Small>
+          <Button label={commonWords.cancel} onPress={cancel} testID="import-cancel" />
+        </Row>
+      ) : (
+        <Button
+          label={jobsWords.openJobFile}
+          icon={FolderInput}
+          onPress={() => void pick()}
+          testID="import"
+        />
+      )}
+      {state.kind === 'stopped' ? (
+        <Notice level="note" text={jobsWords.importStopped(name)} live testID="import-stopped" />
+      ) : null}
+      {state.kind === 'opened' && toTell(state.imported) > 0 ? (
+        <Left imported={state.imported} name={name} onShow={show} />
       ) : null}
       {trouble ? (
         <Notice level="caution" text={trouble.text} live testID="import-trouble">
@@ -114,8 +83,59 @@ export function ImportButton() {
           {trouble.faults.length > MAX_SHOWN ? (
             <Small>{jobsWords.andMore(trouble.faults.length - MAX_SHOWN)}</Small>
           ) : null}
+          {trouble.mayPass ? (
+            <Row>
+              <Button label={commonWords.tryAgain} onPress={again} testID="import-again" />
+            </Row>
+          ) : null}
         </Notice>
       ) : null}
     </Column>
+  );
+}
+
+const linesOf = ({ skipped, left }: JobImported): readonly string[] => [
+  ...skipped.map((run) => jobsWords.runOf(run.name, run.why)),
+  ...left,
+];
+const toTell = (imported: JobImported): number =>
+  linesOf(imported).length + imported.differs.length;
+
+/** What a job that was opened left behind in its file, and what of the kit it knows otherwise. */
+function Left({
+  imported,
+  name,
+  onShow,
+}: {
+  readonly imported: JobImported;
+  readonly name: string;
+  readonly onShow: (jobId: string) => void;
+}) {
+  const lines = linesOf(imported);
+  return (
+    <Notice
+      level="note"
+      title={jobsWords.opened}
+      text={lines.length > 0 ? jobsWords.isOpenInIt(name, lines.length) : jobsWords.isOpen(name)}
+      live
+      testID="import-left"
+    >
+      {lines.slice(0, MAX_SHOWN).map((line) => (
+        <Small key={line}>{line}</Small>
+      ))}
+      {lines.length > MAX_SHOWN ? (
+        <Small>{jobsWords.andMore(lines.length - MAX_SHOWN)}</Small>
+      ) : null}
+      {imported.differs.length > 0 ? <KitDifferences differs={imported.differs} /> : null}
+      <Row>
+        <Button
+          label={jobsWords.goToJob}
+          onPress={() => {
+            onShow(imported.jobId);
+          }}
+          testID="import-go"
+        />
+      </Row>
+    </Notice>
   );
 }

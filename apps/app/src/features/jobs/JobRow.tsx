@@ -1,27 +1,32 @@
 import { jobsWords } from '@nucleon/core/words/screens/jobs';
 import { counted } from '@nucleon/core/words/sentence';
-import { routes } from '../../routes';
+import { routes, type Route } from '../../routes';
 import type { JobSummary } from '@nucleon/contract/wire';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
 import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
-import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import OctagonX from 'lucide-react-native/icons/octagon-x';
 import { Icon } from '../../ui/Icon';
 import { Column, Row } from '../../ui/layout';
-import { Press } from '../../ui/Press';
+import { LinkPress } from '../../ui/LinkPress';
 import { Heading, Small } from '../../ui/text';
 
-export function JobRow({ job, first }: { readonly job: JobSummary; readonly first: boolean }) {
-  const router = useRouter();
+interface JobRowProps {
+  readonly job: JobSummary;
+  readonly first: boolean;
+  /** Shown beside the list, where there is room for it. */
+  readonly beside?: { readonly to: Route; readonly here: boolean };
+}
+
+export function JobRow({ job, first, beside }: JobRowProps) {
   const materials = job.materials.map((id) => findMaterial(id)?.name ?? id).join(', ');
   return (
     <Column render="li" borderTopWidth={first ? 0 : 1} borderColor="$line">
-      <Press
-        role="link"
-        onPress={() => {
-          router.navigate(routes.job(job.id));
-        }}
+      <LinkPress
+        to={beside?.to ?? routes.job(job.id)}
+        {...(beside?.here
+          ? { 'aria-current': 'true' as const, backgroundColor: '$waterWash' as const }
+          : {})}
         padding="$4"
         gap="$3"
         justifyContent="space-between"
@@ -44,7 +49,7 @@ export function JobRow({ job, first }: { readonly job: JobSummary; readonly firs
           ) : null}
         </Column>
         <Icon of={ChevronRight} tone="muted" />
-      </Press>
+      </LinkPress>
     </Column>
   );
 }

@@ -1,10 +1,13 @@
-import type { JobSummary } from '@nucleon/contract/wire';
+import type { Bench, JobSummary } from '@nucleon/contract/wire';
 import { fireEvent, screen } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { JobsScreen } from './JobsScreen';
 
 const mockNavigate = jest.fn();
-jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
+jest.mock('expo-router', () => ({
+  useRouter: () => ({ navigate: mockNavigate, setParams: jest.fn() }),
+  useLocalSearchParams: () => ({}),
+}));
 
 const job: JobSummary = {
   id: 'j1',
@@ -17,6 +20,22 @@ const job: JobSummary = {
   materials: ['float-glass'],
 };
 
+const BENCH: Bench = {
+  underWay: [],
+  toDrill: [
+    {
+      jobId: 'j1',
+      jobName: 'Clock court',
+      pieceName: 'Glass dial',
+      holeId: 'h1',
+      holeName: 'Arbor',
+      diameterMm: 22,
+    },
+  ],
+  noResult: [],
+  bits: [{ id: 'b1', name: 'Cup saw 22', state: 'tired' }],
+};
+
 function answer(items: readonly JobSummary[], status = 200): jest.Mock {
   const fetched = jest.fn((path: string) =>
     Promise.resolve({
@@ -25,12 +44,14 @@ function answer(items: readonly JobSummary[], status = 200): jest.Mock {
       json: () =>
         Promise.resolve(
           status < 400
-            ? {
-                items: path.includes('search=none') ? [] : items,
-                page: 1,
-                pageSize: 20,
-                total: items.length,
-              }
+            ? path.endsWith('/bench')
+              ? BENCH
+              : {
+                  items: path.includes('search=none') ? [] : items,
+                  page: 1,
+                  pageSize: 20,
+                  total: items.length,
+                }
             : { code: 'faulty', detail: 'Not so.', status },
         ),
     }),
@@ -48,6 +69,8 @@ it('lists jobs in plain words and opens one', async () => {
   expect(screen.getByText(/1 piece, 2 holes/)).toBeTruthy();
   expect(screen.getByText('Float glass')).toBeTruthy();
   expect(screen.getByText('1 hole stopped')).toBeTruthy();
+  expect(await screen.findByText('Arbor · 22 mm')).toBeTruthy();
+  expect(screen.getByText('Dress it or plan its change')).toBeTruthy();
   fireEvent.click(screen.getByText('Clock court'));
   expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1');
 });
@@ -58,6 +81,21 @@ it('invites a first hole when there is nothing, and says when a search finds not
   expect(await screen.findByText('No jobs yet')).toBeTruthy();
   typeIn(screen.getByTestId('search'), 'none');
   expect(await screen.findByText('Nothing by that name')).toBeTruthy();
+});
+
+it('tells what it is about in three steps, once on a device', async () => {
+  answer([job]);
+  const { unmount } = show(<JobsScreen />);
+  expect(await screen.findByText('Say what you hold')).toBeTruthy();
+  fireEvent.click(screen.getByText('Next'));
+  fireEvent.click(screen.getByText('Next'));
+  expect(screen.getByText('3 of 3')).toBeTruthy();
+  fireEvent.click(screen.getByText('Got it'));
+  expect(screen.queryByTestId('tour')).toBeNull();
+  unmount();
+  show(<JobsScreen />);
+  expect(await screen.findByText('Clock court')).toBeTruthy();
+  expect(screen.queryByTestId('tour')).toBeNull();
 });
 
 it('says what went wrong and offers to try again', async () => {

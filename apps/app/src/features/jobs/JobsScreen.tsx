@@ -1,29 +1,40 @@
 import { jobsWords } from '@nucleon/core/words/screens/jobs';
 import { commonWords } from '@nucleon/core/words/screens/common';
-import { routes } from '../../routes';
+import { routes, type JobsQuery, type Route } from '../../routes';
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { useRouter } from 'expo-router';
+import { useMedia } from '@tamagui/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import ArchiveRestore from 'lucide-react-native/icons/archive-restore';
 import Plus from 'lucide-react-native/icons/plus';
-import { useDeferredValue, useRef, useState } from 'react';
+import { useDeferredValue, useRef } from 'react';
 import type { TextInput } from 'react-native';
 import { jobsQuery } from '../../api/jobs';
 import { Button } from '../../ui/Button';
-import { Column, Panel } from '../../ui/layout';
+import { Column, Panel, WIDE_PX } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/StateView';
+import { Heading } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
 import { TopLinks } from '../../ui/TopLinks';
+import { useAddressText } from '../../ui/useAddressText';
 import { useKeys } from '../../ui/useKeys';
+import { BenchList } from './BenchList';
 import { ImportButton } from './ImportButton';
+import { JobBeside } from './JobBeside';
 import { JobRow } from './JobRow';
+import { Tour } from './Tour';
+import { LastStarted } from './LastStarted';
 
-/** All jobs, last touched first. */
+/** The list of jobs, beside which the chosen one stands where there is room, px. */
+const LIST_PX = 360;
+
+/** What there is to go on with, and all jobs, last touched first. */
 export function JobsScreen() {
   const router = useRouter();
-  const [search, setSearch] = useState('');
+  const [search, setSearch] = useAddressText('search');
   const asked = useDeferredValue(search.trim());
   const jobs = useInfiniteQuery(jobsQuery(asked));
+  const { wide } = useMedia();
   const box = useRef<TextInput>(null);
   const newHole = (): void => {
     router.navigate(routes.newHole());
@@ -33,11 +44,16 @@ export function JobsScreen() {
     { key: 'n', does: commonWords.newHole, run: newHole },
   ]);
   const items = jobs.data?.pages.flatMap((page) => page.items) ?? [];
+  const { job: jobId, hole } = useLocalSearchParams<{ job?: string; hole?: string }>();
+  const hereWith = (shown: Pick<JobsQuery, 'job' | 'hole'>): Route =>
+    routes.jobs({ ...(search === '' ? {} : { search }), ...shown });
+  const beside = wide ? (jobId ?? items[0]?.id) : undefined;
   return (
     <Page
       title={jobsWords.nucleon}
-      subtitle={jobsWords.holesWithDiamondAnd}
+      {...(wide ? { subtitle: jobsWords.holesWithDiamondAnd } : {})}
       actions={<TopLinks />}
+      {...(wide ? { maxWidth: WIDE_PX } : {})}
       footer={
         <Button
           label={jobsWords.newHole}
@@ -49,49 +65,78 @@ export function JobsScreen() {
         />
       }
     >
-      <Column padding="$4" gap="$4">
-        <TextBox
-          label={jobsWords.searchJobsAndPieces}
-          hideLabel
-          placeholder={jobsWords.searchJobsAndPieces}
-          value={search}
-          onChangeText={setSearch}
-          inputRef={box}
-          inputMode="search"
-          testID="search"
-        />
-        {jobs.isError ? <Failed error={jobs.error} onRetry={() => void jobs.refetch()} /> : null}
-        {jobs.isPending ? <Loading what={jobsWords.yourJobs} /> : null}
-        {jobs.data && items.length === 0 ? (
-          asked ? (
-            <Empty title={jobsWords.nothingByThatName} text={jobsWords.noJobOrPiece(asked)} />
-          ) : (
-            <Empty title={jobsWords.noJobsYet} text={jobsWords.sayWhatYouHave} />
-          )
-        ) : null}
-        {items.length > 0 ? (
-          <Panel wet render="ul" padding={0} margin={0} testID="jobs">
-            {items.map((job, index) => (
-              <JobRow key={job.id} job={job} first={index === 0} />
-            ))}
-          </Panel>
-        ) : null}
-        {jobs.hasNextPage ? (
-          <Button
-            label={jobs.isFetchingNextPage ? jobsWords.fetching : jobsWords.moreJobs}
-            onPress={() => void jobs.fetchNextPage()}
+      <Column padding="$4" gap="$4" {...(wide ? { flexDirection: 'row', gap: '$5' } : {})}>
+        <Column gap="$4" {...(wide ? { width: LIST_PX, flexShrink: 0 } : {})}>
+          {asked ? null : (
+            <>
+              <Tour />
+              <LastStarted />
+              <BenchList beside={wide} />
+            </>
+          )}
+          <Heading aria-level={2}>{jobsWords.recentJobs}</Heading>
+          <TextBox
+            label={jobsWords.searchJobsAndPieces}
+            hideLabel
+            placeholder={jobsWords.searchJobsAndPieces}
+            value={search}
+            onChangeText={setSearch}
+            inputRef={box}
+            inputMode="search"
+            testID="search"
           />
+          {jobs.isError && !jobs.data ? (
+            <Failed error={jobs.error} onRetry={() => void jobs.refetch()} />
+          ) : null}
+          {jobs.isPending ? <Loading what={jobsWords.yourJobs} /> : null}
+          {jobs.data && items.length === 0 ? (
+            asked ? (
+              <Empty title={jobsWords.nothingByThatName} text={jobsWords.noJobOrPiece(asked)} />
+            ) : (
+              <Empty title={jobsWords.noJobsYet} text={jobsWords.sayWhatYouHave} />
+            )
+          ) : null}
+          {items.length > 0 ? (
+            <Panel wet render="ul" padding={0} margin={0} testID="jobs">
+              {items.map((job, index) => (
+                <JobRow
+                  key={job.id}
+                  job={job}
+                  first={index === 0}
+                  {...(beside
+                    ? { beside: { to: hereWith({ job: job.id }), here: job.id === beside } }
+                    : {})}
+                />
+              ))}
+            </Panel>
+          ) : null}
+          {jobs.hasNextPage ? (
+            <Button
+              label={jobs.isFetchingNextPage ? jobsWords.fetching : jobsWords.moreJobs}
+              onPress={() => void jobs.fetchNextPage()}
+            />
+          ) : null}
+          <ImportButton />
+          <Button
+            label={jobsWords.deletedJobs}
+            icon={ArchiveRestore}
+            look="quiet"
+            onPress={() => {
+              router.navigate(routes.bin());
+            }}
+            testID="jobs-bin"
+          />
+        </Column>
+        {beside ? (
+          <Column flex={1} minWidth={0}>
+            <JobBeside
+              key={beside}
+              jobId={beside}
+              holeId={hole}
+              hrefOf={(holeId) => hereWith({ job: beside, hole: holeId })}
+            />
+          </Column>
         ) : null}
-        <ImportButton />
-        <Button
-          label={jobsWords.deletedJobs}
-          icon={ArchiveRestore}
-          look="quiet"
-          onPress={() => {
-            router.navigate(routes.bin());
-          }}
-          testID="jobs-bin"
-        />
       </Column>
     </Page>
   );

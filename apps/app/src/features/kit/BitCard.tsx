@@ -1,16 +1,19 @@
 import { kitWords } from '@nucleon/core/words/screens/kit';
+import { learningWords } from '@nucleon/core/words/screens/learning';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { lastDressed, noteWords } from '@nucleon/core/words/bitWords';
 import { format } from 'date-fns';
 import Copy from 'lucide-react-native/icons/copy';
+import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import Eye from 'lucide-react-native/icons/eye';
 import NotebookPen from 'lucide-react-native/icons/notebook-pen';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { putBit } from '../../api/kit';
+import { learningQuery } from '../../api/learning';
 import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
@@ -47,6 +50,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
     done: onDone,
   });
   const trouble = another.trouble || putAway.trouble;
+  const due = useQuery(learningQuery).data?.report?.bits.find(({ bitId }) => bitId === id);
   if (checking)
     return (
       <BitCheck
@@ -93,6 +97,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
             testID="bit-retire"
           />
         </Row>
+        {due ? <Small testID="bit-due">{learningWords.dueOf(due)}</Small> : null}
         {trouble ? (
           <Small color="$stop" role="alert">
             {trouble}

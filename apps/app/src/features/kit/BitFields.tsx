@@ -117,7 +117,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
       <LengthBox
         label={kitWords.usableDepth}
         valueMm={draft.usableDepthMm ?? usual.usableDepthMm}
-        mostMm={LIMITS.thicknessMm.max}
+        mostMm={LIMITS.toolLengthMm.max}
         onChangeMm={(mm) => {
           change({ usableDepthMm: mm });
         }}
@@ -144,7 +144,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
           label={kitWords.freeLength}
           valueMm={draft.freeLengthMm ?? null}
           placeholder={kitWords.notKnown}
-          mostMm={LIMITS.thicknessMm.max}
+          mostMm={LIMITS.toolLengthMm.max}
           onChangeMm={(mm) => {
             change({ freeLengthMm: mm });
           }}
@@ -161,7 +161,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
             label={kitWords.boreDepth}
             valueMm={draft.boreDepthMm ?? null}
             placeholder={kitWords.asUsable}
-            mostMm={LIMITS.thicknessMm.max}
+            mostMm={LIMITS.toolLengthMm.max}
             onChangeMm={(mm) => {
               change({ boreDepthMm: mm });
             }}

@@ -4,7 +4,7 @@ import { commonWords } from '@nucleon/core/words/screens/common';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { BIT_FAMILIES, BIT_FAMILY_IDS } from '@nucleon/core/data/bits/bitFamilies';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
-import { deleteBit, putBit, restoreBit } from '../../api/kit';
+import { deleteBit, putBit, restoreBit, showNewBit } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
@@ -30,6 +30,8 @@ export function BitForm({ bit, start, onDone }: BitFormProps) {
     fresh: { ...NEW_BIT, ...start },
     put: putBit,
     restore: restoreBit,
+    path: (id) => `/bits/${id}`,
+    showNew: showNewBit,
     onDone,
   });
   const { value: draft, change } = kit;

@@ -1,6 +1,8 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { BITS, fakeApi, type Sent } from '../../testingApi';
+import { INCH_POUND } from '@nucleon/core/data/unitSystem';
+import { useDisplay } from '../display/displayStore';
 import { useUndo } from '../../ui/undoStore';
 import { KitScreen } from './KitScreen';
 
@@ -123,6 +125,20 @@ it('refuses speeds it cannot read, and saves those it can', async () => {
     kind: 'cordless-drill',
     speeds: { kind: 'steps', rpm: [400, 900] },
   });
+});
+
+it('takes a torque in the person’s own unit', async () => {
+  const metric = useDisplay.getState().units;
+  useDisplay.setState({ units: INCH_POUND });
+  const log = await open(fakeApi(), { shelf: 'machines' });
+  fireEvent.click(screen.getByText('Add a machine'));
+  expect(screen.getByText('Torque that stalls it, lbf·ft')).toBeTruthy();
+  typeIn(screen.getByTestId('machine-torque'), '10');
+  fireEvent.click(screen.getByTestId('kit-save'));
+  await waitFor(() => expect(changes(log)).toHaveLength(1));
+  // 10 lbf·ft × 1.355818 N·m
+  expect(changes(log)[0]?.body?.['stallTorqueNm']).toBeCloseTo(13.558, 3);
+  useDisplay.setState({ units: metric });
 });
 
 it('finds by name, size or supplier, and keeps what is put away out of sight', async () => {

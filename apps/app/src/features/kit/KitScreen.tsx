@@ -2,13 +2,14 @@ import { commonWords } from '@nucleon/core/words/screens/common';
 import { kitWords } from '@nucleon/core/words/screens/kit';
 import { routes } from '../../routes';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { TextInput } from 'react-native';
 import { Chips } from '../../ui/Chips';
-import { Column } from '../../ui/layout';
+import { Beside, Column, Half, WIDE_PX } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/StateView';
 import { TextBox } from '../../ui/TextBox';
+import { useAddressText } from '../../ui/useAddressText';
 import { useKeys } from '../../ui/useKeys';
 import { BitsShelf } from './BitsShelf';
 import { MachinesShelf } from './MachinesShelf';
@@ -25,7 +26,7 @@ export function KitScreen() {
   const router = useRouter();
   const { shelf: asked, check } = useLocalSearchParams<{ shelf?: string; check?: string }>();
   const workshop = useWorkshop();
-  const [search, setSearch] = useState('');
+  const [search, setSearch] = useAddressText('search');
   const box = useRef<TextInput>(null);
   const shelf: ShelfName = isShelf(asked) ? asked : 'bits';
   useKeys([
@@ -43,37 +44,44 @@ export function KitScreen() {
       title={kitWords.kit}
       subtitle={kitWords.whatYouOwn}
       back={{ href: routes.jobs(), label: commonWords.allJobs }}
+      maxWidth={WIDE_PX}
     >
       <Column padding="$4" gap="$4">
-        {workshop.error ? <Failed error={workshop.error} onRetry={workshop.retry} /> : null}
+        {workshop.error && data === null ? (
+          <Failed error={workshop.error} onRetry={workshop.retry} />
+        ) : null}
         {data === null && !workshop.error ? <Loading what={kitWords.yourKit} /> : null}
         {data ? (
-          <>
-            <Chips
-              label={kitWords.shelf}
-              chips={shelfChips(data)}
-              value={shelf}
-              onChange={(to) => {
-                setSearch('');
-                router.setParams({ shelf: to, check: '' });
-              }}
-              testID="shelf"
-            />
-            <TextBox
-              label={kitWords.findByNameSize}
-              value={search}
-              onChangeText={setSearch}
-              inputRef={box}
-              testID="kit-search"
-            />
-            {shelf === 'bits' ? (
-              <BitsShelf bits={data.bits} search={search} check={check ?? null} />
-            ) : shelf === 'machines' ? (
-              <MachinesShelf machines={data.machines} search={search} />
-            ) : (
-              <PartsShelf key={shelf} sort={shelf} parts={data.parts[shelf]} search={search} />
-            )}
-          </>
+          <Beside gap="$4">
+            <Half gap="$4">
+              <Chips
+                label={kitWords.shelf}
+                chips={shelfChips(data)}
+                value={shelf}
+                onChange={(to) => {
+                  setSearch('');
+                  router.setParams({ shelf: to, check: '' });
+                }}
+                testID="shelf"
+              />
+              <TextBox
+                label={kitWords.findByNameSize}
+                value={search}
+                onChangeText={setSearch}
+                inputRef={box}
+                testID="kit-search"
+              />
+            </Half>
+            <Half>
+              {shelf === 'bits' ? (
+                <BitsShelf bits={data.bits} search={search} check={check ?? null} />
+              ) : shelf === 'machines' ? (
+                <MachinesShelf machines={data.machines} search={search} />
+              ) : (
+                <PartsShelf key={shelf} sort={shelf} parts={data.parts[shelf]} search={search} />
+              )}
+            </Half>
+          </Beside>
         ) : null}
       </Column>
     </Page>

@@ -8,11 +8,13 @@ import {
   MACHINE_KINDS,
   type MachineKind,
 } from '@nucleon/core/data/machines/machineKinds';
+import { torqueUnit } from '@nucleon/core/words/units/formatQuantity';
 import { useState } from 'react';
-import { deleteMachine, putMachine, restoreMachine } from '../../api/kit';
+import { deleteMachine, putMachine, restoreMachine, showNewMachine } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { NumberBox } from '../../ui/NumberBox';
 import { TextBox } from '../../ui/TextBox';
+import { useUnits } from '../display/displayStore';
 import { KitFormShell } from './KitFormShell';
 import { MachineRoomFields } from './MachineRoomFields';
 import { readSpeeds, showSpeeds } from './machineSpeeds';
@@ -35,12 +37,17 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
     fresh: NEW_MACHINE,
     put: putMachine,
     restore: restoreMachine,
+    path: (id) => `/machines/${id}`,
+    showNew: showNewMachine,
     onDone,
   });
   const { value: draft, change } = kit;
   const [typedSpeeds, setTypedSpeeds] = useState<string | null>(null);
   const kind: MachineKind = MACHINE_KINDS[draft.kind];
   const name = draft.name.trim() || kind.name;
+  const torque = torqueUnit(useUnits());
+  // As many figures as anyone types: what was typed comes back as it was.
+  const inTorque = (torqueNm: number): number => Number((torqueNm / torque.nm).toPrecision(6));
   const usual = showSpeeds(draft.speeds ?? kind.speeds);
   const speedsFault =
     typedSpeeds !== null &&
@@ -105,13 +112,14 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
         testID="machine-speeds"
       />
       <NumberBox
-        label={kitWords.torqueThatStallsIt}
-        value={draft.stallTorqueNm}
-        placeholder={String(kind.stallTorqueNm)}
-        limit={LIMITS.torqueNm}
+        label={kitWords.torqueThatStallsIt(torque.unit)}
+        value={draft.stallTorqueNm === undefined ? undefined : inTorque(draft.stallTorqueNm)}
+        placeholder={String(inTorque(kind.stallTorqueNm))}
+        limit={{ ...LIMITS.torqueNm, max: inTorque(LIMITS.torqueNm.max), unit: torque.unit }}
         onChange={(value) => {
-          change({ stallTorqueNm: value });
+          change({ stallTorqueNm: value === undefined ? undefined : value * torque.nm });
         }}
+        testID="machine-torque"
       />
       <NumberBox
         label={kitWords.powerAtSpindleW}

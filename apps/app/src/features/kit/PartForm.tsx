@@ -11,7 +11,7 @@ import { COOLANT_IDS, COOLANTS, type CoolantId } from '@nucleon/core/data/coolan
 import { APART_WAYS, APART_WORDS } from '@nucleon/core/data/couplings/apart';
 import { COUPLING_KINDS } from '@nucleon/core/data/choices';
 import { SUPPORT_IDS, SUPPORTS, type SupportId } from '@nucleon/core/data/supports';
-import { deletePart, putPart, restorePart, type StoredPart } from '../../api/kit';
+import { deletePart, putPart, restorePart, showNewPart, type StoredPart } from '../../api/kit';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
@@ -73,6 +73,10 @@ export function PartForm({ sort, part, onDone }: PartFormProps) {
     fresh: FRESH[sort],
     put: (id, body) => putPart(sort, id, body) as unknown as Promise<KitContent<PartDraft>>,
     restore: (id) => restorePart(sort, id),
+    path: (id) => `/kit/${sort}/${id}`,
+    showNew: (client, made) => {
+      showNewPart(client, sort, made as unknown as StoredPart);
+    },
     onDone,
   });
   const { value: draft, change } = kit;

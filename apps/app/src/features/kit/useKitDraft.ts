@@ -1,7 +1,8 @@
 import { kitWords } from '@nucleon/core/words/screens/kit';
-import { useQueryClient } from '@tanstack/react-query';
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { v7 as newId } from 'uuid';
+import { asStored, putNew } from '../../api/newThings';
 import { dropFromDevice } from '../draft/keptOnDevice';
 import type { Part } from '../draft/merge';
 import { useDraftSave, useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
@@ -18,8 +19,13 @@ interface KitRoom<D, S> {
   readonly fresh: D;
   readonly put: (id: string, body: D & { readonly version: number }) => Promise<S>;
   readonly restore: (id: string) => Promise<void>;
+  /** Where a new one is put, and the list that shows it until the server has it. */
+  readonly path: (id: string) => string;
+  readonly showNew: (client: QueryClient, made: D & Stamped) => void;
   readonly onDone: () => void;
 }
+
+type Stamped = { readonly id: string; readonly version: number; readonly updatedAt: string };
 
 export interface KitDraft<D> {
   readonly handle: DraftHandle<KitContent<D>>;
@@ -40,6 +46,14 @@ const isKitContent = (kept: unknown): boolean => {
   return typeof id === 'string' && typeof version === 'number';
 };
 
+/** What is said of it: without its stamp, and without what was left open. */
+const known = (content: object): object =>
+  Object.fromEntries(
+    Object.entries(content).filter(
+      ([key, value]) => value !== undefined && !['id', 'version', 'updatedAt'].includes(key),
+    ),
+  );
+
 /** One part of the kit in a form: kept on the device until it is saved, with undo and merging. */
 export function useKitDraft<D extends { readonly name?: string }, S extends KitContent<D>>({
   kind,
@@ -47,6 +61,8 @@ export function useKitDraft<D extends { readonly name?: string }, S extends KitC
   fresh,
   put,
   restore,
+  path,
+  showNew,
   onDone,
 }: KitRoom<D, S>): KitDraft<D> {
   type Content = KitContent<D>;
@@ -78,20 +94,15 @@ export function useKitDraft<D extends { readonly name?: string }, S extends KitC
     if (done && saveKind === 'saved') onDone();
   }, [done, saveKind, onDone]);
   const write = async (content: Content, version: number): Promise<S> => {
-    const {
-      id,
-      version: _version,
-      updatedAt: _at,
-      ...fields
-    } = content as Content & {
-      readonly updatedAt?: string;
-    };
-    const known = Object.fromEntries(
-      Object.entries(fields).filter(([, value]) => value !== undefined),
-    ) as unknown as D;
-    const written = await put(id, { ...known, version });
+    const written = await put(content.id, { ...(known(content) as D), version });
     void client.invalidateQueries();
     return written;
+  };
+  const make = async (content: Content): Promise<void> => {
+    const fields = known(content) as D;
+    if (await putNew({ path: path(content.id), body: { ...fields, version: 0 } }))
+      void client.invalidateQueries();
+    else showNew(client, asStored({ ...fields, id: content.id }, new Date()));
   };
   useDraftSave(handle, {
     sound: !isNew && nameFault === undefined,
@@ -116,7 +127,7 @@ export function useKitDraft<D extends { readonly name?: string }, S extends KitC
     },
     save: async (usual) => {
       if (isNew) {
-        await write({ ...draft.now, ...usual }, draft.stored.version);
+        await make({ ...draft.now, ...usual });
         close();
       } else setDone(true);
     },

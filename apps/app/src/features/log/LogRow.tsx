@@ -5,7 +5,6 @@ import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { OUTCOME_WORDS } from '@nucleon/core/words/run/outcomeWords';
 import { runLine } from '@nucleon/core/words/run/runLine';
 import { format } from 'date-fns/format';
-import { useRouter } from 'expo-router';
 import { Icon } from '../../ui/Icon';
 import { Row } from '../../ui/layout';
 import { RowLink } from '../../ui/RowLink';
@@ -17,16 +16,10 @@ import { OUTCOME_LOOKS } from './outcomeLooks';
 /** One run in the log: what, when, how it came out, and what was expected. */
 export function LogRow({ run }: { readonly run: StoredRun }) {
   const units = useUnits();
-  const router = useRouter();
   const outcome = outcomeOf(run);
   const [icon, tone] = OUTCOME_LOOKS[outcome];
   return (
-    <RowLink
-      onPress={() => {
-        router.navigate(routes.run(run.runId));
-      }}
-      testID={`run-${run.holeName}`}
-    >
+    <RowLink to={routes.run(run.runId)} testID={`run-${run.holeName}`}>
       <Row gap="$2">
         <Icon of={icon} tone={tone} size={18} />
         <Strong textAlign="left" flexShrink={1}>

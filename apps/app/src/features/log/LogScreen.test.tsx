@@ -8,7 +8,7 @@ import { LogScreen } from './LogScreen';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({
-  useRouter: () => ({ navigate: mockNavigate }),
+  useRouter: () => ({ navigate: mockNavigate, setParams: jest.fn() }),
   useLocalSearchParams: () => ({}),
 }));
 // The chart's library draws for real in the journeys.

@@ -1,8 +1,10 @@
 import { logWords } from '@nucleon/core/words/screens/log';
 import { commonWords } from '@nucleon/core/words/screens/common';
+import { learningWords } from '@nucleon/core/words/screens/learning';
+import Gauge from 'lucide-react-native/icons/gauge';
 import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
-import { RUN_OUTCOMES, type RunOutcome } from '@nucleon/core/run/runOutcome';
+import { RUN_OUTCOMES } from '@nucleon/core/run/runOutcome';
 import { OUTCOME_WORDS } from '@nucleon/core/words/run/outcomeWords';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -12,11 +14,12 @@ import { runsQuery, type LogFilter } from '../../api/runs';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import type { Chip } from '@nucleon/core/words/screens/choiceChips';
-import { Column, Panel, Row } from '../../ui/layout';
+import { Beside, Column, Half, Panel, Row, WIDE_PX } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
+import { useAddressText } from '../../ui/useAddressText';
 import { useKeys } from '../../ui/useKeys';
 import { VirtualRows } from '../../ui/VirtualRows';
 import { RefusedNotice } from '../run/RefusedNotice';
@@ -40,9 +43,11 @@ const logRow = (run: StoredRun): ReactNode => <LogRow run={run} />;
 export function LogScreen() {
   const router = useRouter();
   const asked = useLocalSearchParams<Record<string, string>>();
-  const [search, setSearch] = useState('');
-  const [outcome, setOutcome] = useState<RunOutcome | 'all'>('all');
-  const [material, setMaterial] = useState(ANY);
+  const [search, setSearch] = useAddressText('search');
+  const [outcomeAsked, setOutcome] = useAddressText('outcome');
+  const outcome = RUN_OUTCOMES.find((one) => one === outcomeAsked) ?? 'all';
+  const [materialAsked, setMaterial] = useAddressText('of');
+  const material = materialAsked === '' ? ANY : materialAsked;
   const words = useDeferredValue(search.trim());
   const filter: LogFilter = {
     search: words,
@@ -66,7 +71,18 @@ export function LogScreen() {
       title={logWords.log}
       subtitle={logWords.everythingDrilled}
       back={{ href: routes.jobs(), label: commonWords.allJobs }}
-      maxWidth={900}
+      maxWidth={WIDE_PX}
+      actions={
+        <Button
+          label={learningWords.howItKnows}
+          icon={Gauge}
+          look="quiet"
+          onPress={() => {
+            router.navigate(routes.learning());
+          }}
+          testID="log-learning"
+        />
+      }
     >
       <Column padding="$4" gap="$4">
         <RefusedNotice />
@@ -117,7 +133,9 @@ export function LogScreen() {
             />
           </Row>
         ) : null}
-        {runs.isError ? <Failed error={runs.error} onRetry={() => void runs.refetch()} /> : null}
+        {runs.isError && !runs.data ? (
+          <Failed error={runs.error} onRetry={() => void runs.refetch()} />
+        ) : null}
         {runs.isPending ? <Loading what={logWords.theLog} /> : null}
         {runs.data && items.length === 0 ? (
           <Empty
@@ -134,21 +152,25 @@ export function LogScreen() {
           />
         ) : null}
         {items.length > 0 ? (
-          <>
-            <LogChart runs={items} />
-            <Small testID="log-total">
-              {total} {total === 1 ? logWords.run : logWords.runs}
-            </Small>
-            <Panel wet testID="log">
-              <VirtualRows
-                items={items}
-                keyOf={runId}
-                rowPx={ROW_PX}
-                row={logRow}
-                onEnd={fetchMore}
-              />
-            </Panel>
-          </>
+          <Beside>
+            <Half>
+              <LogChart runs={items} />
+            </Half>
+            <Half gap="$4">
+              <Small testID="log-total">
+                {total} {total === 1 ? logWords.run : logWords.runs}
+              </Small>
+              <Panel wet testID="log">
+                <VirtualRows
+                  items={items}
+                  keyOf={runId}
+                  rowPx={ROW_PX}
+                  row={logRow}
+                  onEnd={fetchMore}
+                />
+              </Panel>
+            </Half>
+          </Beside>
         ) : null}
         {runs.hasNextPage ? (
           <Button

@@ -8,7 +8,7 @@ import type { MarkKind } from '@nucleon/core/data/choices';
 import type { MarkVerdict } from '@nucleon/core/layout/markCheck';
 import type { MarkRow } from '@nucleon/core/layout/markSheet';
 import type { Tape } from '@nucleon/core/layout/tapes';
-import { formatLengthShort } from '@nucleon/core/words/units/length';
+import { formatLengthShort, formatTape } from '@nucleon/core/words/units/length';
 import { useState } from 'react';
 import { Chips } from '../../ui/Chips';
 import { Column, Panel, Row } from '../../ui/layout';
@@ -131,7 +131,7 @@ function Distance({ tape, quiet = false }: { readonly tape: Tape; readonly quiet
     <Column>
       <Small>{quiet ? marksWords.checkFrom(tape.from) : marksWords.from(tape.from)}</Small>
       <Numeral fontSize={quiet ? '$4' : '$5'} lineHeight={quiet ? '$4' : '$5'}>
-        {formatLengthShort(tape.mm, units)}
+        {formatTape(tape.mm, units)}
       </Numeral>
     </Column>
   );

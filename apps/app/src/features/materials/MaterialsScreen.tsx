@@ -29,7 +29,9 @@ export function MaterialsScreen() {
       subtitle={job.data?.name ?? ''}
       back={{ href: routes.job(jobId), label: commonWords.theJob }}
     >
-      {job.isError ? <Failed error={job.error} onRetry={() => void job.refetch()} /> : null}
+      {job.isError && !job.data ? (
+        <Failed error={job.error} onRetry={() => void job.refetch()} />
+      ) : null}
       {job.isPending ? <Loading what={materialsWords.theMaterials} /> : null}
       {job.data ? <MaterialShelf job={job.data} /> : null}
     </Page>

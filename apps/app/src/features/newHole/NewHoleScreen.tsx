@@ -1,81 +1,77 @@
+import { useQueryClient } from '@tanstack/react-query';
+import {
+  nextQuestion,
+  readAnswers,
+  takeBack,
+  type Answers,
+} from '@nucleon/core/advice/start/answers';
+import {
+  answersInLine,
+  askQuestion,
+  THING_QUESTION,
+} from '@nucleon/core/words/advice/startQuestions';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { newHoleWords } from '@nucleon/core/words/screens/newHole';
-import { routes } from '../../routes';
-import { LIMITS } from '@nucleon/core/data/schema/limits';
-import { MATERIALS, isMaterialId } from '@nucleon/core/data/materials/materials';
-import type { GlassTreatment } from '@nucleon/core/data/choices';
-import { usualForm, usualMaterial, usualSizes } from '@nucleon/core/advice/presumePiece';
-import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import ArrowRight from 'lucide-react-native/icons/arrow-right';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { v7 as newId } from 'uuid';
 import { useWrite } from '../../api/useWrite';
+import { routes } from '../../routes';
 import { Button } from '../../ui/Button';
-import { Chips } from '../../ui/Chips';
 import { Column } from '../../ui/layout';
-import { LengthBox } from '../../ui/LengthBox';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
-import { Body, Small, Title } from '../../ui/text';
+import { Small, Title } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
-import { MaterialPicker } from '../hole/MaterialPicker';
 import { createHole, type NewHole } from './createHole';
+import { showMade } from './showMade';
+import { keepLastStart } from './lastStart';
+import { QuestionAnswers } from './QuestionAnswers';
+import { ThingChips } from './ThingChips';
+import { useArmed } from './useArmed';
 
-type Known = Partial<
-  Pick<NewHole, 'materialId' | 'notSure' | 'thicknessMm' | 'treatment' | 'diameterMm'>
->;
-type Question = 'material' | 'thickness' | 'treatment' | 'diameter';
+type Params = Readonly<Record<string, string | undefined>>;
 
-const TREATMENTS: readonly { value: GlassTreatment; label: string }[] = [
-  { value: 'annealed', label: newHoleWords.annealedLabelOrMaker },
-  { value: 'unknown', label: newHoleWords.iDoNotKnow },
-  { value: 'tempered', label: newHoleWords.temperedOrStrengthened },
-  { value: 'laminated', label: newHoleWords.laminated },
-];
-
-const isGlass = (known: Known): boolean =>
-  known.materialId !== undefined &&
-  isMaterialId(known.materialId) &&
-  MATERIALS[known.materialId].class === 'glass';
-
-function nextQuestion(known: Known): Question | null {
-  if (known.materialId === undefined) return 'material';
-  if (known.thicknessMm === undefined) return 'thickness';
-  if (isGlass(known) && known.treatment === undefined) return 'treatment';
-  return known.diameterMm === undefined ? 'diameter' : null;
+/**
+ * From what is in the hand to a plan, one question a screen; a tap answers and goes on. All that was said stands in
+ * the address: back, reload and a link lead to the same question with the same answers.
+ */
+export function NewHoleScreen() {
+  const params = useLocalSearchParams<Record<string, string>>();
+  const answers = readAnswers(params);
+  // Another question is another screen: nothing half done on one is taken along to the next.
+  return <QuestionScreen key={JSON.stringify(answers)} answers={answers} params={params} />;
 }
 
-const TITLES: Record<Question, string> = {
-  material: newHoleWords.whatIsItMade,
-  thickness: newHoleWords.howThickIsIt,
-  treatment: newHoleWords.howWasGlassTreated,
-  diameter: newHoleWords.howBigHole,
-};
+interface QuestionScreenProps {
+  readonly answers: Answers;
+  readonly params: Params;
+}
 
-/** From nothing to a plan, one question a screen; a tap answers and goes on. */
-export function NewHoleScreen() {
-  const { jobId } = useLocalSearchParams<{ jobId?: string }>();
+function QuestionScreen({ answers, params }: QuestionScreenProps) {
+  const { jobId } = params;
   const router = useRouter();
-  const [known, setKnown] = useState<Known>({});
-  const make = useWrite((hole: NewHole) => createHole({ ...hole, jobId }), {
-    done: (made, { notSure }) => {
-      router.replace(routes.hole(made.jobId, made.holeId, notSure ? 'know' : undefined));
-    },
-  });
-  const question = nextQuestion(known);
+  const units = useUnits();
+  const armed = useArmed();
+  const [startId] = useState(() => params.start ?? newId());
+  const question = nextQuestion(answers);
+  const asked =
+    question === null
+      ? null
+      : question === 'thing'
+        ? THING_QUESTION
+        : askQuestion(question, answers, units);
 
-  const answer = (more: Known): void => {
-    const next = { ...known, ...more };
-    setKnown(next);
-    if (nextQuestion(next) === null) make.run(next as NewHole);
+  const goTo = (next: Answers, how: 'push' | 'replace'): void => {
+    router[how](routes.newHole({ ...next, jobId, start: startId }));
   };
+  const answer = (said: Partial<Answers>): void => {
+    goTo({ ...answers, ...said }, 'push');
+  };
+  const before = takeBack(answers);
   const back = (): void => {
-    const { diameterMm, treatment, thicknessMm } = known;
-    make.forget();
-    if (diameterMm !== undefined) setKnown({ ...known, diameterMm: undefined });
-    else if (treatment !== undefined) setKnown({ ...known, treatment: undefined });
-    else if (thicknessMm !== undefined) setKnown({ ...known, thicknessMm: undefined });
-    else setKnown({});
+    if (router.canGoBack()) router.back();
+    else if (before) goTo(before, 'replace');
   };
 
   return (
@@ -85,154 +81,71 @@ export function NewHoleScreen() {
         href: jobId ? routes.job(jobId) : routes.jobs(),
         label: jobId ? commonWords.theJob : commonWords.allJobs,
       }}
-      footer={
-        question !== 'material' ? (
-          <Button label={newHoleWords.backQuestion} onPress={back} disabled={make.busy} grow />
-        ) : undefined
-      }
+      footer={before ? <Button label={newHoleWords.backQuestion} onPress={back} grow /> : undefined}
     >
-      <Column padding="$4" gap="$4" testID={`question-${question ?? 'done'}`}>
-        {question ? (
-          <Title aria-level={2}>{TITLES[question]}</Title>
-        ) : (
-          <Title aria-level={2}>
-            {make.busy ? newHoleWords.makingPlan : newHoleWords.nearlyThere}
-          </Title>
+      <Column
+        padding="$4"
+        gap="$4"
+        testID={`question-${question ?? 'done'}`}
+        pointerEvents={armed ? 'auto' : 'none'}
+      >
+        {answers.thing === undefined ? null : (
+          <Small testID="answers">{answersInLine(answers, units)}</Small>
         )}
-        {question ? <Answers question={question} known={known} onAnswer={answer} /> : null}
-        {make.trouble ? (
-          <Notice
-            level="caution"
-            title={newHoleWords.notSavedYet}
-            text={newHoleWords.yourAnswersAreStill(make.trouble)}
-            live
-          >
-            <Button
-              label={newHoleWords.tryAgain}
-              look="main"
-              onPress={() => {
-                make.run(known as NewHole);
-              }}
-            />
-          </Notice>
-        ) : null}
+        {asked ? <Title aria-level={2}>{asked.title}</Title> : null}
+        {question === null ? (
+          <Making answers={answers} startId={startId} jobId={jobId} />
+        ) : question === 'thing' ? (
+          <ThingChips
+            onPick={(thing) => {
+              answer({ thing });
+            }}
+          />
+        ) : (
+          <QuestionAnswers
+            question={question}
+            answers={answers}
+            onAnswer={(said) => {
+              answer({ [question]: said });
+            }}
+          />
+        )}
       </Column>
     </Page>
   );
 }
 
-interface AnswersProps {
-  readonly question: Question;
-  readonly known: Known;
-  readonly onAnswer: (more: Known) => void;
-}
-
-function Answers({ question, known, onAnswer }: AnswersProps) {
-  const units = useUnits();
-  const material =
-    known.materialId !== undefined && isMaterialId(known.materialId)
-      ? MATERIALS[known.materialId]
-      : undefined;
-  const sizes = material ? usualSizes(usualForm(material), units) : null;
-  switch (question) {
-    case 'material':
-      return (
-        <MaterialPicker
-          value={undefined}
-          onPick={(picked) => {
-            onAnswer({ materialId: picked.id });
-          }}
-          onNotSure={(kind) => {
-            onAnswer({
-              materialId: usualMaterial(kind).id,
-              notSure: true,
-              ...(kind === 'glass' ? { treatment: 'unknown' as const } : {}),
-            });
-          }}
-        />
-      );
-    case 'thickness':
-      return (
-        <SizeQuestion
-          label={newHoleWords.thickness}
-          sizesMm={sizes?.thicknessMm ?? []}
-          mostMm={LIMITS.thicknessMm.max}
-          note={newHoleWords.measureInTwoOr(material?.name ?? '')}
-          onAnswer={(thicknessMm) => {
-            onAnswer({ thicknessMm });
-          }}
-        />
-      );
-    case 'treatment':
-      return (
-        <>
-          <Body>{newHoleWords.temperedGlassBurstsWhen}</Body>
-          <Chips
-            label={newHoleWords.treatment}
-            hideLabel
-            chips={TREATMENTS}
-            value={undefined}
-            onChange={(treatment) => {
-              onAnswer({ treatment });
-            }}
-            testID="treatment"
-          />
-        </>
-      );
-    case 'diameter':
-      return (
-        <SizeQuestion
-          label={commonWords.diameter}
-          sizesMm={sizes?.diameterMm ?? []}
-          mostMm={LIMITS.diameterMm.max}
-          note={newHoleWords.whereItGoesWith}
-          onAnswer={(diameterMm) => {
-            onAnswer({ diameterMm });
-          }}
-        />
-      );
-  }
-}
-
-interface SizeQuestionProps {
-  readonly label: string;
-  readonly sizesMm: readonly number[];
-  readonly mostMm: number;
-  readonly note: string;
-  readonly onAnswer: (mm: number) => void;
-}
-
-function SizeQuestion({ label, sizesMm, mostMm, note, onAnswer }: SizeQuestionProps) {
-  const units = useUnits();
-  const [otherMm, setOtherMm] = useState<number | null>(null);
-  return (
-    <Column gap="$4" key={label}>
-      <Small>{note}</Small>
-      <Chips
-        label={label}
-        hideLabel
-        chips={sizesMm.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
-        value={undefined}
-        onChange={onAnswer}
-        testID="sizes"
-      />
-      <LengthBox
-        label={newHoleWords.another(label.toLowerCase())}
-        valueMm={otherMm}
-        placeholder={units.length === 'mm' ? newHoleWords.suchAs65 : newHoleWords.suchAs516}
-        mostMm={mostMm}
-        onChangeMm={setOtherMm}
-        testID="other-size"
-      />
-      <Button
-        label={commonWords.useThis}
-        icon={ArrowRight}
-        onPress={() => {
-          if (otherMm !== null) onAnswer(otherMm);
-        }}
-        disabled={otherMm === null}
-        testID="use-other"
-      />
-    </Column>
+/** Makes it as soon as all is said, and goes there. */
+function Making({ answers, startId, jobId }: NewHole) {
+  const router = useRouter();
+  const client = useQueryClient();
+  const make = useWrite((asked: NewHole) => createHole(asked), {
+    done: (made) => {
+      const { job, pieces, notSure, sent } = made;
+      const holeId = pieces[0]?.hole.id ?? '';
+      keepLastStart({ answers, jobId: job.id });
+      if (!sent) showMade(client, made);
+      router.replace(routes.hole(job.id, holeId));
+      // Finding out comes before the plan, which is what one comes back to.
+      if (notSure) router.push(routes.hole(job.id, holeId, 'know'));
+    },
+  });
+  const run = (): void => {
+    make.run({ answers, startId, jobId });
+  };
+  useEffect(run, []); // eslint-disable-line react-hooks/exhaustive-deps -- once, as it is reached; the ids make it safe to repeat
+  return make.trouble ? (
+    <Notice
+      level="caution"
+      title={newHoleWords.notSavedYet}
+      text={newHoleWords.yourAnswersAreStill(make.trouble)}
+      live
+    >
+      <Button label={newHoleWords.tryAgain} look="main" onPress={run} />
+    </Notice>
+  ) : (
+    <Title aria-level={2} aria-live="polite">
+      {newHoleWords.makingPlan}
+    </Title>
   );
 }

@@ -1,46 +1,63 @@
+import type { StoredHole, StoredJob, StoredPiece } from '@nucleon/contract/wire';
+import { isNotSure, type Answers } from '@nucleon/core/advice/start/answers';
+import { startPiece } from '@nucleon/core/advice/start/startPiece';
+import { startName } from '@nucleon/core/words/advice/startQuestions';
 import { newHoleWords } from '@nucleon/core/words/screens/newHole';
-import { outlineCentre } from '@nucleon/core/layout/outline';
-import type { GlassTreatment } from '@nucleon/core/data/choices';
-import type { Hole } from '@nucleon/core/documents/hole';
-import { presumePiece } from '@nucleon/core/advice/presumePiece';
-import { findMaterial } from '@nucleon/core/data/materials/materials';
-import { v7 as newId } from 'uuid';
-import { putHole } from '../../api/holes';
-import { putJob } from '../../api/jobs';
-import { putPiece } from '../../api/pieces';
+import { v5 as idFrom } from 'uuid';
+import { asStored, putNew } from '../../api/newThings';
 
 export interface NewHole {
-  readonly materialId: string;
-  readonly thicknessMm: number;
-  readonly diameterMm: number;
-  readonly treatment?: GlassTreatment;
-  /** It is not known which of its kind it is. */
-  readonly notSure?: boolean;
+  readonly answers: Answers;
+  /** Of this start, made once: all it makes is named after it and what was answered. */
+  readonly startId: string;
   /** The job it joins; a new one when absent. */
   readonly jobId?: string | undefined;
 }
 
-/** Stores a piece with one hole from the few things known, in a new job unless one is given. */
-export async function createHole(known: NewHole): Promise<{ jobId: string; holeId: string }> {
-  const material = findMaterial(known.materialId);
-  if (!material) throw new Error(`Material ${known.materialId} is not known.`);
-  const piece = presumePiece({
-    material,
-    thicknessMm: known.thicknessMm,
-    diameterMm: known.diameterMm,
-    ...(known.notSure ? { notSure: true } : {}),
-    ...(known.treatment ? { glassTreatment: known.treatment } : {}),
+export interface MadeHole {
+  readonly job: StoredJob;
+  readonly pieces: readonly { readonly piece: StoredPiece; readonly hole: StoredHole }[];
+  readonly notSure: boolean;
+  /** false where it waits on the device for the server to answer. */
+  readonly sent: boolean;
+}
+
+/**
+ * Stores what was answered as pieces with a hole each. Sent again after a lost answer, or after a reload, it makes
+ * nothing twice: the same start and answers always come to the same ids.
+ */
+export async function createHole(
+  { answers, startId, jobId: given }: NewHole,
+  now: () => Date = () => new Date(),
+): Promise<MadeHole> {
+  const { piece, hole, count } = startPiece(answers);
+  const name = startName(answers);
+  const start = idFrom(JSON.stringify(Object.entries(answers).sort()), startId);
+  const jobId = given ?? idFrom('job', start);
+  const pieces = Array.from({ length: count }, (_, index) => {
+    const number = index + 1;
+    return {
+      pieceId: idFrom(`piece ${number}`, start),
+      holeId: idFrom(`hole ${number}`, start),
+      piece: { ...piece, name: count > 1 ? `${name} ${number}` : name },
+      hole: { ...hole, label: newHoleWords.hole1 },
+    };
   });
-  const [jobId, pieceId, holeId] = [known.jobId ?? newId(), newId(), newId()];
-  const hole: Omit<Hole, 'id'> = {
-    label: newHoleWords.hole1,
-    ...outlineCentre(piece.outline),
-    diameterMm: known.diameterMm,
-    depth: { kind: 'through' },
-    ...(piece.form === 'vessel' ? { face: 'side' as const } : {}),
+  const puts = [
+    ...(given ? [] : [{ path: `/jobs/${jobId}`, body: { name, version: 0 } }]),
+    ...pieces.flatMap((one) => [
+      { path: `/jobs/${jobId}/pieces/${one.pieceId}`, body: { ...one.piece, version: 0 } },
+      { path: `/pieces/${one.pieceId}/holes/${one.holeId}`, body: { ...one.hole, version: 0 } },
+    ]),
+  ];
+  const sent = await putNew(...puts);
+  return {
+    job: asStored({ id: jobId, name }, now()),
+    pieces: pieces.map(({ pieceId, holeId, piece: one, hole: its }) => ({
+      piece: asStored({ ...one, id: pieceId, jobId }, now()),
+      hole: asStored({ ...its, id: holeId, pieceId }, now()),
+    })),
+    notSure: isNotSure(answers),
+    sent,
   };
-  if (!known.jobId) await putJob(jobId, { name: piece.name, version: 0 });
-  await putPiece(jobId, pieceId, { ...piece, version: 0 });
-  await putHole(pieceId, holeId, { ...hole, version: 0 });
-  return { jobId, holeId };
 }

@@ -24,7 +24,7 @@ function OperationsRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
   const list = useOperations(room);
   const { wide } = useMedia();
-  const { plan, edit, workshop } = room;
+  const { lastPlan: plan, edit, workshop } = room;
   const chosen = list.rows.find(({ one }) => one.id === list.chosenId);
   // A list that clashes stays in reach: here is where it is mended.
   if (!plan && room.faults.length === 0)

@@ -47,7 +47,7 @@ function usePresets(asked: AskedHole): readonly OperationPreset[] {
 }
 
 /** The operations of a hole as they are listed and edited; the first change makes the list one's own. */
-export function useOperations({ edit, plan, faults, asked }: HoleRoom): OperationList {
+export function useOperations({ edit, lastPlan: plan, faults, asked }: HoleRoom): OperationList {
   const presets = usePresets(asked);
   const [chosenId, choose] = useState<string | null>(null);
   const planned = plan?.operations ?? [];

@@ -35,7 +35,7 @@ function PressRoom(loaded: LoadedHole) {
   const units = useUnits();
   const router = useRouter();
   const [tare, setTare] = useState<number | undefined>(undefined);
-  const { plan, workshop } = room;
+  const { lastPlan: plan, workshop } = room;
   if (!plan)
     return (
       <RoomPage name="press" room={room}>

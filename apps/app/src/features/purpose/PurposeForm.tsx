@@ -2,6 +2,7 @@ import { purposeWords } from '@nucleon/core/words/screens/purpose';
 import { sizesSold } from '@nucleon/core/data/nominalSizes';
 import { usualValue, type Field } from '@nucleon/core/layout/purposes/field';
 import type { PurposeKind } from '@nucleon/core/layout/purposes/purposes';
+import { flowByHour } from '@nucleon/core/words/units/formatQuantity';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
@@ -77,20 +78,23 @@ function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBox
   }
   const known = typeof value === 'number' ? value : null;
   if (field.kind === 'number') {
+    const typed = field.unit === 'L/h' ? flowByHour(units) : { unit: field.unit, litres: 1 };
     return (
       <NumberBox
-        label={field.unit ? `${field.label}, ${field.unit}` : field.label}
-        value={known ?? undefined}
+        label={typed.unit ? `${field.label}, ${typed.unit}` : field.label}
+        value={known === null ? undefined : Number((known / typed.litres).toPrecision(6))}
         limit={{
           ...(field.above !== undefined ? { above: field.above } : { min: field.atLeast ?? 0 }),
-          max: field.max,
-          unit: field.unit,
+          max: field.max / typed.litres,
+          unit: typed.unit,
         }}
         placeholder={
           usual === undefined ? (field.optional ? purposeWords.none : '') : String(usual)
         }
         note={fault ?? field.note}
-        onChange={onChange}
+        onChange={(amount) => {
+          onChange(amount === undefined ? undefined : amount * typed.litres);
+        }}
         testID={testID}
       />
     );

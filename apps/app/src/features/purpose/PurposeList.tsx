@@ -1,3 +1,4 @@
+import type { Route } from '../../routes';
 import { purposeWords } from '@nucleon/core/words/screens/purpose';
 import { sayIn } from '@nucleon/core/words/purposes/fitInWords';
 import type { StoredBit } from '@nucleon/contract/wire';
@@ -15,11 +16,11 @@ import { useUnits } from '../display/displayStore';
 
 interface PurposeListProps {
   readonly bits: readonly StoredBit[];
-  readonly onChoose: (kind: PurposeKind) => void;
+  readonly hrefOf: (kind: PurposeKind) => Route;
 }
 
 /** Every purpose, or turned round: what the bit one has would serve. */
-export function PurposeList({ bits, onChoose }: PurposeListProps) {
+export function PurposeList({ bits, hrefOf }: PurposeListProps) {
   const units = useUnits();
   const [search, setSearch] = useState('');
   const [bitId, setBitId] = useState<string | undefined>(undefined);
@@ -75,13 +76,7 @@ export function PurposeList({ bits, onChoose }: PurposeListProps) {
       </Heading>
       <Panel wet testID="purposes">
         {rows.map(({ kind, title, line }) => (
-          <RowLink
-            key={kind}
-            onPress={() => {
-              onChoose(kind);
-            }}
-            testID={`choose-${kind}`}
-          >
+          <RowLink key={kind} to={hrefOf(kind)} testID={`choose-${kind}`}>
             <Strong textAlign="left">{title}</Strong>
             <Small textAlign="left">{line}</Small>
           </RowLink>

@@ -33,11 +33,11 @@ function PurposeRoom(loaded: LoadedHole) {
   const stored = detail.hole.purpose?.kind;
   const home = routes.hole(detail.job.id, detail.hole.id);
   const chosen = kind ?? stored;
-  const choose = (next: PurposeKind | 'list'): void => {
-    router.setParams({ jobId: detail.job.id, holeId: detail.hole.id, kind: next });
+  const list = (): void => {
+    router.setParams({ jobId: detail.job.id, holeId: detail.hole.id, kind: 'list' });
   };
   if (chosen !== undefined && isPurposeKind(chosen)) {
-    return <OnePurpose key={chosen} loaded={loaded} kind={chosen} home={home} onChoose={choose} />;
+    return <OnePurpose key={chosen} loaded={loaded} kind={chosen} home={home} onList={list} />;
   }
   return (
     <Page
@@ -45,7 +45,10 @@ function PurposeRoom(loaded: LoadedHole) {
       subtitle={detail.piece.name}
       back={{ href: home, label: commonWords.thePlan }}
     >
-      <PurposeList bits={loaded.workshop.bits} onChoose={choose} />
+      <PurposeList
+        bits={loaded.workshop.bits}
+        hrefOf={(one) => routes.purpose(detail.job.id, detail.hole.id, one)}
+      />
     </Page>
   );
 }
@@ -54,11 +57,11 @@ interface OnePurposeProps {
   readonly loaded: LoadedHole;
   readonly kind: PurposeKind;
   readonly home: Route;
-  readonly onChoose: (next: PurposeKind | 'list') => void;
+  readonly onList: () => void;
 }
 
 /** The part's fields, and the hole that follows from them, as they are typed. */
-function OnePurpose({ loaded, kind, home, onChoose }: OnePurposeProps) {
+function OnePurpose({ loaded, kind, home, onList }: OnePurposeProps) {
   const room = useHoleRoom(loaded);
   const { wide } = useMedia();
   const purpose = usePurpose(room, kind);
@@ -67,9 +70,7 @@ function OnePurpose({ loaded, kind, home, onChoose }: OnePurposeProps) {
       kind={kind}
       purpose={purpose}
       thicknessMm={room.edit.piece.thicknessMm}
-      onOther={() => {
-        onChoose('list');
-      }}
+      onOther={onList}
     />
   );
   const result = <FitView purpose={purpose} />;

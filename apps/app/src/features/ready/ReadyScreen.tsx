@@ -3,21 +3,26 @@ import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { materialClassOf } from '@nucleon/core/run/runMaterial';
-import { readyCheck, type ReadyItem } from '@nucleon/core/words/run/readyCheck';
+import type { ReadyItem } from '@nucleon/core/words/run/readyCheck';
+import { readyList } from '@nucleon/core/words/run/readyList';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { useMemo, useState } from 'react';
+import { coverageQuery } from '../../api/holes';
 import { jobQuery } from '../../api/jobs';
 import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Loading } from '../../ui/StateView';
-import { Heading, Small } from '../../ui/text';
+import { Heading, Label, Small } from '../../ui/text';
 import { TickRow } from '../../ui/TickRow';
-import { useUnits } from '../display/displayStore';
-import { CheckList } from '../gates/CheckList';
+import { useDisplay, useUnits } from '../display/displayStore';
+import { AnswersHere } from '../gates/AnswersHere';
+import { AnswersThere } from '../gates/AnswersThere';
+import { GateLine } from '../gates/GateLine';
+import { GateTick } from '../gates/GateTick';
 import { StopPanel } from '../gates/StopPanel';
 import { useGateAnswers } from '../gates/useGateAnswers';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
@@ -63,8 +68,11 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
   const { edit, detail, workshop } = room;
   const router = useRouter();
   const answers = useGateAnswers(edit, detail.job, clock);
-  const { items, isTicked, tick } = useReadyItems(room, plan, job);
+  const { parts, isTicked, tick } = useReadyList(room, plan, job);
+  const items = parts.flatMap((part) => part.items);
+  const { data: coverage } = useQuery(coverageQuery(detail.hole.id));
   const [packs, setPacks] = useState(false);
+  const person = useDisplay(({ person: name }) => name);
   const under = useOpenRunOf(detail.hole.id, job);
   const stops = plan.gates.filter(({ level }) => level === 'stop').length;
   const confirms = plan.gates.filter(({ level }) => level === 'confirm').length;
@@ -86,8 +94,11 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
         material: edit.piece.layers?.[0]?.material ?? edit.piece.material,
         thicknessMm: edit.piece.thicknessMm,
         diameterMm: edit.hole.diameterMm,
+        ...(edit.piece.practice ? { practice: true } : {}),
+        ...(person.trim() ? { person: person.trim() } : {}),
       },
     });
+    useReadyTicks.getState().begun(edit.hole.id);
     router.navigate(routes.run(runId));
   };
   const opens: Record<NonNullable<ReadyItem['opens']>, () => void> = {
@@ -140,6 +151,7 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
           </Notice>
         </Column>
       ) : null}
+      {coverage ? <AnswersHere given={coverage.here} gates={plan.gates} answers={answers} /> : null}
       <StopPanel
         plan={plan}
         answers={answers}
@@ -150,37 +162,57 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
           router.navigate(roomHref(detail, 'instead'));
         }}
       />
-      <CheckList plan={plan} answers={answers} title={readyWords.acknowledgedForThisHole} />
-      <Column padding="$4" gap="$1" testID="ready-items">
-        <Heading aria-level={2}>{readyWords.beforeMotorStarts}</Heading>
-        <Small>{readyWords.ticksForDayAnd}</Small>
-        {items.map((item) => (
-          <Column key={item.id}>
-            <TickRow
-              title={item.title}
-              detail={item.detail}
-              on={isTicked(item)}
-              onChange={(on) => {
-                tick(item, on);
-              }}
-              beside={
-                item.opens ? (
-                  <Button
-                    label={OPENS[item.opens]}
-                    look="quiet"
-                    onPress={opens[item.opens]}
-                    testID={`ready-open-${item.opens}`}
-                  />
-                ) : undefined
-              }
-              testID={`ready-${item.id}`}
-            />
-            {item.opens === 'packing' && packs && job ? (
-              <PackingFold job={job} workshop={workshop} />
-            ) : null}
+      <Column padding="$4" gap="$3" testID="ready-items">
+        <Column gap="$1">
+          <Heading aria-level={2}>{readyWords.beforeMotorStarts}</Heading>
+          <Small>{readyWords.ticksForDayAnd}</Small>
+          {answers.trouble ? (
+            <Small color="$stop" role="alert">
+              {answers.trouble}
+            </Small>
+          ) : null}
+        </Column>
+        {parts.map(({ section, title, gates, items: own, notes }) => (
+          <Column key={section}>
+            <Label aria-level={3} role="heading">
+              {title}
+            </Label>
+            {gates.map((gate) => (
+              <GateTick key={gate.code} gate={gate} answers={answers} />
+            ))}
+            {own.map((item) => (
+              <Column key={item.id}>
+                <TickRow
+                  title={item.title}
+                  detail={item.detail}
+                  on={isTicked(item)}
+                  onChange={(on) => {
+                    tick(item, on);
+                  }}
+                  beside={
+                    item.opens ? (
+                      <Button
+                        label={OPENS[item.opens]}
+                        look="quiet"
+                        onPress={opens[item.opens]}
+                        testID={`ready-open-${item.opens}`}
+                      />
+                    ) : undefined
+                  }
+                  testID={`ready-${item.id}`}
+                />
+                {item.opens === 'packing' && packs && job ? (
+                  <PackingFold job={job} workshop={workshop} />
+                ) : null}
+              </Column>
+            ))}
+            {notes.map((gate) => (
+              <GateLine key={gate.code} gate={gate} answers={answers} />
+            ))}
           </Column>
         ))}
       </Column>
+      {coverage ? <AnswersThere holeId={detail.hole.id} coverage={coverage} /> : null}
     </RoomPage>
   );
 }
@@ -192,36 +224,32 @@ const OPENS = {
   practice: readyWords.show,
 } as const;
 
-/** The items here, with what is ticked for the run, the day and the job. */
-function useReadyItems({ edit, detail, workshop }: HoleRoom, plan: Plan, job: JobDetail | null) {
+/** The list, with what is ticked for the run, the day and the job. */
+function useReadyList({ edit, detail, workshop }: HoleRoom, plan: Plan, job: JobDetail | null) {
   const units = useUnits();
   const { ticked, set } = useReadyTicks();
-  const [here, setHere] = useState<Readonly<Record<string, boolean>>>({});
   const [now] = useState(clock);
-  const items = useMemo(
+  const parts = useMemo(
     () =>
-      readyCheck({
+      readyList({
         plan,
         piece: edit.piece,
         hole: edit.hole,
         bit: workshop.bits.find(({ id }) => id === plan.setup.bitId) ?? null,
+        due: workshop.bitsDue.find(({ bitId }) => bitId === plan.setup.bitId) ?? null,
         practice: practiceOf(job, plan),
         now,
         units,
       }),
-    [plan, edit.piece, edit.hole, workshop.bits, job, now, units],
+    [plan, edit.piece, edit.hole, workshop.bits, workshop.bitsDue, job, now, units],
   );
-  const key = (item: ReadyItem): string | null => tickKey(item, detail.job.id, now);
+  const key = (item: ReadyItem): string =>
+    tickKey(item, { jobId: detail.job.id, holeId: detail.hole.id }, now);
   return {
-    items,
-    isTicked: (item: ReadyItem): boolean => {
-      const kept = key(item);
-      return kept === null ? (here[item.id] ?? false) : (ticked[kept] ?? false);
-    },
+    parts,
+    isTicked: (item: ReadyItem): boolean => ticked[key(item)] ?? false,
     tick: (item: ReadyItem, on: boolean): void => {
-      const kept = key(item);
-      if (kept === null) setHere((was) => ({ ...was, [item.id]: on }));
-      else set(kept, on);
+      set(key(item), on);
     },
   };
 }

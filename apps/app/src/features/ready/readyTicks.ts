@@ -1,15 +1,17 @@
-import type { ReadyItem } from '@nucleon/core/words/run/readyCheck';
+import type { ReadyItem, ReadyKeeps } from '@nucleon/core/words/run/readyCheck';
 import { format } from 'date-fns/format';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
 interface ReadyTicks {
-  /** Ticks by what they hold for: `day.2026-05-04.light`, `job.ID.packing`. */
+  /** Ticks by what they hold for: `day.2026-05-04.light`, `job.ID.packing`, `day.2026-05-04.run-of.ID.water`. */
   readonly ticked: Readonly<Record<string, true>>;
   readonly set: (key: string, on: boolean) => void;
+  /** A run of the hole begins: the next one is ticked anew. */
+  readonly begun: (holeId: string) => void;
 }
 
-/** Ticks that outlast one run: the day's and the job's, on this device. */
+/** Ticks on this device: the day's, the job's, and those of a hole's next run until it begins. */
 export const useReadyTicks = create<ReadyTicks>()(
   persist(
     (set) => ({
@@ -19,6 +21,13 @@ export const useReadyTicks = create<ReadyTicks>()(
           const { [key]: _was, ...rest } = ticked;
           return { ticked: on ? { ...fresh(rest), [key]: true } : rest };
         });
+      },
+      begun: (holeId) => {
+        set(({ ticked }) => ({
+          ticked: Object.fromEntries(
+            Object.entries(ticked).filter(([key]) => !key.includes(`.${runOf(holeId)}.`)),
+          ),
+        }));
       },
     }),
     { name: 'nucleon.ready', storage: createJSONStorage(() => globalThis.localStorage) },
@@ -35,12 +44,20 @@ function fresh(ticked: ReadyTicks['ticked']): Record<string, true> {
 
 const dayKey = (now: Date): string => `day.${format(now, 'yyyy-MM-dd')}`;
 
-/** Under what name a tick is kept; null where it is for this run alone. */
-export const tickKey = (
+const runOf = (holeId: string): string => `run-of.${holeId}`;
+
+/** Under what name a tick is kept; one for the next run is let go of with its day. */
+export function tickKey(
   { keeps, id }: Pick<ReadyItem, 'keeps' | 'id'>,
-  jobId: string,
+  { jobId, holeId }: { readonly jobId: string; readonly holeId: string },
   now: Date,
-): string | null =>
-  keeps === 'day' ? `${dayKey(now)}.${id}` : keeps === 'job' ? `job.${jobId}.${id}` : null;
+): string {
+  const names: Record<ReadyKeeps, string> = {
+    day: `${dayKey(now)}.${id}`,
+    job: `job.${jobId}.${id}`,
+    run: `${dayKey(now)}.${runOf(holeId)}.${id}`,
+  };
+  return names[keeps];
+}
 
 export const packedKey = (jobId: string, itemId: string): string => `job.${jobId}.packed.${itemId}`;

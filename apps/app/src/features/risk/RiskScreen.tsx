@@ -5,7 +5,7 @@ import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import { useRouter } from 'expo-router';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';
-import { Column, Panel, Row } from '../../ui/layout';
+import { Beside, Column, Half, Panel, Row, WIDE_PX } from '../../ui/layout';
 import { Loading } from '../../ui/StateView';
 import { ShareBar } from '../../ui/ShareBar';
 import { Heading, Label, Numeral, Small } from '../../ui/text';
@@ -43,62 +43,66 @@ function RiskRoom(loaded: LoadedHole) {
     trial: roomHref(room.detail, 'instead'),
   };
   return (
-    <RoomPage name="risk" room={room}>
+    <RoomPage name="risk" room={room} maxWidth={WIDE_PX}>
       {risk === null && faults.length === 0 ? <Loading what={riskWords.theOdds} /> : null}
       {risk ? (
-        <Column padding="$4" gap="$5" testID="risk">
-          <Panel wet>
-            {riskLines(risk, bent, units).map(({ key, title, value, note }) => (
-              <Column
-                key={key}
-                padding="$4"
-                gap="$1"
-                borderTopWidth={key === 'crack' ? 0 : 1}
-                borderColor="$line"
-                testID={`risk-${key}`}
-              >
-                <Label>{title}</Label>
-                <Numeral>{value}</Numeral>
-                <Small>{note}</Small>
+        <Beside padding="$4" testID="risk">
+          <Half>
+            <Panel wet>
+              {riskLines(risk, bent, units).map(({ key, title, value, note }) => (
+                <Column
+                  key={key}
+                  padding="$4"
+                  gap="$1"
+                  borderTopWidth={key === 'crack' ? 0 : 1}
+                  borderColor="$line"
+                  testID={`risk-${key}`}
+                >
+                  <Label>{title}</Label>
+                  <Numeral>{value}</Numeral>
+                  <Small>{note}</Small>
+                </Column>
+              ))}
+            </Panel>
+            {risk.timeS ? (
+              <Column gap="$2">
+                <Heading aria-level={2}>{riskWords.twentyTriesLikeThis}</Heading>
+                <Measured>{(width) => <TwentyTries risk={risk} width={width} />}</Measured>
               </Column>
-            ))}
-          </Panel>
-          {risk.timeS ? (
-            <Column gap="$2">
-              <Heading aria-level={2}>{riskWords.twentyTriesLikeThis}</Heading>
-              <Measured>{(width) => <TwentyTries risk={risk} width={width} />}</Measured>
+            ) : null}
+          </Half>
+          <Half>
+            <Column gap="$3">
+              <Heading aria-level={2}>{riskWords.whatWouldMakeIt}</Heading>
+              {lines.map(({ unknown, title, what, cost, costText, gain, ask }) => (
+                <Column
+                  key={unknown}
+                  gap="$2"
+                  borderTopWidth={1}
+                  borderColor="$line"
+                  paddingTop="$3"
+                  testID={`unknown-${unknown}`}
+                >
+                  <ShareBar strong share={cost} text={costText} label={title} />
+                  <Small>{gain}</Small>
+                  <Small>{what}</Small>
+                  {ask ? (
+                    <Row>
+                      <Button
+                        label={ask.text}
+                        onPress={() => {
+                          router.navigate(places[ask.place]);
+                        }}
+                        testID={`ask-${unknown}`}
+                      />
+                    </Row>
+                  ) : null}
+                </Column>
+              ))}
             </Column>
-          ) : null}
-          <Column gap="$3">
-            <Heading aria-level={2}>{riskWords.whatWouldMakeIt}</Heading>
-            {lines.map(({ unknown, title, what, cost, costText, gain, ask }) => (
-              <Column
-                key={unknown}
-                gap="$2"
-                borderTopWidth={1}
-                borderColor="$line"
-                paddingTop="$3"
-                testID={`unknown-${unknown}`}
-              >
-                <ShareBar strong share={cost} text={costText} label={title} />
-                <Small>{gain}</Small>
-                <Small>{what}</Small>
-                {ask ? (
-                  <Row>
-                    <Button
-                      label={ask.text}
-                      onPress={() => {
-                        router.navigate(places[ask.place]);
-                      }}
-                      testID={`ask-${unknown}`}
-                    />
-                  </Row>
-                ) : null}
-              </Column>
-            ))}
-          </Column>
-          <Small>{riskWords.seededTriesOfSame(formatDecimals(risk.draws, 0), risk.seed)}</Small>
-        </Column>
+            <Small>{riskWords.seededTriesOfSame(formatDecimals(risk.draws, 0), risk.seed)}</Small>
+          </Half>
+        </Beside>
       ) : null}
     </RoomPage>
   );

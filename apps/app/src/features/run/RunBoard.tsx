@@ -24,6 +24,7 @@ import { RunMark } from './RunMark';
 import type { RunSheet } from './runSheet';
 import { RunStory } from './RunStory';
 import { hasAnswer, SignAnswer } from './SignAnswer';
+import { BelieveRun } from '../learning/BelieveRun';
 import { ResultSummary } from '../result/ResultSummary';
 import type { LiveRun } from './useRun';
 import { useRunCues } from './useRunCues';
@@ -151,7 +152,12 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
     answer: hasAnswer(state) ? answer : null,
     sheet: sheet && !(wide && !low && sheet === 'signs') ? sheetOf(sheet) : null,
     signs: over ? null : sheetOf('signs'),
-    result: over ? <ResultSummary run={run} /> : null,
+    result: over ? (
+      <>
+        <ResultSummary run={run} />
+        <BelieveRun runId={run.runId} />
+      </>
+    ) : null,
     story: <RunStory state={state} />,
   };
   if (low) return <LowBoard {...parts} isBeside={isBeside} />;

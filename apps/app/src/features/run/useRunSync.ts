@@ -43,6 +43,7 @@ export function useRunSync(runId: string): RunSync {
       if ((await sendRun(runId)) === 0) return;
       void client.invalidateQueries({ queryKey: keys.runs() });
       void client.invalidateQueries({ queryKey: keys.job() });
+      void client.invalidateQueries({ queryKey: keys.learning() });
     };
     const fetchNew = async (): Promise<void> => {
       const detail = await fetchRun(runId, upTo);

@@ -10,7 +10,7 @@ import { Suspense, useMemo, useState } from 'react';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
-import { Column, Panel, Row } from '../../ui/layout';
+import { Beside, Column, Half, Panel, Row, WIDE_PX } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
 import { PartPanel } from '../../ui/PartPanel';
 import { Loading } from '../../ui/StateView';
@@ -43,7 +43,7 @@ export function WaterScreen() {
 
 function WaterRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
-  const { asked, plan, edit, detail } = room;
+  const { asked, lastPlan: plan, edit, detail } = room;
   const [dryForS, setDryForS] = useState(5);
   const answers = useGateAnswers(edit, detail.job, clock);
   const watered = useTask(
@@ -61,76 +61,80 @@ function WaterRoom(loaded: LoadedHole) {
   const gates = plan.gates.filter(({ code }) => WET_GATES.has(code));
   const settledGates = plan.settledGates.filter(({ code }) => WET_GATES.has(code));
   return (
-    <RoomPage name="water" room={room} maxWidth={820}>
-      <Column padding="$4" gap="$5" testID="water-room">
-        <Panel wet padding="$4" gap="$2">
-          <Label>{plan.water.name}</Label>
-          {view.advice.map((part) => (
-            <PartPanel key={part.id} {...part} testID={`water-${part.id}`} />
-          ))}
-          <Tray edit={edit} kind={plan.setup.waterKind as CoolantId} />
-        </Panel>
-        {view.clouding.length > 0 ? (
-          <Column gap="$3">
-            <Heading aria-level={2}>{waterWords.howClearItStays}</Heading>
-            <ClearnessGauge clouding={view.clouding} finesColour={view.finesColour} />
-          </Column>
-        ) : null}
-        <Column gap="$3">
-          <Heading aria-level={2}>{waterWords.howHotRingRuns}</Heading>
-          <Small role="status" color="$ink" testID="rim-text">
-            {view.storyText}
-          </Small>
-          <Chips
-            label={waterWords.ifWaterFailsHalf}
-            chips={DRY_CHIPS}
-            value={dryForS}
-            onChange={setDryForS}
-            testID="dry-spell"
+    <RoomPage name="water" room={room} maxWidth={WIDE_PX}>
+      <Beside padding="$4" testID="water-room">
+        <Half>
+          <Panel wet padding="$4" gap="$2">
+            <Label>{plan.water.name}</Label>
+            {view.advice.map((part) => (
+              <PartPanel key={part.id} {...part} testID={`water-${part.id}`} />
+            ))}
+            <Tray edit={edit} kind={plan.setup.waterKind as CoolantId} />
+          </Panel>
+          {view.clouding.length > 0 ? (
+            <Column gap="$3">
+              <Heading aria-level={2}>{waterWords.howClearItStays}</Heading>
+              <ClearnessGauge clouding={view.clouding} finesColour={view.finesColour} />
+            </Column>
+          ) : null}
+          {gates
+            .filter(({ level }) => level === 'stop')
+            .map(({ code, message }) => (
+              <Small key={code} role="alert" color="$stop">
+                {waterWords.stop(message)}
+              </Small>
+            ))}
+          <CheckList
+            plan={{ gates, settledGates }}
+            answers={answers}
+            title={waterWords.waterAndPower}
+            flush
           />
-          <Suspense fallback={<Loading what={waterWords.theChart} />}>
-            <Measured>{(width) => <RimChart story={view.story} width={width} />}</Measured>
-          </Suspense>
-          <Small>{waterWords.liftsShowAsDips}</Small>
-        </Column>
-        {gates
-          .filter(({ level }) => level === 'stop')
-          .map(({ code, message }) => (
-            <Small key={code} role="alert" color="$stop">
-              {waterWords.stop(message)}
+        </Half>
+        <Half>
+          <Column gap="$3">
+            <Heading aria-level={2}>{waterWords.howHotRingRuns}</Heading>
+            <Small role="status" color="$ink" testID="rim-text">
+              {view.storyText}
             </Small>
-          ))}
-        <CheckList
-          plan={{ gates, settledGates }}
-          answers={answers}
-          title={waterWords.waterAndPower}
-          flush
-        />
-        <Column gap="$1" testID="waters">
-          <Heading aria-level={2}>{waterWords.waterMethod}</Heading>
-          {ranked.outcome?.kind === 'ranked' ? (
-            <>
-              {ranked.outcome.ranked.map((one, index) => (
-                <MeansRow
-                  key={one.kind}
-                  place={index + 1}
-                  one={one}
-                  onUse={() => {
-                    edit.changeHole({ setup: one.setup }, 'water-choice');
-                  }}
-                />
-              ))}
-              {ranked.outcome.barred.map(({ kind, name, why }) => (
-                <Small key={kind} paddingVertical="$1">
-                  {name}: {why}
-                </Small>
-              ))}
-            </>
-          ) : (
-            <Loading what={waterWords.theMeans} />
-          )}
-        </Column>
-      </Column>
+            <Chips
+              label={waterWords.ifWaterFailsHalf}
+              chips={DRY_CHIPS}
+              value={dryForS}
+              onChange={setDryForS}
+              testID="dry-spell"
+            />
+            <Suspense fallback={<Loading what={waterWords.theChart} />}>
+              <Measured>{(width) => <RimChart story={view.story} width={width} />}</Measured>
+            </Suspense>
+            <Small>{waterWords.liftsShowAsDips}</Small>
+          </Column>
+          <Column gap="$1" testID="waters">
+            <Heading aria-level={2}>{waterWords.waterMethod}</Heading>
+            {ranked.outcome?.kind === 'ranked' ? (
+              <>
+                {ranked.outcome.ranked.map((one, index) => (
+                  <MeansRow
+                    key={one.kind}
+                    place={index + 1}
+                    one={one}
+                    onUse={() => {
+                      edit.changeHole({ setup: one.setup }, 'water-choice');
+                    }}
+                  />
+                ))}
+                {ranked.outcome.barred.map(({ kind, name, why }) => (
+                  <Small key={kind} paddingVertical="$1">
+                    {name}: {why}
+                  </Small>
+                ))}
+              </>
+            ) : (
+              <Loading what={waterWords.theMeans} />
+            )}
+          </Column>
+        </Half>
+      </Beside>
     </RoomPage>
   );
 }

@@ -37,7 +37,7 @@ function WindowRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
   const units = useUnits();
   const { wide } = useMedia();
-  const { asked, plan } = room;
+  const { asked, lastPlan: plan } = room;
   // The map itself does not move while its point is dragged.
   const base = useMemo(() => withoutOwnPoint(asked), [asked]);
   const drawn = useTask('window', base);

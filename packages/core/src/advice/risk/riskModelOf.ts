@@ -2,7 +2,9 @@ import { exitChipWidth } from '../../physics/exit/exitChip';
 import { bearableStress, builtInStress } from '../../physics/strength/crackOdds';
 import { handlingSd } from '../../physics/strength/handlingHazard';
 import type { RiskIdentity, RiskModel } from '../../physics/strength/riskModel';
+import { hazardTimes } from '../../plan/fromLog';
 import { handlingCase, sheetThickness, stressSites, weakness } from '../../plan/planCrack';
+import { bitKey } from '../../plan/planCut';
 import type { PlanContext } from '../../plan/planContext';
 import { mixSpread } from '../../plan/planTime';
 import { cutIfOther } from '../../setup/possibilities';
@@ -11,6 +13,7 @@ import {
   rateSd,
   SHARPNESS_SD,
   shellingSd,
+  spanSd,
   stressSpread,
   TOUGHNESS_SD,
 } from '../../physics/spread';
@@ -50,8 +53,19 @@ export function riskModelOf(context: PlanContext): RiskModel {
     },
     handling: handlingCase(crackCase),
     treatmentOdds: crackCase.treatmentOdds,
+    logged: {
+      timeSpread: timeSpreadOf(context),
+      hazardTimes: hazardTimes(context),
+    },
     chip: exit && { widthMm: exit.chipWidthMm, sheetThicknessMm },
   };
+}
+
+/** How much of the calculated spread of the cutting the log leaves. */
+function timeSpreadOf({ operations, setup }: PlanContext): number {
+  const main = operations.find(({ cut }) => cut && bitKey(cut.setup) === bitKey(setup))?.cut;
+  const logged = setup.logged?.time;
+  return logged && main?.asNew.work ? logged.sd / spanSd(main.asNew.work) : 1;
 }
 
 function identitiesOf({ possible, headline, exit }: PlanContext): RiskIdentity[] {

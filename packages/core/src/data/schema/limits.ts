@@ -13,6 +13,8 @@ export const LIMITS = {
   thicknessMm: { min: MIN_MM, max: 5000, unit: 'mm' },
   lengthMm: { min: MIN_MM, max: 100_000, unit: 'mm' },
   placeMm: { min: -100_000, max: 100_000, unit: 'mm' },
+  /** A bit, a barrel or an extension: longer ones are made of several. */
+  toolLengthMm: { min: MIN_MM, max: 2000, unit: 'mm' },
   diameterMm: { min: MIN_MM, max: 1000, unit: 'mm' },
   rimWidthMm: { min: MIN_MM, max: 500, unit: 'mm' },
   smallMm: { min: 0, max: 1000, unit: 'mm' },

@@ -17,6 +17,7 @@ const at = (parts: Partial<ExitConditions> = {}): ExitConditions => ({
   sheetThicknessMm: null,
   diameterMm: 25,
   wobbleMm: 0,
+  chipTimes: 1,
   ...parts,
 });
 

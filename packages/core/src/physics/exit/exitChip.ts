@@ -28,6 +28,8 @@ export interface ExitConditions {
   readonly diameterMm: number;
   /** Run-out and play of the rim, mm. */
   readonly wobbleMm: number;
+  /** So many times as wide as calculated, by the log. */
+  readonly chipTimes: number;
 }
 
 /** The ring's diameter at which the law is taken as it stands, mm. */
@@ -81,20 +83,21 @@ export function exitChipWidth(
   return (
     WIDTH_PER_DEPTH *
     exitChipDepth(material, exitForceN, at) *
-    widening(material, at.sheetThicknessMm)
+    widening(material, at.sheetThicknessMm) *
+    at.chipTimes
   );
 }
 
 /**
  * The force that would chip just this width, N, not yet held to what the bit needs to cut:
- * F = 9.3·K·10⁶·(W/5000)^1.5/(κ·κ_b·(2 − s)·(25/D)^½), W divided by the widening first.
+ * F = 9.3·K·10⁶·(W/5000)^1.5/(κ·κ_b·(2 − s)·(25/D)^½), W divided by the widening and chipTimes first.
  */
 export function forceForChipWidth(
   material: Pick<Material, 'toughnessMpaSqrtM' | 'exitChipFactor'>,
   widthMm: number,
   at: ExitConditions,
 ): number {
-  const W = widthMm / widening(material, at.sheetThicknessMm);
+  const W = widthMm / (widening(material, at.sheetThicknessMm) * at.chipTimes);
   const K = material.toughnessMpaSqrtM * 1e6;
   return (EDGE_CHIPPING_β * K * (W / (WIDTH_PER_DEPTH * 1000)) ** 1.5) / exitSeverity(at);
 }

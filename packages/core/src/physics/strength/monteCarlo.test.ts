@@ -33,6 +33,7 @@ const model = (change: Partial<RiskModel> = {}, sd: Partial<RiskModel['sd']> = {
   strength: { fractileMpa: 20, weibullModulus: 7 },
   handling: HANDLING,
   treatmentOdds: 0,
+  logged: { timeSpread: 1, hazardTimes: 1 },
   chip: { widthMm: 2, sheetThicknessMm: null },
   ...change,
 });

@@ -33,6 +33,7 @@ const MODEL: RiskModel = {
   strength: { fractileMpa: 20, weibullModulus: 7 },
   handling: HANDLING,
   treatmentOdds: 0.1,
+  logged: { timeSpread: 1, hazardTimes: 1 },
   chip: { widthMm: 2, sheetThicknessMm: 4 },
 };
 

@@ -59,6 +59,8 @@ export interface RiskModel {
   readonly handling: HandlingCase;
   /** That it is not what it is taken for, and bursts. */
   readonly treatmentOdds: number;
+  /** What the log makes of the spread of the time, and of the hazard; 1 where it tells nothing. */
+  readonly logged: { readonly timeSpread: number; readonly hazardTimes: number };
   /** null where no far face is opened. */
   readonly chip: { readonly widthMm: number; readonly sheetThicknessMm: number | null } | null;
 }

@@ -11,9 +11,8 @@ import { cutsOf } from '../../plan/planContext';
 import { wholeReach } from '../../setup/operations/reach';
 import type { PlanInUnits } from '../plan/planInUnits';
 import { input, type ReasonInput } from '../../documents/reason';
-import { formatForce, formatPressure } from '../units/formatQuantity';
+import { formatForce, formatPressure, formatTorque } from '../units/formatQuantity';
 import { formatLength, formatLengthAbout, formatLengthShort } from '../units/length';
-import { formatSignificant } from '../units/roundNumber';
 
 /** One thing about how the piece is held, with its numbers. */
 export interface HoldPart {
@@ -32,8 +31,6 @@ const CLAMP_SHARE = 0.2;
 /** A screw clamp turned snug by hand presses about this hard, N. */
 const SNUG_N = 500;
 
-const nm = (value: number): string => `${formatSignificant(value, 2)} N·m`;
-
 /** How to hold this piece: against the cut, the jam, the drop; clamped, cradled, bedded or boarded. */
 export function holdAdvice(context: PlanInUnits): readonly HoldPart[] {
   const { piece } = context;
@@ -49,7 +46,7 @@ export function holdAdvice(context: PlanInUnits): readonly HoldPart[] {
   ];
 }
 
-function holdPiece({ headline }: PlanInUnits): HoldPart {
+function holdPiece({ headline, units }: PlanInUnits): HoldPart {
   const { grabNm, holdWith } = holdingTorque(headline.force.torqueNm);
   const text = {
     fingers: 'Fingers hold it, even when the rim grabs.',
@@ -61,17 +58,17 @@ function holdPiece({ headline }: PlanInUnits): HoldPart {
     title: 'Against the cut',
     text,
     lines: [
-      input('Torque of the cut', nm(headline.force.torqueNm)),
-      input('When it grabs, about', nm(grabNm)),
-      input('Fingers on wet glass hold', nm(FINGERS_NM)),
-      input('A palm holds', nm(PALM_NM)),
+      input('Torque of the cut', formatTorque(headline.force.torqueNm, units)),
+      input('When it grabs, about', formatTorque(grabNm, units)),
+      input('Fingers on wet glass hold', formatTorque(FINGERS_NM, units)),
+      input('A palm holds', formatTorque(PALM_NM, units)),
     ],
     source: 'Three times the cutting torque when a rim grabs: from practice.',
     grave: holdWith === 'clamp',
   };
 }
 
-function holdJam({ setup, headline }: PlanInUnits): HoldPart {
+function holdJam({ units, setup, headline }: PlanInUnits): HoldPart {
   const { machine } = setup;
   const clutchNm = clutchOf(machine);
   const { jamNm, heldBy } = jamTorque(headline.speed.setting.stallTorqueNm, clutchNm);
@@ -88,10 +85,10 @@ function holdJam({ setup, headline }: PlanInUnits): HoldPart {
     title: 'If it jams',
     text,
     lines: [
-      input('It twists with', nm(jamNm)),
+      input('It twists with', formatTorque(jamNm, units)),
       input('Bounded by', clutchNm === null ? 'the motor’s stall' : 'the slip clutch'),
-      input('One hand holds', nm(ONE_HAND_NM)),
-      input('Two with a side handle', nm(TWO_HANDS_NM)),
+      input('One hand holds', formatTorque(ONE_HAND_NM, units)),
+      input('Two with a side handle', formatTorque(TWO_HANDS_NM, units)),
     ],
     source: 'Least of stall and clutch, against what a grip holds.',
     grave: byHand && heldBy === 'rig',

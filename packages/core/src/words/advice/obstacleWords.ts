@@ -2,9 +2,8 @@ import type { Obstacle, ObstacleCode } from '../../advice/choice/obstacles';
 import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import { connectionInLine } from '../../data/couplings/connections';
 import type { Holder, Shank } from '../../data/couplings/shank';
-import { formatForce, formatRimSpeed, formatRpm } from '../units/formatQuantity';
+import { formatForce, formatRimSpeed, formatRpm, formatTorque } from '../units/formatQuantity';
 import { formatLength } from '../units/length';
-import { formatSignificant } from '../units/roundNumber';
 import type { UnitSystem } from '../../data/unitSystem';
 
 type Of<Code extends ObstacleCode> = Extract<Obstacle, { readonly code: Code }>;
@@ -65,10 +64,10 @@ const OBSTACLE_WORDS: {
     `There is ${formatLength(roomMm, units)} under its chuck; piece, backing and bit want ${formatLength(wantedMm, units)}.`,
   'press-throat': ({ inMm, throatMm }, units) =>
     `The mark lies ${formatLength(inMm, units)} in from the nearest edge; its throat is ${formatLength(throatMm, units)}.`,
-  'twists-hands': ({ nm, handsNm }) =>
-    `Its clutch slips at ${formatSignificant(nm, 2)} N·m; two hands hold ${handsNm}.`,
-  'clutch-missing': ({ nm, handsNm }) =>
-    `No clutch slips, and jammed it twists with ${formatSignificant(nm, 2)} N·m; two hands hold ${handsNm}.`,
+  'twists-hands': ({ nm, handsNm }, units) =>
+    `Its clutch slips at ${formatTorque(nm, units)}; two hands hold ${formatTorque(handsNm, units)}.`,
+  'clutch-missing': ({ nm, handsNm }, units) =>
+    `No clutch slips, and jammed it twists with ${formatTorque(nm, units)}; two hands hold ${formatTorque(handsNm, units)}.`,
   'not-water-rated': () =>
     'A mains tool that is not made for water does not belong under running water.',
   'dry-not-allowed': () => 'Dry is for bits made for it, in masonry or tile.',

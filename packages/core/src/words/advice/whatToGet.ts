@@ -11,9 +11,8 @@ import type { PlanInUnits } from '../plan/planInUnits';
 import { fitsStand } from '../../setup/benchFit';
 import { isBuilding } from '../../data/pieceForms';
 import { suits, usualFamily } from '../../setup/assumeSetup';
-import { formatForce, formatRpm } from '../units/formatQuantity';
+import { formatForce, formatRpm, formatTorque } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
-import { formatSignificant } from '../units/roundNumber';
 import { holdersOf } from '../../advice/choice/obstacles';
 
 /** A specification to buy or hire by: what it must be, never whose. */
@@ -81,10 +80,10 @@ function machineToGet(context: PlanInUnits): string[] {
   const torqueNm = headline.force.torqueNm * TORQUE_RESERVE;
   return [
     `${rpm(v.low)} to ${rpm(v.high)}, best ${rpm(v.best)}, without hammer`,
-    `holding ${formatSignificant(torqueNm, 2)} N·m without stalling`,
+    `holding ${formatTorque(torqueNm, units)} without stalling`,
     ...(torqueNm > TWO_HANDS_NM / 2
       ? [
-          `${fitsStand(piece) ? 'on a stand, or ' : ''}with a slip clutch set under ${TWO_HANDS_NM} N·m and a side handle`,
+          `${fitsStand(piece) ? 'on a stand, or ' : ''}with a slip clutch set under ${formatTorque(TWO_HANDS_NM, units)} and a side handle`,
         ]
       : []),
     `pressed with about ${formatForce(headline.force.feedForceN, units)}`,

@@ -1,8 +1,7 @@
 import type { Variant } from '../../documents/variant';
 import type { AnswerCode, Found, HazardCode } from '../../setup/hazards/judgeHazards';
 import { clashText } from '../layout/serviceWords';
-import { formatForce, formatMass, formatRpm } from '../units/formatQuantity';
-import { formatSignificant } from '../units/roundNumber';
+import { formatForce, formatMass, formatRpm, formatTorque } from '../units/formatQuantity';
 import type { UnitSystem } from '../../data/unitSystem';
 
 /** What an answer is called, and what to write with it where it counts only in writing. */
@@ -31,11 +30,10 @@ const BURSTS =
 
 const massOf = (massKg: number | null, units: UnitSystem): string =>
   massKg === null ? '' : ` of about ${formatMass(massKg, units)}`;
-const torque = (nm: number): string => `${formatSignificant(nm, 2)} N·m`;
 const notAlone = (why: string): string =>
   `One person is not enough for ${why}. The second watches water and depth.`;
-const stance = (jamTorqueNm: number, clutch: string): string =>
-  `Jammed, it twists with ${torque(jamTorqueNm)}. Side handle on, both hands, feet apart, elbow not behind the drill${clutch}.`;
+const stance = (jamTorqueNm: number, clutch: string, units: UnitSystem): string =>
+  `Jammed, it twists with ${formatTorque(jamTorqueNm, units)}. Side handle on, both hands, feet apart, elbow not behind the drill${clutch}.`;
 const maskFor = (why: string): string =>
   `${why}. Respirator for fine dust (class P3 or N100), extraction where it runs dry, wet clean-up, children and others away.`;
 const residualCurrent = (bath: string): string =>
@@ -260,11 +258,11 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
     message: {
       grinder: () =>
         'A core bit on an angle grinder: only within the bit’s own speed limit, both hands on it, and someone else on the water.',
-      'beyond-hands': ({ jamTorqueNm, handsNm }) =>
-        `Jammed, this machine twists with ${torque(jamTorqueNm)} and no clutch slips; two hands hold about ${handsNm} N·m. Put it on a stand, or use one with a slip clutch.`,
-      clutch: ({ jamTorqueNm }) =>
-        stance(jamTorqueNm, ', slip clutch at its lowest setting that works'),
-      'no-clutch': ({ jamTorqueNm }) => stance(jamTorqueNm, ''),
+      'beyond-hands': ({ jamTorqueNm, handsNm }, units) =>
+        `Jammed, this machine twists with ${formatTorque(jamTorqueNm, units)} and no clutch slips; two hands hold about ${formatTorque(handsNm, units)}. Put it on a stand, or use one with a slip clutch.`,
+      clutch: ({ jamTorqueNm }, units) =>
+        stance(jamTorqueNm, ', slip clutch at its lowest setting that works', units),
+      'no-clutch': ({ jamTorqueNm }, units) => stance(jamTorqueNm, '', units),
     },
     answers: {
       'limit-and-two-hands': { label: 'Within the limit, two hands, helper on water' },
@@ -315,7 +313,8 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
     message: {
       pressing: ({ feedForceN }, units) =>
         notAlone(`pressing with ${formatForce(feedForceN, units)}`),
-      holding: ({ jamTorqueNm }) => notAlone(`holding ${torque(jamTorqueNm)} when it jams`),
+      holding: ({ jamTorqueNm }, units) =>
+        notAlone(`holding ${formatTorque(jamTorqueNm, units)} when it jams`),
       lifting: ({ coreMassKg }, units) =>
         notAlone(`lifting a core of ${formatMass(coreMassKg, units)}`),
       'three-things': () => notAlone('drill, water and the depth mark at once'),

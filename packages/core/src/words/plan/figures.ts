@@ -6,6 +6,7 @@ import {
   formatTempRise,
   showDuration,
   showForce,
+  showTorque,
   showVolume,
   type ShownQuantity,
 } from '../units/formatQuantity';
@@ -93,7 +94,7 @@ export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
     ],
     ['tempRiseK', 'Ring runs hotter by', split(formatTempRise(plan.tempRiseK, units))],
     ['thermalStressMpa', 'Heat stress', split(formatPressure(plan.thermalStressMpa, units))],
-    ['torqueNm', 'Torque', plain(formatSignificant(plan.torqueNm, 2), 'N·m')],
+    ['torqueNm', 'Torque', showTorque(plan.torqueNm, units)],
     ['powerW', 'Power at the rim', plain(formatSignificant(plan.powerW, 2), 'W')],
     [
       'bendingStressMpa',

@@ -40,7 +40,7 @@ export function packingList(
       if (extensionId !== null) add(`extension-${extensionId}`, extensionName ?? '');
     }
     const kind = MACHINE_KINDS[setup.machineKind as MachineKindId];
-    if (kind.power === 'battery') add('battery', 'Battery charged, and a spare');
+    if (kind.power === 'battery') add('battery', 'A spare battery');
     if (setup.supportKind !== 'nothing')
       add(
         `support-${setup.supportKind}`,

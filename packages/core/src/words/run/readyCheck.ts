@@ -1,6 +1,9 @@
 import { isHeldByStand } from '../../data/holds';
+import { isOfToday } from '../../setup/hazards/coverage';
+import type { HazardCode } from '../../setup/hazards/judgeHazards';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
 import type { Bit } from '../../documents/kit';
+import type { BitDue } from '../../learning/learningReport';
 import type { Hole } from '../../documents/hole';
 import type { Piece } from '../../documents/piece';
 import { MACHINE_KINDS, type MachineKindId } from '../../data/machines/machineKinds';
@@ -8,12 +11,19 @@ import type { BarePlan } from '../../documents/plan';
 import { formatRpm, formatVolume } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import type { UnitSystem } from '../../data/unitSystem';
+import { learningWords } from '../screens/learning';
+import { capitalised } from '../sentence';
+
+/** The parts of the list, in the order hands come to them. */
+export const READY_SECTIONS = ['piece', 'mark', 'kit', 'machine', 'water', 'you'] as const;
+export type ReadySection = (typeof READY_SECTIONS)[number];
 
 /** How long a tick holds: this run, the working day, or the job. */
 export type ReadyKeeps = 'run' | 'day' | 'job';
 
 export interface ReadyItem {
   readonly id: string;
+  readonly section: ReadySection;
   readonly title: string;
   readonly detail: string;
   readonly keeps: ReadyKeeps;
@@ -26,6 +36,8 @@ export interface ReadyScene {
   readonly piece: Piece;
   readonly hole: Hole;
   readonly bit: Bit | null;
+  /** When the log says to change it; null where it does not yet. */
+  readonly due: BitDue | null;
   /** A practice piece of the same kind is in the job, and whether a hole in it is done. */
   readonly practice: 'none' | 'to-do' | 'done';
   readonly now: Date;
@@ -38,7 +50,17 @@ const DAY_MS = 24 * 3600 * 1000;
 /** Below this a bit is looked at before a piece that matters. */
 const DOUBTFUL_SHARPNESS = 0.6;
 
-/** What to see to before the motor starts: short, only what this hole asks for. */
+/** Whether a gate of this plan asks after something: now, or answered in this day's work. */
+const isAskedBy = (hazard: HazardCode, { plan, now }: ReadyScene): boolean =>
+  plan.gates.some(({ code, level }) => code === hazard && level !== 'note') ||
+  plan.settledGates.some(
+    ({ code, settledBy }) =>
+      code === hazard && settledBy !== undefined && isOfToday(settledBy, now),
+  );
+
+/**
+ * What to see to before the motor starts: short, only what this hole asks for, and nothing a gate asks already.
+ */
 export function readyCheck(scene: ReadyScene): readonly ReadyItem[] {
   return [
     ...you(scene),
@@ -50,31 +72,41 @@ export function readyCheck(scene: ReadyScene): readonly ReadyItem[] {
   ];
 }
 
-function you({ plan }: ReadyScene): ReadyItem[] {
+function you(scene: ReadyScene): ReadyItem[] {
+  const { plan } = scene;
   const dry = COOLANTS[plan.water.method as CoolantId].kind === 'dry';
+  const worn = [
+    ...(isAskedBy('eyes', scene) ? [] : ['glasses on']),
+    'sleeves and hair back',
+    ...(dry && !isAskedBy('dust', scene) ? ['respirator on'] : []),
+  ];
   return [
     {
       id: 'protection',
+      section: 'you',
       title: 'Dressed for it',
-      detail: `Glasses on, sleeves and hair back${dry ? ', respirator on' : ''}. Gloves for carrying glass, none near the turning bit.`,
+      detail: `${capitalised(worn.join(', '))}. Gloves for carrying glass, none near the turning bit.`,
       keeps: 'day',
     },
   ];
 }
 
-function power({ plan }: ReadyScene): ReadyItem[] {
-  const kind = MACHINE_KINDS[plan.setup.machineKind as MachineKindId];
+function power(scene: ReadyScene): ReadyItem[] {
+  const kind = MACHINE_KINDS[scene.plan.setup.machineKind as MachineKindId];
   const battery = kind.power === 'battery';
+  if (!battery && isAskedBy('mains-and-water', scene)) return [];
   return [
     battery
       ? {
           id: 'battery',
+          section: 'machine',
           title: 'Battery charged',
           detail: 'And a spare within reach: half a hole is hard to take up again.',
           keeps: 'day',
         }
       : {
           id: 'mains',
+          section: 'machine',
           title: 'Plug and cable',
           detail:
             'Residual-current device tested today, a drip loop in the cable, the plug out of the splash.',
@@ -83,11 +115,14 @@ function power({ plan }: ReadyScene): ReadyItem[] {
   ];
 }
 
-function kit({ plan, bit, now, units }: ReadyScene): ReadyItem[] {
+function kit(scene: ReadyScene): ReadyItem[] {
+  const { plan, bit, now, units } = scene;
   const { setup } = plan;
+  const hammers = MACHINE_KINDS[setup.machineKind as MachineKindId].hammer !== 'none';
   const items: ReadyItem[] = [
     {
       id: 'packing',
+      section: 'kit',
       title: 'Everything laid out',
       detail: 'Tick the packing list: nobody fetches a rod with a core in the barrel.',
       keeps: 'job',
@@ -99,14 +134,25 @@ function kit({ plan, bit, now, units }: ReadyScene): ReadyItem[] {
   if (due)
     items.push({
       id: 'bit-check',
+      section: 'kit',
       title: 'Look at the bit',
       detail: due,
       keeps: 'day',
       opens: 'bit-check',
     });
+  if (scene.due)
+    items.push({
+      id: 'bit-due',
+      section: 'kit',
+      title: 'Change the bit, or go on knowing it',
+      detail: learningWords.dueOf(scene.due),
+      keeps: 'run',
+    });
   items.push({
     id: 'rotation',
-    title: 'Right way round, hammer off',
+    section: 'machine',
+    title:
+      hammers && !isAskedBy('hammer', scene) ? 'Right way round, hammer off' : 'Right way round',
     detail: `${first?.bitName ?? setup.bitName} chucked true, spun by hand; ${formatRpm(first?.rpm ?? plan.rpm)} set on ${(first?.machineName ?? setup.machineName).toLowerCase()}; collar or stop at ${formatLengthShort(first?.toMm ?? plan.depthPerSideMm, units)}.`,
     keeps: 'run',
   });
@@ -133,6 +179,7 @@ function bench({ plan, units }: ReadyScene): ReadyItem[] {
       ? [
           {
             id: 'dry-run',
+            section: 'machine' as const,
             title: 'Dry run, power off',
             detail: `Bring the bit down by hand: it reaches past ${plan.exitForceN === null ? formatLengthShort(plan.depthMm, units) : 'the far face'}, on the mark, chuck and table clear.`,
             keeps: 'run' as const,
@@ -144,6 +191,7 @@ function bench({ plan, units }: ReadyScene): ReadyItem[] {
       : [
           {
             id: 'water',
+            section: 'water' as const,
             title: 'Water is there',
             detail:
               water.fillL === null
@@ -154,6 +202,7 @@ function bench({ plan, units }: ReadyScene): ReadyItem[] {
         ]),
     {
       id: 'light',
+      section: 'mark' as const,
       title: 'Light from the side',
       detail: 'Glare on water hides the mark and the first crack.',
       keeps: 'day' as const,
@@ -164,6 +213,7 @@ function bench({ plan, units }: ReadyScene): ReadyItem[] {
 const mark = ({ hole }: ReadyScene): ReadyItem[] => [
   {
     id: 'mark',
+    section: 'mark',
     title: 'The mark is right',
     detail: hole.mark?.measured
       ? 'Measured and checked across. Look once more that it is the right one.'
@@ -180,6 +230,7 @@ const practice = ({ practice: state, piece }: ReadyScene): ReadyItem[] =>
         {
           // Ticked, the record says that it was done without: practising takes the line away.
           id: 'practice-waived',
+          section: 'mark',
           title: 'Without practising first?',
           detail:
             'There is a practice piece in this job and nothing drilled in it yet. Tick to do without.',

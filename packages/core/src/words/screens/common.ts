@@ -1,6 +1,8 @@
 /** Said on several screens alike. */
 export const commonWords = {
   newHole: 'new hole',
+  cancel: 'Cancel',
+  tryAgain: 'Try again',
   close: 'Close',
   searchKey: 'search',
   undoKey: 'undo',

@@ -1,11 +1,21 @@
 /** Theme, units, bench. */
 export const displayWords = {
+  whoDrills: 'Who drills with this device',
+  whoDrillsWhy:
+    'Runs name them, and the log tells each hand apart. Leave it empty where it does not matter.',
+  tapeReads: 'Tape reads to',
+  sixteenths: 'Sixteenths',
+  thirtySeconds: 'Thirty-seconds',
   display: 'Display',
   onThisDevice: 'On this device',
   lightOrDark: 'Light or dark',
   asDevice: 'As the device',
   light: 'Light',
   dark: 'Dark',
+  letters: 'Letters',
+  asBrowser: 'As the browser',
+  larger: 'Larger by half',
+  twiceAsLarge: 'Twice as large',
   lengths: 'Lengths',
   millimetres: 'Millimetres',
   inches: 'Inches',

@@ -2,7 +2,10 @@
 export const filesWords = {
   drawing: 'Drawing…',
   drawingOf: (done: number, of: number): string => `Drawing ${done} of ${of}…`,
-  savedAs: (saved: string): string => `Saved as ${saved}.`,
+  savedAs: (saved: string, missing = ''): string =>
+    missing === ''
+      ? `Saved as ${saved}.`
+      : `Saved as ${saved}. There is no type here for ${missing}: each is printed as “?”.`,
   itCouldNotBe: 'It could not be drawn.',
   mm: 'mm',
   cm: 'cm',
@@ -19,8 +22,8 @@ export const filesWords = {
   taken: (taken: string): string => `Taken: ${taken}.`,
   left: (left: string): string => `Left: ${left}.`,
   drawingPageOf: (done: number, of: number): string => `Drawing page ${done} of ${of}…`,
-  savedAsPrintAt: (name: string): string =>
-    `Saved as ${name}. Print at 100 %, then measure the bar and the square.`,
+  savedAsPrintAt: (name: string, missing = ''): string =>
+    `Saved as ${name}. Print at 100 %, then measure the bar and the square.${missing === '' ? '' : ` There is no type here for ${missing}: each is printed as “?”.`}`,
   savedAsInMillimetres: (name: string): string => `Saved as ${name}, in millimetres.`,
   paper: 'Paper',
   drawnFrom: 'Drawn from',

@@ -1,5 +1,6 @@
 /** One hole: its walk, its plan, its figures. */
 export const holeWords = {
+  whatTradesSay: 'What the trades say',
   operations: 'Operations',
   ownOperations:
     'You have listed the operations yourself. Another bit or other sides here list them anew; undo brings yours back.',
@@ -124,4 +125,5 @@ export const holeWords = {
     `${diameter} ${deep}, at ${x} × ${y}`,
   setUp: 'Set up',
   waterAndHold: 'Water and hold',
+  noPlanOfThese: 'No plan of these values: mend what clashes, or undo.',
 };

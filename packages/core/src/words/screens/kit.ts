@@ -97,7 +97,7 @@ export const kitWords = {
   kind: 'Kind',
   speedsRpm: 'Speeds, rpm',
   stepsWithCommasBetween: 'Steps with commas between, or lowest-highest.',
-  torqueThatStallsIt: 'Torque that stalls it, N·m',
+  torqueThatStallsIt: (unit: string): string => `Torque that stalls it, ${unit}`,
   powerAtSpindleW: 'Power at the spindle, W',
   aboutHalfOfWhat: 'About half of what stands on a mains tool’s plate.',
   machines: 'Machines',

@@ -8,9 +8,9 @@ export const readyWords = {
   aRunOfThis: 'a run of this hole is under way',
   itIsKeptAs: 'It is kept as it stood.',
   goOnWithIt: 'Go on with it',
-  acknowledgedForThisHole: 'Acknowledged for this hole',
   beforeMotorStarts: 'Before the motor starts',
-  ticksForDayAnd: 'Ticks for the day and the job are remembered on this device.',
+  ticksForDayAnd:
+    'Ticks are remembered on this device: for the day, for the job, or until this run begins.',
   list: 'List',
   checkIt: 'Check it',
   marks: 'Marks',

@@ -69,6 +69,36 @@ export function formatFlow(litresPerMin: number, units: UnitSystem): string {
     : `${formatSignificant(litresPerMin, 2)} L/min`;
 }
 
+/** What a flow is typed in, by the hour. */
+export const flowByHour = ({
+  length,
+}: UnitSystem): { readonly unit: string; readonly litres: number } =>
+  length === 'inch'
+    ? { unit: 'US gal/h', litres: 4 * LITRE_PER_US_QUART }
+    : { unit: 'L/h', litres: 1 };
+
+/** An area of rim or kerf. */
+export const formatArea = (areaMm2: number, { length }: UnitSystem): string =>
+  length === 'inch'
+    ? `${formatSignificant(areaMm2 / MM_PER_INCH ** 2, 2)} sq in`
+    : `${formatSignificant(areaMm2, 3)} mm²`;
+
+/** 1 lbf·ft = 1 lbf · 12 in, N·m. */
+const NM_PER_LBF_FT = (NEWTON_PER_LBF * 12 * MM_PER_INCH) / 1000;
+
+/** The unit a torque is shown and typed in, and how many N·m it is. */
+export const torqueUnit = ({
+  length,
+}: UnitSystem): { readonly unit: string; readonly nm: number } =>
+  length === 'inch' ? { unit: 'lbf·ft', nm: NM_PER_LBF_FT } : { unit: 'N·m', nm: 1 };
+
+export function showTorque(torqueNm: number, units: UnitSystem): ShownQuantity {
+  const { unit, nm } = torqueUnit(units);
+  return { value: formatSignificant(torqueNm / nm, 2), unit };
+}
+export const formatTorque = (torqueNm: number, units: UnitSystem): string =>
+  joined(showTorque(torqueNm, units));
+
 export function formatPressure(pressureMpa: number, units: UnitSystem): string {
   return units.length === 'inch'
     ? `${formatSignificant(pressureMpa / MPA_PER_PSI, 2)} psi`

@@ -42,6 +42,14 @@ export function formatLengthShort(lengthMm: number, units: UnitSystem): string {
   return units.length === 'mm' ? `${formatLengthNumber(lengthMm)} mm` : formatInches(lengthMm);
 }
 
+/** As a tape reads it: whole and fraction of an inch to its finest mark, or millimetres. */
+export function formatTape(lengthMm: number, units: UnitSystem): string {
+  if (units.length === 'mm') return formatLengthShort(lengthMm, units);
+  const marks = units.tape ?? 16;
+  const onMark = (Math.round((lengthMm / MM_PER_INCH) * marks) / marks) * MM_PER_INCH;
+  return onMark === 0 ? '0 in' : formatInches(onMark);
+}
+
 /** Finer than this nobody types, decimals of a unit. */
 const TYPED_DECIMALS = [2, 3, 4] as const;
 /** Closer than this two lengths are the same, mm. */

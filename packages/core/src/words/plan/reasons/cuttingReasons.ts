@@ -4,8 +4,15 @@ import type { ResolvedSetup } from '../../../setup/resolvedSetup';
 import type { WindowArea } from '../../../setup/windowAreas';
 import type { ForceLimit } from '../../../physics/cutting/feedForce';
 import { provenance } from '../../../data/materials/provenance';
-import { formatDecimals, formatSignificant } from '../../units/roundNumber';
-import { formatForce, formatPressure, formatRimSpeed, formatRpm } from '../../units/formatQuantity';
+import { formatSignificant } from '../../units/roundNumber';
+import {
+  formatArea,
+  formatForce,
+  formatPressure,
+  formatRimSpeed,
+  formatRpm,
+  formatTorque,
+} from '../../units/formatQuantity';
 import { formatLength, formatLengthAbout } from '../../units/length';
 import { FORCE_SD } from '../../../data/steadiness';
 import { percent, type Explain } from './explain';
@@ -59,9 +66,9 @@ const LIMITED_BY = {
 export const feedForce: Explain = ({ headline, setup, units }) => {
   const { force, contact, material, window } = headline;
   return {
-    text: `${formatPressure(force.contactPressureMpa, units)} on ${formatDecimals(contact.contactAreaMm2, 0)} mm² of rim${force.limitedBy === null ? '' : `, held back by ${LIMITED_BY[force.limitedBy]}`}.${movedText(setup)}`,
+    text: `${formatPressure(force.contactPressureMpa, units)} on ${formatArea(contact.contactAreaMm2, units)} of rim${force.limitedBy === null ? '' : `, held back by ${LIMITED_BY[force.limitedBy]}`}.${movedText(setup)}`,
     inputs: [
-      input('Rim area A_c', `${formatSignificant(contact.contactAreaMm2, 3)} mm²`),
+      input('Rim area A_c', formatArea(contact.contactAreaMm2, units)),
       input(
         'Pressure window',
         `${formatPressure(window.pressureMpa.low, units)} – ${formatPressure(window.pressureMpa.best, units)} – ${formatPressure(window.pressureMpa.high, units)}`,
@@ -93,7 +100,7 @@ export const rate: Explain = ({ headline, units }) => ({
 });
 
 export const torque: Explain = ({ headline, setup, units }) => ({
-  text: `Of ${formatSignificant(headline.speed.setting.stallTorqueNm, 2)} N·m at which ${setup.machine.name.toLowerCase()} stalls.`,
+  text: `Of ${formatTorque(headline.speed.setting.stallTorqueNm, units)} at which ${setup.machine.name.toLowerCase()} stalls.`,
   inputs: [
     input('Friction coefficient μ', formatSignificant(headline.material.friction, 2)),
     input('Mean radius r_m', formatLength(headline.contact.meanRadiusMm, units)),
@@ -120,7 +127,7 @@ export const pressure: Explain = ({ headline, units }) => ({
   text: `Between ${formatPressure(headline.window.pressureMpa.low, units)} and ${formatPressure(headline.window.pressureMpa.high, units)} it cuts clean.`,
   inputs: [
     input('Force F', formatForce(headline.force.feedForceN, units)),
-    input('Rim area A_c', `${formatSignificant(headline.contact.contactAreaMm2, 3)} mm²`),
+    input('Rim area A_c', formatArea(headline.contact.contactAreaMm2, units)),
   ],
   source: 'p = F/A_c.',
 });

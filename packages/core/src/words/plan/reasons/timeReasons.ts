@@ -1,5 +1,5 @@
 import { formatSignificant } from '../../units/roundNumber';
-import { formatDuration, formatDurationSpan } from '../../units/formatQuantity';
+import { formatArea, formatDuration, formatDurationSpan } from '../../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../../units/length';
 import { AROUND, AROUND_IDS, PAUSE_IDS, PAUSES } from '../../../physics/cutting/pauses';
 import { logNormalP90 } from '../../../physics/spread';
@@ -67,7 +67,7 @@ export const lifts: Explain = ({ lifts: depths, headline, setup, units }) => ({
       'Gap beside the rim c',
       `${formatLengthShort(headline.bit.clearancePerSideMm, units)} a side`,
     ),
-    input('Kerf area A_k', `${formatSignificant(headline.contact.kerfAreaMm2, 3)} mm²`),
+    input('Kerf area A_k', formatArea(headline.contact.kerfAreaMm2, units)),
     input('Depths', depths.map((depth) => formatLengthShort(depth, units)).join(', ') || 'none'),
   ],
   source:

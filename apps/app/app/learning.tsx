@@ -1,0 +1,3 @@
+import { LearningScreen } from '../src/features/learning/LearningScreen';
+
+export default LearningScreen;

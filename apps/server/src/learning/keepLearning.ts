@@ -1,0 +1,123 @@
+import { learnAll, type LearningInput } from '@nucleon/core/learning/learningReport';
+import { loggedRun, type LoggedHole } from '@nucleon/core/learning/loggedHole';
+import { In, IsNull, Not, type EntityManager } from 'typeorm';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import { transact } from '../database/transact';
+import { drillCaseOf, loadHole } from '../documents/loadJob';
+import { loadKit } from '../documents/loadKit';
+import { Problem } from '../http/problem';
+import { runEntity, runEventEntity } from '../runs/runEntities';
+import type { Learning, ServerContext } from '../serverContext';
+import { learnedEntity } from './learnedEntity';
+
+/** No hash of a log: of one that tells nothing. */
+export const NOTHING_LEARNED = '';
+
+export function keepLearning(context: Omit<ServerContext, 'learning'>): Learning {
+  const state: { isDue: boolean; working: Promise<void> | null } = { isDue: false, working: null };
+  const work = async (): Promise<void> => {
+    try {
+      while (state.isDue) {
+        state.isDue = false;
+        await relearn(context);
+      }
+    } catch (error) {
+      // The next run asks again; plans go on with what was learned before.
+      context.log(`The log could not be learned from: ${String(error)}`);
+    } finally {
+      state.working = null;
+    }
+  };
+  return {
+    changed: () => {
+      state.isDue = true;
+      state.working ??= work();
+    },
+    settled: () => state.working ?? Promise.resolve(),
+  };
+}
+
+/** Fewer are worked out in some hundredths of a second: no thread is started for them. */
+const MANY_RUNS = 30;
+
+async function relearn({ source, heavy, now }: Omit<ServerContext, 'learning'>): Promise<void> {
+  await fillLogged(source.manager);
+  const { manager } = source;
+  const runs = await manager.find(runEntity, {
+    select: { id: true, logged: true, leftOut: true, holeId: true, bitId: true, openedAt: true },
+    where: { logged: Not(IsNull()), workshopId: THE_WORKSHOP_ID },
+    order: { openedAt: 'ASC', id: 'ASC' },
+  });
+  const kit = await loadKit(manager);
+  const lastHole = new Map(runs.map(({ bitId, holeId }) => [bitId, holeId]));
+  const bits = (kit.for({}).bits ?? []).filter(({ retired }) => !retired);
+  const cases = [];
+  for (const { id: bitId } of bits) {
+    const holeId = lastHole.get(bitId);
+    if (!holeId) continue;
+    const found = await loadHole(manager, holeId).catch((error: unknown) => {
+      // Its hole, piece or job is deleted: nothing to say when to change by.
+      if (error instanceof Problem) return null;
+      throw error;
+    });
+    if (found)
+      cases.push({
+        bitId,
+        // What the log tells is about to be learned anew.
+        drillCase: { ...drillCaseOf(found.job, found.piece, found.hole, kit), experience: null },
+      });
+  }
+  const input: LearningInput = {
+    holes: runs.flatMap(({ logged, leftOut }) => (logged ? [withChoice(logged, leftOut)] : [])),
+    bits,
+    cases,
+    now: now().toISOString(),
+  };
+  const outcome = runs.length < MANY_RUNS ? learnAll(input) : await heavy.run('learn', input);
+  await transact(source, (inside) =>
+    inside.upsert(
+      learnedEntity,
+      {
+        id: THE_WORKSHOP_ID,
+        hash: outcome.experience?.hash ?? NOTHING_LEARNED,
+        learnedAt: now(),
+        outcome: outcome as never,
+      },
+      ['id'],
+    ),
+  );
+}
+
+/** A person may leave a run out, or put one back that is not believed. */
+const withChoice = (hole: LoggedHole, leftOut: boolean | null): LoggedHole =>
+  leftOut === null ? hole : { ...hole, choice: leftOut ? 'left-out' : 'put-back' };
+
+const AT_ONCE = 200;
+
+/** Runs that ended before this was kept. */
+async function fillLogged(manager: EntityManager): Promise<void> {
+  for (let after = ''; ;) {
+    const rows = await manager
+      .createQueryBuilder(runEntity, 'run')
+      .select(['run.id'])
+      .where('run.logged IS NULL AND run.outcome IS NOT NULL AND run.outcome <> :going', {
+        going: 'under-way',
+      })
+      .andWhere('run.id > :after', { after })
+      .orderBy('run.id')
+      .take(AT_ONCE)
+      .getMany();
+    const last = rows.at(-1);
+    if (!last) return;
+    after = last.id;
+    const events = await manager.find(runEventEntity, {
+      where: { runId: In(rows.map(({ id }) => id)) },
+      order: { seq: 'ASC' },
+    });
+    for (const { id } of rows) {
+      const own = events.filter(({ runId }) => runId === id).map(({ body }) => body);
+      const logged = loggedRun(id, own);
+      if (logged) await manager.update(runEntity, { id }, { logged: logged });
+    }
+  }
+}
