@@ -2,9 +2,13 @@ import { workersWords } from '@nucleon/core/words/screens/workers';
 import { proxy, wrap } from 'comlink';
 import type { FileInput, FileOutcome, FileTaskName, OnPage, Refused, Written } from './fileTasks';
 
-/** A drawing that takes longer than this to read is left: it is not one piece's edge and holes. */
-const READ_WITHIN_MS = 2000;
-const WRITE_WITHIN_MS = 60_000;
+/**
+ * A file that takes longer than this to read is left: it is not one piece's edge and holes. Counted
+ * from when the worker is there, for a busy machine may take seconds to open one.
+ */
+const READ_WITHIN_MS = 5000;
+/** Opening, reading or writing, all told. */
+const WITHIN_MS = 60_000;
 
 export interface FilesJob<T extends FileTaskName> {
   readonly done: Promise<FileOutcome<T>>;
@@ -13,6 +17,8 @@ export interface FilesJob<T extends FileTaskName> {
 
 /** One worker that does one thing and is ended. */
 export interface FilesWorker {
+  /** Answers when the worker is loaded. */
+  readonly ready: () => Promise<void>;
   readonly run: <T extends FileTaskName>(
     task: T,
     input: FileInput<T>,
@@ -26,8 +32,9 @@ function openWorker(): FilesWorker {
   const fallen = new Promise<never>((_, reject) => {
     worker.onerror = reject;
   });
-  const remote = wrap<Pick<FilesWorker, 'run'>>(worker);
+  const remote = wrap<Pick<FilesWorker, 'ready' | 'run'>>(worker);
   return {
+    ready: () => Promise.race([remote.ready(), fallen]),
     // What comes back is what the task of that name returns.
     run: (task, input, onPage) =>
       Promise.race([remote.run(task, input, proxy(onPage)) as Promise<never>, fallen]),
@@ -57,38 +64,32 @@ export function askFiles<T extends FileTaskName>(
   let cancel = (): void => undefined;
   // Pages come through a port of their own, and one may arrive after the answer: it tells nothing new.
   let answered = false;
+  const timers: ReturnType<typeof setTimeout>[] = [];
   const given = new Promise<FileOutcome<T>>((resolve) => {
-    const timer = setTimeout(
-      () => {
-        resolve(
-          refused(
-            reads
-              ? workersWords.tookLongerThanS(input.name, READ_WITHIN_MS / 1000)
-              : workersWords.writingItTookToo,
-          ),
-        );
-      },
-      reads ? READ_WITHIN_MS : WRITE_WITHIN_MS,
-    );
-    cancel = () => {
-      resolve(refused(workersWords.cancelled));
+    const leave = (message: string) => () => {
+      resolve(refused(message));
     };
+    cancel = leave(workersWords.cancelled);
+    timers.push(setTimeout(leave(workersWords.itTookTooLong), WITHIN_MS));
     worker
-      .run(task, input, (done, of) => {
-        if (!answered) {
-          onPage(done, of);
+      .ready()
+      .then(() => {
+        if (reads) {
+          const tooLong = workersWords.tookLongerThanS(input.name, READ_WITHIN_MS / 1000);
+          timers.push(setTimeout(leave(tooLong), READ_WITHIN_MS));
         }
+        return worker.run(task, input, (done, of) => {
+          if (!answered) {
+            onPage(done, of);
+          }
+        });
       })
-      .then(resolve, () => {
-        resolve(refused(workersWords.itCouldNotBe));
-      })
-      .finally(() => {
-        clearTimeout(timer);
-      });
+      .then(resolve, leave(workersWords.itCouldNotBe));
   });
   return {
     done: given.finally(() => {
       answered = true;
+      for (const timer of timers) clearTimeout(timer);
       worker.end();
     }),
     cancel: () => {
