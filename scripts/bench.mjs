@@ -163,6 +163,11 @@ try {
     ['plate 120 × 120, memory', plates.memoryMb, 200, 'MB'],
     ['first pass of the map of odds, 400 × 300 pane', plates.firstMapMs, 3000, 'ms'],
   );
+  const { learn500Ms, learn5000Ms } = await benchCore('learning.mts');
+  rows.push(
+    ['all that a log of 500 holes tells', learn500Ms, 300, 'ms'],
+    ['all that a log of 5,000 holes tells', learn5000Ms, 1000, 'ms'],
+  );
   const { interactiveMs, gzipKb } = await benchFirstLoad(server.address);
   rows.push(
     ['JavaScript of the first page, gzip', gzipKb, 900, 'kB'],

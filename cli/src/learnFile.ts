@@ -37,9 +37,9 @@ export async function learnFile(
   const hand = person ?? onlyHand(holes);
   const cases = casesOf(job);
   const bits = job.kit?.bits ?? [];
-  const predictions = cases.flatMap(
-    (one) => predictionOf(one, learned, { bits, holes, hand }) ?? [],
-  );
+  const aged = bits.map((bit) => ({ ...bit, holesCut: holesCutBy(bit, holes) }));
+  const experience = experienceOf(learned, { bits: aged, person: hand });
+  const predictions = cases.flatMap((one) => predictionOf({ ...one, experience }, hand) ?? []);
   const report = {
     nucleon: NUCLEON_VERSION,
     model: MODEL_VERSION,
@@ -94,18 +94,9 @@ const holesCutBy = (bit: Bit, holes: readonly LoggedHole[]): number => {
   return Math.max(bit.holesCut ?? 0, ...after);
 };
 
-interface Scene {
-  readonly bits: readonly Bit[];
-  readonly holes: readonly LoggedHole[];
-  readonly hand: string | null;
-}
-
-function predictionOf(drillCase: DrillCase, learned: Learned, { bits, holes, hand }: Scene) {
-  const aged = bits.map((bit) => ({ ...bit, holesCut: holesCutBy(bit, holes) }));
-  const worked = contextOf({
-    ...drillCase,
-    experience: experienceOf(learned, { bits: aged, person: hand }),
-  });
+/** @param drillCase with what the log tells */
+function predictionOf(drillCase: DrillCase, hand: string | null) {
+  const worked = contextOf(drillCase);
   if (worked.kind === 'faulty') return null;
   const plan = planNumbers(worked.context);
   return {

@@ -1,5 +1,15 @@
-import { cholesky, inverseCholesky, solveCholesky } from '../math/cholesky';
 import type { LogRatio } from '../documents/experience';
+import {
+  addOuter,
+  factorSparse,
+  quadraticInverse,
+  slotsOf,
+  solveSparse,
+  sparsityOf,
+  type SparseFactor,
+  type Sparsity,
+} from '../math/sparseCholesky';
+import { addScaled, sparseRow, type SparseRow } from '../math/sparseRow';
 
 /** One logged hole, as far as its breaking tells something. */
 export interface BreakTrial {
@@ -58,14 +68,18 @@ const piecesAt = (holes: number): readonly number[] => {
   });
 };
 
-/** One trial's place among the parameters. */
+/** One trial's place among the parameters: its effects, the pieces of the spline, its family's slope. */
 interface Placed {
   readonly offset: number;
   readonly effects: readonly number[];
   readonly pieces: readonly number[];
-  /** Place of its family's slope. */
   readonly slope: number;
   readonly cracked: boolean;
+}
+
+interface Gaussian {
+  readonly mean: number;
+  readonly sd: number;
 }
 
 /**
@@ -79,7 +93,7 @@ interface Placed {
  */
 export function fitBreakage(trials: readonly BreakTrial[]): BreakageFit {
   const place = new Map<string, number>();
-  const prior: { readonly mean: number; readonly sd: number }[] = [];
+  const prior: Gaussian[] = [];
   const placeOf = (key: string, mean: number, sd: number): number => {
     const at = place.get(key) ?? place.size;
     if (at === place.size) {
@@ -96,19 +110,18 @@ export function fitBreakage(trials: readonly BreakTrial[]): BreakageFit {
     slope: placeOf(`slope ${trial.family}`, 0, SLOPE_SD),
     cracked: trial.cracked,
   }));
-  const { mode, covariance } = laplace(placed, prior);
-  const n = prior.length;
+  const { mode, factor } = laplace(placed, prior);
   return {
     trials: trials.length,
     predict: (target) => {
       let unmet = 0;
-      const gradient = new Float64Array(n);
       let mean = 0;
+      const gradient: (readonly [number, number])[] = [];
       for (const [level, name] of namesOf(target)) {
         const at = place.get(`${level} ${name}`);
         if (at === undefined) unmet += PRIOR_SD[level] ** 2;
         else {
-          gradient[at] = 1;
+          gradient.push([at, 1]);
           mean += mode[at] ?? 0;
         }
       }
@@ -116,15 +129,12 @@ export function fitBreakage(trials: readonly BreakTrial[]): BreakageFit {
       if (target.bit === null) unmet += PRIOR_SD.bit ** 2;
       if (target.person === null) unmet += PRIOR_SD.person ** 2;
       const slope = place.get(`slope ${target.family}`);
-      const aged = agedBy(piecesAt(target.holesBefore), slope ?? -1, mode);
-      mean += aged.total;
-      aged.parts.forEach((part, k) => {
-        gradient[k] = part;
-      });
-      if (slope === undefined) unmet += (SLOPE_SD * aged.total) ** 2;
-      else gradient[slope] = aged.total;
-      const sd = Math.sqrt(quadratic(gradient, covariance) + unmet);
-      return { mean, sd };
+      const { parts, total } = agedBy(piecesAt(target.holesBefore), slope ?? -1, mode);
+      parts.forEach((part, k) => gradient.push([k, part]));
+      if (slope === undefined) unmet += (SLOPE_SD * total) ** 2;
+      else gradient.push([slope, total]);
+      const variance = quadraticInverse(factor, sparseRow(gradient));
+      return { mean: mean + total, sd: Math.sqrt(variance + unmet) };
     },
   };
 }
@@ -149,42 +159,58 @@ function agedBy(pieces: readonly number[], slope: number, at: Float64Array) {
   return { parts, total: parts.reduce((sum, one) => sum + one, 0) };
 }
 
-/** Mode and inverse information of the parameters. */
+/** Mode of the parameters, and their information there, factored. */
 function laplace(
   placed: readonly Placed[],
-  prior: readonly { readonly mean: number; readonly sd: number }[],
-): { readonly mode: Float64Array; readonly covariance: Float64Array } {
-  const n = prior.length;
+  prior: readonly Gaussian[],
+): { readonly mode: Float64Array; readonly factor: SparseFactor } {
   let mode: Float64Array = Float64Array.from(prior, ({ mean }) => mean);
   let best = logPosterior(placed, prior, mode);
-  let l: Float64Array = new Float64Array(n * n);
+  const design = designOf(placed, prior.length);
+  let { gradient, factor } = scoring(placed, design, prior, mode);
   for (let round = 0; round < ROUNDS; round++) {
-    const { gradient, information } = scoring(placed, prior, mode);
-    l = cholesky(information, n) ?? l;
-    const step = solveCholesky(l, n, gradient);
-    let moved = false;
-    for (let part = 1; part > 1e-3 && !moved; part /= 2) {
+    const step = solveSparse(factor, gradient);
+    let gain = 0;
+    for (let part = 1; part > 1e-3 && gain === 0; part /= 2) {
       const next = mode.map((value, k) => value + part * (step[k] ?? 0));
       const found = logPosterior(placed, prior, next);
       if (found <= best) continue;
-      moved = found - best > SETTLED;
+      gain = found - best;
       [mode, best] = [next, found];
     }
-    if (!moved) break;
+    if (gain === 0) break;
+    ({ gradient, factor } = scoring(placed, design, prior, mode));
+    if (gain <= SETTLED) break;
   }
-  l = cholesky(scoring(placed, prior, mode).information, n) ?? l;
-  return { mode, covariance: inverseCholesky(l, n) };
+  return { mode, factor };
+}
+
+/** Which parameters a trial's ln(hazard) hangs on: with how much of each, changes from round to round. */
+interface Design {
+  readonly sparsity: Sparsity;
+  readonly rows: readonly SparseRow[];
+  readonly slots: readonly Int32Array[];
+}
+
+function designOf(placed: readonly Placed[], size: number): Design {
+  const rows = placed.map(({ effects, pieces, slope }) =>
+    sparseRow([...pieces.map((_, k) => k), slope, ...effects].map((at) => [at, 1])),
+  );
+  const sparsity = sparsityOf(size, rows);
+  return { sparsity, rows, slots: rows.map((row) => slotsOf(sparsity, row)) };
 }
 
 function etaOf({ offset, effects, pieces, slope }: Placed, at: Float64Array): number {
-  let eta = offset + agedBy(pieces, slope, at).total;
+  let aged = 0;
+  for (let k = 0; k < PIECES; k++) aged += Math.exp(at[k] ?? PIECE_MEAN) * (pieces[k] ?? 0);
+  let eta = offset + Math.exp(at[slope] ?? 0) * aged;
   for (const effect of effects) eta += at[effect] ?? 0;
   return Math.min(eta, 3.5);
 }
 
 function logPosterior(
   placed: readonly Placed[],
-  prior: readonly { readonly mean: number; readonly sd: number }[],
+  prior: readonly Gaussian[],
   at: Float64Array,
 ): number {
   let sum = 0;
@@ -198,43 +224,31 @@ function logPosterior(
   return sum;
 }
 
-/** Gradient of the log posterior, and JᵀWJ with the prior's precision: W = μ²/(e^μ − 1), Fisher's of a cloglog. */
+/** Gradient of the log posterior, and JᵀWJ with the prior's precision, factored: W = μ²/(e^μ − 1), Fisher's of a cloglog. */
 function scoring(
   placed: readonly Placed[],
-  prior: readonly { readonly mean: number; readonly sd: number }[],
+  { sparsity, rows, slots }: Design,
+  prior: readonly Gaussian[],
   at: Float64Array,
 ) {
-  const n = prior.length;
-  const gradient = new Float64Array(n);
-  const information = new Float64Array(n * n);
-  prior.forEach(({ mean, sd }, k) => {
-    gradient[k] = (mean - (at[k] ?? 0)) / sd ** 2;
-    information[k * n + k] = 1 / sd ** 2;
+  const { start, column, row } = sparsity;
+  const gradient = Float64Array.from(prior, ({ mean, sd }, k) => (mean - (at[k] ?? 0)) / sd ** 2);
+  const information = new Float64Array(row.length);
+  prior.forEach(({ sd }, k) => {
+    information[start[column[k] ?? 0] ?? 0] = 1 / sd ** 2;
   });
-  for (const one of placed) {
+  placed.forEach((one, i) => {
+    const own = rows[i];
+    const slot = slots[i];
+    if (!own || !slot) return;
     const mu = Math.exp(etaOf(one, at));
     const score = one.cracked ? mu / Math.expm1(mu) : -mu;
-    const weight = mu ** 2 / Math.expm1(mu);
     const { parts, total } = agedBy(one.pieces, one.slope, at);
-    const row: (readonly [number, number])[] = [
-      ...one.effects.map((effect) => [effect, 1] as const),
-      ...parts.map((part, k) => [k, part] as const),
-      [one.slope, total],
-    ];
-    for (const [j, x] of row) {
-      gradient[j] = (gradient[j] ?? 0) + score * x;
-      for (const [k, y] of row)
-        information[j * n + k] = (information[j * n + k] ?? 0) + weight * x * y;
-    }
-  }
-  return { gradient, information };
-}
-
-function quadratic(x: Float64Array, covariance: Float64Array): number {
-  const n = x.length;
-  let sum = 0;
-  for (let i = 0; i < n; i++)
-    if (x[i] !== 0)
-      for (let j = 0; j < n; j++) sum += (x[i] ?? 0) * (x[j] ?? 0) * (covariance[i * n + j] ?? 0);
-  return sum;
+    own.factor.set([...parts, total]);
+    addScaled(gradient, own, score);
+    addOuter(information, slot, own, mu ** 2 / Math.expm1(mu));
+  });
+  const factor = factorSparse(sparsity, information);
+  if (!factor) throw new RangeError('Parameters beyond what numbers hold');
+  return { gradient, factor };
 }

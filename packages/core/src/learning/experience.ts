@@ -29,8 +29,7 @@ export function loggedFactors(
     material,
     family,
     bit: bit?.id ?? null,
-    holes: learned.believed.filter((one) => one.material === material && one.family === family)
-      .length,
+    holes: learned.holesOf(material, family),
     ...learned.factors({
       // No name in the log is empty: what it was not told of is as wide as its level.
       material: material ?? '',

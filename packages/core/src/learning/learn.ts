@@ -12,6 +12,8 @@ export interface Learned {
   readonly used: number;
   /** Those that are, oldest first. */
   readonly believed: readonly LoggedHole[];
+  /** How many of these are in a stone with a kind of bit; none of null. */
+  readonly holesOf: (material: string | null, family: string | null) => number;
   readonly rate: MixedFit;
   /** Which holes are not believed, and why. */
   readonly doubted: readonly Pick<LoggedHole, 'id' | 'doubts' | 'choice'>[];
@@ -34,8 +36,6 @@ export interface Told {
 const LEAST_SHARE = 0.1;
 /** sd of ln(chip/planned) and of ln(time/planned) that plans come with where none says. */
 const USUAL_SD = 0.55;
-/** So many parts the log is split in, each told by the others. */
-const FOLDS = 5;
 /** Fewer holes than this calibrate nothing. */
 const LEAST_TO_CALIBRATE = 10;
 /** Odds as the hazard model takes them. */
@@ -60,7 +60,14 @@ export function learn(holes: readonly LoggedHole[], now: Date): Learned {
       .filter(({ practice }) => !practice)
       .map((one) => ({ ...one, planned: Math.max(LEAST_CRACK, one.plannedCrack) })),
   );
+  const pairs = new Map<string, number>();
+  const pairOf = (material: string | null, family: string | null) => `${material} ${family}`;
+  for (const { material, family } of believed) {
+    const pair = pairOf(material, family);
+    pairs.set(pair, (pairs.get(pair) ?? 0) + 1);
+  }
   return {
+    holesOf: (material, family) => pairs.get(pairOf(material, family)) ?? 0,
     runs: holes.length,
     used: believed.length,
     believed: believed.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at)),
@@ -139,26 +146,14 @@ export function chipBounds(exitChipMm: number): readonly [low: number, high: num
   ];
 }
 
-/** Each fifth of the holes against a band that the other four make, with the variances that all of them share. */
-function calibrate(
+/** Each hole against a band made without it, with the variances that all of them share. */
+const calibrate = (
   trials: readonly (Trial & Pick<LoggedHole, 'at'>)[],
-  all: Pick<MixedFit, 'tau2' | 'sigma2' | 'weights'>,
-): readonly Told[] {
-  if (trials.length < LEAST_TO_CALIBRATE) return [];
-  return Array.from({ length: FOLDS }, (_, fold) => {
-    const others = trials.flatMap((trial, i) => (i % FOLDS === fold ? [] : [{ trial, i }]));
-    const without = fitMixed(
-      others.map(({ trial }) => trial),
-      USUAL_SD,
-      't5',
-      { variances: all, weights: others.map(({ i }) => all.weights[i] ?? 1) },
-    );
-    return trials
-      .filter((_one, i) => i % FOLDS === fold)
-      .map((trial) => {
-        const { mean, sd } = without.predict(trial);
-        const { at, material } = trial;
-        return { at, material, inside: Math.abs(trial.lnRatio - mean) <= Z_90 * sd };
+  { withoutIt }: Pick<MixedFit, 'withoutIt'>,
+): readonly Told[] =>
+  trials.length < LEAST_TO_CALIBRATE
+    ? []
+    : trials.map(({ at, material, lnRatio }, i) => {
+        const { mean, sd } = withoutIt(i);
+        return { at, material, inside: Math.abs(lnRatio - mean) <= Z_90 * sd };
       });
-  }).flat();
-}

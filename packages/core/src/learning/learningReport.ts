@@ -203,11 +203,10 @@ const MOST_NEXT = 3;
 function nextToLog(learned: Learned, bits: readonly Bit[]): LearningReport['next'] {
   const families = [...new Set(bits.map(({ family }) => family))];
   const materials = [...new Set(learned.believed.map(({ material }) => material))];
-  const usedWith = new Set(learned.believed.map(({ material, family }) => `${material} ${family}`));
   return materials
     .flatMap((material) =>
       families
-        .filter((family) => usedWith.has(`${material} ${family}`))
+        .filter((family) => learned.holesOf(material, family) > 0)
         .map((family) => {
           const { sd } = learned.rate.predict({
             material,
@@ -217,9 +216,7 @@ function nextToLog(learned: Learned, bits: readonly Bit[]): LearningReport['next
             sheet: null,
             holesBefore: 0,
           });
-          const holes = learned.believed.filter(
-            (one) => one.material === material && one.family === family,
-          ).length;
+          const holes = learned.holesOf(material, family);
           return { material, family, holes, within: Math.exp(Z_90 * sd) };
         }),
     )

@@ -1,5 +1,5 @@
 import { normalDraws, seededRandom } from '../math/seededRandom';
-import { fitMixed, LEVELS, type Target, type Trial } from './mixedModel';
+import { fitMixed, LEVELS, type Target, type Trial, type Variances } from './mixedModel';
 
 const SD = 0.5;
 const HOLE: Target = {
@@ -20,6 +20,11 @@ const trial = (lnRatio: number, more: Partial<Trial> = {}): Trial => ({
 const many = (count: number, of: (i: number) => Trial): Trial[] =>
   Array.from({ length: count }, (_, i) => of(i));
 
+/** Of HOLE's effects together, its bit's age being ln 2. */
+const cellVariance = (tau2: Variances['tau2']): number =>
+  LEVELS.filter((level) => level !== 'wear').reduce((sum, one) => sum + tau2[one], 0) +
+  Math.LN2 ** 2 * tau2.wear;
+
 it('gives the plan back where nothing is logged', () => {
   const { mean, sd } = fitMixed([], SD).predict(HOLE);
   expect(mean).toBe(0);
@@ -31,10 +36,7 @@ it('shrinks like holes as in closed form: V/(V + σ²/(n·w)) of their mean', ()
     many(8, () => trial(Math.log(2))),
     SD,
   );
-  // All in one cell: the sum of its effects has the variance V, age ln 2 with its slope.
-  const V =
-    LEVELS.filter((level) => level !== 'wear').reduce((sum, one) => sum + fit.tau2[one], 0) +
-    Math.LN2 ** 2 * fit.tau2.wear;
+  const V = cellVariance(fit.tau2);
   const w = ((fit.belief[0] ?? 0) * 6) / 5;
   const expected = (V / (V + fit.sigma2 / (8 * w))) * Math.log(2);
   expect(fit.predict(HOLE).mean).toBeCloseTo(expected, 6);
@@ -103,4 +105,12 @@ it('reads bounds like the values between them where they are narrow, and leans o
     'normal',
   ).predict(HOLE);
   expect(open.mean).toBeGreaterThan(exact.mean);
+});
+
+it('tells one hole of two by the other, in closed form: V/(V + σ²) of it', () => {
+  const { tau2, sigma2, withoutIt } = fitMixed([trial(0.2), trial(0.8)], SD, 'normal');
+  const V = cellVariance(tau2);
+  const { mean, sd } = withoutIt(0);
+  expect(mean).toBeCloseTo((V / (V + sigma2)) * 0.8, 9);
+  expect(sd ** 2).toBeCloseTo(V - V ** 2 / (V + sigma2) + sigma2, 9);
 });

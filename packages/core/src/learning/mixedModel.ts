@@ -1,16 +1,18 @@
-import { cholesky, inverseCholesky, solveCholesky } from '../math/cholesky';
+import type { LogRatio } from '../documents/experience';
 import { truncatedNormal, Z_90 } from '../math/normal';
 import {
   addOuter,
-  addScaled,
-  dot,
-  EMPTY_ROW,
-  nonZero,
-  quadratic,
-  sparseRow,
-  timesSymmetric,
-  type SparseRow,
-} from '../math/sparseRow';
+  factorSparse,
+  inverseWithin,
+  quadraticInverse,
+  quadraticWithin,
+  slotsOf,
+  solveSparse,
+  sparsityOf,
+  type SparseFactor,
+  type Sparsity,
+} from '../math/sparseCholesky';
+import { addScaled, dot, sparseRow, type SparseRow } from '../math/sparseRow';
 
 /** One logged hole, as far as its time or its chip tells something. */
 export interface Trial {
@@ -92,13 +94,6 @@ export interface Variances {
   readonly sigma2: number;
 }
 
-/** Of a fit to more trials: what these few are taken to be like. */
-export interface Known {
-  readonly variances: Variances;
-  /** Of these trials, in their order. */
-  readonly weights: ArrayLike<number>;
-}
-
 export interface Effect {
   readonly level: Level;
   readonly name: string;
@@ -110,15 +105,15 @@ export interface Effect {
 
 export interface MixedFit extends Variances {
   readonly effects: readonly Effect[];
-  /** The t noise's weight of each trial. */
-  readonly weights: Float64Array;
   /** How far each trial is believed, 1 fully; by the t noise's weight over its greatest. */
   readonly belief: readonly number[];
   /**
    * ln(taken/planned) of a hole to come: its mean, and sd such that mean ± 1.2816·sd holds eight in ten.
    * What was not met yet adds its level's whole variance.
    */
-  readonly predict: (target: Target) => { readonly mean: number; readonly sd: number };
+  readonly predict: (target: Target) => LogRatio;
+  /** The same of one of the trials, as if it had not been logged: by place. */
+  readonly withoutIt: (trial: number) => LogRatio;
 }
 
 /**
@@ -127,33 +122,35 @@ export interface MixedFit extends Variances {
  *   y_i = μ + m[material] + f[family] + p[material, family] + b[bit] + h[person] + s[sheet] + γ[family]·age + ε_i
  *
  * each effect ~ N(0, τ²_level), ε ~ t₅(0, σ²) or N(0, σ²). Variances by EM (Dempster, Laird & Rubin 1977), the t as a scale
- * mixture (Lange, Little & Taylor 1989); bits, of which there are many, are eliminated by a Schur complement. Values known by their bounds alone are
- * taken at their mean between them (Tobin 1958, by EM).
+ * mixture (Lange, Little & Taylor 1989). Bits and sheets, of which there are many, meet few others: the precision of all
+ * effects is sparse, factored with them first. Values known by their bounds alone are taken at their mean between them
+ * (Tobin 1958, by EM).
  * @param trials in any order; the fit does not depend on it
  * @param plannedSd sd of the logarithm that plans are given with where no trial says: the whole prior
- * @param known variances and beliefs that were learned of more trials than these: only the effects are fitted
  */
 export function fitMixed(
   trials: readonly Trial[],
   plannedSd: number,
   noise: Noise = 't5',
-  known?: Known,
 ): MixedFit {
   const { nu, q90 } = NOISE[noise];
   const design = designOf(trials);
   const prior = priorOf(trials, plannedSd, q90);
-  let variances = known?.variances ?? prior;
-  let weights = Float64Array.from(trials, (_, i) => known?.weights[i] ?? 1);
-  let y = Float64Array.from(trials, ({ lnRatio }) => lnRatio);
+  let variances = prior;
+  const weights = new Float64Array(trials.length).fill(1);
+  const y = Float64Array.from(trials, ({ lnRatio }) => lnRatio);
   let posterior = solve(design, trials, y, weights, variances);
-  for (let round = 0; trials.length > 0 && !known && round < ROUNDS; round++) {
+  for (let round = 0; trials.length > 0 && round < ROUNDS; round++) {
     const { sigma2 } = variances;
-    const expected = trials.map((trial, i) => expectedOf(design, posterior, trial, i, sigma2));
-    y = Float64Array.from(expected, (one) => one.y);
-    weights = Float64Array.from(expected, ({ r2 }) =>
-      nu === Infinity ? 1 : (nu + 1) / (nu + r2 / sigma2),
-    );
-    const next = farther(variances, maximise(design, posterior, prior, expected, weights));
+    let squares = 0;
+    trials.forEach((trial, i) => {
+      const expected = expectedOf(design, posterior, trial, i, sigma2);
+      const weight = nu === Infinity ? 1 : (nu + 1) / (nu + expected.r2 / sigma2);
+      y[i] = expected.y;
+      weights[i] = weight;
+      squares += weight * expected.r2;
+    });
+    const next = farther(variances, maximise(design, posterior, prior, squares));
     const change = Math.max(
       Math.abs(Math.log(next.sigma2 / sigma2)),
       ...LEVELS.map((level) => Math.abs(Math.log(next.tau2[level] / variances.tau2[level]))),
@@ -162,12 +159,33 @@ export function fitMixed(
     posterior = solve(design, trials, y, weights, variances);
     if (change < SETTLED) break;
   }
+  const { tau2, sigma2 } = variances;
+  // The t's ninetieth percentile is farther out than a normal's of the same scale.
+  const noiseVariance = sigma2 * (q90 / Z_90) ** 2;
+  const banded = (mean: number, variance: number): LogRatio => ({
+    mean,
+    sd: Math.sqrt(variance + noiseVariance),
+  });
   return {
     ...variances,
     effects: effectsOf(design, posterior),
-    weights,
     belief: Array.from(weights, (w) => (nu === Infinity ? 1 : (w * nu) / (nu + 1))),
-    predict: (target) => predict(design, posterior, variances, target, q90),
+    predict: (target) => {
+      const { known, unmet } = placed(design, target, tau2);
+      const variance = quadraticInverse(posterior.factor, known) + unmet;
+      return banded(dot(known, posterior.mean), variance);
+    },
+    withoutIt: (i) => {
+      const trial = trials[i];
+      if (!trial) throw new RangeError(`No trial ${i}`);
+      // Sherman–Morrison: with precision p and variance v, (m − p·v·y)/(1 − p·v) and v/(1 − p·v).
+      const { mean, variance } = combined(design, posterior, i);
+      const pv = precisionOf(trial, weights[i] ?? 1, sigma2) * variance;
+      return banded(
+        (mean - pv * (y[i] ?? 0)) / (1 - pv),
+        variance / (1 - pv) + unsaid(trial, tau2),
+      );
+    },
   };
 }
 
@@ -192,32 +210,54 @@ function priorOf(trials: readonly Trial[], plannedSd: number, q90: number): Vari
 }
 
 interface Design {
-  /** Place of each effect but the bits', by level and name. */
+  /** Place of each effect, by level and name. */
   readonly place: ReadonlyMap<string, number>;
   readonly levels: readonly Level[];
   readonly names: readonly string[];
   readonly counts: readonly number[];
   readonly rows: readonly SparseRow[];
-  readonly bits: readonly string[];
-  readonly bitPlace: ReadonlyMap<string, number>;
-  readonly bitOf: Int32Array;
-  readonly bitCounts: readonly number[];
+  readonly sparsity: Sparsity;
+  /** Where each row's products lie among the precision's values. */
+  readonly slots: readonly Int32Array[];
 }
 
 const keyOf = (level: Level, name: string): string => `${level} ${name}`;
 
-/** The effects a hole is made of but its bit's, with their factors. */
+/** The effects a hole is made of, with their factors. */
 function partsOf(target: Target): readonly (readonly [Level, string, number])[] {
-  const { material, family, person, sheet, holesBefore } = target;
+  const { material, family, bit, person, sheet, holesBefore } = target;
   return [
     ['overall', '', 1],
     ['material', material, 1],
     ['family', family, 1],
     ['pair', `${material} × ${family}`, 1],
+    ...(bit === null ? [] : [['bit', bit, 1] as const]),
     ...(person === null ? [] : [['person', person, 1] as const]),
     ...(sheet === null ? [] : [['sheet', sheet, 1] as const]),
     ['wear', family, ageOf(holesBefore)],
   ];
+}
+
+/** What nobody said may be anybody's: the whole variance of its level. */
+const unsaid = ({ bit, person, sheet }: Target, tau2: Variances['tau2']): number =>
+  (bit === null ? tau2.bit : 0) +
+  (person === null ? tau2.person : 0) +
+  (sheet === null ? tau2.sheet : 0);
+
+/** The effects of a hole to come that were met, and the variance of those that were not. */
+function placed(
+  { place }: Design,
+  target: Target,
+  tau2: Variances['tau2'],
+): { readonly known: SparseRow; readonly unmet: number } {
+  const row: (readonly [number, number])[] = [];
+  let unmet = unsaid(target, tau2);
+  for (const [level, name, factor] of partsOf(target)) {
+    const at = place.get(keyOf(level, name));
+    if (at === undefined) unmet += factor ** 2 * tau2[level];
+    else row.push([at, factor]);
+  }
+  return { known: sparseRow(row), unmet };
 }
 
 function designOf(trials: readonly Trial[]): Design {
@@ -225,16 +265,7 @@ function designOf(trials: readonly Trial[]): Design {
   const levels: Level[] = [];
   const names: string[] = [];
   const counts: number[] = [];
-  const bitPlace = new Map<string, number>();
-  const bitCounts: number[] = [];
-  const bitOf = new Int32Array(trials.length).fill(-1);
-  const rows = trials.map((trial, i) => {
-    if (trial.bit !== null) {
-      const at = bitPlace.get(trial.bit) ?? bitPlace.size;
-      bitPlace.set(trial.bit, at);
-      bitCounts[at] = (bitCounts[at] ?? 0) + 1;
-      bitOf[i] = at;
-    }
+  const rows = trials.map((trial) => {
     const parts = partsOf(trial).map(([level, name, factor]): readonly [number, number] => {
       const key = keyOf(level, name);
       const at = place.get(key) ?? place.size;
@@ -248,32 +279,16 @@ function designOf(trials: readonly Trial[]): Design {
     });
     return sparseRow(parts);
   });
-  return {
-    place,
-    levels,
-    names,
-    counts,
-    rows,
-    bits: [...bitPlace.keys()],
-    bitPlace,
-    bitOf,
-    bitCounts,
-  };
+  const sparsity = sparsityOf(levels.length, rows);
+  const slots = rows.map((row) => slotsOf(sparsity, row));
+  return { place, levels, names, counts, rows, sparsity, slots };
 }
 
-/** Means and covariances of all effects: Σ of the shared ones, and of each bit how it hangs on them. */
+/** Means of all effects, and their covariances: where effects meet in a trial, and by the precision's factor for any. */
 interface Posterior {
-  readonly n: number;
   readonly mean: Float64Array;
   readonly covariance: Float64Array;
-  readonly bitMean: Float64Array;
-  /** d_b, precision of a bit's effect where the shared ones are known. */
-  readonly bitPrecision: Float64Array;
-  /** s_b = c_b/d_b: b = r_b/d_b − s_bᵀβ. */
-  readonly bitSlope: readonly SparseRow[];
-  /** Σ·s_b, and s_bᵀ·Σ·s_b. */
-  readonly bitReach: readonly Float64Array[];
-  readonly bitVariance: Float64Array;
+  readonly factor: SparseFactor;
 }
 
 /** Precision of one trial: t weight, share of the depth, noise. */
@@ -281,74 +296,37 @@ const precisionOf = ({ share }: Trial, weight: number, sigma2: number): number =
   (weight * share) / sigma2;
 
 function solve(
-  { levels, rows, bits, bitOf }: Design,
+  { levels, rows, sparsity, slots }: Design,
   trials: readonly Trial[],
   y: Float64Array,
   weights: Float64Array,
   { tau2, sigma2 }: Variances,
 ): Posterior {
-  const n = levels.length;
-  const s = new Float64Array(n * n);
-  const r = new Float64Array(n);
-  const c = bits.map(() => new Float64Array(n));
-  const d = new Float64Array(bits.length).fill(1 / tau2.bit);
-  const rb = new Float64Array(bits.length);
+  const { start, column, row } = sparsity;
+  const precision = new Float64Array(row.length);
+  const r = new Float64Array(levels.length);
   levels.forEach((level, k) => {
-    s[k * n + k] = 1 / tau2[level];
+    precision[start[column[k] ?? 0] ?? 0] = 1 / tau2[level];
   });
   trials.forEach((trial, i) => {
+    const own = rows[i];
+    const at = slots[i];
+    if (!own || !at) return;
     const w = precisionOf(trial, weights[i] ?? 1, sigma2);
-    const row = rows[i] ?? EMPTY_ROW;
-    const bit = bitOf[i] ?? -1;
-    addOuter(s, n, row, w);
-    addScaled(r, row, w * (y[i] ?? 0));
-    const own = c[bit];
-    if (!own) return;
-    addScaled(own, row, w);
-    d[bit] = (d[bit] ?? 0) + w;
-    rb[bit] = (rb[bit] ?? 0) + w * (y[i] ?? 0);
+    addOuter(precision, at, own, w);
+    addScaled(r, own, w * (y[i] ?? 0));
   });
-  // Schur complement: S − Σ c_b·c_bᵀ/d_b, r − Σ c_b·r_b/d_b.
-  const coupled = c.map(nonZero);
-  coupled.forEach((row, b) => {
-    const db = d[b] ?? 1;
-    addOuter(s, n, row, -1 / db);
-    addScaled(r, row, -(rb[b] ?? 0) / db);
-  });
-  const l = cholesky(s, n) ?? new Float64Array(n * n);
-  const mean = solveCholesky(l, n, r);
-  const bitSlope = coupled.map(({ index, factor }, b): SparseRow => ({
-    index,
-    factor: factor.map((x) => x / (d[b] ?? 1)),
-  }));
-  const bitMean = Float64Array.from(
-    bitSlope,
-    (row, b) => (rb[b] ?? 0) / (d[b] ?? 1) - dot(row, mean),
-  );
-  const covariance = inverseCholesky(l, n);
-  const bitReach = bitSlope.map((row) => timesSymmetric(row, covariance, n));
-  const bitVariance = Float64Array.from(bitSlope, (row, b) => dot(row, bitReach[b] ?? mean));
-  return { n, mean, covariance, bitMean, bitPrecision: d, bitSlope, bitReach, bitVariance };
+  const factor = factorSparse(sparsity, precision);
+  if (!factor) throw new RangeError('Variances that are not above nothing');
+  return { mean: solveSparse(factor, r), covariance: inverseWithin(factor), factor };
 }
 
-/** Mean and variance of xᵀβ + b, with a bit's own effect b where there is one: b hangs on β by s_b. */
-function combined(
-  row: SparseRow,
-  bit: number,
-  posterior: Posterior,
-): { readonly mean: number; readonly variance: number } {
-  const mean = dot(row, posterior.mean);
-  const variance = quadratic(row, posterior.covariance, posterior.n);
-  const reach = posterior.bitReach[bit];
-  if (!reach) return { mean, variance };
-  return {
-    mean: mean + (posterior.bitMean[bit] ?? 0),
-    variance:
-      variance -
-      2 * dot(row, reach) +
-      (posterior.bitVariance[bit] ?? 0) +
-      1 / (posterior.bitPrecision[bit] ?? 1),
-  };
+/** Mean and variance of a trial's effects together. */
+function combined({ rows, slots }: Design, { mean, covariance }: Posterior, i: number) {
+  const row = rows[i];
+  const at = slots[i];
+  if (!row || !at) throw new RangeError(`No trial ${i}`);
+  return { mean: dot(row, mean), variance: quadraticWithin(covariance, at, row) };
 }
 
 /** E[y] and E[(y − xᵀβ)²] under the posterior, weighed by how much of the depth the trial tells of. */
@@ -359,11 +337,7 @@ function expectedOf(
   i: number,
   sigma2: number,
 ): { readonly y: number; readonly r2: number } {
-  const { mean, variance } = combined(
-    design.rows[i] ?? EMPTY_ROW,
-    design.bitOf[i] ?? -1,
-    posterior,
-  );
+  const { mean, variance } = combined(design, posterior, i);
   if (!within) return { y: lnRatio, r2: share * ((lnRatio - mean) ** 2 + variance) };
   const { mean: y, variance: own } = truncatedNormal(mean, Math.sqrt(sigma2), within);
   return { y, r2: share * ((y - mean) ** 2 + own + variance) };
@@ -382,72 +356,32 @@ function maximise(
   design: Design,
   posterior: Posterior,
   prior: Variances,
-  expected: readonly { readonly r2: number }[],
-  weights: Float64Array,
+  /** Σ E[w·ε²] */
+  squaresOfNoise: number,
 ): Variances {
   const sum = new Map<Level, { squares: number; count: number }>();
-  const add = (level: Level, square: number): void => {
-    const was = sum.get(level) ?? { squares: 0, count: 0 };
-    sum.set(level, { squares: was.squares + square, count: was.count + 1 });
-  };
-  design.levels.forEach((level, k) => {
-    add(level, (posterior.mean[k] ?? 0) ** 2 + (posterior.covariance[k * posterior.n + k] ?? 0));
-  });
-  design.bits.forEach((_, b) => {
-    const { mean, variance } = combined(EMPTY_ROW, b, posterior);
-    add('bit', mean ** 2 + variance);
-  });
+  for (const { level, mean, sd } of effectsOf(design, posterior)) {
+    const { squares, count } = sum.get(level) ?? { squares: 0, count: 0 };
+    sum.set(level, { squares: squares + mean ** 2 + sd ** 2, count: count + 1 });
+  }
   const tau2 = { ...prior.tau2 };
   for (const [level, { squares, count }] of sum)
     tau2[level] = (PRIOR_EFFECTS * prior.tau2[level] + squares) / (PRIOR_EFFECTS + count);
-  const squares = expected.reduce((all, { r2 }, i) => all + (weights[i] ?? 1) * r2, 0);
   return {
     tau2,
-    sigma2: (PRIOR_HOLES * prior.sigma2 + squares) / (PRIOR_HOLES + expected.length),
+    sigma2: (PRIOR_HOLES * prior.sigma2 + squaresOfNoise) / (PRIOR_HOLES + design.rows.length),
   };
 }
 
-function effectsOf(design: Design, posterior: Posterior): readonly Effect[] {
-  const shared = design.levels.map((level, k) => ({
+function effectsOf(
+  { levels, names, counts, sparsity: { start, column } }: Design,
+  { mean, covariance }: Posterior,
+): readonly Effect[] {
+  return levels.map((level, k) => ({
     level,
-    name: design.names[k] ?? '',
-    mean: posterior.mean[k] ?? 0,
-    sd: Math.sqrt(posterior.covariance[k * posterior.n + k] ?? 0),
-    trials: design.counts[k] ?? 0,
+    name: names[k] ?? '',
+    mean: mean[k] ?? 0,
+    sd: Math.sqrt(covariance[start[column[k] ?? 0] ?? 0] ?? 0),
+    trials: counts[k] ?? 0,
   }));
-  const bits = design.bits.map((name, b) => {
-    const { mean, variance } = combined(EMPTY_ROW, b, posterior);
-    return {
-      level: 'bit' as const,
-      name,
-      mean,
-      sd: Math.sqrt(variance),
-      trials: design.bitCounts[b] ?? 0,
-    };
-  });
-  return [...shared, ...bits];
-}
-
-function predict(
-  design: Design,
-  posterior: Posterior,
-  { tau2, sigma2 }: Variances,
-  target: Target,
-  q90: number,
-): { readonly mean: number; readonly sd: number } {
-  const row: (readonly [number, number])[] = [];
-  let unmet = 0;
-  for (const [level, name, factor] of partsOf(target)) {
-    const at = design.place.get(keyOf(level, name));
-    if (at === undefined) unmet += factor ** 2 * tau2[level];
-    else row.push([at, factor]);
-  }
-  if (target.person === null) unmet += tau2.person;
-  if (target.sheet === null) unmet += tau2.sheet;
-  const bit = target.bit === null ? undefined : design.bitPlace.get(target.bit);
-  if (bit === undefined) unmet += tau2.bit;
-  const { mean, variance } = combined(sparseRow(row), bit ?? -1, posterior);
-  // The t's ninetieth percentile is farther out than a normal's of the same scale.
-  const noise = sigma2 * (q90 / Z_90) ** 2;
-  return { mean, sd: Math.sqrt(variance + unmet + noise) };
 }
