@@ -1,22 +1,19 @@
 /**
- * npm run study: made-up workshops whose truth is known. Each logs holes; the model is fitted, and its bands of eight in
+ * npm run study, times: made-up workshops whose truth is known. Each logs holes; the model is fitted, and its bands of eight in
  * ten are set against holes to come: with a bit it knows, a new bit, a new pair of material and bit, a new person. Then
  * with the log's results shuffled among its holes, which must tell nothing of bits and stones.
  */
 import { fitMixed, type Target, type Trial } from '@nucleon/core/learning/mixedModel';
 import { Z_90 } from '@nucleon/core/math/normal';
 import { normalDraws, seededRandom, type Random } from '@nucleon/core/math/seededRandom';
+import { drawnEffects, FAMILIES, MATERIALS, PERSONS, pick } from './madeUp.mts';
 
 const SHOPS = Number(process.env.NUCLEON_SHOPS ?? 200);
 const RUNS = [50, 150, 500, 1500, 5000] as const;
 const TO_COME = 40;
 const PLANNED_SD = 0.55;
-const MATERIALS = ['float-glass', 'granite', 'porcelain-tile', 'slate', 'stoneware', 'basalt'];
-const FAMILIES = ['sintered-core', 'plated-cup-saw', 'brazed-tile-core'];
 /** Degrees of freedom of the noise: one hole in some dozens is nothing like the others. */
 const NU = 5;
-
-type Effects = Map<string, number>;
 
 /** A shop: its sds scattered about what the prior believes, its effects drawn from them. */
 function shopOf(random: Random) {
@@ -33,15 +30,7 @@ function shopOf(random: Random) {
     wear: sd(0.16),
     noise: sd(0.19),
   };
-  const effects: Effects = new Map();
-  const effect = (level: keyof typeof sds, name: string): number => {
-    const key = `${level} ${name}`;
-    const had = effects.get(key);
-    if (had !== undefined) return had;
-    const drawn = sds[level] * normal();
-    effects.set(key, drawn);
-    return drawn;
-  };
+  const effect = drawnEffects(sds, normal);
   const tNoise = (): number => {
     let chi2 = 0;
     for (let k = 0; k < NU; k++) chi2 += normal() ** 2;
@@ -58,12 +47,6 @@ function shopOf(random: Random) {
     effect('wear', hole.family) * Math.log1p(hole.holesBefore / 10);
   return { truth, taken: (hole: Target): number => truth(hole) + tNoise() };
 }
-
-const pick = <T,>(random: Random, from: readonly T[]): T => {
-  const one = from[Math.floor(random() * from.length)];
-  if (one === undefined) throw new Error('nothing to pick from');
-  return one;
-};
 
 interface Tally {
   inside: number;
@@ -91,18 +74,17 @@ for (let shop = 0; shop < SHOPS; shop++) {
     family: pick(random, FAMILIES),
     holes: 0,
   }));
-  const persons = ['Ada', 'Ben', 'Cleo'];
   // One pair of material and family is kept back, to be met after the log.
-  const [keptMaterial, keptFamily] = [MATERIALS[0] ?? '', FAMILIES[0] ?? ''];
+  const [keptMaterial, keptFamily] = [MATERIALS[0], FAMILIES[0]];
   const holeWith = (bit: (typeof bits)[number]): Target => {
-    let material = pick(random, MATERIALS);
+    let material: string = pick(random, MATERIALS);
     while (bit.family === keptFamily && material === keptMaterial)
       material = pick(random, MATERIALS);
     return {
       material,
       family: bit.family,
       bit: bit.name,
-      person: pick(random, persons),
+      person: pick(random, PERSONS),
       sheet: random() < 0.5 ? null : `sheet ${Math.floor(random() * Math.max(3, runs / 20))}`,
       holesBefore: bit.holes,
     };
