@@ -50,6 +50,13 @@ test('a workshop of sixty holes: plans go by them, change with the next, and say
   await expect(page.getByTestId('from-log')).toContainText('By 62 holes of yours like this');
   await expect(page.getByTestId('figure-drillTimeS')).not.toHaveText(before);
 
+  const byLog = await page.getByTestId('figure-drillTimeS').innerText();
+  await page.getByTestId('as-new').click();
+  await expect(page.getByTestId('from-log')).toContainText('As new: by calculation alone');
+  await expect(page.getByTestId('figure-drillTimeS')).not.toHaveText(byLog);
+  await page.getByTestId('as-new').click();
+  await expect(page.getByTestId('figure-drillTimeS')).toHaveText(byLog);
+
   await page.getByTestId('from-log').click();
   await expect(page.getByTestId('learning-held')).toContainText('came inside a span');
   await expect(page.getByTestId('learning-levels')).toContainText('Float glass');

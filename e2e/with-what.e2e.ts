@@ -187,6 +187,7 @@ test('a common bit is in the kit in three taps', { tag: '@once' }, async ({ page
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: /Thin plated tube 5 mm/ }).click();
   await page.getByTestId('bit-retire').click();
+  await page.getByTestId('bit-why-away').getByRole('radio', { name: 'Not needed' }).click();
   await expect(page.getByRole('button', { name: /Thin plated tube 5 mm/ })).toBeHidden();
   await page.getByTestId('show-away').click();
   await page.getByRole('button', { name: /Thin plated tube 5 mm/ }).click();

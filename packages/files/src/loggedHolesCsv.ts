@@ -5,6 +5,7 @@ import {
   type MachineKindId,
 } from '@nucleon/core/data/machines/machineKinds';
 import type { Bit, Kit, Machine } from '@nucleon/core/documents/kit';
+import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Setup } from '@nucleon/core/documents/setup';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { bitAged } from '@nucleon/core/learning/bitChange';
@@ -39,8 +40,8 @@ const YES = new Set(['yes', 'true', '1', 'x', 'practice']);
 
 /**
  * Holes of a notebook’s list as they are learned from: the columns of readRunsCsv and, as wished, bit (by name in the
- * kit), bit_holes, machine, hold, person, cutting_minutes, sheet, practice and cracked_at. Each is set beside the plan of
- * such a hole with that bit as old as it was. A bit’s age, where no row tells it, is counted from the list’s beginning.
+ * kit), bit_holes, machine, hold, person, force_n, cutting_minutes, sheet, practice and cracked_at. Each is set beside the
+ * plan of such a hole, pressed as it was, with that bit as old as it was. A bit’s age, where no row tells it, is counted from the list’s beginning.
  */
 export function readLoggedHoles(text: string, kit: Kit): LoggedHolesOutcome {
   const list = readList(text, MAX_LOGGED_ROWS);
@@ -63,6 +64,11 @@ export function readLoggedHoles(text: string, kit: Kit): LoggedHolesOutcome {
     const twice = seen.has(same) && isTellingApart(hole);
     seen.add(same);
     const bit = named(kit.bits ?? [], bitName);
+    const force = hole.row.force_n ?? '';
+    if (force.trim() !== '' && !(numberIn(hole.row, 'force_n') > 0)) {
+      unread.push({ line, why: `force_n is “${force}”; it must be above 0, or left empty.` });
+      return [];
+    }
     const plan = planOf(hole, bit, holesBefore);
     if (!plan) {
       unread.push({ line, why: 'No plan can be made of a hole like this to set it beside.' });
@@ -150,6 +156,7 @@ function rememberedPlans(
     const machine = machineIn(kit, textIn(hole, 'machine'));
     const held = textIn(hole, 'hold');
     const hold = HOLDS.find((one) => one === held?.toLowerCase()) ?? null;
+    const forceN = numberIn(hole.row, 'force_n');
     const { material, thicknessMm, diameterMm } = hole;
     const key = JSON.stringify([
       material,
@@ -159,23 +166,31 @@ function rememberedPlans(
       bit ? age : 0,
       machine?.id,
       hold,
+      forceN > 0 ? forceN : null,
     ]);
     const had = known.get(key);
     if (had !== undefined) return had;
     const asItWas = bit ? bitAged(bit, age, thicknessMm) : null;
-    const outcome = makePlan(
-      listedCase(hole, 'listed', {
-        kit: {
-          bits: asItWas ? [asItWas] : [],
-          machines: machine ? [machine] : [],
-        },
-        setup: setupOf(asItWas, machine, hold),
-      }),
-    );
-    const plan = outcome.kind === 'planned' ? outcome.plan : null;
+    const planWith = (pressed: Setup): Plan | null => {
+      const outcome = makePlan(
+        listedCase(hole, 'listed', {
+          kit: { bits: asItWas ? [asItWas] : [], machines: machine ? [machine] : [] },
+          setup: { ...setupOf(asItWas, machine, hold), ...pressed },
+        }),
+      );
+      return outcome.kind === 'planned' ? outcome.plan : null;
+    };
+    const usual = planWith({});
+    const plan = usual && forceN > 0 ? planWith(pressedBy(forceN, usual)) : usual;
     known.set(key, plan);
     return plan;
   };
+}
+
+/** Pressure that comes of a force, by the plan's own. */
+function pressedBy(forceN: number, { contactPressureMpa, feedForceN }: Plan): Setup {
+  const { max } = LIMITS.contactPressureMpa;
+  return { contactPressureMpa: Math.min(max, (contactPressureMpa * forceN) / feedForceN) };
 }
 
 const setupOf = (bit: Bit | null, machine: Machine | null, hold: Hold | null): Setup => ({

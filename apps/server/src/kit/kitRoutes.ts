@@ -52,7 +52,7 @@ const only = (kind: KitKind): FindOptionsWhere<StoredRow> =>
 
 /** What is owned: bits, machines and all that goes with them. */
 export function kitRoutes(context: ServerContext): Router {
-  const { source, now } = context;
+  const { source, now, learning } = context;
   const router = Router();
   router.get('/kit/parts', async (_request, response) => {
     const where = { deletedAt: IsNull() };
@@ -82,14 +82,23 @@ export function kitRoutes(context: ServerContext): Router {
       if (all.some(({ changed }) => changed)) await noteKitChange(manager);
       return all;
     });
+    learning.changed();
     response.json({ items: written.map(({ row }) => SHOWN.bit(row)) });
   });
   for (const kind of Object.keys(RESOURCES) as KitKind[]) addResource(router, context, kind);
   return router;
 }
 
-function addResource(router: Router, { source, now }: ServerContext, kind: KitKind): void {
+function addResource(
+  router: Router,
+  { source, now, learning }: ServerContext,
+  kind: KitKind,
+): void {
   const { path, orderBy, check, list } = RESOURCES[kind];
+  // How old a bit is, and whether it is in use, is part of what the log tells of it.
+  const changed = (): void => {
+    if (kind === 'bit') learning.changed();
+  };
   router.get(path, async (request, response) => {
     const { page, pageSize, search } = pageQuery(request.query);
     const [rows, total] = await source.manager.findAndCount(KINDS[kind].entity, {
@@ -118,14 +127,17 @@ function addResource(router: Router, { source, now }: ServerContext, kind: KitKi
       if (written.changed) await noteKitChange(manager);
       return written;
     });
+    changed();
     response.json(shown(kind, row));
   });
-  const set = (id: string, at: Date | null): Promise<void> =>
-    transact(source, async (manager) => {
+  const set = async (id: string, at: Date | null): Promise<void> => {
+    await transact(source, async (manager) => {
       await lockKit(manager);
       if (!(await findOne(manager, kind, { id }))) throw notFound(KINDS[kind].called, id);
       if ((await setDeleted(manager, kind, [id], at)) > 0) await noteKitChange(manager);
     });
+    changed();
+  };
   router.delete(`${path}/:id`, async (request, response) => {
     await set(idParam(request, 'id'), now());
     response.status(204).end();

@@ -103,3 +103,18 @@ it('tells what it learned before where the rest takes long', async () => {
   const { body } = await request(app).get('/api/v1/learning');
   expect(body).toMatchObject({ isBehind: true, report: { runs: 7 } });
 });
+
+it('learns anew when a bit is changed: how old it is, is part of what is told of it', async () => {
+  for (let i = 0; i < 6; i++) await logHole(1.6 + 0.2 * i);
+  const before = (await learned()).experience;
+  const { items } = (await api().get('/api/v1/bits')).body as {
+    items: readonly { id: string; updatedAt: string; holesCut?: number }[];
+  };
+  for (const { id, updatedAt: _at, ...bit } of items) {
+    const aged = { ...bit, holesCut: (bit.holesCut ?? 0) + 40 };
+    expect((await api().put(`/api/v1/bits/${id}`).send(aged)).status).toBe(200);
+  }
+  const after = (await learned()).experience;
+  expect(after?.holes).toBe(before?.holes);
+  expect(after?.hash).not.toBe(before?.hash);
+});

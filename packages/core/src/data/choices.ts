@@ -52,6 +52,10 @@ export type MarkKind = (typeof MARK_KINDS)[number];
 export const BIT_STATES = ['new', 'good', 'tired', 'bald', 'out-of-true'] as const;
 export type BitState = (typeof BIT_STATES)[number];
 
+/** Why a bit is no longer used. */
+export const BIT_ENDS = ['worn', 'broken', 'lost', 'not-needed'] as const;
+export type BitEnd = (typeof BIT_ENDS)[number];
+
 export const COUPLING_KINDS = ['adapter', 'extension', 'swivel'] as const;
 export type CouplingKind = (typeof COUPLING_KINDS)[number];
 
@@ -60,6 +64,10 @@ export type HelpAnswer = (typeof HELP_ANSWERS)[number];
 
 export const CRACK_SIGHTS = ['none', 'hairline', 'broken'] as const;
 export type CrackSight = (typeof CRACK_SIGHTS)[number];
+
+/** How hard it was pressed, beside what was planned. */
+export const FORCES_FELT = ['lighter', 'as-planned', 'harder'] as const;
+export type ForceFelt = (typeof FORCES_FELT)[number];
 
 export const PART_FITS = ['fits', 'tight', 'loose', 'not-tried'] as const;
 export type PartFit = (typeof PART_FITS)[number];

@@ -4,7 +4,7 @@ import { COOLANT_IDS } from '../data/coolants';
 import { APART_WAYS } from '../data/couplings/apart';
 import { MACHINE_KIND_IDS } from '../data/machines/machineKinds';
 import { SUPPORT_IDS } from '../data/supports';
-import { BIT_STATES, COUPLING_KINDS } from '../data/choices';
+import { BIT_ENDS, BIT_STATES, COUPLING_KINDS } from '../data/choices';
 import { holderSchema, shankSchema } from '../data/couplings/shank';
 import { LIMITS } from '../data/schema/limits';
 import { machineSpeedsSchema } from '../data/machines/machineSpeeds';
@@ -56,6 +56,7 @@ export const bitSchema = object(
     sharpnessLog: list(sharpnessNote, 500),
     /** No longer used, kept for its history. */
     retired: yesNo,
+    retiredWhy: oneOf(BIT_ENDS),
   },
 );
 export interface Bit extends Document<typeof bitSchema> {}

@@ -117,6 +117,8 @@ export const pieceSchema = object(
     thicknessReadingsMm: list(number(LIMITS.thicknessMm), 50),
     damage: oneOf(DAMAGES),
     spareAvailable: yesNo,
+    /** Sheet or batch it is from: pieces of one sheet are alike. */
+    sheet: text(80),
     /** When it was made or put up. */
     yearMade: number({ min: 0, max: 2200, unit: 'as a year' }),
     /** A spare to try on first. */

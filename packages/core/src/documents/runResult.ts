@@ -1,4 +1,4 @@
-import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '../data/choices';
+import { BIT_STATES, CRACK_SIGHTS, FORCES_FELT, PART_FITS, VERDICTS } from '../data/choices';
 import { LIMITS } from '../data/schema/limits';
 import { id, list, number, object, oneOf, text, type Document } from '../data/schema/schema';
 
@@ -19,6 +19,7 @@ export const runResultSchema = object(
     /** Widest chip at each face, by comparison with drawn sizes. */
     entryChipMm: chip,
     exitChipMm: chip,
+    force: oneOf(FORCES_FELT),
     partFit: oneOf(PART_FITS),
     bitState: oneOf(BIT_STATES),
     photoIds: list(id, 12),

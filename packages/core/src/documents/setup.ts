@@ -83,6 +83,8 @@ export const setupSchema = object(
     feedAid: oneOf(FEED_AID_IDS),
     /** Whether the force is taken back before the far face, or held to the end. */
     exit: oneOf(['ease', 'hold']),
+    /** Planned by calculation alone, whatever the log tells. */
+    asNew: yesNo,
     /** What holds a drill stand. */
     standFixing: oneOf(['anchor', 'vacuum', 'prop']),
   },

@@ -54,14 +54,15 @@ export function experienceOf(learned: Learned, { bits, person }: Workshop): Expe
   const families = [...new Set(believed.map(({ family }) => family)), null];
   const factors = (material: string | null, family: string | null, bit: AgedBit | null) =>
     loggedFactors(learned, { material, family, bit, person });
+  const table = materials.flatMap((material) => [
+    ...families.map((family) => factors(material, family, null)),
+    ...bits.map((bit) => factors(material, bit.family, bit)),
+  ]);
   return {
-    hash: hashOf(believed),
+    hash: hashOf(believed, table),
     at: believed.at(-1)?.at ?? '',
     holes: believed.length,
-    factors: materials.flatMap((material) => [
-      ...families.map((family) => factors(material, family, null)),
-      ...bits.map((bit) => factors(material, bit.family, bit)),
-    ]),
+    factors: table,
   };
 }
 
@@ -71,10 +72,10 @@ export function oddsBand(odds: number, sd: number): TimeSpread {
   return { p10: at(-Z_90), p50: odds, p90: at(Z_90) };
 }
 
-/** FNV-1a over the holes as they are learned from, in the order of their ids. */
-function hashOf(holes: Learned['believed']): string {
-  const text = holes
-    .map((hole) => JSON.stringify(hole))
+/** FNV-1a over the holes as they are learned from, in whatever order, and what comes of them. */
+function hashOf(holes: Learned['believed'], factors: Experience['factors']): string {
+  const text = [...holes, ...factors]
+    .map((one) => JSON.stringify(one))
     .sort()
     .join('\n');
   let hash = 0x811c9dc5;

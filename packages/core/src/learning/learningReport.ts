@@ -153,7 +153,7 @@ export const levelsOf = (
   bits: readonly Pick<Bit, 'id' | 'name'>[],
 ): readonly LearnedLevel[] =>
   rate.effects
-    .filter(({ level }) => level !== 'overall' && level !== 'wear')
+    .filter(({ level }) => level !== 'overall' && level !== 'wear' && level !== 'force')
     .map(({ level, name, mean, sd, trials }) => ({
       level,
       name: level === 'bit' ? (bits.find(({ id }) => id === name)?.name ?? name) : name,

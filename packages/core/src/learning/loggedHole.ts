@@ -1,4 +1,5 @@
 import type { ChipSpread, TimeSpread } from '../documents/plan';
+import type { ForceFelt } from '../data/choices';
 import type { RunEvent } from '../documents/runEvent';
 import { isOver } from '../run/runState';
 import { replayRun } from '../run/replay';
@@ -15,6 +16,8 @@ export interface LoggedHole {
   readonly bit: string | null;
   readonly person: string | null;
   readonly sheet: string | null;
+  /** How hard it was pressed beside the plan, where somebody said. */
+  readonly force?: ForceFelt | undefined;
   /** Holes the bit had cut before, cracked ones too. */
   readonly holesBefore: number;
   /** From start to through, stops included; null where that is not known. */
@@ -65,6 +68,7 @@ export function loggedRun(runId: string, events: readonly RunEvent[]): LoggedHol
     bit: record.bitId,
     person: record.person ?? null,
     sheet: record.sheet ?? null,
+    force: state.result?.force,
     holesBefore: 0,
     takenS: record.tookS > 0 ? record.tookS : null,
     plannedS: asNew?.drillTimeS ?? record.plannedS,

@@ -22,7 +22,10 @@ const many = (count: number, of: (i: number) => Trial): Trial[] =>
 
 /** Of HOLE's effects together, its bit's age being ln 2. */
 const cellVariance = (tau2: Variances['tau2']): number =>
-  LEVELS.filter((level) => level !== 'wear').reduce((sum, one) => sum + tau2[one], 0) +
+  LEVELS.filter((level) => level !== 'wear' && level !== 'force').reduce(
+    (sum, one) => sum + tau2[one],
+    0,
+  ) +
   Math.LN2 ** 2 * tau2.wear;
 
 it('gives the plan back where nothing is logged', () => {
@@ -113,4 +116,12 @@ it('tells one hole of two by the other, in closed form: V/(V + σ²) of it', () 
   const { mean, sd } = withoutIt(0);
   expect(mean).toBeCloseTo((V / (V + sigma2)) * 0.8, 9);
   expect(sd ** 2).toBeCloseTo(V - V ** 2 / (V + sigma2) + sigma2, 9);
+});
+
+it('does not blame the bit for holes that were pressed lighter than planned', () => {
+  const slow = (force?: 'lighter') => many(10, () => trial(0.7, { force }));
+  const blamed = fitMixed(slow(), SD).predict(HOLE).mean;
+  const pressedLight = fitMixed(slow('lighter'), SD);
+  expect(pressedLight.predict(HOLE).mean).toBeLessThan(0.85 * blamed);
+  expect(pressedLight.predict({ ...HOLE, force: 'lighter' }).mean).toBeGreaterThan(0.6);
 });

@@ -1,3 +1,4 @@
+import type { ForceFelt } from '../data/choices';
 import type { LogRatio } from '../documents/experience';
 import { truncatedNormal, Z_90 } from '../math/normal';
 import {
@@ -23,6 +24,8 @@ export interface Trial {
   readonly person: string | null;
   /** Sheet or batch the piece is from. */
   readonly sheet: string | null;
+  /** How hard it was pressed beside the plan; as planned where nobody said. */
+  readonly force?: ForceFelt | undefined;
   /** Holes the bit had cut before. */
   readonly holesBefore: number;
   /** ln(found/planned): of the time to the depth that was reached, or of the chip. */
@@ -38,7 +41,7 @@ export interface Trial {
 /** What a hole to be drilled is known by. */
 export type Target = Pick<
   Trial,
-  'material' | 'family' | 'bit' | 'person' | 'sheet' | 'holesBefore'
+  'material' | 'family' | 'bit' | 'person' | 'sheet' | 'force' | 'holesBefore'
 >;
 
 /** Where shops, stones, tools and hands differ from the plan. `wear` is a slope by family over the bit's age. */
@@ -50,13 +53,15 @@ export const LEVELS = [
   'bit',
   'person',
   'sheet',
+  'force',
   'wear',
 ] as const;
 export type Level = (typeof LEVELS)[number];
 
 /**
  * How the plan's own variance is shared out before anything is logged; the rest, NOISE_SHARE, is from
- * hole to hole. Wear's is what its slope brings at ten holes.
+ * hole to hole. Wear's is what its slope brings at ten holes. Force's comes on top, for holes that were pressed
+ * lighter or harder than planned: those to come are not.
  */
 const PRIOR_SHARE: Readonly<Record<Level, number>> = {
   overall: 0.2,
@@ -66,6 +71,7 @@ const PRIOR_SHARE: Readonly<Record<Level, number>> = {
   bit: 0.1,
   person: 0.08,
   sheet: 0.05,
+  force: 0.15,
   wear: 0.04,
 };
 const NOISE_SHARE = 0.15;
@@ -119,7 +125,7 @@ export interface MixedFit extends Variances {
 /**
  * Linear mixed model of ln(found/planned):
  *
- *   y_i = μ + m[material] + f[family] + p[material, family] + b[bit] + h[person] + s[sheet] + γ[family]·age + ε_i
+ *   y_i = μ + m[material] + f[family] + p[material, family] + b[bit] + h[person] + s[sheet] + g[force] + γ[family]·age + ε_i
  *
  * each effect ~ N(0, τ²_level), ε ~ t₅(0, σ²) or N(0, σ²). Variances by EM (Dempster, Laird & Rubin 1977), the t as a scale
  * mixture (Lange, Little & Taylor 1989). Bits and sheets, of which there are many, meet few others: the precision of all
@@ -202,6 +208,7 @@ function priorOf(trials: readonly Trial[], plannedSd: number, q90: number): Vari
       bit: share('bit'),
       person: share('person'),
       sheet: share('sheet'),
+      force: share('force'),
       wear: share('wear') / ageOf(10) ** 2,
     },
     // Such that the plan's own band comes out where nothing is logged.
@@ -225,7 +232,7 @@ const keyOf = (level: Level, name: string): string => `${level} ${name}`;
 
 /** The effects a hole is made of, with their factors. */
 function partsOf(target: Target): readonly (readonly [Level, string, number])[] {
-  const { material, family, bit, person, sheet, holesBefore } = target;
+  const { material, family, bit, person, sheet, force, holesBefore } = target;
   return [
     ['overall', '', 1],
     ['material', material, 1],
@@ -234,6 +241,7 @@ function partsOf(target: Target): readonly (readonly [Level, string, number])[] 
     ...(bit === null ? [] : [['bit', bit, 1] as const]),
     ...(person === null ? [] : [['person', person, 1] as const]),
     ...(sheet === null ? [] : [['sheet', sheet, 1] as const]),
+    ...(force === undefined || force === 'as-planned' ? [] : [['force', force, 1] as const]),
     ['wear', family, ageOf(holesBefore)],
   ];
 }

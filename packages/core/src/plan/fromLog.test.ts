@@ -98,3 +98,11 @@ it('lets a piece be that nobody is sure of', () => {
   const unsure = { ...DIAL, piece: { ...DIAL.piece, couldBe } };
   expect(planWith(SLOW, unsure).drillTimeS).toEqual(planWith(null, unsure).drillTimeS);
 });
+
+it('is as new where the hole asks for that, whatever the log tells', () => {
+  const { hole } = DIAL;
+  const asNew = { ...DIAL, hole: { ...hole, setup: { ...hole.setup, asNew: true } } };
+  const told = planWith(SLOW, asNew);
+  expect(told.fromLog).toBeNull();
+  expect(told.drillTimeS).toEqual(planWith(null).drillTimeS);
+});

@@ -103,7 +103,7 @@ export function resolveSetup(
     wanted: setup,
     // A piece that may be several things is none of those the log holds.
     logged:
-      experience && (piece.couldBe?.length ?? 0) < 2
+      experience && !setup.asNew && (piece.couldBe?.length ?? 0) < 2
         ? factorsFor(experience, {
             material: piece.material,
             family: finishing.bit.family,

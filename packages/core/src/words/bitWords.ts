@@ -1,5 +1,5 @@
 import type { Bit, SharpnessNote } from '../documents/kit';
-import type { BitState } from '../data/choices';
+import type { BitEnd, BitState } from '../data/choices';
 import { formatSignificant } from './units/roundNumber';
 
 const STATES: Readonly<Record<BitState, string>> = {
@@ -9,6 +9,13 @@ const STATES: Readonly<Record<BitState, string>> = {
   bald: 'Bald',
   'out-of-true': 'Out of true',
 };
+
+export const BIT_END_WORDS = {
+  worn: 'Worn out',
+  broken: 'Broken',
+  lost: 'Lost',
+  'not-needed': 'Not needed',
+} as const satisfies Record<BitEnd, string>;
 
 export const stateWords = (state: BitState): string => STATES[state];
 

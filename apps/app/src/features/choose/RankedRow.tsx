@@ -2,7 +2,8 @@ import { chooseWords } from '@nucleon/core/words/screens/choose';
 import { learningWords } from '@nucleon/core/words/screens/learning';
 import type { BitDue } from '@nucleon/core/learning/learningReport';
 import { commonWords } from '@nucleon/core/words/screens/common';
-import { costReason, formatMoney, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
+import { costReason, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
+import { formatMoney } from '@nucleon/core/words/units/money';
 import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
 import { meansInWords } from '@nucleon/core/words/advice/rankingInWords';
 import { COOLANTS } from '@nucleon/core/data/coolants';
@@ -30,7 +31,7 @@ interface RankedRowProps {
 export function RankedRow({ place, best, others, due, isNow, onUse }: RankedRowProps) {
   const units = useUnits();
   const [open, setOpen] = useState(false);
-  const reason = costReason(best.outcome);
+  const reason = costReason(best.outcome, units);
   return (
     <Panel wet={[best, ...others].some(isNow)} padding="$4" gap="$3" testID={`ranked-${place}`}>
       <Row gap="$3" alignItems="flex-start">
@@ -40,7 +41,7 @@ export function RankedRow({ place, best, others, due, isNow, onUse }: RankedRowP
         <Column flex={1} gap="$1">
           <Strong>{meansInWords(best)}</Strong>
           <Small>{best.why}</Small>
-          {due ? <Small testID={`due-${place}`}>{learningWords.dueOf(due)}</Small> : null}
+          {due ? <Small testID={`due-${place}`}>{learningWords.dueOf(due, units)}</Small> : null}
           {best.couplings?.map((coupling) => (
             <Small key={coupling.id}>
               {chooseWords.with(
@@ -101,7 +102,7 @@ export function RankedRow({ place, best, others, due, isNow, onUse }: RankedRowP
             <Strong fontSize="$2">
               {chooseWords.or(
                 COOLANTS[one.water].name.toLowerCase(),
-                formatMoney(one.outcome.cost.totalMoney),
+                formatMoney(one.outcome.cost.totalMoney, units),
               )}
             </Strong>
             <Small>{one.why}</Small>

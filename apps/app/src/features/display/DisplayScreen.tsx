@@ -1,7 +1,7 @@
 import { displayWords } from '@nucleon/core/words/screens/display';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
-import { INCH_POUND, METRIC } from '@nucleon/core/data/unitSystem';
+import { INCH_POUND, METRIC, type UnitSystem } from '@nucleon/core/data/unitSystem';
 import { formatForce } from '@nucleon/core/words/units/formatQuantity';
 import { formatLength } from '@nucleon/core/words/units/length';
 import { Chips } from '../../ui/Chips';
@@ -9,6 +9,7 @@ import { Column } from '../../ui/layout';
 import { TextBox } from '../../ui/TextBox';
 import { Page } from '../../ui/Page';
 import { Heading, Small } from '../../ui/text';
+import { CurrencyBox } from './CurrencyBox';
 import { BenchSheet } from '../run/BenchSheet';
 import { useDisplay } from './displayStore';
 
@@ -58,11 +59,12 @@ export function DisplayScreen() {
           ]}
           value={units.length}
           onChange={(length) => {
-            setUnits(
+            const { currency } = units;
+            const lengths: UnitSystem =
               length === 'mm'
                 ? { ...METRIC, force: units.force === 'lbf' ? 'N' : units.force }
-                : INCH_POUND,
-            );
+                : INCH_POUND;
+            setUnits({ ...lengths, ...(currency === undefined ? {} : { currency }) });
           }}
           testID="length-units"
         />
@@ -99,6 +101,7 @@ export function DisplayScreen() {
             formatForce(EXAMPLE_N, units),
           )}
         </Small>
+        <CurrencyBox units={units} setUnits={setUnits} />
         <Heading aria-level={2}>{displayWords.atBench}</Heading>
         <TextBox
           label={displayWords.whoDrills}

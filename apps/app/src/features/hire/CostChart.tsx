@@ -1,10 +1,11 @@
 import { hireWords } from '@nucleon/core/words/screens/hire';
-import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
+import { formatMoney } from '@nucleon/core/words/units/money';
 import { formatDecimals } from '@nucleon/core/words/units/roundNumber';
 import type { DescribedHireOption } from '@nucleon/core/words/advice/hireInWords';
 import { View } from 'react-native';
 import { LazyLinesChart } from '../../drawing/lazyLinesChart';
 import { LINE_DASHES, useLineTones } from './lineLooks';
+import { useUnits } from '../display/displayStore';
 
 const HEIGHT_PX = 280;
 /** The chart reaches a little beyond the holes that are asked about. */
@@ -20,6 +21,7 @@ interface CostChartProps {
 /** Cost against number of holes, a line for each way: where they cross, the other becomes cheaper. */
 export default function CostChart({ options, holes, width }: CostChartProps) {
   const tones = useLineTones();
+  const units = useUnits();
   const max = Math.min(
     options[0]?.costMoney.length ?? 1,
     Math.max(MIN_HOLES, Math.ceil(holes * ROOM)),
@@ -47,8 +49,8 @@ export default function CostChart({ options, holes, width }: CostChartProps) {
           max,
           options.map(({ title, costMoney }) => ({
             title,
-            one: formatMoney(costMoney[0] ?? 0),
-            all: formatMoney(costMoney[max - 1] ?? 0),
+            one: formatMoney(costMoney[0] ?? 0, units),
+            all: formatMoney(costMoney[max - 1] ?? 0, units),
           })),
         )}
       />

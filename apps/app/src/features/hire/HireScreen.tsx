@@ -1,6 +1,6 @@
 import { hireWords } from '@nucleon/core/words/screens/hire';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
-import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
+import { formatMoney } from '@nucleon/core/words/units/money';
 import { MAX_HOLES, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
 import { Suspense, useMemo, useState } from 'react';
 import { LineSwatch } from '../../drawing/LineSwatch';
@@ -15,6 +15,7 @@ import { RoomPage } from '../hole/RoomPage';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { LINE_DASHES, useLineTones } from './lineLooks';
 import CostChart from './CostChart';
+import { useUnits } from '../display/displayStore';
 
 /** The chart's library comes only when it is looked at. */
 
@@ -39,6 +40,7 @@ export function HireScreen() {
 
 function HireRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
+  const units = useUnits();
   const tones = useLineTones();
   const [own, setOwn] = useState<Partial<HirePrices>>({});
   const [holes, setHoles] = useState(6);
@@ -83,13 +85,13 @@ function HireRoom(loaded: LoadedHole) {
                   <Small>{text}</Small>
                 </Column>
                 <Strong fontVariant={['tabular-nums']}>
-                  {formatMoney(costMoney[holes - 1] ?? NaN)}
+                  {formatMoney(costMoney[holes - 1] ?? NaN, units)}
                 </Strong>
               </Row>
             ))}
           </Panel>
           <Column gap="$2">
-            <Heading aria-level={2}>{hireWords.pricesInYourOwn}</Heading>
+            <Heading aria-level={2}>{hireWords.pricesInYourOwn(units.currency)}</Heading>
             <Small>{hireWords.roughUntilYouType}</Small>
             <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
               {PRICES.map(({ key, label }) => (

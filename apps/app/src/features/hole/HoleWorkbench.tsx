@@ -196,6 +196,8 @@ function HolePlan({ room, edges, wide, walk, openRoom }: HolePlanProps) {
       {plan ? (
         <PlanBody
           plan={plan}
+          edit={edit}
+          experience={room.workshop.experience}
           answers={answers}
           edges={edges}
           tradeRules={tradeRules(plan, room, units)}

@@ -3,6 +3,7 @@ import { holeWords } from '@nucleon/core/words/screens/hole';
 import { brokenRule, type JudgedRule } from '@nucleon/core/layout/edgeRules';
 import { edgeText } from '@nucleon/core/words/layout/edgeText';
 import { detailFigures, headlineFigures } from '@nucleon/core/words/plan/figures';
+import type { Experience } from '@nucleon/core/documents/experience';
 import type { Plan } from '@nucleon/core/documents/plan';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/Button';
@@ -58,6 +59,8 @@ export function PlanTop({
 
 interface PlanBodyProps {
   readonly plan: Plan;
+  readonly edit: Editing;
+  readonly experience: Experience | null;
   readonly answers: GateAnswers;
   readonly edges: readonly JudgedRule[];
   readonly tradeRules: readonly TradeRuleInWords[];
@@ -72,6 +75,8 @@ interface PlanBodyProps {
 /** The numbers, what to mind, the steps, the engineering. */
 export function PlanBody({
   plan,
+  edit,
+  experience,
   answers,
   edges,
   tradeRules,
@@ -86,7 +91,7 @@ export function PlanBody({
     <>
       <Panel borderWidth={0}>
         <FigureGrid figures={headlineFigures(plan, units)} columns={columns} />
-        <FromLogLine plan={plan} />
+        <FromLogLine plan={plan} edit={edit} experience={experience} />
       </Panel>
       {tooNear ? (
         <Column padding="$3" paddingBottom="$0" testID="too-near">

@@ -20,6 +20,10 @@ import { Column, Row } from '../../ui/layout';
 import { Label, Small } from '../../ui/text';
 import { BitCheck } from './BitCheck';
 import { BitForm } from './BitForm';
+import { BIT_ENDS, type BitEnd } from '@nucleon/core/data/choices';
+import { BIT_END_WORDS } from '@nucleon/core/words/bitWords';
+import { Chips } from '../../ui/Chips';
+import { useUnits } from '../display/displayStore';
 
 const day = (at: string): string => format(new Date(at), 'd MMM yyyy');
 
@@ -32,6 +36,7 @@ interface BitCardProps {
 /** One bit: look at it, change it, have another like it, put it away. */
 export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
   const router = useRouter();
+  const units = useUnits();
   const [checking, setChecking] = useState(startsWith === 'check');
   const { id, version, updatedAt: _at, ...own } = bit;
   const another = useWrite(() => {
@@ -46,9 +51,19 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
       version: 0,
     });
   });
-  const putAway = useWrite(() => putBit(id, { ...own, retired: !bit.retired, version }), {
-    done: onDone,
-  });
+  const [leaving, setLeaving] = useState(false);
+  const putAway = useWrite(
+    (retiredWhy: BitEnd | null) => {
+      const { retiredWhy: _before, ...kept } = own;
+      return putBit(id, {
+        ...kept,
+        retired: retiredWhy !== null,
+        ...(retiredWhy === null ? {} : { retiredWhy }),
+        version,
+      });
+    },
+    { done: onDone },
+  );
   const trouble = another.trouble || putAway.trouble;
   const due = useQuery(learningQuery).data?.report?.bits.find(({ bitId }) => bitId === id);
   if (checking)
@@ -92,12 +107,22 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
           <Button
             label={bit.retired ? kitWords.useItAgain : kitWords.putAway}
             onPress={() => {
-              putAway.run();
+              if (bit.retired) putAway.run(null);
+              else setLeaving(!leaving);
             }}
             testID="bit-retire"
           />
         </Row>
-        {due ? <Small testID="bit-due">{learningWords.dueOf(due)}</Small> : null}
+        {leaving && !bit.retired ? (
+          <Chips
+            label={kitWords.whyPutAway}
+            chips={BIT_ENDS.map((value) => ({ value, label: BIT_END_WORDS[value] }))}
+            value={undefined}
+            onChange={putAway.run}
+            testID="bit-why-away"
+          />
+        ) : null}
+        {due ? <Small testID="bit-due">{learningWords.dueOf(due, units)}</Small> : null}
         {trouble ? (
           <Small color="$stop" role="alert">
             {trouble}

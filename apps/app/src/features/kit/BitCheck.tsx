@@ -48,7 +48,7 @@ export function BitCheck({
         runOutMm,
         state: note.how === 'dressed' ? 'good' : state,
         sharpnessLog: [...(bit.sharpnessLog ?? []), noted],
-        ...(kind === 'bin' ? { retired: true } : {}),
+        ...(kind === 'bin' ? { retired: true, retiredWhy: 'worn' as const } : {}),
       });
     },
     { done: onDone },

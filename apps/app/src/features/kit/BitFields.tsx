@@ -3,7 +3,7 @@ import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { bitGeometry } from '@nucleon/core/physics/cutting/bitGeometry';
 import { stateWords } from '@nucleon/core/words/bitWords';
 import { usualPrice } from '@nucleon/core/setup/usualBit';
-import { formatMoney } from '@nucleon/core/words/advice/outcomeWords';
+import { formatMoney } from '@nucleon/core/words/units/money';
 import { BIT_STATES } from '@nucleon/core/data/choices';
 import type { Bit } from '@nucleon/core/documents/kit';
 import { Chips } from '../../ui/Chips';
@@ -12,6 +12,7 @@ import { LengthBox } from '../../ui/LengthBox';
 import { NumberBox } from '../../ui/NumberBox';
 import { TextBox } from '../../ui/TextBox';
 import { ShankField } from './ShankField';
+import { useUnits } from '../display/displayStore';
 
 /** A bit as it is typed, before it has an id. */
 export type BitDraft = Omit<Bit, 'id'>;
@@ -199,6 +200,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
 
 /** What it cost, where it came from, and how true it runs. */
 export function BitPurchase({ draft, change }: BitFieldsProps) {
+  const units = useUnits();
   return (
     <>
       <Row gap="$3" alignItems="flex-start" flexWrap="wrap">
@@ -207,7 +209,7 @@ export function BitPurchase({ draft, change }: BitFieldsProps) {
           label={kitWords.price}
           value={draft.price}
           limit={LIMITS.money}
-          placeholder={formatMoney(usualPrice(draft))}
+          placeholder={formatMoney(usualPrice(draft), units)}
           onChange={(value) => {
             change({ price: value });
           }}

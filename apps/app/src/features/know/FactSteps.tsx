@@ -10,6 +10,8 @@ import { NumberBox } from '../../ui/NumberBox';
 import { Small } from '../../ui/text';
 import { FORM_CHIPS } from '@nucleon/core/words/screens/choiceChips';
 import type { StepProps } from './stepProps';
+import { useUnits } from '../display/displayStore';
+import { SheetField } from './SheetField';
 
 /** Sheet, slab, vessel and so on. */
 export function FormStep({ room, knowing }: StepProps) {
@@ -118,11 +120,12 @@ const SPARE = [
 
 /** What it is worth and whether there is another. */
 export function WorthStep({ room, knowing }: StepProps) {
+  const { currency } = useUnits();
   const { piece, changePiece } = room.edit;
   return (
     <>
       <NumberBox
-        label={knowWords.toReplaceItIn}
+        label={knowWords.toReplaceItIn(currency)}
         value={piece.valueMoney}
         limit={LIMITS.money}
         placeholder={knowWords.roughly}
@@ -131,6 +134,7 @@ export function WorthStep({ room, knowing }: StepProps) {
         }}
         testID="know-value"
       />
+      <SheetField room={room} />
       <Chips
         label={knowWords.isThereAnother}
         chips={SPARE}

@@ -19,6 +19,7 @@ import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Heading, Small, Strong } from '../../ui/text';
 import { BandBar } from './BandBar';
 import { BelieveRun } from './BelieveRun';
+import { useUnits } from '../display/displayStore';
 
 /** What the log tells of holes to come, how well that held, and what it does not believe. */
 export function LearningScreen() {
@@ -50,6 +51,7 @@ function Told({
   report,
   doubted,
 }: { readonly report: LearningReport } & Pick<LearnedLog, 'doubted'>) {
+  const units = useUnits();
   return (
     <Beside>
       <Half>
@@ -88,7 +90,7 @@ function Told({
           {report.bits.map((bit) => (
             <Column key={bit.bitId} padding="$3" borderTopWidth={1} borderColor="$line">
               <Strong>{bit.name}</Strong>
-              <Small>{learningWords.dueOf(bit)}</Small>
+              <Small>{learningWords.dueOf(bit, units)}</Small>
             </Column>
           ))}
         </Part>

@@ -95,6 +95,7 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
         thicknessMm: edit.piece.thicknessMm,
         diameterMm: edit.hole.diameterMm,
         ...(edit.piece.practice ? { practice: true } : {}),
+        ...(edit.piece.sheet?.trim() ? { sheet: edit.piece.sheet.trim() } : {}),
         ...(person.trim() ? { person: person.trim() } : {}),
       },
     });

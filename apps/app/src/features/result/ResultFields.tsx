@@ -1,8 +1,19 @@
 import { resultWords } from '@nucleon/core/words/screens/result';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { stateWords } from '@nucleon/core/words/bitWords';
-import { BIT_STATES, CRACK_SIGHTS, PART_FITS, VERDICTS } from '@nucleon/core/data/choices';
-import { CRACK_WORDS, PART_FIT_WORDS, VERDICT_WORDS } from '@nucleon/core/words/run/resultWords';
+import {
+  BIT_STATES,
+  CRACK_SIGHTS,
+  FORCES_FELT,
+  PART_FITS,
+  VERDICTS,
+} from '@nucleon/core/data/choices';
+import {
+  CRACK_WORDS,
+  FORCE_WORDS,
+  PART_FIT_WORDS,
+  VERDICT_WORDS,
+} from '@nucleon/core/words/run/resultWords';
 import { Chips } from '../../ui/Chips';
 import { Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
@@ -63,6 +74,15 @@ export function Findings({ result, change, plan }: Omit<ResultFieldsProps, 'forg
           testID="exit-chip"
         />
       ) : null}
+      <Chips
+        label={resultWords.pressed}
+        chips={chipsOf(FORCES_FELT, FORCE_WORDS)}
+        value={result.force}
+        onChange={(force) => {
+          change({ force });
+        }}
+        testID="force-felt"
+      />
       <Chips
         label={resultWords.thePart}
         chips={chipsOf(PART_FITS, PART_FIT_WORDS)}

@@ -1,3 +1,4 @@
+import { formatMoney } from '../units/money';
 import type { Damage, GlassTreatment } from '../../data/choices';
 import type { Piece } from '../../documents/piece';
 import { thicknessText } from '../layout/thicknessText';
@@ -58,8 +59,11 @@ export function knownLines(
     input('Thickness', thicknessText(piece, units)),
     piece.assembled === undefined ? null : input('Built in', piece.assembled ? 'yes' : 'loose'),
     piece.damage ? input('Damage', DAMAGE[piece.damage]) : null,
+    piece.sheet?.trim() ? input('Sheet or batch', piece.sheet) : null,
     piece.yearMade === undefined ? null : input('Year', String(piece.yearMade)),
-    piece.valueMoney === undefined ? null : input('To replace it', String(piece.valueMoney)),
+    piece.valueMoney === undefined
+      ? null
+      : input('To replace it', formatMoney(piece.valueMoney, units)),
     piece.spareAvailable === undefined
       ? null
       : input('A spare', piece.spareAvailable ? 'there is one' : 'none'),

@@ -3,13 +3,10 @@ import { input, type Reason, type ReasonInput } from '../../documents/reason';
 import { oddsInWords } from '../odds';
 import { formatDuration, formatDurationSpan, formatForce } from '../units/formatQuantity';
 import { formatLengthAbout } from '../units/length';
+import { formatMoney } from '../units/money';
 import type { UnitSystem } from '../../data/unitSystem';
 import type { ComparedFigure } from '../../advice/choice/compareMethods';
 import type { HoleCost, Outcome } from '../../advice/choice/outcome';
-
-/** Money without a currency: whose it is, the person knows. */
-export const formatMoney = (amount: number): string =>
-  Number.isFinite(amount) ? amount.toFixed(amount < 100 ? 2 : 0) : '–';
 
 export interface OutcomeFigure {
   readonly figure: ComparedFigure;
@@ -48,7 +45,12 @@ export function outcomeFigures(outcome: Outcome, units: UnitSystem): OutcomeFigu
       value: EFFORT_WORDS[effort.level],
       note: `${formatForce(effort.handForceN, units)} by hand`,
     },
-    { figure: 'cost', name: 'Costs', value: formatMoney(cost.totalMoney), note: 'your money' },
+    {
+      figure: 'cost',
+      name: 'Costs',
+      value: formatMoney(cost.totalMoney, units),
+      note: units.currency === undefined ? 'your money' : '',
+    },
   ];
 }
 
@@ -59,11 +61,14 @@ const PRESUMED: Readonly<Record<HoleCost['presumed'][number], string>> = {
 };
 
 /** How the cost came about, and what of it is presumed. */
-export function costReason({ cost, timeS }: Outcome): Reason {
+export function costReason({ cost, timeS }: Outcome, units: UnitSystem): Reason {
   const inputs: ReasonInput[] = [
-    input(`Time${timeS ? `, ${formatDuration(timeS.p50)}` : ''}`, formatMoney(cost.timeMoney)),
-    input('Wear of the bit', formatMoney(cost.wearMoney)),
-    input('Expected loss', formatMoney(cost.lossMoney)),
+    input(
+      `Time${timeS ? `, ${formatDuration(timeS.p50)}` : ''}`,
+      formatMoney(cost.timeMoney, units),
+    ),
+    input('Wear of the bit', formatMoney(cost.wearMoney, units)),
+    input('Expected loss', formatMoney(cost.lossMoney, units)),
   ];
   return {
     text:

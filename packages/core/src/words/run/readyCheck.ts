@@ -145,7 +145,7 @@ function kit(scene: ReadyScene): ReadyItem[] {
       id: 'bit-due',
       section: 'kit',
       title: 'Change the bit, or go on knowing it',
-      detail: learningWords.dueOf(scene.due),
+      detail: learningWords.dueOf(scene.due, units),
       keeps: 'run',
     });
   items.push({

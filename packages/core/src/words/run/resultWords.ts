@@ -1,4 +1,4 @@
-import type { CrackSight, PartFit, Verdict } from '../../data/choices';
+import type { CrackSight, ForceFelt, PartFit, Verdict } from '../../data/choices';
 
 export const VERDICT_WORDS = {
   fine: 'Fine',
@@ -11,6 +11,12 @@ export const CRACK_WORDS = {
   hairline: 'A hairline',
   broken: 'It broke',
 } as const satisfies Record<CrackSight, string>;
+
+export const FORCE_WORDS = {
+  lighter: 'Lighter',
+  'as-planned': 'As planned',
+  harder: 'Harder',
+} as const satisfies Record<ForceFelt, string>;
 
 export const PART_FIT_WORDS = {
   fits: 'Fits',

@@ -23,6 +23,10 @@ export const displayWords = {
   newton: 'Newton',
   kilogramForce: 'Kilogram-force',
   poundForce: 'Pound-force',
+  money: 'Money',
+  moneyWhy: 'Three letters, such as EUR, GBP or USD. Left empty, figures stand alone.',
+  noSuchCurrency: (text: string): string =>
+    `“${text}” is no currency. Type its three letters, such as EUR, or nothing.`,
   aPanePressedWith: (example: string, example2: string): string =>
     `A ${example} pane, pressed with ${example2}. You can type either unit anywhere: 6 mm or 1/4 in.`,
   atBench: 'At the bench',

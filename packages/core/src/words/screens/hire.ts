@@ -11,7 +11,8 @@ export const hireWords = {
   theCosts: 'the costs',
   theChart: 'the chart',
   howManyHolesLike: 'How many holes like this?',
-  pricesInYourOwn: 'Prices, in your own money',
+  pricesInYourOwn: (currency: string | undefined): string =>
+    `Prices, in ${currency ?? 'your own money'}`,
   roughUntilYouType: 'Rough until you type your own. Nothing is remembered but for this page.',
   costOfHoles: (
     max: number,

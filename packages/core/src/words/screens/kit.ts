@@ -15,6 +15,7 @@ export const kitWords = {
   save: 'Save',
   useItAgain: 'Use it again',
   putAway: 'Put away',
+  whyPutAway: 'Why put it away?',
   delete: 'Delete',
   acrossIt: 'Across it',
   notKnown: 'not known',

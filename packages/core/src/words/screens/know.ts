@@ -19,7 +19,13 @@ export const knowWords = {
   nobodyKnows: 'Nobody knows',
   thereIsSpareOr: 'There is a spare or an offcut',
   itIsOnlyOne: 'It is the only one',
-  toReplaceItIn: 'To replace it, in your money',
+  toReplaceItIn: (currency: string | undefined): string =>
+    `To replace it, in ${currency ?? 'your money'}`,
+  sheet: 'Sheet or batch it is from',
+  sheetSuchAs: 'such as pane of May, tile box 3',
+  sheetWhy:
+    'Pieces of one sheet cut alike: the log tells sheets apart. Leave it empty if nobody knows.',
+  sameSheetAs: 'Same sheet as',
   roughly: 'roughly',
   isThereAnother: 'Is there another?',
   strengthenedInSomeWay: (strengthenedOdds: string): string =>

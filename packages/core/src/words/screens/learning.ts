@@ -9,7 +9,8 @@ import {
   type LearningReport,
 } from '../../learning/learningReport';
 import type { Doubt } from '../../learning/loggedHole';
-import { formatMoney } from '../advice/outcomeWords';
+import type { UnitSystem } from '../../data/unitSystem';
+import { formatMoney, ofYourMoney } from '../units/money';
 import { oddsInWords } from '../odds';
 import { counted } from '../sentence';
 import { formatSignificant } from '../units/roundNumber';
@@ -37,6 +38,9 @@ export const learningWords = {
   subtitle: 'What your log tells of holes to come',
   plansGoBy: 'Plans go by',
   logToo: 'The log too',
+  asNew: 'Plan as new',
+  isAsNew: 'As new: by calculation alone, whatever your log tells.',
+  byTheLog: 'Plan by the log',
   calculationAlone: 'Calculation alone',
   theLog: 'what the log tells',
   nothingYet: 'Nothing to tell yet',
@@ -72,8 +76,11 @@ export const learningWords = {
   rateOf: ({ rate, runs }: Pick<LearnedLevel, 'rate' | 'runs'>): string =>
     `× ${times(rate.p50)} (${times(rate.p10)} to ${times(rate.p90)}), ${counted(runs, 'run')}`,
   changeTheBit: 'When to change the bit',
-  dueOf: ({ changeAt, holesCut, costPerHole, costIfKept }: BitDue): string =>
-    `${isDue({ changeAt, holesCut }) ? 'Due: change' : 'Change'} after ${spanOf(changeAt)} holes; it has cut ${holesCut}. A hole costs ${formatMoney(costPerHole)} of your money then, ${formatMoney(costIfKept)} if you go on until it hardly cuts.`,
+  dueOf: (
+    { changeAt, holesCut, costPerHole, costIfKept }: BitDue,
+    units: Pick<UnitSystem, 'currency'>,
+  ): string =>
+    `${isDue({ changeAt, holesCut }) ? 'Due: change' : 'Change'} after ${spanOf(changeAt)} holes; it has cut ${holesCut}. A hole costs ${formatMoney(costPerHole, units)}${ofYourMoney(units)} then, ${formatMoney(costIfKept, units)} if you go on until it hardly cuts.`,
   notBelieved: 'Not believed',
   whyNot: (doubts: readonly Doubt[]): string => doubts.map((doubt) => DOUBTS[doubt]).join(' '),
   isLearnedFrom: 'Plans learn from this run.',

@@ -25,6 +25,7 @@ export const resultWords = {
   aCrack: 'A crack?',
   widestChipWhereIt: 'Widest chip where it went in',
   widestChipWhereItCame: 'Widest chip where it came out',
+  pressed: 'Pressed',
   thePart: 'The part',
   afterIt: (bitName: string): string => `${bitName} after it`,
   measured: 'Measured',
