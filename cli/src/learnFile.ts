@@ -3,6 +3,7 @@ import { bitChange, HAZARD_SD } from '@nucleon/core/learning/bitChange';
 import { experienceOf, oddsBand } from '@nucleon/core/learning/experience';
 import { learn, type Learned } from '@nucleon/core/learning/learn';
 import { agedHoles, levelsOf, onlyHand } from '@nucleon/core/learning/learningReport';
+import { lifetimes, lifetimesOf } from '@nucleon/core/learning/lifetimes';
 import { loggedRun, type LoggedHole } from '@nucleon/core/learning/loggedHole';
 import type { Bit } from '@nucleon/core/documents/kit';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
@@ -38,6 +39,7 @@ export async function learnFile(
   const cases = casesOf(job);
   const bits = job.kit?.bits ?? [];
   const aged = bits.map((bit) => ({ ...bit, holesCut: holesCutBy(bit, holes) }));
+  const lifetime = lifetimes(lifetimesOf(learned.believed, bits));
   const experience = experienceOf(learned, { bits: aged, person: hand });
   const predictions = cases.flatMap((one) => predictionOf({ ...one, experience }, hand) ?? []);
   const report = {
@@ -51,7 +53,9 @@ export async function learnFile(
     bits: bits.flatMap((bit) => {
       const drilled = predictions.find(({ bitId }) => bitId === bit.id);
       const drillCase = cases.find(({ hole }) => hole.id === drilled?.holeId);
-      const change = drillCase ? bitChange(drillCase, bit, learned, hand) : null;
+      const change = drillCase
+        ? bitChange(drillCase, bit, { learned, person: hand, lifetime })
+        : null;
       return change
         ? [{ bitId: bit.id, name: bit.name, holesCut: holesCutBy(bit, holes), ...change }]
         : [];

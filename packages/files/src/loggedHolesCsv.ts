@@ -132,6 +132,7 @@ function loggedHole(
     takenS: reached === null ? null : hole.tookS,
     plannedS: plan.drillTimeS,
     share: reached ?? 0,
+    livesUsed: ((reached ?? 1) * hole.thicknessMm) / plan.bitLife.lifeDepthMm,
     cracked,
     plannedCrack: plan.crackProbability,
     exitChipMm: hole.result.exitChipMm ?? null,

@@ -50,11 +50,11 @@ async function relearn({ source, heavy, now }: Omit<ServerContext, 'learning'>):
   });
   const kit = await loadKit(manager);
   const lastHole = new Map(runs.map(({ bitId, holeId }) => [bitId, holeId]));
-  const bits = (kit.for({}).bits ?? []).filter(({ retired }) => !retired);
+  const bits = kit.for({}).bits ?? [];
   const cases = [];
-  for (const { id: bitId } of bits) {
+  for (const { id: bitId, retired } of bits) {
     const holeId = lastHole.get(bitId);
-    if (!holeId) continue;
+    if (!holeId || retired) continue;
     const found = await loadHole(manager, holeId).catch((error: unknown) => {
       // Its hole, piece or job is deleted: nothing to say when to change by.
       if (error instanceof Problem) return null;

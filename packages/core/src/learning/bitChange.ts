@@ -1,5 +1,5 @@
 import { HOUR_MONEY, PIECE_MONEY } from '../advice/choice/outcome';
-import type { Experience } from '../documents/experience';
+import type { Experience, LogRatio } from '../documents/experience';
 import type { Bit } from '../documents/kit';
 import type { TimeSpread } from '../documents/plan';
 import { contextOf } from '../plan/contextOf';
@@ -9,6 +9,7 @@ import { bitPrice } from '../setup/usualBit';
 import { changePoint, type ChangePoint } from './changeBit';
 import { loggedFactors, oddsBand } from './experience';
 import type { Learned } from './learn';
+import { LIVES_TO_WORN } from './lifetimes';
 
 /** The bit as it is with so many holes cut: what was found of it since is not of then. */
 export const bitAged = (
@@ -22,8 +23,13 @@ const AGES = [0, 2, 5, 10, 20, 40, 80, 160, 320, 640, 1000];
 /** sd of ln(hazard) that odds are calculated with. */
 export const HAZARD_SD = 0.7;
 const NO_LOG: Experience = { hash: '', at: '', holes: 0, factors: [] };
-/** Half its bite is gone after one life, seven eighths after three: it hardly cuts. */
-const LIVES_TO_WORN = 3;
+
+/** What the log has taught, of which hand, and how long bits last beside what is planned. */
+export interface Taught {
+  readonly learned: Learned;
+  readonly person: string | null;
+  readonly lifetime: LogRatio;
+}
 
 /**
  * When to change a bit that drills holes like this one, by what the log has taught.
@@ -32,13 +38,13 @@ const LIVES_TO_WORN = 3;
 export function bitChange(
   drillCase: DrillCase,
   bit: Bit,
-  learned: Learned,
-  person: string | null,
+  { learned, person, lifetime }: Taught,
 ): ChangePoint | null {
   const fresh = numbersAt(drillCase, bit, 0, null);
   if (!fresh) return null;
   const { depthMm, bitLife } = fresh;
-  const wornAt = Math.max(2, (LIVES_TO_WORN * bitLife.lifeDepthMm) / depthMm);
+  const lives = LIVES_TO_WORN * Math.exp(lifetime.mean);
+  const wornAt = Math.max(2, (lives * bitLife.lifeDepthMm) / depthMm);
   const planned = AGES.filter((age, i) => i === 0 || (AGES[i - 1] ?? 0) < wornAt).flatMap((age) => {
     const factors = loggedFactors(learned, {
       material: drillCase.piece.material,

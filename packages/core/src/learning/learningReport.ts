@@ -6,6 +6,7 @@ import { bitChange } from './bitChange';
 import type { ChangePoint } from './changeBit';
 import { experienceOf } from './experience';
 import type { Experience } from '../documents/experience';
+import { lifetimes, lifetimesOf } from './lifetimes';
 import { learn, type Learned, type Told } from './learn';
 import type { Doubt, LoggedHole } from './loggedHole';
 
@@ -75,9 +76,9 @@ export interface LearningReport {
 /** What a log is learned from, and for whom. */
 export interface LearningInput {
   readonly holes: readonly LoggedHole[];
-  /** Bits in use, as old as they are. */
+  /** All that are or were owned, as old as they are. */
   readonly bits: readonly Bit[];
-  /** The last hole each bit drilled, for when to change it. */
+  /** The last hole each bit in use drilled, for when to change it. */
   readonly cases: readonly { readonly bitId: string; readonly drillCase: DrillCase }[];
   /** When it is, ISO 8601: holes later than that are not believed. */
   readonly now: string;
@@ -92,8 +93,10 @@ export interface LearningOutcome {
 export function learnAll({ holes, bits, cases, now }: LearningInput): LearningOutcome {
   const learned = learn(agedHoles(holes, bits), new Date(now));
   const person = onlyHand(learned.believed);
+  const inUse = bits.filter(({ retired }) => !retired);
+  const lifetime = lifetimes(lifetimesOf(learned.believed, bits));
   return {
-    experience: experienceOf(learned, { bits, person }),
+    experience: experienceOf(learned, { bits: inUse, person }),
     report: {
       runs: learned.runs,
       used: learned.used,
@@ -111,10 +114,10 @@ export function learnAll({ holes, bits, cases, now }: LearningInput): LearningOu
       levels: levelsOf(learned, bits).toSorted((a, b) => tells(b) - tells(a)),
       bits: cases.flatMap(({ bitId, drillCase }) => {
         const bit = bits.find(({ id }) => id === bitId);
-        const due = bit && bitChange(drillCase, bit, learned, person);
+        const due = bit && bitChange(drillCase, bit, { learned, person, lifetime });
         return bit && due ? [{ bitId, name: bit.name, holesCut: bit.holesCut ?? 0, ...due }] : [];
       }),
-      next: nextToLog(learned, bits),
+      next: nextToLog(learned, inUse),
     },
   };
 }

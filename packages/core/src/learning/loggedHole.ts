@@ -3,7 +3,7 @@ import type { ForceFelt } from '../data/choices';
 import type { RunEvent } from '../documents/runEvent';
 import { isOver } from '../run/runState';
 import { replayRun } from '../run/replay';
-import { runRecord } from '../run/runRecord';
+import { bitUses, runRecord } from '../run/runRecord';
 
 /** One hole of the log as it is learned from: what was planned, and what came of it. */
 export interface LoggedHole {
@@ -26,6 +26,8 @@ export interface LoggedHole {
   readonly plannedS: TimeSpread | null;
   /** Share of the depth that was reached. */
   readonly share: number;
+  /** Of its bit's planned life, the share this hole took; none where that is not known. */
+  readonly livesUsed?: number;
   readonly cracked: boolean;
   readonly plannedCrack: number;
   /** null where nobody looked. */
@@ -58,6 +60,7 @@ export function loggedRun(runId: string, events: readonly RunEvent[]): LoggedHol
   } = state.plan;
   const asNew = plan.fromLog?.asNew;
   const share = record.wholeDepthMm > 0 ? record.depthMm / record.wholeDepthMm : 0;
+  const use = bitUses(events).find(({ bitId }) => bitId === record.bitId);
   const doubts: Doubt[] = [];
   if (record.cracked && record.verdict === 'fine') doubts.push('contradicts');
   return {
@@ -73,6 +76,7 @@ export function loggedRun(runId: string, events: readonly RunEvent[]): LoggedHol
     takenS: record.tookS > 0 ? record.tookS : null,
     plannedS: asNew?.drillTimeS ?? record.plannedS,
     share: Math.min(1, share),
+    ...(use && use.lifeDepthMm > 0 ? { livesUsed: use.depthMm / use.lifeDepthMm } : {}),
     cracked: record.cracked,
     plannedCrack: asNew?.crackProbability ?? plan.crackProbability ?? USUAL_CRACK,
     exitChipMm: record.exitChipMm,

@@ -4,7 +4,7 @@ import { logWords } from '@nucleon/core/words/screens/log';
 import { learningWords } from '@nucleon/core/words/screens/learning';
 import { useQuery } from '@tanstack/react-query';
 import { useTheme } from '@tamagui/core';
-import { Suspense, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { houseQuery, putHouse } from '../../api/house';
 import { learningQuery } from '../../api/learning';
 import { useWrite } from '../../api/useWrite';
@@ -12,6 +12,7 @@ import { LazyLinesChart } from '../../drawing/lazyLinesChart';
 import { LineLegend } from '../../drawing/LineLegend';
 import { Measured } from '../../drawing/Measured';
 import { routes } from '../../routes';
+import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
 import { Beside, Column, Half, Panel, Row, WIDE_PX } from '../../ui/layout';
 import { Page } from '../../ui/Page';
@@ -47,11 +48,15 @@ export function LearningScreen() {
   );
 }
 
+/** What is farthest from what is calculated comes first; the rest tells little yet. */
+const FIRST_LEVELS = 6;
+
 function Told({
   report,
   doubted,
 }: { readonly report: LearningReport } & Pick<LearnedLog, 'doubted'>) {
   const units = useUnits();
+  const [all, setAll] = useState(false);
   return (
     <Beside>
       <Half>
@@ -70,7 +75,7 @@ function Told({
       </Half>
       <Half>
         <Part title={learningWords.learned} note={learningWords.asLong} testID="learning-levels">
-          {report.levels.map((one) => (
+          {report.levels.slice(0, all ? undefined : FIRST_LEVELS).map((one) => (
             <Column
               key={`${one.level} ${one.name}`}
               padding="$3"
@@ -86,6 +91,16 @@ function Told({
             </Column>
           ))}
         </Part>
+        {report.levels.length > FIRST_LEVELS ? (
+          <Button
+            label={all ? learningWords.fewer : learningWords.allLevels(report.levels.length)}
+            look="quiet"
+            onPress={() => {
+              setAll(!all);
+            }}
+            testID="learning-all"
+          />
+        ) : null}
         <Part title={learningWords.changeTheBit} testID="learning-bits">
           {report.bits.map((bit) => (
             <Column key={bit.bitId} padding="$3" borderTopWidth={1} borderColor="$line">

@@ -65,6 +65,8 @@ export const learningWords = {
   oddsOf: ({ told, cracked, n }: LearningReport['odds'][number]): string =>
     `Told ${oddsInWords(told)}: ${cracked} of ${n} cracked, ${told * n < 0.1 ? 'under 0.1' : times(told * n)} expected`,
   learned: 'What it learned',
+  allLevels: (count: number): string => `All ${count}, those that tell little too`,
+  fewer: 'What tells most alone',
   asLong: 'Times as long as calculated. The bar holds eight in ten.',
   levelOf: ({ level, name }: LearnedLevel): string => {
     if (level === 'material') return materialName(name);
