@@ -111,7 +111,7 @@ export function learnAll({ holes, bits, cases, now }: LearningInput): LearningOu
         byMaterial: heldBy(learned.told, ({ material }) => material),
       },
       odds: oddsTold(learned.believed),
-      levels: levelsOf(learned, bits).toSorted((a, b) => tells(b) - tells(a)),
+      levels: levelsOf(learned, bits).toSorted((a, b) => b.runs - a.runs || tells(b) - tells(a)),
       bits: cases.flatMap(({ bitId, drillCase }) => {
         const bit = bits.find(({ id }) => id === bitId);
         const due = bit && bitChange(drillCase, bit, { learned, person, lifetime });

@@ -48,7 +48,7 @@ export function LearningScreen() {
   );
 }
 
-/** What is farthest from what is calculated comes first; the rest tells little yet. */
+/** What most runs tell of comes first; the rest tells little yet. */
 const FIRST_LEVELS = 6;
 
 function Told({
