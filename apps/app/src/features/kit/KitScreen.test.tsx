@@ -217,3 +217,16 @@ it('puts a bit that someone else changed together with what was typed, and asks 
   const sent = log.filter(({ method }) => method === 'PUT').at(-1)?.body;
   expect(sent).toMatchObject({ name: 'Best cup saw', supplier: 'Other shop', version: 9 });
 });
+
+it('puts a bit away in two taps, and says why', async () => {
+  const log = await open(fakeApi());
+  fireEvent.click(screen.getByText('Cup saw 22'));
+  fireEvent.click(screen.getByTestId('bit-retire'));
+  expect(changes(log)).toHaveLength(0);
+  fireEvent.click(screen.getByText('Worn out'));
+  await waitFor(() => expect(changes(log)).toHaveLength(1));
+  expect(changes(log)[0]).toMatchObject({
+    path: '/bits/b1',
+    body: { retired: true, retiredWhy: 'worn', version: 1 },
+  });
+});

@@ -44,6 +44,7 @@ it('leads one who knows through the facts to a summary, each stored', async () =
   fireEvent.click(screen.getByTestId('know-thickness-done'));
   pick('know-loose', /^Loose/);
   pick('know-damage', 'Chips at an edge');
+  typeIn(screen.getByTestId('know-sheet'), 'pane of May');
   pick('know-spare', /spare or an offcut/);
   expect(screen.getByText('What is known now')).toBeTruthy();
   await waitFor(() => {
@@ -53,6 +54,7 @@ it('leads one who knows through the facts to a summary, each stored', async () =
       assembled: false,
       damage: 'edge-chip',
       spareAvailable: true,
+      sheet: 'pane of May',
     });
   });
 });
