@@ -87,7 +87,9 @@ async function main() {
   if (database) started.push(() => database.stop());
   if (stopping) return;
   const noteServer = ({ address, child }) =>
-    lock.note({ address, serverPid: child.pid }).catch((error) => console.error(error.message));
+    lock
+      .note({ address, serverPid: child.pid, databasePort: database?.now().port })
+      .catch((error) => console.error(error.message));
   let port = options.port;
   let { demo } = options;
   server = await keepUp({

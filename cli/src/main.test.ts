@@ -136,7 +136,7 @@ it('explains itself when asked wrongly', async () => {
   expect((await run()).code).toBe(2);
   expect(await run('drill', 'x')).toMatchObject({
     code: 2,
-    err: '“drill” is not a command; use plan or check or choose or window or stress or fit or convert or pack or log or learn or identify or evidence.',
+    err: '“drill” is not a command; use plan or check or choose or window or stress or fit or convert or pack or log or learn or identify or backup or restore or evidence.',
   });
   expect((await run('plan')).err).toContain('Use: nucleon plan FILE; got 0 words.');
 });

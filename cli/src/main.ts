@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import { IDENTIFIER_KINDS } from '@nucleon/core/advice/identify/identify';
 import { PURPOSE_KINDS } from '@nucleon/core/layout/purposes/purposes';
 import { INCH_POUND, METRIC } from '@nucleon/core/data/unitSystem';
+import { backUpFile, restoreFile } from './backUpFile';
 import { checkFile } from './checkFile';
 import { chooseHole } from './chooseHole';
 import { convertFile } from './convertFile';
@@ -33,6 +34,7 @@ const OPTIONS = {
   csv: { type: 'boolean' },
   runs: { type: 'string' },
   person: { type: 'string' },
+  data: { type: 'string' },
 } as const;
 type Option = keyof typeof OPTIONS;
 
@@ -178,6 +180,22 @@ const COMMANDS = {
     may: ['inch'],
     run: ({ values }, console) => identifyPiece(values.json ?? '', console),
   },
+  backup: {
+    usage: 'backup FILE [--data DIR]',
+    does: 'write the whole workshop, pictures too, into one file, while it is in use or not',
+    takes: 1,
+    needs: [],
+    may: ['data'],
+    run: ({ words: [file = ''], values }, console) => backUpFile(file, values.data, console),
+  },
+  restore: {
+    usage: 'restore FILE [--data DIR]',
+    does: 'put a backup in the place of what stands there, which is copied first',
+    takes: 1,
+    needs: [],
+    may: ['data'],
+    run: ({ words: [file = ''], values }, console) => restoreFile(file, values.data, console),
+  },
   evidence: {
     usage: 'evidence [--json]',
     does: 'print what the model says of everyday jobs beside what happens at the bench',
@@ -204,6 +222,7 @@ const USAGE = [
   '  --unit mm|inch       of a drawing that does not say (convert)',
   '  --layers A,B         layers of a drawing to read (convert)',
   '  --runs LIST.csv      past holes beside those of the file (learn)',
+  '  --data DIR           whose database, .data unless said (backup, restore)',
   '  --person NAME        whose hand the next holes are drilled by (learn)',
 ].join('\n');
 

@@ -41,6 +41,12 @@ async function readLock(path) {
   return noteOf(await readFile(path, 'utf8'));
 }
 
+/** What the start that runs on a folder noted of itself; null where none does. */
+export async function readStart(folder) {
+  const note = await readLock(join(folder, 'start.lock'));
+  return note && (await isHeld(note)) ? note : null;
+}
+
 function cannotWrite(folder, error) {
   const why = {
     EACCES: 'this user may not write there',

@@ -5,7 +5,8 @@ import { v7 as newId } from 'uuid';
 import { emptyBin } from './bin/emptyBin';
 import { buildApp } from './buildApp';
 import { readConfig, type ServerConfig } from './config';
-import { backUp } from './database/backUp';
+import { backUp } from './backup/backUp';
+import { backUpNightly } from './backup/nightly';
 import { createDataSource } from './database/dataSource';
 import { migrate, oneAtATime } from './database/migrate';
 import { loadDemo } from './exchange/loadDemo';
@@ -82,6 +83,16 @@ function emptyBins(): void {
 }
 emptyBins();
 setInterval(emptyBins, DAY_MS).unref();
+
+/** A copy a day, looked for so often; not at the start, when people wait. */
+const LOOK_FOR_NIGHTLY_MS = 10 * 60 * 1000;
+const { backupFolder } = config;
+if (backupFolder !== undefined)
+  setInterval(() => {
+    backUpNightly(config.databaseUrl, backupFolder, new Date()).catch((error: unknown) => {
+      log(`The nightly copy failed: ${error instanceof Error ? error.message : String(error)}.`);
+    });
+  }, LOOK_FOR_NIGHTLY_MS).unref();
 
 const heavy = threadedWork();
 const base = { source, heavy, now: () => new Date(), newId: () => newId(), log };

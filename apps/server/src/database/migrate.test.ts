@@ -1,13 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { mkdtemp, readdir, readFile } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { v7 as newId } from 'uuid';
 import request from 'supertest';
 import type { DataSource } from 'typeorm';
 import { appOn, openTestServer, type TestServer } from '../testServer';
-import { backUp } from './backUp';
 import { createDataSource } from './dataSource';
 import { migrate } from './migrate';
 
@@ -110,25 +108,6 @@ it('copies what is there before it changes anything, and leaves it when it canno
   const empty = await emptyDatabase();
   await migrate(empty, copy);
   expect(copies).toEqual(['copied']);
-});
-
-it('makes a copy that holds every table and row, whole or not at all', async () => {
-  const source = await emptyDatabase();
-  await migrate(source);
-  const folder = await mkdtemp(join(tmpdir(), 'nucleon-copy-'));
-  const url = (process.env.NUCLEON_TEST_DB ?? '').replace(
-    /\/[^/]*$/,
-    `/${String(source.options.database)}`,
-  );
-  const path = await backUp(url, folder, 'before-update', new Date('2026-05-02T09:00:00Z'));
-  expect(path).toBe(join(folder, 'before-update-2026-05-02T09-00-00-000Z.sql.gz'));
-  const text = gunzipSync(await readFile(path)).toString();
-  for (const table of ['workshop', 'hole', 'run_event', 'migration_step'])
-    expect(text).toContain(`CREATE TABLE \`${table}\``);
-  expect(text).toMatch(/INSERT INTO `workshop` VALUES/);
-  const gone = url.replace(/\/[^/]*$/, '/nucleon_not_there');
-  await expect(backUp(gone, folder, 'b', new Date())).rejects.toThrow(/could not be: .*not_there/);
-  expect((await readdir(folder)).filter((name) => name.endsWith('.gz'))).toHaveLength(1);
 });
 
 it('leaves a database alone that a newer version has used', async () => {

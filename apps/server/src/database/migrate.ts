@@ -7,7 +7,7 @@ const WAIT_S = 120;
  * Does work on the database that only one server may do at a time: several may start against one.
  * The lock is the node's own, so in a cluster the work must bear being done twice at once too.
  */
-export async function oneAtATime(source: DataSource, work: () => Promise<void>): Promise<void> {
+export async function oneAtATime<T>(source: DataSource, work: () => Promise<T>): Promise<T> {
   const runner = source.createQueryRunner();
   try {
     const [row] = (await runner.query(`SELECT GET_LOCK('nucleon-start', ${WAIT_S}) AS taken`)) as {
@@ -18,7 +18,7 @@ export async function oneAtATime(source: DataSource, work: () => Promise<void>):
         `another server has been preparing this database for ${WAIT_S} s; start again when it is done`,
       );
     try {
-      await work();
+      return await work();
     } finally {
       await runner.query("SELECT RELEASE_LOCK('nucleon-start')");
     }
@@ -28,7 +28,7 @@ export async function oneAtATime(source: DataSource, work: () => Promise<void>):
 }
 
 /** Names of the migrations a database has been through; none where it is new. */
-async function stepsTaken(source: DataSource): Promise<readonly string[]> {
+export async function stepsTaken(source: DataSource): Promise<readonly string[]> {
   const tables: unknown[] = await source.query("SHOW TABLES LIKE 'migrations'");
   if (tables.length === 0) return [];
   const rows: { name: string }[] = await source.query(

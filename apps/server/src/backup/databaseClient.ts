@@ -1,0 +1,50 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+
+/** MariaDB's own programs, on one database, its password off the command line. */
+export interface DatabaseClient {
+  readonly child: ChildProcess;
+  /** When it has ended well. @throws with what it said where it has not */
+  readonly ended: Promise<void>;
+}
+
+export function databaseClient(
+  program: 'mariadb' | 'mariadb-dump',
+  databaseUrl: string,
+  options: readonly string[] = [],
+): DatabaseClient {
+  const url = new URL(databaseUrl);
+  const child = spawn(
+    program,
+    [
+      '--no-defaults',
+      `--host=${url.hostname}`,
+      `--port=${url.port || '3306'}`,
+      `--user=${decodeURIComponent(url.username)}`,
+      '--default-character-set=utf8mb4',
+      ...options,
+      url.pathname.slice(1),
+    ],
+    {
+      stdio: ['pipe', 'pipe', 'pipe'],
+      env: { ...process.env, MYSQL_PWD: decodeURIComponent(url.password) },
+    },
+  );
+  let said = '';
+  child.stderr.on('data', (text: Buffer) => (said += text.toString()));
+  // What it did not read is told by how it ends.
+  child.stdin.on('error', () => undefined);
+  const ended = once(child, 'close').then(
+    ([code]: (number | null)[]) => {
+      if (code !== 0) throw new Error(said.trim().slice(0, 500) || `${program} ended with ${code}`);
+    },
+    (error: unknown) => {
+      throw (error as NodeJS.ErrnoException).code === 'ENOENT'
+        ? new Error(`${program} is not installed (Debian’s mariadb-client)`)
+        : error;
+    },
+  );
+  // Waited for when its turn comes.
+  ended.catch(() => undefined);
+  return { child, ended };
+}
