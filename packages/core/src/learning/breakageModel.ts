@@ -1,6 +1,7 @@
 import type { LogRatio } from '../documents/experience';
 import {
-  addOuter,
+  addGram,
+  diagonalOf,
   factorSparse,
   quadraticInverse,
   slotsOf,
@@ -9,7 +10,7 @@ import {
   type SparseFactor,
   type Sparsity,
 } from '../math/sparseCholesky';
-import { addScaled, sparseRow, type SparseRow } from '../math/sparseRow';
+import { sparseMatrix, sparseRow, transposeTimes, type SparseMatrix } from '../math/sparseMatrix';
 
 /** One logged hole, as far as its breaking tells something. */
 export interface BreakTrial {
@@ -185,19 +186,20 @@ function laplace(
   return { mode, factor };
 }
 
-/** Which parameters a trial's ln(hazard) hangs on: with how much of each, changes from round to round. */
+/** Which parameters each trial's ln(hazard) hangs on: with how much of each, changes from round to round. */
 interface Design {
   readonly sparsity: Sparsity;
-  readonly rows: readonly SparseRow[];
-  readonly slots: readonly Int32Array[];
+  readonly x: SparseMatrix;
+  readonly slots: Int32Array;
 }
 
 function designOf(placed: readonly Placed[], size: number): Design {
   const rows = placed.map(({ effects, pieces, slope }) =>
     sparseRow([...pieces.map((_, k) => k), slope, ...effects].map((at) => [at, 1])),
   );
-  const sparsity = sparsityOf(size, rows);
-  return { sparsity, rows, slots: rows.map((row) => slotsOf(sparsity, row)) };
+  const x = sparseMatrix(rows, size);
+  const sparsity = sparsityOf(x);
+  return { sparsity, x, slots: slotsOf(sparsity, x) };
 }
 
 function etaOf({ offset, effects, pieces, slope }: Placed, at: Float64Array): number {
@@ -227,27 +229,28 @@ function logPosterior(
 /** Gradient of the log posterior, and JᵀWJ with the prior's precision, factored: W = μ²/(e^μ − 1), Fisher's of a cloglog. */
 function scoring(
   placed: readonly Placed[],
-  { sparsity, rows, slots }: Design,
+  { sparsity, x, slots }: Design,
   prior: readonly Gaussian[],
   at: Float64Array,
 ) {
-  const { start, column, row } = sparsity;
-  const gradient = Float64Array.from(prior, ({ mean, sd }, k) => (mean - (at[k] ?? 0)) / sd ** 2);
-  const information = new Float64Array(row.length);
-  prior.forEach(({ sd }, k) => {
-    information[start[column[k] ?? 0] ?? 0] = 1 / sd ** 2;
-  });
+  const score = new Float64Array(placed.length);
+  const weight = new Float64Array(placed.length);
   placed.forEach((one, i) => {
-    const own = rows[i];
-    const slot = slots[i];
-    if (!own || !slot) return;
     const mu = Math.exp(etaOf(one, at));
-    const score = one.cracked ? mu / Math.expm1(mu) : -mu;
+    score[i] = one.cracked ? mu / Math.expm1(mu) : -mu;
+    weight[i] = mu ** 2 / Math.expm1(mu);
     const { parts, total } = agedBy(one.pieces, one.slope, at);
-    own.factor.set([...parts, total]);
-    addScaled(gradient, own, score);
-    addOuter(information, slot, own, mu ** 2 / Math.expm1(mu));
+    x.factor.set([...parts, total], x.start[i]);
   });
+  const gradient = transposeTimes(x, score);
+  prior.forEach(({ mean, sd }, k) => {
+    gradient[k] = (gradient[k] ?? 0) + (mean - (at[k] ?? 0)) / sd ** 2;
+  });
+  const information = diagonalOf(
+    sparsity,
+    Float64Array.from(prior, ({ sd }) => 1 / sd ** 2),
+  );
+  addGram(information, slots, x, weight);
   const factor = factorSparse(sparsity, information);
   if (!factor) throw new RangeError('Parameters beyond what numbers hold');
   return { gradient, factor };

@@ -2,18 +2,28 @@ import type { ForceFelt } from '../data/choices';
 import type { LogRatio } from '../documents/experience';
 import { truncatedNormal, Z_90 } from '../math/normal';
 import {
-  addOuter,
+  addGram,
+  diagonalIn,
+  diagonalOf,
   factorSparse,
   inverseWithin,
   quadraticInverse,
-  quadraticWithin,
+  rowQuadratics,
   slotsOf,
   solveSparse,
   sparsityOf,
   type SparseFactor,
   type Sparsity,
 } from '../math/sparseCholesky';
-import { addScaled, dot, sparseRow, type SparseRow } from '../math/sparseRow';
+import {
+  dot,
+  sparseMatrix,
+  sparseRow,
+  times,
+  transposeTimes,
+  type SparseMatrix,
+  type SparseRow,
+} from '../math/sparseMatrix';
 
 /** One logged hole, as far as its time or its chip tells something. */
 export interface Trial {
@@ -150,11 +160,10 @@ export function fitMixed(
     const { sigma2 } = variances;
     let squares = 0;
     trials.forEach((trial, i) => {
-      const expected = expectedOf(design, posterior, trial, i, sigma2);
-      const weight = nu === Infinity ? 1 : (nu + 1) / (nu + expected.r2 / sigma2);
-      y[i] = expected.y;
+      const r2 = expectTrial(trial, i, y, posterior, sigma2);
+      const weight = nu === Infinity ? 1 : (nu + 1) / (nu + r2 / sigma2);
       weights[i] = weight;
-      squares += weight * expected.r2;
+      squares += weight * r2;
     });
     const next = farther(variances, maximise(design, posterior, prior, squares));
     const change = Math.max(
@@ -185,7 +194,8 @@ export function fitMixed(
       const trial = trials[i];
       if (!trial) throw new RangeError(`No trial ${i}`);
       // Sherman–Morrison: with precision p and variance v, (m − p·v·y)/(1 − p·v) and v/(1 − p·v).
-      const { mean, variance } = combined(design, posterior, i);
+      const mean = posterior.trialMean[i] ?? 0;
+      const variance = posterior.trialVariance[i] ?? 0;
       const pv = precisionOf(trial, weights[i] ?? 1, sigma2) * variance;
       return banded(
         (mean - pv * (y[i] ?? 0)) / (1 - pv),
@@ -222,10 +232,11 @@ interface Design {
   readonly levels: readonly Level[];
   readonly names: readonly string[];
   readonly counts: readonly number[];
-  readonly rows: readonly SparseRow[];
+  /** A row a trial, a column an effect. */
+  readonly x: SparseMatrix;
   readonly sparsity: Sparsity;
-  /** Where each row's products lie among the precision's values. */
-  readonly slots: readonly Int32Array[];
+  /** Where the rows' products lie among the precision's values. */
+  readonly slots: Int32Array;
 }
 
 const keyOf = (level: Level, name: string): string => `${level} ${name}`;
@@ -287,9 +298,9 @@ function designOf(trials: readonly Trial[]): Design {
     });
     return sparseRow(parts);
   });
-  const sparsity = sparsityOf(levels.length, rows);
-  const slots = rows.map((row) => slotsOf(sparsity, row));
-  return { place, levels, names, counts, rows, sparsity, slots };
+  const x = sparseMatrix(rows, levels.length);
+  const sparsity = sparsityOf(x);
+  return { place, levels, names, counts, x, sparsity, slots: slotsOf(sparsity, x) };
 }
 
 /** Means of all effects, and their covariances: where effects meet in a trial, and by the precision's factor for any. */
@@ -297,6 +308,9 @@ interface Posterior {
   readonly mean: Float64Array;
   readonly covariance: Float64Array;
   readonly factor: SparseFactor;
+  /** Of each trial's effects together. */
+  readonly trialMean: Float64Array;
+  readonly trialVariance: Float64Array;
 }
 
 /** Precision of one trial: t weight, share of the depth, noise. */
@@ -304,51 +318,54 @@ const precisionOf = ({ share }: Trial, weight: number, sigma2: number): number =
   (weight * share) / sigma2;
 
 function solve(
-  { levels, rows, sparsity, slots }: Design,
+  { levels, x, sparsity, slots }: Design,
   trials: readonly Trial[],
   y: Float64Array,
   weights: Float64Array,
   { tau2, sigma2 }: Variances,
 ): Posterior {
-  const { start, column, row } = sparsity;
-  const precision = new Float64Array(row.length);
-  const r = new Float64Array(levels.length);
-  levels.forEach((level, k) => {
-    precision[start[column[k] ?? 0] ?? 0] = 1 / tau2[level];
-  });
+  const w = new Float64Array(trials.length);
+  const wy = new Float64Array(trials.length);
   trials.forEach((trial, i) => {
-    const own = rows[i];
-    const at = slots[i];
-    if (!own || !at) return;
-    const w = precisionOf(trial, weights[i] ?? 1, sigma2);
-    addOuter(precision, at, own, w);
-    addScaled(r, own, w * (y[i] ?? 0));
+    const own = precisionOf(trial, weights[i] ?? 1, sigma2);
+    w[i] = own;
+    wy[i] = own * (y[i] ?? 0);
   });
+  const precision = diagonalOf(
+    sparsity,
+    Float64Array.from(levels, (level) => 1 / tau2[level]),
+  );
+  addGram(precision, slots, x, w);
   const factor = factorSparse(sparsity, precision);
   if (!factor) throw new RangeError('Variances that are not above nothing');
-  return { mean: solveSparse(factor, r), covariance: inverseWithin(factor), factor };
+  const mean = solveSparse(factor, transposeTimes(x, wy));
+  const covariance = inverseWithin(factor);
+  return {
+    mean,
+    covariance,
+    factor,
+    trialMean: times(x, mean),
+    trialVariance: rowQuadratics(covariance, slots, x),
+  };
 }
 
-/** Mean and variance of a trial's effects together. */
-function combined({ rows, slots }: Design, { mean, covariance }: Posterior, i: number) {
-  const row = rows[i];
-  const at = slots[i];
-  if (!row || !at) throw new RangeError(`No trial ${i}`);
-  return { mean: dot(row, mean), variance: quadraticWithin(covariance, at, row) };
-}
-
-/** E[y] and E[(y − xᵀβ)²] under the posterior, weighed by how much of the depth the trial tells of. */
-function expectedOf(
-  design: Design,
-  posterior: Posterior,
+/**
+ * Sets E[y] of a trial under the posterior.
+ * @returns E[(y − xᵀβ)²], weighed by how much of the depth the trial tells of
+ */
+function expectTrial(
   { share, lnRatio, within }: Trial,
   i: number,
+  y: Float64Array,
+  { trialMean, trialVariance }: Posterior,
   sigma2: number,
-): { readonly y: number; readonly r2: number } {
-  const { mean, variance } = combined(design, posterior, i);
-  if (!within) return { y: lnRatio, r2: share * ((lnRatio - mean) ** 2 + variance) };
-  const { mean: y, variance: own } = truncatedNormal(mean, Math.sqrt(sigma2), within);
-  return { y, r2: share * ((y - mean) ** 2 + own + variance) };
+): number {
+  const mean = trialMean[i] ?? 0;
+  const variance = trialVariance[i] ?? 0;
+  if (!within) return share * ((lnRatio - mean) ** 2 + variance);
+  const between = truncatedNormal(mean, Math.sqrt(sigma2), within);
+  y[i] = between.mean;
+  return share * ((between.mean - mean) ** 2 + between.variance + variance);
 }
 
 /** From one step of EM to a longer one the same way. */
@@ -377,19 +394,20 @@ function maximise(
     tau2[level] = (PRIOR_EFFECTS * prior.tau2[level] + squares) / (PRIOR_EFFECTS + count);
   return {
     tau2,
-    sigma2: (PRIOR_HOLES * prior.sigma2 + squaresOfNoise) / (PRIOR_HOLES + design.rows.length),
+    sigma2: (PRIOR_HOLES * prior.sigma2 + squaresOfNoise) / (PRIOR_HOLES + design.x.rows),
   };
 }
 
 function effectsOf(
-  { levels, names, counts, sparsity: { start, column } }: Design,
+  { levels, names, counts, sparsity }: Design,
   { mean, covariance }: Posterior,
 ): readonly Effect[] {
+  const variance = diagonalIn(sparsity, covariance);
   return levels.map((level, k) => ({
     level,
     name: names[k] ?? '',
     mean: mean[k] ?? 0,
-    sd: Math.sqrt(covariance[start[column[k] ?? 0] ?? 0] ?? 0),
+    sd: Math.sqrt(variance[k] ?? 0),
     trials: counts[k] ?? 0,
   }));
 }

@@ -1,31 +1,31 @@
 import { seededRandom } from './seededRandom';
 import {
-  addOuter,
+  addGram,
+  diagonalIn,
+  diagonalOf,
   factorSparse,
   inverseWithin,
   quadraticInverse,
-  quadraticWithin,
+  rowQuadratics,
   slotsOf,
   solveSparse,
   sparsityOf,
 } from './sparseCholesky';
-import { sparseRow, type SparseRow } from './sparseRow';
+import { sparseMatrix, sparseRow, times, transposeTimes, type SparseRow } from './sparseMatrix';
 
-/** A = diag(own) + Σ x·xᵀ, factored. */
+/** A = diag(own) + XᵀX, factored. */
 function factored(own: readonly number[], rows: readonly SparseRow[]) {
-  const diagonal = own.map((_, i) => sparseRow([[i, 1]]));
-  const sparsity = sparsityOf(own.length, rows);
-  const values = new Float64Array(sparsity.row.length);
-  diagonal.forEach((row, i) => {
-    addOuter(values, slotsOf(sparsity, row), row, own[i] ?? 0);
-  });
-  for (const row of rows) addOuter(values, slotsOf(sparsity, row), row, 1);
-  return { sparsity, factor: factorSparse(sparsity, values) };
+  const x = sparseMatrix(rows, own.length);
+  const sparsity = sparsityOf(x);
+  const slots = slotsOf(sparsity, x);
+  const values = diagonalOf(sparsity, Float64Array.from(own));
+  addGram(values, slots, x, new Float64Array(rows.length).fill(1));
+  return { x, slots, sparsity, factor: factorSparse(sparsity, values) };
 }
 const factorOf = (own: readonly number[], rows: readonly SparseRow[]) => {
-  const { sparsity, factor } = factored(own, rows);
+  const { factor, ...rest } = factored(own, rows);
   if (!factor) throw new Error('not positive definite');
-  return { sparsity, factor };
+  return { ...rest, factor };
 };
 const unit = (size: number, i: number) => Float64Array.from({ length: size }, (_, k) => +(k === i));
 
@@ -76,7 +76,7 @@ it('inverts within its own pattern as solving by each unknown does, for many at 
     const picked = new Set(Array.from({ length: 4 }, () => Math.floor(random() * size)));
     return sparseRow([...picked].map((i) => [i, random() - 0.3]));
   });
-  const { sparsity, factor } = factorOf(
+  const { x, slots, sparsity, factor } = factorOf(
     Array.from({ length: size }, () => 0.5 + random()),
     rows,
   );
@@ -91,10 +91,30 @@ it('inverts within its own pattern as solving by each unknown does, for many at 
     });
     return sum;
   };
-  for (const row of rows) {
-    expect(quadraticWithin(within, slotsOf(sparsity, row), row)).toBeCloseTo(byHand(row), 10);
+  const quadratics = rowQuadratics(within, slots, x);
+  rows.forEach((row, i) => {
+    expect(quadratics[i]).toBeCloseTo(byHand(row), 10);
     expect(quadraticInverse(factor, row)).toBeCloseTo(byHand(row), 10);
-  }
+  });
+  diagonalIn(sparsity, within).forEach((value, i) => {
+    expect(value).toBeCloseTo(inverse[i]?.[i] ?? NaN, 10);
+  });
+});
+
+it('multiplies by rows and by columns', () => {
+  // 1 2 0 / 0 0 3
+  const x = sparseMatrix(
+    [
+      sparseRow([
+        [0, 1],
+        [1, 2],
+      ]),
+      sparseRow([[2, 3]]),
+    ],
+    3,
+  );
+  expect([...times(x, Float64Array.of(1, 10, 100))]).toEqual([21, 300]);
+  expect([...transposeTimes(x, Float64Array.of(5, 7))]).toEqual([5, 10, 21]);
 });
 
 it('tells a matrix that is not positive definite', () => {

@@ -1,4 +1,4 @@
-import type { SparseRow } from './sparseRow';
+import type { SparseMatrix, SparseRow } from './sparseMatrix';
 
 /**
  * Where a symmetric matrix of few numbers other than zero has them, and its factor L too: column j of L holds the rows
@@ -13,10 +13,21 @@ export interface Sparsity {
   readonly row: Int32Array;
 }
 
-/** @param rows vectors x whose x·xᵀ the matrix is the sum of, besides its diagonal; unknowns 0 … size − 1 */
-export function sparsityOf(size: number, rows: readonly Pick<SparseRow, 'index'>[]): Sparsity {
+/** Of XᵀWX with a diagonal besides. */
+export function sparsityOf({
+  rows,
+  columns: size,
+  start: rowStart,
+  index,
+}: SparseMatrix): Sparsity {
   const neighbours = Array.from({ length: size }, () => new Set<number>());
-  for (const { index } of rows) for (const i of index) for (const j of index) neighbours[i]?.add(j);
+  for (let row = 0; row < rows; row++) {
+    const end = rowStart[row + 1] ?? 0;
+    for (let a = rowStart[row] ?? 0; a < end; a++) {
+      const own = neighbours[index[a] ?? 0];
+      for (let b = rowStart[row] ?? 0; b < end; b++) own?.add(index[b] ?? 0);
+    }
+  }
   const order = neighbours.map((_, i) => i);
   order.sort((i, j) => (neighbours[i]?.size ?? 0) - (neighbours[j]?.size ?? 0) || i - j);
   const column = new Int32Array(size);
@@ -40,12 +51,22 @@ export function sparsityOf(size: number, rows: readonly Pick<SparseRow, 'index'>
   return { size, column, start, row: Int32Array.from(row) };
 }
 
-/** Of a row's own products x_a·x_b, b ≤ a, where each lies among the matrix's values. */
-export function slotsOf(sparsity: Sparsity, { index }: SparseRow): Int32Array {
-  const slots = new Int32Array((index.length * (index.length + 1)) / 2);
+/** Of each row's own products x_a·x_b, b ≤ a, one row after the other, where they lie among the matrix's values. */
+export function slotsOf(sparsity: Sparsity, { rows, start, index }: SparseMatrix): Int32Array {
+  let size = 0;
+  for (let row = 0; row < rows; row++) {
+    const count = (start[row + 1] ?? 0) - (start[row] ?? 0);
+    size += (count * (count + 1)) / 2;
+  }
+  const slots = new Int32Array(size);
   let next = 0;
-  for (let a = 0; a < index.length; a++)
-    for (let b = 0; b <= a; b++) slots[next++] = slotOf(sparsity, index[a] ?? 0, index[b] ?? 0);
+  for (let row = 0; row < rows; row++) {
+    const from = start[row] ?? 0;
+    const end = start[row + 1] ?? 0;
+    for (let a = from; a < end; a++)
+      for (let b = from; b <= a; b++)
+        slots[next++] = slotOf(sparsity, index[a] ?? 0, index[b] ?? 0);
+  }
   return slots;
 }
 
@@ -63,45 +84,69 @@ function slotOf({ column, start, row }: Sparsity, i: number, j: number): number 
   return low;
 }
 
-/** A += by·x·xᵀ */
-export function addOuter(
+/** A += XᵀWX of diagonal W. */
+export function addGram(
   values: Float64Array,
   slots: Int32Array,
-  { factor }: SparseRow,
-  by: number,
+  { rows, start, factor }: SparseMatrix,
+  w: Float64Array,
 ): void {
   let next = 0;
-  for (let a = 0; a < factor.length; a++) {
-    const x = by * (factor[a] ?? 0);
-    for (let b = 0; b <= a; b++) {
-      const slot = slots[next++] ?? 0;
-      values[slot] = (values[slot] ?? 0) + x * (factor[b] ?? 0);
+  for (let row = 0; row < rows; row++) {
+    const from = start[row] ?? 0;
+    const end = start[row + 1] ?? 0;
+    const by = w[row] ?? 0;
+    for (let a = from; a < end; a++) {
+      const x = by * (factor[a] ?? 0);
+      for (let b = from; b <= a; b++) {
+        const slot = slots[next++] ?? 0;
+        values[slot] = (values[slot] ?? 0) + x * (factor[b] ?? 0);
+      }
     }
   }
 }
 
-/** xᵀ·V·x of a V whose values lie where A's do. */
-export function quadraticWithin(
+/** xᵀ·V·x of each row x, V having its values where A has. */
+export function rowQuadratics(
   values: Float64Array,
   slots: Int32Array,
-  { factor }: SparseRow,
-): number {
-  let sum = 0;
+  { rows, start, factor }: SparseMatrix,
+): Float64Array {
+  const all = new Float64Array(rows);
   let next = 0;
-  for (let a = 0; a < factor.length; a++) {
-    let half = 0;
-    for (let b = 0; b < a; b++) half += (factor[b] ?? 0) * (values[slots[next++] ?? 0] ?? 0);
-    const own = factor[a] ?? 0;
-    sum += own * (2 * half + own * (values[slots[next++] ?? 0] ?? 0));
+  for (let row = 0; row < rows; row++) {
+    const from = start[row] ?? 0;
+    const end = start[row + 1] ?? 0;
+    let sum = 0;
+    for (let a = from; a < end; a++) {
+      let half = 0;
+      for (let b = from; b < a; b++) half += (factor[b] ?? 0) * (values[slots[next++] ?? 0] ?? 0);
+      const own = factor[a] ?? 0;
+      sum += own * (2 * half + own * (values[slots[next++] ?? 0] ?? 0));
+    }
+    all[row] = sum;
   }
-  return sum;
+  return all;
 }
+
+/** Values with this diagonal, by unknowns, and nothing beside it. */
+export function diagonalOf({ row, start, column }: Sparsity, own: Float64Array): Float64Array {
+  const values = new Float64Array(row.length);
+  for (let i = 0; i < own.length; i++) values[start[column[i] ?? 0] ?? 0] = own[i] ?? 0;
+  return values;
+}
+
+/** The diagonal of a matrix, by unknowns. */
+export const diagonalIn = ({ start, column }: Sparsity, values: Float64Array): Float64Array =>
+  Float64Array.from(column, (j) => values[start[j] ?? 0] ?? 0);
 
 /** L and D of A = L·D·Lᵀ; L's diagonal of ones is kept as such. */
 export interface SparseFactor {
   readonly sparsity: Sparsity;
   readonly l: Float64Array;
   readonly d: Float64Array;
+  /** Room for one vector; zeros between uses. */
+  readonly work: Float64Array;
 }
 
 /**
@@ -148,7 +193,7 @@ export function factorSparse(sparsity: Sparsity, values: Float64Array): SparseFa
     for (let p = from + 1; p < to; p++) l[p] = (work[row[p] ?? 0] ?? 0) / pivot;
     file(j, from + 1);
   }
-  return { sparsity, l, d };
+  return { sparsity, l, d, work: work.fill(0) };
 }
 
 /** x := L⁻¹·x, in columns; those before `from` are zero. */
@@ -185,8 +230,7 @@ export function solveSparse(factor: SparseFactor, b: Float64Array): Float64Array
 
 /** xᵀ·A⁻¹·x = |D^−½·L⁻¹·x|² of any x. */
 export function quadraticInverse(factor: SparseFactor, { index, factor: by }: SparseRow): number {
-  const { sparsity, d } = factor;
-  const x = new Float64Array(sparsity.size);
+  const { sparsity, d, work: x } = factor;
   let first = sparsity.size;
   for (let k = 0; k < index.length; k++) {
     const j = sparsity.column[index[k] ?? 0] ?? 0;
@@ -196,6 +240,7 @@ export function quadraticInverse(factor: SparseFactor, { index, factor: by }: Sp
   forward(factor, x, first);
   let sum = 0;
   for (let j = first; j < x.length; j++) sum += (x[j] ?? 0) ** 2 / (d[j] ?? 1);
+  x.fill(0, first);
   return sum;
 }
 
