@@ -147,6 +147,20 @@ it('tells a stranger’s hand less', async () => {
   );
 });
 
+it('plans with a bit as old as a list has made it, and tells what it takes by then', async () => {
+  const fresh = hole(await learned(), 'h2');
+  const rows = Array.from(
+    { length: 24 },
+    (_, i) =>
+      `2026-05-01T00:${String(i).padStart(2, '0')}:00Z,float-glass,6,22,20,fine,Plain cup,${i},Press,press,Ada,,`,
+  );
+  const aged = hole(await learned('--runs', file('aged.csv', [HEAD, ...rows].join('\n'))), 'h2');
+  expect(aged.priorTimeS.p50).toBeGreaterThan(1.5 * fresh.priorTimeS.p50);
+  // Twenty minutes each, whatever the age: that is what the next one takes.
+  expect(aged.timeS.p10).toBeLessThan(1200);
+  expect(aged.timeS.p90).toBeGreaterThan(1200);
+});
+
 it('raises the odds for who cracks more, and brings the change of the bit forward', async () => {
   const rows = Array.from({ length: 60 }, (_, i) => {
     const cracked = i >= 40 && i % 2 === 0;

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { bitChange, HAZARD_SD } from '@nucleon/core/learning/bitChange';
+import { bitAged, bitChange, HAZARD_SD } from '@nucleon/core/learning/bitChange';
 import { experienceOf, oddsBand } from '@nucleon/core/learning/experience';
 import { learn, type Learned } from '@nucleon/core/learning/learn';
 import { agedHoles, levelsOf, onlyHand } from '@nucleon/core/learning/learningReport';
@@ -36,8 +36,8 @@ export async function learnFile(
   const holes = [...holesOfLog(job), ...listed];
   const learned = learn(holes, now);
   const hand = person ?? onlyHand(holes);
-  const cases = casesOf(job);
   const bits = job.kit?.bits ?? [];
+  const cases = casesOf(job).map((one) => withAgedBits(one, holes));
   const aged = bits.map((bit) => ({ ...bit, holesCut: holesCutBy(bit, holes) }));
   const lifetime = lifetimes(lifetimesOf(learned.believed, bits));
   const experience = experienceOf(learned, { bits: aged, person: hand });
@@ -91,6 +91,16 @@ async function listedHoles(
   }
   for (const { line, why } of list.unread) console.err(`${path}, line ${line}: ${why}`);
   return list.holes;
+}
+
+/** Its bits as old as the log has made them: a list tells of holes that the kit does not count. */
+function withAgedBits(drillCase: DrillCase, holes: readonly LoggedHole[]): DrillCase {
+  const { kit, piece } = drillCase;
+  const aged = (bit: Bit): Bit => {
+    const cut = holesCutBy(bit, holes);
+    return cut > (bit.holesCut ?? 0) ? bitAged(bit, cut, piece.thicknessMm) : bit;
+  };
+  return { ...drillCase, kit: { ...kit, bits: (kit.bits ?? []).map(aged) } };
 }
 
 const holesCutBy = (bit: Bit, holes: readonly LoggedHole[]): number => {
