@@ -48,7 +48,7 @@ const copyFirst = async (): Promise<void> => {
 };
 /** Brings the database to this version and loads the demo where there is nothing yet. */
 async function prepare(): Promise<void> {
-  const patient = createDataSource(config.databaseUrl, { hurried: false });
+  const patient = createDataSource(config.databaseUrl, { longestStatementMs: Infinity });
   await patient.initialize();
   await oneAtATime(patient, async () => {
     await migrate(patient, copyFirst);

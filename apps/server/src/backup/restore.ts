@@ -28,7 +28,7 @@ export async function restore(
   const check = await readBackup(path);
   if (check.kind === 'unsound')
     return { kind: 'refused', why: `“${path}” cannot be put back: ${check.why}.` };
-  const source = createDataSource(databaseUrl, { hurried: false });
+  const source = createDataSource(databaseUrl, { longestStatementMs: Infinity });
   try {
     await source.initialize();
     const copiedTo = await oneAtATime(source, () =>
@@ -91,7 +91,7 @@ async function load(databaseUrl: string, path: string): Promise<void> {
   const { child, ended } = databaseClient('mariadb', databaseUrl);
   if (child.stdin) await pipeline(createReadStream(path), createGunzip(), child.stdin);
   await ended;
-  const source = createDataSource(databaseUrl, { hurried: false });
+  const source = createDataSource(databaseUrl, { longestStatementMs: Infinity });
   await source.initialize();
   try {
     await migrate(source);

@@ -18,9 +18,12 @@ const LONGEST_STATEMENT_MS = 8000;
 
 /**
  * MariaDB with migrations only; times are UTC.
- * @param hurried false while the tables are prepared, when a statement takes what it takes
+ * @param longestStatementMs Infinity while the tables are prepared, when a statement takes what it takes
  */
-export function createDataSource(url: string, { hurried = true } = {}): DataSource {
+export function createDataSource(
+  url: string,
+  { longestStatementMs = LONGEST_STATEMENT_MS } = {},
+): DataSource {
   return new DataSource({
     type: 'mariadb',
     url,
@@ -50,7 +53,7 @@ export function createDataSource(url: string, { hurried = true } = {}): DataSour
     connectTimeout: 4000,
     poolSize: 10,
     // A statement that hangs gives its request up; the connection is used again when it answers.
-    enableQueryTimeout: hurried,
-    maxQueryExecutionTime: LONGEST_STATEMENT_MS,
+    enableQueryTimeout: Number.isFinite(longestStatementMs),
+    maxQueryExecutionTime: longestStatementMs,
   });
 }

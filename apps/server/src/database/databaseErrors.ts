@@ -8,8 +8,8 @@ const DOWN = new Set([
   'ER_CON_COUNT_ERROR',
   'ER_SERVER_SHUTDOWN',
   'ER_LOCK_WAIT_TIMEOUT',
-  // Longer than the time a statement has.
-  'ER_STATEMENT_TIMEOUT',
+  // The driver's word for a statement that took longer than it has.
+  'PROTOCOL_SEQUENCE_TIMEOUT',
   // A Galera node that has left the cluster.
   'ER_UNKNOWN_COM_ERROR',
 ]);

@@ -1,5 +1,4 @@
 import { readConfig } from '../config';
-import { isDatabaseDown, isDuplicateKey, isWorthRetrying } from '../database/databaseErrors';
 import { containing, pageQuery } from './paging';
 import { Problem } from './problem';
 
@@ -24,18 +23,6 @@ it('pages with sane defaults and refuses the rest by name', () => {
 
 it('takes a person’s wildcards as letters', () => {
   expect(containing('50%_\\')).toBe('%50\\%\\_\\\\%');
-});
-
-it('tells a database that is away from one that refuses', () => {
-  expect(isDatabaseDown({ code: 'ECONNREFUSED' })).toBe(true);
-  expect(isDatabaseDown({ driverError: { code: 'PROTOCOL_CONNECTION_LOST' } })).toBe(true);
-  expect(
-    isDatabaseDown(new Error("Can't add new command when connection is in closed state")),
-  ).toBe(true);
-  expect(isDatabaseDown({ code: 'ER_DUP_ENTRY' })).toBe(false);
-  expect(isDuplicateKey({ driverError: { code: 'ER_DUP_ENTRY' } })).toBe(true);
-  expect(isWorthRetrying({ code: 'ER_LOCK_DEADLOCK' })).toBe(true);
-  expect([null, undefined, 'text'].map(isDatabaseDown)).toEqual([false, false, false]);
 });
 
 it('speaks problem+json with a stable code', () => {
