@@ -15,6 +15,9 @@ import { jobRoutes } from './jobs/jobRoutes';
 import { kitRoutes } from './kit/kitRoutes';
 import { learningRoutes } from './learning/learningRoutes';
 import { layoutRoutes } from './layout/layoutRoutes';
+import { guard } from './people/guard';
+import { peopleRoutes } from './people/peopleRoutes';
+import { sessionRoutes } from './people/sessionRoutes';
 import { photoRoutes } from './photos/photoRoutes';
 import { pieceRoutes } from './pieces/pieceRoutes';
 import { runPhotoRoutes } from './runs/runPhotoRoutes';
@@ -33,9 +36,10 @@ const YEAR_MS = 365 * 24 * 3600 * 1000;
 export function buildApp(context: ServerContext, webFolder?: string): Express {
   const app = express();
   app.disable('x-powered-by');
+  if (context.doors.behindProxy) app.set('trust proxy', 'loopback, uniquelocal');
   app.use('/api', admission());
-  app.use(pageRules);
-  app.use('/api', onlyOwnPages, deadline());
+  app.use(pageRules(context.doors));
+  app.use('/api', onlyOwnPages(context.doors), deadline(), guard(context));
   // The lightest level: a phone on the workshop's own network waits for the server, not for the wire.
   app.use(compression({ level: 1 }));
   app.use(IMPORT_PATH, jsonBody(IMPORT_LIMIT));
@@ -60,6 +64,8 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     runPhotoRoutes(context),
     learningRoutes(context),
     exchangeRoutes(context),
+    sessionRoutes(context),
+    peopleRoutes(context),
   );
   app.use('/api', (request) => {
     throw new Problem(

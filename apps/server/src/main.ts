@@ -10,6 +10,7 @@ import { backUpNightly } from './backup/nightly';
 import { createDataSource } from './database/dataSource';
 import { migrate, oneAtATime } from './database/migrate';
 import { loadDemo } from './exchange/loadDemo';
+import { LOOPBACK_DOORS } from './http/doors';
 import { keepLearning } from './learning/keepLearning';
 import { threadedWork } from './heavy/threadedWork';
 
@@ -95,7 +96,8 @@ if (backupFolder !== undefined)
   }, LOOK_FOR_NIGHTLY_MS).unref();
 
 const heavy = threadedWork();
-const base = { source, heavy, now: () => new Date(), newId: () => newId(), log };
+const doors = LOOPBACK_DOORS;
+const base = { source, heavy, now: () => new Date(), newId: () => newId(), log, doors };
 const learning = keepLearning(base);
 learning.changed();
 const app = buildApp({ ...base, learning }, config.webFolder);

@@ -1,5 +1,6 @@
 import type { DataSource } from 'typeorm';
 import type { HeavyWork } from './heavy/heavyWork';
+import type { Doors } from './http/doors';
 
 /** Works out anew what the log tells as runs arrive. */
 export interface Learning {
@@ -16,5 +17,6 @@ export interface ServerContext {
   readonly newId: () => string;
   readonly heavy: HeavyWork;
   readonly learning: Learning;
+  readonly doors: Doors;
   readonly log: (text: string) => void;
 }

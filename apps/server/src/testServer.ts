@@ -4,6 +4,7 @@ import type { DataSource } from 'typeorm';
 import { buildApp } from './buildApp';
 import { createDataSource } from './database/dataSource';
 import { migrate } from './database/migrate';
+import { LOOPBACK_DOORS, type Doors } from './http/doors';
 import { keepLearning } from './learning/keepLearning';
 import { inlineWork } from './heavy/heavyWork';
 import type { ServerContext } from './serverContext';
@@ -20,12 +21,21 @@ export interface TestServer {
 export const appOn = (source: DataSource, log: (text: string) => void = () => undefined): Express =>
   buildApp(contextOn(source, log));
 
-function contextOn(source: DataSource, log: (text: string) => void): ServerContext {
-  const base = { source, heavy: inlineWork(), now: () => new Date(), newId: () => newId(), log };
+function contextOn(
+  source: DataSource,
+  log: (text: string) => void,
+  { doors = LOOPBACK_DOORS, now = () => new Date() }: TestDoors = {},
+): ServerContext {
+  const base = { source, heavy: inlineWork(), now, newId: () => newId(), log, doors };
   return { ...base, learning: keepLearning(base) };
 }
 
-export async function openTestServer(): Promise<TestServer> {
+interface TestDoors {
+  readonly doors?: Doors;
+  readonly now?: () => Date;
+}
+
+export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer> {
   const url = process.env.NUCLEON_TEST_DB;
   if (!url)
     throw new Error('NUCLEON_TEST_DB is missing; run through jest with the server project.');
@@ -38,7 +48,7 @@ export async function openTestServer(): Promise<TestServer> {
   await source.initialize();
   await migrate(source);
   const logged: string[] = [];
-  const context = contextOn(source, (text) => logged.push(text));
+  const context = contextOn(source, (text) => logged.push(text), beyond);
   const app = buildApp(context);
   return {
     app,

@@ -37,6 +37,9 @@ function missing(error: ErrorObject): Fault {
   };
 }
 
+const isSecret = ({ parentSchema }: ErrorObject): boolean =>
+  (parentSchema as { writeOnly?: unknown } | undefined)?.writeOnly === true;
+
 /** One Ajv error as a fault that names the value and what would be accepted; null for repeats. */
 export function schemaFault(error: ErrorObject): Fault | null {
   const at = error.instancePath;
@@ -62,7 +65,7 @@ export function schemaFault(error: ErrorObject): Fault | null {
     default:
       return {
         pointer: at,
-        message: `${name} is ${shown(error.data)}; it must be ${wanted(error.parentSchema)}.`,
+        message: `${name} ${isSecret(error) ? `has ${String(error.data).length} characters` : `is ${shown(error.data)}`}; it must be ${wanted(error.parentSchema)}.`,
       };
   }
 }

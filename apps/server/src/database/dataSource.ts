@@ -10,7 +10,9 @@ import { Runs1764400000000 } from './migrations/1764400000000-runs';
 import { Risk1764500000000 } from './migrations/1764500000000-risk';
 import { Documents1764600000000 } from './migrations/1764600000000-documents';
 import { Learned1764700000000 } from './migrations/1764700000000-learned';
+import { People1764800000000 } from './migrations/1764800000000-people';
 import { learnedEntity } from '../learning/learnedEntity';
+import { PEOPLE_ENTITIES } from '../people/peopleEntities';
 import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
 
 /** A person's request is answered within 9 s, whatever the database does. */
@@ -33,6 +35,7 @@ export function createDataSource(
     logging: false,
     entities: [
       ...DOCUMENT_ENTITIES,
+      ...PEOPLE_ENTITIES,
       holePlanEntity,
       learnedEntity,
       photoEntity,
@@ -49,6 +52,7 @@ export function createDataSource(
       Risk1764500000000,
       Documents1764600000000,
       Learned1764700000000,
+      People1764800000000,
     ],
     connectTimeout: 4000,
     poolSize: 10,

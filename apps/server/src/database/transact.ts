@@ -1,25 +1,32 @@
 import type { DataSource, EntityManager } from 'typeorm';
 import { refuseIfLate } from '../http/admission';
+import { askingNow } from '../people/asking';
+import { writeDownRequest } from '../people/audit';
 import { isWorthRetrying } from './databaseErrors';
 
 const TRIES = 3;
 
 /**
- * Runs work in one transaction, again when it lost a race it may win next time. What was answered meanwhile
- * as too late is not written.
+ * Runs work in one transaction, again when it lost a race it may win next time; who did it is written down with
+ * it. What was answered meanwhile as too late is not written.
  */
 export async function transact<T>(
   source: DataSource,
   work: (manager: EntityManager) => Promise<T>,
 ): Promise<T> {
+  const asking = askingNow();
+  const noted = asking?.noted ?? false;
   for (let attempt = 1; ; attempt++) {
     try {
       return await source.transaction('READ COMMITTED', async (manager) => {
         const done = await work(manager);
+        await writeDownRequest(manager);
         refuseIfLate();
         return done;
       });
     } catch (error) {
+      // What was written down of it went with it.
+      if (asking) asking.noted = noted;
       if (attempt >= TRIES || !isWorthRetrying(error)) throw error;
     }
   }

@@ -61,6 +61,14 @@ export const name = Type.String({
   description: 'a name of 1 to 120 characters',
 });
 
+/** Text of one form, such as digits. */
+export const matching = (pattern: string, description: string) =>
+  Type.String({ pattern, description });
+
+/** The same of what nobody but its giver may read: a fault tells how long it is, never what it is. */
+export const secret = (pattern: string, description: string) =>
+  Type.String({ pattern, description, writeOnly: true });
+
 export const yesNo = Type.Boolean({ description: 'true or false' });
 
 /** A time as JSON carries it. */

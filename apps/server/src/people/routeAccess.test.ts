@@ -1,0 +1,85 @@
+import { ROLES, type Role } from '@nucleon/core/data/people';
+import { v7 as newId } from 'uuid';
+import { buildApp } from '../buildApp';
+import { LOOPBACK_DOORS } from '../http/doors';
+import { openPeopleServer, type Method, type PeopleServer } from './peopleFixtures';
+import { accessOf, ROUTE_ACCESS } from './routeAccess';
+
+let server: PeopleServer;
+beforeAll(async () => {
+  server = await openPeopleServer();
+});
+afterAll(async () => {
+  await server.close();
+});
+
+interface Layer {
+  readonly route?: { readonly path: string; readonly methods: Readonly<Record<string, boolean>> };
+  readonly handle: { readonly stack?: readonly Layer[] };
+}
+
+/** What the app really answers, as Express holds it. */
+function routesOf(layers: readonly Layer[]): readonly string[] {
+  return layers.flatMap(({ route, handle }) =>
+    route
+      ? Object.keys(route.methods).map((method) => `${method.toUpperCase()} ${route.path}`)
+      : routesOf(handle.stack ?? []),
+  );
+}
+
+it('says of every route who may ask it, and of no other', () => {
+  const context = { doors: LOOPBACK_DOORS, learning: {}, log: () => undefined };
+  const app = buildApp(context as never);
+  const { stack } = (app as unknown as { router: { stack: readonly Layer[] } }).router;
+  const routes = routesOf(stack)
+    .map((route) => route.replace('/api/v1', ''))
+    .filter((route) => !route.includes('{*any}'));
+  expect([...new Set(routes)].sort()).toEqual(Object.keys(ROUTE_ACCESS).sort());
+});
+
+it('finds the route that is meant, and the id in it', () => {
+  expect(accessOf('HEAD', '/holes/a%20hole/plan')).toMatchObject({ shared: 'hole', id: 'a hole' });
+  expect(accessOf('GET', '/runs/export')).toMatchObject({ act: 'export' });
+  expect(accessOf('PATCH', '/jobs')).toBeNull();
+});
+
+it('lets each role do what it may on each route, and nobody anything', async () => {
+  const cookies = new Map<Role | null, string | undefined>([[null, undefined]]);
+  for (const role of ROLES) cookies.set(role, await server.join(`A ${role}`, role));
+  const owner = cookies.get('owner');
+  const shared = newId();
+  await server.ask('put', `/jobs/${shared}`, owner, { name: 'Shown', version: 0 }).expect(200);
+  const { token } = (
+    await server.ask('post', `/jobs/${shared}/shares`, owner, { days: 1 }).expect(201)
+  ).body as { token: string };
+  const opened = await server.ask('post', '/shares/open', undefined, { token, device: '' });
+  const link = String((opened.headers['set-cookie'] as unknown as string[])[0]).split(';')[0];
+
+  const wrong: string[] = [];
+  for (const [route, { needs }] of Object.entries(ROUTE_ACCESS)) {
+    if (needs === 'anyone') continue;
+    const [method = '', form = ''] = route.split(' ');
+    const path = form.replace(/:\w+/g, () => newId());
+    const statusAs = async (cookie: string | undefined) =>
+      (
+        await server.ask(
+          method.toLowerCase() as Method,
+          path,
+          cookie,
+          method === 'GET' ? undefined : {},
+        )
+      ).status;
+    for (const [role, cookie] of cookies) {
+      const status = await statusAs(cookie);
+      const may = role !== null && ROLES.indexOf(role) >= ROLES.indexOf(needs);
+      const refused = role === null ? status === 401 : status === 403;
+      if (may === refused) wrong.push(`${route} as ${role ?? 'nobody'}: ${status}`);
+    }
+    // Of another job than the one it shows, a link reads nothing; it never writes.
+    const status = await statusAs(link);
+    const mayRead = ROUTE_ACCESS[route]?.shared === 'kit' && method === 'GET';
+    if (mayRead ? status !== 200 : status !== 404) wrong.push(`${route} by a link: ${status}`);
+  }
+  expect(wrong).toEqual([]);
+  await server.ask('get', `/jobs/${shared}`, link).expect(200);
+});

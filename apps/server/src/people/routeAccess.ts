@@ -1,0 +1,125 @@
+import type { AuditAct, Role } from '@nucleon/core/data/people';
+
+/** What a link to one job may read: things of that job, found by the first id of the path; and the kit plans need. */
+export type Shared = 'job' | 'piece' | 'hole' | 'run' | 'kit';
+
+export interface Access {
+  /** The least that may ask; `anyone` has not signed in yet. */
+  readonly needs: Role | 'anyone';
+  readonly act?: AuditAct;
+  readonly shared?: Shared;
+}
+
+const reads = (shared?: Shared): Access => ({ needs: 'viewer', ...(shared ? { shared } : {}) });
+const writes = (act: AuditAct): Access => ({ needs: 'worker', act });
+const owner = (act?: AuditAct): Access => ({ needs: 'owner', ...(act ? { act } : {}) });
+/** These write down themselves what came of them. */
+const ANYONE: Access = { needs: 'anyone' };
+const SELF: Access = { needs: 'viewer' };
+
+const kitPart = (path: string): Record<string, Access> => ({
+  [`GET ${path}`]: reads('kit'),
+  [`PUT ${path}/:id`]: writes('kit'),
+  [`DELETE ${path}/:id`]: writes('delete'),
+  [`POST ${path}/:id/restore`]: writes('restore'),
+});
+const binned = (path: string): Record<string, Access> => ({
+  [`DELETE ${path}/:id`]: writes('delete'),
+  [`POST ${path}/:id/restore`]: writes('restore'),
+});
+
+/** Every route of the API, and who may ask it. What does not stand here is refused. */
+export const ROUTE_ACCESS: Readonly<Record<string, Access>> = {
+  'GET /health': ANYONE,
+  'GET /jobs': reads(),
+  'GET /bench': reads(),
+  'GET /jobs/:jobId': reads('job'),
+  'PUT /jobs/:jobId': writes('job'),
+  'PUT /jobs/:jobId/materials': writes('materials'),
+  'PUT /jobs/:jobId/pieces/:pieceId': writes('piece'),
+  'GET /pieces/:pieceId/layout': reads('piece'),
+  'PUT /pieces/:pieceId/layout': writes('layout'),
+  'GET /pieces/:pieceId/photos/:photoId': reads('piece'),
+  'PUT /pieces/:pieceId/photos/:photoId': writes('piece'),
+  'GET /holes/:holeId': reads('hole'),
+  'GET /holes/:holeId/plan': reads('hole'),
+  'GET /holes/:holeId/risk': reads('hole'),
+  'GET /holes/:holeId/coverage': reads('hole'),
+  'POST /holes/:holeId/coverage': writes('coverage'),
+  'PUT /pieces/:pieceId/holes/:holeId': writes('hole'),
+  'GET /bin': reads(),
+  'GET /jobs/:jobId/bin': reads(),
+  ...binned('/jobs'),
+  ...binned('/pieces'),
+  ...binned('/holes'),
+  'GET /kit/parts': reads('kit'),
+  ...kitPart('/kit/couplings'),
+  ...kitPart('/kit/supports'),
+  ...kitPart('/kit/guides'),
+  ...kitPart('/kit/water'),
+  ...kitPart('/bits'),
+  ...kitPart('/machines'),
+  'POST /bits/batch': writes('kit'),
+  'GET /house': reads('kit'),
+  'PUT /house': owner('house'),
+  'GET /runs': reads(),
+  'GET /runs/export': { needs: 'viewer', act: 'export' },
+  'GET /runs/:runId': reads('run'),
+  'POST /runs/:runId/events': writes('run'),
+  'PUT /runs/:runId/photos/:photoId': writes('run-photo'),
+  'GET /runs/:runId/photos/:photoId': reads('run'),
+  'DELETE /runs/:runId/photos/:photoId': writes('delete'),
+  'GET /learning': reads(),
+  'PUT /learning/runs/:runId': writes('belief'),
+  'POST /import': writes('import'),
+  'GET /jobs/:jobId/export': { needs: 'viewer', act: 'export' },
+  'GET /jobs/:jobId/archive': { needs: 'viewer', act: 'export' },
+
+  'GET /session': ANYONE,
+  'POST /session': ANYONE,
+  'DELETE /session': ANYONE,
+  'POST /session/unlock': ANYONE,
+  'POST /session/lock': SELF,
+  'PUT /session/pin': SELF,
+  'PUT /session/password': SELF,
+  'POST /invitations/look': ANYONE,
+  'POST /invitations/join': ANYONE,
+  'POST /shares/open': ANYONE,
+  'GET /reach': ANYONE,
+  'GET /devices': SELF,
+  'DELETE /devices/:id': SELF,
+  'GET /people': owner(),
+  'PUT /people/:id': owner(),
+  'DELETE /people/:id': owner(),
+  'POST /invitations': owner(),
+  'DELETE /invitations/:id': owner(),
+  'GET /jobs/:jobId/shares': owner(),
+  'POST /jobs/:jobId/shares': owner(),
+  'DELETE /shares/:id': owner(),
+  'GET /audit': owner(),
+};
+
+interface Route extends Access {
+  readonly method: string;
+  readonly path: RegExp;
+}
+const ROUTES: readonly Route[] = Object.entries(ROUTE_ACCESS).map(([route, access]) => {
+  const [method = '', path = ''] = route.split(' ');
+  return { ...access, method, path: new RegExp(`^${path.replace(/:\w+/g, '([^/]+)')}/?$`) };
+});
+
+export interface Asked extends Access {
+  /** The first id of the path. */
+  readonly id: string;
+}
+
+/** @param path under /api/v1; null of what is no route. HEAD is read as GET. */
+export function accessOf(method: string, path: string): Asked | null {
+  const asked = method === 'HEAD' ? 'GET' : method;
+  for (const { path: form, method: of, ...access } of ROUTES) {
+    if (of !== asked) continue;
+    const match = form.exec(path);
+    if (match) return { ...access, id: decodeURIComponent(match[1] ?? '') };
+  }
+  return null;
+}
