@@ -10,9 +10,15 @@ import { ROOT } from './setup/root.mjs';
 import { startServer } from './setup/server.mjs';
 import { ensureWebBuild, WEB_FOLDER } from './setup/web.mjs';
 
-const USAGE = `npm start -- [--port N] [--empty] [--reset-demo] [--data DIR]
+const USAGE = `npm start -- [--port N] [--host NAME] [--behind-proxy URL] [--empty] [--reset-demo] [--data DIR]
 
-  --port N       serve on this port of 127.0.0.1 (default 4180)
+  --port N       serve on this port (default 4180)
+  --host NAME    let phones in, over HTTPS, with people signing in: 0.0.0.0 for all of this machine's
+                 addresses, one of them, or a name; without it this machine alone (127.0.0.1)
+  --behind-proxy URL
+                 let phones in through a proxy of your own that does HTTPS at this address
+  --new-owner-link
+                 print a link by which one more owner may join
   --empty        do not load the demo data into an empty database
   --reset-demo   put the demo jobs and kit back as they were; your own stay
   --data DIR     keep the private database here (default .data)
@@ -28,6 +34,9 @@ function readOptions() {
         port: { type: 'string', default: DEFAULT_PORT },
         empty: { type: 'boolean', default: false },
         'reset-demo': { type: 'boolean', default: false },
+        host: { type: 'string' },
+        'behind-proxy': { type: 'string' },
+        'new-owner-link': { type: 'boolean', default: false },
         data: { type: 'string', default: join(ROOT, '.data') },
         help: { type: 'boolean', default: false },
       },
@@ -40,10 +49,17 @@ function readOptions() {
     throw new Error(`--port is “${values.port}”; it must be a whole number from 0 to 65535.`);
   if (values.empty && values['reset-demo'])
     throw new Error('--empty and --reset-demo ask for opposite things; give one.');
+  const data = resolve(values.data);
   return {
     port,
     help: values.help,
-    data: resolve(values.data),
+    data,
+    reach: {
+      host: values.host,
+      proxy: values['behind-proxy'],
+      authority: values.host && join(data, 'authority'),
+      newOwnerLink: values['new-owner-link'],
+    },
     demo: values.empty ? 'none' : values['reset-demo'] ? 'reset' : 'load',
   };
 }
@@ -91,7 +107,7 @@ async function main() {
       .note({ address, serverPid: child.pid, databasePort: database?.now().port })
       .catch((error) => console.error(error.message));
   let port = options.port;
-  let { demo } = options;
+  let { demo, reach } = options;
   server = await keepUp({
     name: 'The server',
     start: async () => {
@@ -101,17 +117,31 @@ async function main() {
         web: WEB_FOLDER,
         demo,
         backups: join(options.data, 'backups'),
+        reach,
       });
       port = Number(new URL(up.address).port);
       // Asked for once: one that comes back after a crash resets nothing.
       if (demo === 'reset') demo = 'none';
+      reach = { ...reach, newOwnerLink: false };
       return up;
     },
     onUp: (up) => void noteServer(up),
   });
   started.push(() => server.stop());
   await noteServer(server.now());
-  console.log(`Nucleon is at ${server.now().address}  (Ctrl-C stops it)`);
+  await sayWhere(server.now());
+}
+
+/** The address; where phones come in, also what to hold their camera at. */
+async function sayWhere({ address, trust, owner }) {
+  const { toString } = await import('qrcode');
+  // A log file has no use for a picture.
+  const code = (text) =>
+    process.stdout.isTTY ? toString(text, { type: 'terminal', small: true }) : '';
+  if (trust)
+    console.log(`A phone opens this first, to trust this computer: ${trust}\n${await code(trust)}`);
+  if (owner) console.log(`The owner joins by this link, once: ${owner}\n${await code(owner)}`);
+  console.log(`Nucleon is at ${address}  (Ctrl-C stops it)`);
 }
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) {

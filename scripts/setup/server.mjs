@@ -8,11 +8,21 @@ import { endChild } from './run.mjs';
 const STOP_TIMEOUT_MS = 12_000;
 
 /**
- * @param {{ databaseUrl: string, port?: number, web?: string, demo?: 'load' | 'reset' | 'none', backups?: string }} options
+ * @param {{ databaseUrl: string, port?: number, web?: string, demo?: 'load' | 'reset' | 'none', backups?: string, reach?: Reach }} options
  *   backups: folder for copies of the data made before a migration
- * @returns {Promise<{ address: string, child: import('node:child_process').ChildProcess, stop: () => Promise<void> }>}
+ * @typedef {{ host?: string, proxy?: string, authority?: string, newOwnerLink?: boolean }} Reach
+ *   host, and the folder of its certificates, or the proxy's own address; its own machine alone without
+ * @returns {Promise<{ address: string, owner?: string, trust?: string, child: import('node:child_process').ChildProcess, stop: () => Promise<void> }>}
+ *   owner: the link by which the first owner joins; trust: where a phone is led through trusting it
  */
-export function startServer({ databaseUrl, port = 0, web, demo = 'none', backups }) {
+export function startServer({
+  databaseUrl,
+  port = 0,
+  web,
+  demo = 'none',
+  backups,
+  reach: { host, proxy, authority, newOwnerLink } = {},
+}) {
   const env = {
     ...process.env,
     NODE_ENV: 'production',
@@ -22,6 +32,10 @@ export function startServer({ databaseUrl, port = 0, web, demo = 'none', backups
     NUCLEON_STOP_WITH_STDIN: '1',
     ...(web ? { NUCLEON_WEB: web } : {}),
     ...(backups ? { NUCLEON_BACKUPS: backups } : {}),
+    ...(host ? { NUCLEON_HOST: host } : {}),
+    ...(proxy ? { NUCLEON_PROXY: proxy } : {}),
+    ...(authority ? { NUCLEON_AUTHORITY: authority } : {}),
+    ...(newOwnerLink ? { NUCLEON_OWNER_LINK: '1' } : {}),
   };
   const child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
     cwd: join(ROOT, 'apps', 'server'),
@@ -35,8 +49,11 @@ export function startServer({ databaseUrl, port = 0, web, demo = 'none', backups
     let out = '';
     child.stdout.on('data', (text) => {
       out += text;
-      const address = /listening (http:\S+)/.exec(out)?.[1];
-      if (address) resolve({ address, child, stop: () => endChild(child, STOP_TIMEOUT_MS) });
+      const said = (word) => new RegExp(`^${word} (\\S+)\n`, 'm').exec(out)?.[1];
+      const address = said('listening');
+      if (!address) return;
+      const stop = () => endChild(child, STOP_TIMEOUT_MS);
+      resolve({ address, owner: said('owner'), trust: said('trust'), child, stop });
     });
     child.on('exit', (code, signal) =>
       reject(new Error(`The server ended before it listened (${signal ?? `code ${code}`}).`)),

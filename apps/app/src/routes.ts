@@ -47,6 +47,8 @@ export const routes = {
   /** @param said what is answered already, and the job it joins */
   newHole: (said: Readonly<Record<string, string | undefined>> = {}) => route('/new', said),
   display: () => route('/display'),
+  people: () => route('/people'),
+  audit: () => route('/audit'),
   learning: () => route('/learning'),
   kit: (query: { readonly shelf?: string; readonly check?: string } = {}) =>
     route('/kit', { ...query }),

@@ -1,4 +1,4 @@
-import type { Server, ServerResponse } from 'node:http';
+import type { ServerResponse } from 'node:http';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { v7 as newId } from 'uuid';
@@ -10,9 +10,10 @@ import { backUpNightly } from './backup/nightly';
 import { createDataSource } from './database/dataSource';
 import { migrate, oneAtATime } from './database/migrate';
 import { loadDemo } from './exchange/loadDemo';
-import { LOOPBACK_DOORS } from './http/doors';
 import { keepLearning } from './learning/keepLearning';
 import { threadedWork } from './heavy/threadedWork';
+import { ownerLink } from './people/ownerLink';
+import { openReach } from './reach/openReach';
 
 const DEMO_FOLDER = fileURLToPath(new URL('../../../demo/', import.meta.url));
 /** What is on its way here when the server is told to stop is still let in. */
@@ -20,8 +21,6 @@ const LET_IN_MS = 200;
 /** Requests in flight get so long to finish once the server is told to stop. */
 const FINISH_WITHIN_MS = 8000;
 const LOOK_MS = 50;
-/** Callers that wait at the door while the server plans; the system turns the next away for a second or three. */
-const BACKLOG = 4096;
 
 const log = (text: string): void => {
   process.stderr.write(`${text}\n`);
@@ -96,17 +95,20 @@ if (backupFolder !== undefined)
   }, LOOK_FOR_NIGHTLY_MS).unref();
 
 const heavy = threadedWork();
-const doors = LOOPBACK_DOORS;
-const base = { source, heavy, now: () => new Date(), newId: () => newId(), log, doors };
+const tools = { source, now: () => new Date(), newId: () => newId() };
+const orEnd = <T>(promise: Promise<T>): Promise<T> =>
+  promise.catch((error: unknown) => giveUp(error instanceof Error ? error.message : String(error)));
+const { doors, listen } = await orEnd(openReach(config, tools.now, log));
+const base = { ...tools, heavy, log, doors };
 const learning = keepLearning(base);
 learning.changed();
-const app = buildApp({ ...base, learning }, config.webFolder);
-const server: Server = app.listen(config.port, config.host, BACKLOG, (error) => {
-  if (error) giveUp(`Cannot listen on ${config.host}:${config.port}: ${error.message}.`);
-  const address = server.address();
-  const port = typeof address === 'object' && address ? address.port : config.port;
-  process.stdout.write(`listening http://${config.host}:${port}\n`);
-});
+const listening = await orEnd(listen(buildApp({ ...base, learning }, config.webFolder)));
+const link = doors.signsIn ? await orEnd(ownerLink(tools, config.newOwnerLink)) : null;
+// For the start script to read; the last line says that it listens.
+if (link !== null) process.stdout.write(`owner ${listening.address}/join#${link}\n`);
+const { trustAddress } = doors.reach();
+if (trustAddress !== null) process.stdout.write(`trust ${trustAddress}\n`);
+process.stdout.write(`listening ${listening.address}\n`);
 
 let stopping = false;
 /** Takes what is on its way, then no more; lets what is under way finish, then closes. */
@@ -114,17 +116,18 @@ async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
   // Nobody asks again on a connection that is about to close.
-  server.prependListener('request', (_request, response: ServerResponse) => {
-    response.setHeader('Connection', 'close');
-  });
+  for (const server of listening.servers)
+    server.prependListener('request', (_request, response: ServerResponse) => {
+      response.setHeader('Connection', 'close');
+    });
   await sleep(LET_IN_MS);
   const idle = setInterval(() => {
-    server.closeIdleConnections();
+    for (const server of listening.servers) server.closeIdleConnections();
   }, LOOK_MS);
   const late = setTimeout(() => {
-    server.closeAllConnections();
+    for (const server of listening.servers) server.closeAllConnections();
   }, FINISH_WITHIN_MS);
-  await new Promise((resolve) => server.close(resolve));
+  await listening.close();
   clearInterval(idle);
   clearTimeout(late);
   await Promise.allSettled([heavy.close(), source.destroy()]);

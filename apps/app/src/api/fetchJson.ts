@@ -1,5 +1,5 @@
 import { problemOf, Unreachable } from './problem';
-import { noteAnswered } from './reachable';
+import { noteAnswered, noteAskedWho } from './reachable';
 
 export const BASE = '/api/v1';
 const TIMEOUT_MS = 10_000;
@@ -42,6 +42,7 @@ async function ask(
   const problem = response.ok ? null : problemOf(await response.json().catch(() => null));
   // A server without its database has nothing to show either.
   noteAnswered(!(problem instanceof Unreachable && problem.what === 'database'));
+  if (problem instanceof Unreachable && problem.what === 'signIn') noteAskedWho();
   if (problem) throw problem;
   return response;
 }

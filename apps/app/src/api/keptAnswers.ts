@@ -51,6 +51,12 @@ export async function keepAnswers(client: QueryClient, now: () => number): Promi
   putBack(useReachable.getState());
 }
 
+/** Lets go of all that was kept: whoever signs out leaves nothing of the workshop’s behind. */
+export async function forgetAnswers(client: QueryClient): Promise<void> {
+  await (await open()).clear(STORE);
+  client.clear();
+}
+
 /** The list of jobs, and what every plan needs: asked for before a signal is lost. */
 export function fetchWorkshop(client: QueryClient): void {
   const nobodyAnswers = (): undefined => undefined;

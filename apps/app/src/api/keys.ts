@@ -12,5 +12,11 @@ export const keys = {
   parts: () => ['parts'],
   house: () => ['house'],
   learning: () => ['learning'],
+  session: () => ['session'],
+  reach: () => ['reach'],
+  people: () => ['people'],
+  devices: () => ['devices'],
+  shares: (jobId: string) => ['shares', jobId],
+  audit: (page: number) => ['audit', page],
   runs: (filter?: object) => (filter === undefined ? ['runs'] : ['runs', filter]),
 } as const;

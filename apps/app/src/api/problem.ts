@@ -13,6 +13,7 @@ const WORDS = {
   database: apiWords.theServerCannotReach,
   busy: apiWords.theServerIsBusy,
   disk: apiWords.theServersDiskIsFull,
+  signIn: apiWords.signInFirst,
 } as const;
 export type Away = keyof typeof WORDS;
 
@@ -27,6 +28,9 @@ const PASSING: Partial<Record<ProblemCode, Away>> = {
   'database-unavailable': 'database',
   busy: 'busy',
   'storage-full': 'disk',
+  // Whoever signs in, or gives the PIN, sends it then.
+  'sign-in': 'signIn',
+  locked: 'signIn',
   // What nobody foresaw may pass, and must never make a record look refused.
   unexpected: 'server',
 };
@@ -40,3 +44,9 @@ export function problemOf(data: unknown): ApiProblem | Unreachable {
   const away = PASSING[data.code];
   return away ? new Unreachable(away) : new ApiProblem(data);
 }
+
+/** What to say of what went wrong: the first fault where it names one. */
+export const sentenceOf = (error: Error): string =>
+  error instanceof ApiProblem
+    ? (error.body.faults?.[0]?.message ?? error.body.detail)
+    : error.message;

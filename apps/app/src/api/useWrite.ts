@@ -1,5 +1,6 @@
 import { apiWords } from '@nucleon/core/words/screens/api';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { sentenceOf } from './problem';
 import { useUndo } from '../ui/undoStore';
 
 export interface Write<I> {
@@ -35,7 +36,7 @@ export function useWrite<I = void, R = unknown>(
   return {
     run: mutate,
     busy: isPending,
-    trouble: error ? error.message || otherwise : '',
+    trouble: error ? sentenceOf(error) || otherwise : '',
     error,
     forget: reset,
   };

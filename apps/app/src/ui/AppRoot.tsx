@@ -7,11 +7,13 @@ import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { fetchWorkshop, keepAnswers } from '../api/keptAnswers';
+import { keepAnswers } from '../api/keptAnswers';
 import { ApiProblem } from '../api/problem';
 import { useSendNewThings } from '../api/useSendNewThings';
 import { useThemeName } from '../features/display/displayStore';
 import { useOutbox } from '../features/run/useOutbox';
+import { ReadingBar } from '../features/people/ReadingBar';
+import { WhoIsHere } from '../features/people/WhoIsHere';
 import { PlannerProvider } from '../workers/PlannerProvider';
 import { keepForOffline } from './keepForOffline';
 import { KeyHelp } from './KeyHelp';
@@ -51,11 +53,7 @@ export function AppRoot() {
   });
   useEffect(keepForOffline, []);
   useEffect(() => {
-    void keepAnswers(client, Date.now)
-      .catch(() => undefined)
-      .then(() => {
-        fetchWorkshop(client);
-      });
+    void keepAnswers(client, Date.now).catch(() => undefined);
   }, [client]);
   useOutbox();
   useSendNewThings(client);
@@ -73,11 +71,14 @@ export function AppRoot() {
           )}
           <View height="100dvh">
             <OfflineBar />
+            <ReadingBar />
             <Suspense fallback={null}>
               <RunBar />
             </Suspense>
             <View flex={1} minHeight={0}>
-              <Slot />
+              <WhoIsHere>
+                <Slot />
+              </WhoIsHere>
             </View>
           </View>
           <UndoBar />

@@ -34,6 +34,8 @@ interface TextBoxProps {
   readonly inputMode?: TextInputProps['inputMode'];
   /** Figures: nothing is corrected, completed or begun with a capital. */
   readonly figures?: boolean;
+  /** A password as it is, a new one, or a name to sign in with: so that the browser can fill it in. */
+  readonly credential?: 'username' | 'current-password' | 'new-password' | 'one-time-code';
   readonly testID?: string;
   readonly inputRef?: React.Ref<TextInput>;
   readonly multiline?: boolean;
@@ -54,6 +56,7 @@ export function TextBox({
   placeholder,
   inputMode = 'text',
   figures = false,
+  credential,
   testID,
   inputRef,
   multiline = false,
@@ -86,7 +89,9 @@ export function TextBox({
         placeholder={placeholder}
         placeholderTextColor={theme.muted.val}
         inputMode={inputMode}
-        {...(figures ? AS_TYPED : {})}
+        {...(figures || credential ? AS_TYPED : {})}
+        {...(credential ? { autoComplete: credential } : {})}
+        secureTextEntry={credential !== undefined && credential !== 'username'}
         multiline={multiline}
         testID={testID}
         style={{

@@ -66,6 +66,8 @@ export function deadline(afterMs = usualMs): RequestHandler {
     const mine: Deadline = { passed: false };
     let timer: NodeJS.Timeout | undefined;
     const begin = (): void => {
+      // One that was refused before its body was here: nobody waits for it.
+      if (response.writableEnded) return;
       timer = setTimeout(() => {
         mine.passed = true;
         if (!response.headersSent) sendProblem(response, tooLate(request.method !== 'GET'));

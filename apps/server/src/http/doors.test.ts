@@ -45,12 +45,12 @@ it('tells the browser what its page may do', async () => {
   expect(headers['x-frame-options']).toBe('DENY');
 });
 
-it('does not serve beyond this machine while nobody signs in', () => {
+it('does not serve beyond this machine without TLS', () => {
   const from = (host: string) => () =>
     readConfig({ NUCLEON_DB_URL: 'mysql://x', NUCLEON_HOST: host });
-  expect(from('0.0.0.0')).toThrow(/NUCLEON_HOST is “0.0.0.0”: nobody signs in yet/);
-  expect(from('192.168.1.5')).toThrow(/Leave it out, or give 127.0.0.1/);
-  expect(from('localhost')()).toMatchObject({ host: 'localhost' });
+  expect(from('0.0.0.0')).toThrow(/NUCLEON_HOST is “0.0.0.0”, and NUCLEON_AUTHORITY/);
+  expect(from('192.168.1.5')).toThrow(/or leave it at 127.0.0.1/);
+  expect(from('localhost')()).toMatchObject({ host: 'localhost', authorityFolder: null });
 });
 
 const slow = (answer: express.RequestHandler, ...before: express.RequestHandler[]) => {

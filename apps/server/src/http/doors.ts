@@ -4,7 +4,7 @@ import helmet from 'helmet';
 import { Problem } from './problem';
 
 /** The names of its own machine alone. */
-const LOOPBACK_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]']);
+export const LOOPBACK_NAMES: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
 export const isLoopback = (host: string): boolean => LOOPBACK_NAMES.has(host) || host === '::1';
 

@@ -80,7 +80,7 @@ export const guard =
       at: now(),
       address: addressOf(request),
       act: access?.act ?? null,
-      subject: access?.id || path.slice(1),
+      subject: access?.subject ?? '',
       noted: false,
     };
     // A write is written down with what it changes; a file that is taken out changes nothing.

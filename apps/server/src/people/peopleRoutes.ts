@@ -18,6 +18,7 @@ import { lockKit } from '../database/locks';
 import { transact } from '../database/transact';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { aliveJob } from '../documents/loadJob';
+import { namesOf } from './subjectNames';
 import { checkedBody, idParam } from '../http/body';
 import { pageQuery } from '../http/paging';
 import { notFound, Problem } from '../http/problem';
@@ -259,6 +260,10 @@ export function peopleRoutes(context: ServerContext): Router {
       skip: (page - 1) * pageSize,
       take: pageSize,
     });
+    const names = await namesOf(
+      source.manager,
+      rows.map(({ subject }) => subject),
+    );
     const answer: Page<AuditEntry> = {
       items: rows.map(({ seq, at, personName, address, act, subject }) => ({
         seq: Number(seq),
@@ -266,7 +271,7 @@ export function peopleRoutes(context: ServerContext): Router {
         personName,
         address,
         act,
-        subject,
+        subject: names.get(subject) ?? subject,
       })),
       page,
       pageSize,

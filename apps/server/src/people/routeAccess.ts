@@ -111,6 +111,8 @@ const ROUTES: readonly Route[] = Object.entries(ROUTE_ACCESS).map(([route, acces
 export interface Asked extends Access {
   /** The first id of the path. */
   readonly id: string;
+  /** The last one: of a hole in its piece the hole. Of a picture, what it is of. */
+  readonly subject: string;
 }
 
 /** @param path under /api/v1; null of what is no route. HEAD is read as GET. */
@@ -119,7 +121,10 @@ export function accessOf(method: string, path: string): Asked | null {
   for (const { path: form, method: of, ...access } of ROUTES) {
     if (of !== asked) continue;
     const match = form.exec(path);
-    if (match) return { ...access, id: decodeURIComponent(match[1] ?? '') };
+    if (!match) continue;
+    const ids = match.slice(1).map(decodeURIComponent);
+    const id = ids[0] ?? '';
+    return { ...access, id, subject: path.includes('/photos/') ? id : (ids.at(-1) ?? '') };
   }
   return null;
 }

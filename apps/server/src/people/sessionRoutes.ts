@@ -38,11 +38,13 @@ const LINK_OVER = new Problem(
   'not-found',
   'This link was used, ended or has run out; ask for another.',
 );
-const WRONG = new Problem('sign-in', 'Name and password do not belong together.');
+const WRONG = faultyProblem([
+  { pointer: '/password', message: 'Name and password do not belong together.' },
+]);
 const NOT_THE_OLD_ONE = faultyProblem([
   { pointer: '/old', message: 'That is not your password as it is now.' },
 ]);
-const NOT_THE_PIN = new Problem('locked', 'That is not this device’s PIN.');
+const NOT_THE_PIN = faultyProblem([{ pointer: '/pin', message: 'That is not this device’s PIN.' }]);
 
 async function sessionOf(manager: EntityManager, asker: Asker | null): Promise<Session> {
   switch (asker?.kind) {

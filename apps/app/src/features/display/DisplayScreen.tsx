@@ -10,6 +10,9 @@ import { TextBox } from '../../ui/TextBox';
 import { Page } from '../../ui/Page';
 import { Heading, Small } from '../../ui/text';
 import { CurrencyBox } from './CurrencyBox';
+import { OwnSession } from '../people/OwnSession';
+import { ReachSheet } from '../people/ReachSheet';
+import { useSession } from '../people/useSession';
 import { BenchSheet } from '../run/BenchSheet';
 import { useDisplay } from './displayStore';
 
@@ -22,6 +25,7 @@ const MAX_NAME = 80;
 export function DisplayScreen() {
   const { theme, units, textScale, person, setTheme, setUnits, setTextScale, setPerson } =
     useDisplay();
+  const session = useSession();
   return (
     <Page
       title={displayWords.display}
@@ -113,6 +117,8 @@ export function DisplayScreen() {
           testID="person"
         />
         <BenchSheet />
+        {session?.kind === 'person' ? <OwnSession session={session} /> : null}
+        <ReachSheet />
       </Column>
     </Page>
   );

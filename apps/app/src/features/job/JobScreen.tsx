@@ -1,6 +1,7 @@
 import { jobWords } from '@nucleon/core/words/screens/job';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
+import { ShareJob } from '../people/ShareJob';
 import { casesOf } from '@nucleon/core/setup/drillCase';
 import type { JobDetail, PieceInJob } from '@nucleon/contract/wire';
 import { useQuery } from '@tanstack/react-query';
@@ -78,6 +79,7 @@ export function JobScreen() {
           <Column>
             <VirtualRows items={job.data.pieces} keyOf={pieceId} rowPx={CARD_PX} row={card} />
           </Column>
+          <ShareJob jobId={job.data.id} />
           <JobMenu job={job.data} />
         </Column>
       ) : null}

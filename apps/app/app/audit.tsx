@@ -1,0 +1,3 @@
+import { AuditScreen } from '../src/features/people/AuditScreen';
+
+export default AuditScreen;

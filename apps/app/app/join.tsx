@@ -1,0 +1,3 @@
+import { JoinScreen } from '../src/features/people/JoinScreen';
+
+export default JoinScreen;

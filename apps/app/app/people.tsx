@@ -1,0 +1,3 @@
+import { PeopleScreen } from '../src/features/people/PeopleScreen';
+
+export default PeopleScreen;

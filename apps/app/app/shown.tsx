@@ -1,0 +1,3 @@
+import { ShownScreen } from '../src/features/people/ShownScreen';
+
+export default ShownScreen;

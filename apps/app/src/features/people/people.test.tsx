@@ -1,0 +1,172 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import type { Session } from '@nucleon/contract/people';
+import { show, typeIn } from '../../testing';
+import { fakeApi, type Sent } from '../../testingApi';
+import { useReachable } from '../../api/reachable';
+import { Small } from '../../ui/text';
+import { deviceName } from './deviceName';
+import { useLastSession } from './lastSession';
+import { PeopleScreen } from './PeopleScreen';
+import { WhoIsHere } from './WhoIsHere';
+
+let mockPath = '/jobs/j1';
+jest.mock('expo-router', () => ({
+  usePathname: () => mockPath,
+  useRouter: () => ({ navigate: jest.fn(), replace: jest.fn(), canGoBack: () => false }),
+}));
+jest.mock('./lazyQrCode', () => ({ QrCode: () => null }));
+
+const PERSON = {
+  kind: 'person',
+  personId: 'p1',
+  deviceId: 'd1',
+  name: 'Ida',
+  role: 'owner',
+  bench: false,
+  locked: false,
+} as const satisfies Session;
+type Answer = { status: number; body: unknown };
+const OK = { status: 204, body: null };
+
+/** The server’s own answers for who asks, which a sign-in changes. */
+function serverWith(first: Session, own: (sent: Sent) => Answer | undefined = () => undefined) {
+  const state = { session: first };
+  const log = fakeApi((sent) => {
+    const answer = own(sent);
+    if (answer) return answer;
+    if (sent.path === '/session' && sent.method === 'GET')
+      return { status: 200, body: state.session };
+    return undefined;
+  });
+  return { state, log };
+}
+const behind = (
+  <WhoIsHere>
+    <Small>The job</Small>
+  </WhoIsHere>
+);
+
+beforeEach(() => {
+  mockPath = '/jobs/j1';
+  localStorage.clear();
+  useLastSession.setState({ session: null });
+});
+
+it('asks nobody on the workshop’s own computer', async () => {
+  serverWith({ kind: 'local' });
+  show(behind);
+  expect(await screen.findByText('The job')).toBeTruthy();
+});
+
+it('asks a new device who it is, and opens what it came for once it knows', async () => {
+  const { state, log } = serverWith({ kind: 'nobody', first: false }, ({ method, path, body }) => {
+    if (method !== 'POST' || path !== '/session') return undefined;
+    const detail = 'Name and password do not belong together.';
+    if (body?.['password'] !== 'diamond and water')
+      return {
+        status: 422,
+        body: {
+          code: 'faulty',
+          detail: `/password: ${detail}`,
+          faults: [{ pointer: '/password', message: detail }],
+        },
+      };
+    state.session = PERSON;
+    return OK;
+  });
+  show(behind);
+  typeIn(await screen.findByTestId('name'), 'Ida');
+  typeIn(screen.getByTestId('password'), 'wrong');
+  fireEvent.click(screen.getByTestId('enter'));
+  await waitFor(() => {
+    expect(screen.getByTestId('trouble').textContent).toBe(
+      'Name and password do not belong together.',
+    );
+  });
+  expect(screen.queryByText('The job')).toBeNull();
+  typeIn(screen.getByTestId('password'), 'diamond and water');
+  fireEvent.click(screen.getByTestId('enter'));
+  expect(await screen.findByText('The job')).toBeTruthy();
+  expect(log.filter(({ path, method }) => path === '/session' && method === 'POST')).toHaveLength(
+    2,
+  );
+});
+
+it('says where the owner’s link is while nobody has joined', async () => {
+  serverWith({ kind: 'nobody', first: true });
+  show(behind);
+  expect(await screen.findByText(/The owner’s link was printed where/)).toBeTruthy();
+  expect(screen.queryByTestId('enter')).toBeNull();
+});
+
+it('lets whoever has a link past the sign-in', async () => {
+  mockPath = '/join';
+  serverWith({ kind: 'nobody', first: false });
+  show(behind);
+  expect(await screen.findByText('The job')).toBeTruthy();
+});
+
+it('opens as who it was without a server, and asks anew when the server does', async () => {
+  useLastSession.setState({ session: PERSON });
+  let away = true;
+  const { state } = serverWith(PERSON, () => (away ? { status: 0, body: null } : undefined));
+  show(behind);
+  expect(await screen.findByText('The job')).toBeTruthy();
+  away = false;
+  state.session = { kind: 'nobody', first: false };
+  act(() => {
+    useReachable.setState(({ asked }) => ({ asked: asked + 1 }));
+  });
+  expect(await screen.findByTestId('sign-in')).toBeTruthy();
+});
+
+it('asks a locked bench device for its PIN', async () => {
+  const { state } = serverWith({ ...PERSON, bench: true, locked: true }, ({ path, body }) => {
+    if (path !== '/session/unlock') return undefined;
+    expect(body).toEqual({ pin: '4711' });
+    state.session = { ...PERSON, bench: true };
+    return OK;
+  });
+  show(behind);
+  typeIn(await screen.findByTestId('pin'), '4711');
+  fireEvent.click(screen.getByTestId('unlock'));
+  expect(await screen.findByText('The job')).toBeTruthy();
+});
+
+it('invites by a link whose secret stands after #, and takes somebody out by two taps', async () => {
+  const token = 'x'.repeat(43);
+  const people = {
+    people: [
+      { id: 'p1', name: 'Ida', role: 'owner', joinedAt: '', leftAt: null },
+      { id: 'p2', name: 'Bo', role: 'worker', joinedAt: '', leftAt: null },
+    ],
+    invitations: [],
+  };
+  const { log } = serverWith(PERSON, ({ method, path }) => {
+    if (path === '/people') return { status: 200, body: people };
+    if (path === '/devices') return { status: 200, body: { items: [] } };
+    if (method === 'POST' && path === '/invitations')
+      return { status: 201, body: { id: 'i1', role: 'viewer', madeBy: 'Ida', until: '', token } };
+    return undefined;
+  });
+  show(<PeopleScreen />);
+  await screen.findByTestId('person-Bo');
+  fireEvent.click(screen.getAllByText('Reads').at(-1) as HTMLElement);
+  fireEvent.click(screen.getByTestId('invite'));
+  expect((await screen.findByTestId('invitation-link')).textContent).toBe(
+    `${location.origin}/join#${token}`,
+  );
+  expect(log.find(({ path }) => path === '/invitations')?.body).toEqual({ role: 'viewer' });
+  fireEvent.click(screen.getByText('Take out'));
+  expect(log.some(({ method }) => method === 'DELETE')).toBe(false);
+  fireEvent.click(screen.getByText('Take Bo out? Tap once more.'));
+  await waitFor(() => {
+    expect(log.some(({ method, path }) => method === 'DELETE' && path === '/people/p2')).toBe(true);
+  });
+});
+
+it('calls a device by what it is', () => {
+  expect(deviceName('Mozilla/5.0 (iPhone; CPU iPhone OS 19_0)')).toBe('iPhone');
+  expect(deviceName('Mozilla/5.0 (Linux; Android 15)')).toBe('Android');
+  expect(deviceName('curl')).toBe('');
+});
