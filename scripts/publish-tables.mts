@@ -15,6 +15,7 @@ import { gateTable } from './gateTable.mts';
 import { MATERIAL_IDS, MATERIALS } from '@nucleon/core/data/materials/materials';
 import { formatSignificant } from '@nucleon/core/words/units/roundNumber';
 import { MODEL_VERSION } from '@nucleon/core/documents/plan';
+import { ROUTE_ACCESS } from '../apps/server/src/people/routeAccess.ts';
 import { plateTables } from './plateTable.mts';
 
 const table = (head: readonly string[], rows: readonly (readonly string[])[]): string =>
@@ -269,6 +270,34 @@ ${table(
     modelWords(row),
     row.ok ? 'lands' : `misses: ${row.misses ?? 'and nothing says why'}`,
   ]),
+)}
+`,
+);
+
+const may = (allowed: boolean): string => (allowed ? 'yes' : '–');
+write(
+  'access.md',
+  `# Who may ask what
+
+Where another device can reach the server, people sign in ([running.md](running.md)). Every route of the API stands in one
+table (\`apps/server/src/people/routeAccess.ts\`); what does not stand there is refused. \`routeAccess.test.ts\` tries each as
+each role, as nobody and by a link to one job, and compares the table with what the server really answers. A link reads
+things of its own job, and the kit plans need. Nobody is 401, too little 403, what a link does not show 404. On the
+workshop’s own computer, at 127.0.0.1, nobody signs in and all may be asked. Written by \`npm run schema\`.
+
+${table(
+  ['route', 'nobody', 'by a link', 'viewer', 'worker', 'owner'],
+  Object.entries(ROUTE_ACCESS).map(([route, { needs, shared }]) => {
+    const anyone = needs === 'anyone';
+    return [
+      `\`${route}\``,
+      may(anyone),
+      may(anyone || shared !== undefined),
+      may(anyone || needs === 'viewer'),
+      may(anyone || needs !== 'owner'),
+      'yes',
+    ];
+  }),
 )}
 `,
 );

@@ -104,6 +104,7 @@ it('says nothing in the app either: its labels are words too', () => {
     'src/features/gates/GateLine.tsx: d MMM yyyy, HH:mm',
     'src/features/kit/BitCard.tsx: d MMM yyyy',
     'src/features/log/LogRow.tsx: d MMM yyyy, HH:mm',
+    'src/features/people/day.ts: d MMM yyyy',
     'src/features/place/PhotoPanel.tsx: photo away',
     'src/features/place/PhotoPanel.tsx: photo scale',
     'src/ui/PrintStyle.tsx: @media print {\n  html, body, #root, #roo',

@@ -1,5 +1,6 @@
 import { mayActAs, type Role } from '@nucleon/core/data/people';
 import type { Request, RequestHandler } from 'express';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { EntityManager } from 'typeorm';
 import { findOne } from '../documents/repository';
 import { notFound, Problem } from '../http/problem';
@@ -64,15 +65,37 @@ const IS_OF_JOB: Readonly<Record<Shared, IsOfJob>> = {
 const LONGEST_ADDRESS = 45;
 export const addressOf = (request: Request): string => (request.ip ?? '').slice(0, LONGEST_ADDRESS);
 
+/** So much a person or a place may ask: far more than a hand can, and less than holds up the others. */
+const A_MINUTE = { known: 1500, unknown: 240 } as const;
+const MINUTE_S = 60;
+const SLOWER = new Problem(
+  'too-many',
+  'That is more than is answered in a minute; nothing was changed. Go on in a minute.',
+);
+
+/** Counts what each person, link and address asks. */
+function makeMeter(): (asker: Asker | null, address: string) => Promise<void> {
+  const [known, unknown] = [A_MINUTE.known, A_MINUTE.unknown].map(
+    (points) => new RateLimiterMemory({ points, duration: MINUTE_S }),
+  ) as [RateLimiterMemory, RateLimiterMemory];
+  return async (asker, address) => {
+    if (asker?.kind === 'local') return;
+    await (asker ? known.consume(asker.deviceId) : unknown.consume(address)).catch(() => {
+      throw SLOWER;
+    });
+  };
+}
+
 /** Finds who asks, refuses what they may not, and lets what is done be written down. It stands before bodies are read. */
-export const guard =
-  ({ source, now, doors }: ServerContext): RequestHandler =>
-  async (request, _response, next) => {
+export function guard({ source, now, doors }: ServerContext): RequestHandler {
+  const count = makeMeter();
+  return async (request, _response, next) => {
     const path = request.path.replace(/^\/v1/, '');
     const access = accessOf(request.method, path);
     const asker: Asker | null = doors.signsIn
       ? await findAsker(source.manager, sessionTokenOf(request), now())
       : { kind: 'local' };
+    await count(asker, addressOf(request));
     if (!access && !asker) throw NOBODY;
     if (access) await refuse(source.manager, asker, access, path);
     const asking: Asking = {
@@ -89,3 +112,4 @@ export const guard =
       next();
     });
   };
+}

@@ -214,3 +214,15 @@ it('writes down who did what, once, and with what it changed', async () => {
   for (const method of ['put', 'delete', 'post'] as const)
     await server.ask(method, '/audit', owner, {}).expect(404);
 });
+
+it('answers nobody without end, and the others all the same', async () => {
+  const statuses = await Promise.all(
+    Array.from({ length: 120 }, () => server.ask('get', '/session').then(({ status }) => status)),
+  );
+  expect(new Set(statuses)).toEqual(new Set([200]));
+  let last = 200;
+  for (let asked = 0; asked < 200 && last === 200; asked++)
+    last = (await server.ask('get', '/session')).status;
+  expect(last).toBe(429);
+  await server.ask('get', '/jobs', owner).expect(200);
+});
