@@ -12,6 +12,7 @@ import { migrate, oneAtATime } from './database/migrate';
 import { loadDemo } from './exchange/loadDemo';
 import { keepLearning } from './learning/keepLearning';
 import { threadedWork } from './heavy/threadedWork';
+import { inWorkshop } from './people/asking';
 import { ownerLink } from './people/ownerLink';
 import { openReach } from './reach/openReach';
 
@@ -101,7 +102,8 @@ const orEnd = <T>(promise: Promise<T>): Promise<T> =>
 const { doors, listen } = await orEnd(openReach(config, tools.now, log));
 const base = { ...tools, heavy, log, doors };
 const learning = keepLearning(base);
-learning.changed();
+for (const { id } of await tools.source.query<{ id: string }[]>('SELECT id FROM workshop'))
+  inWorkshop(id, tools.now(), learning.changed);
 const listening = await orEnd(listen(buildApp({ ...base, learning }, config.webFolder)));
 const link = doors.signsIn ? await orEnd(ownerLink(tools, config.newOwnerLink)) : null;
 // For the start script to read; the last line says that it listens.

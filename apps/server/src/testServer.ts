@@ -40,10 +40,10 @@ export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer
   if (!url)
     throw new Error('NUCLEON_TEST_DB is missing; run through jest with the server project.');
   const name = `nucleon_test_${newId().replaceAll('-', '')}`;
-  const maker = createDataSource(url);
+  // A busy disk takes its time over files, which tests nothing here.
+  const maker = createDataSource(url, { longestStatementMs: Infinity });
   await maker.initialize();
   await maker.query(`CREATE DATABASE ${name}`);
-  await maker.destroy();
   const source = createDataSource(url.replace(/\/[^/]*$/, `/${name}`));
   await source.initialize();
   await migrate(source);
@@ -56,8 +56,9 @@ export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer
     logged,
     close: async () => {
       await context.learning.settled();
-      await source.query(`DROP DATABASE ${name}`);
       await source.destroy();
+      await maker.query(`DROP DATABASE ${name}`);
+      await maker.destroy();
     },
   };
 }

@@ -4,6 +4,7 @@ import { Router } from 'express';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import { lockJob } from '../database/locks';
 import { transact } from '../database/transact';
+import { workshopNow } from '../database/workshop';
 import { KINDS } from '../documents/documentKinds';
 import { aliveJob } from '../documents/loadJob';
 import { find, findOne } from '../documents/repository';
@@ -76,7 +77,12 @@ async function binOf(manager: EntityManager, jobId: string): Promise<Bin> {
 export function binRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.get('/bin', async (_request, response) => {
-    const jobs = await find(source.manager, 'job', DELETED, { deletedAt: 'DESC' });
+    const jobs = await find(
+      source.manager,
+      'job',
+      { parentId: workshopNow(), ...DELETED },
+      { deletedAt: 'DESC' },
+    );
     const bin: Bin = {
       items: jobs.map(({ id, document, deletedAt }) => ({
         kind: 'job',

@@ -1,5 +1,5 @@
 import type { EntityManager } from 'typeorm';
-import { THE_WORKSHOP_ID } from './workshop';
+import { workshopNow } from './workshop';
 
 /*
  * Rows are always locked in this order, so that two writes wait for each other and never both for the other:
@@ -8,13 +8,13 @@ import { THE_WORKSHOP_ID } from './workshop';
 
 /** One writer at a time on kit and habits. */
 export async function lockKit(manager: EntityManager): Promise<void> {
-  await manager.query('SELECT id FROM workshop WHERE id = ? FOR UPDATE', [THE_WORKSHOP_ID]);
+  await manager.query('SELECT id FROM workshop WHERE id = ? FOR UPDATE', [workshopNow()]);
 }
 
 /** Whatever was planned with kit and habits as they were is stale from here on. */
 export async function noteKitChange(manager: EntityManager): Promise<void> {
   await manager.query('UPDATE workshop SET kit_version = kit_version + 1 WHERE id = ?', [
-    THE_WORKSHOP_ID,
+    workshopNow(),
   ]);
 }
 

@@ -4,7 +4,7 @@ import type { House } from '@nucleon/core/documents/house';
 import { KIT_PART_SORTS, type Kit } from '@nucleon/core/documents/kit';
 import { namedKit } from '@nucleon/core/setup/namedKit';
 import type { DataSource, EntityManager } from 'typeorm';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { learnedEntity } from '../learning/learnedEntity';
 import type { DocumentRow, StoredRow } from './documentKinds';
 import { find } from './repository';
@@ -27,8 +27,8 @@ export interface LoadedKit {
   readonly for: (hole: Pick<Hole, 'setup' | 'operations'>) => Kit;
 }
 
-/** What kit was last read of each database: read again only when its version says that it changed. */
-const lastRead = new WeakMap<DataSource, LoadedKit>();
+/** What kit was last read of each workshop: read again only when its version says that it changed. */
+const lastRead = new WeakMap<DataSource, Map<string, LoadedKit>>();
 
 /**
  * The kit as it is committed. Not for a transaction that has changed it itself.
@@ -45,11 +45,13 @@ export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
        FROM workshop LEFT JOIN house ON house.id = workshop.id
          LEFT JOIN learned ON learned.id = workshop.id
        WHERE workshop.id = ?`,
-    [THE_WORKSHOP_ID],
+    [workshopNow()],
   );
   const source = manager.dataSource;
   const [version, houseVersion] = [now?.kit ?? 0, now?.house ?? 0];
-  const last = lastRead.get(source);
+  const reads = lastRead.get(source) ?? new Map<string, LoadedKit>();
+  lastRead.set(source, reads);
+  const last = reads.get(workshopNow());
   const told = now?.learned ?? '';
   if (
     last?.version === version &&
@@ -63,7 +65,7 @@ export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
   const habits = (read ?? {}) as House;
   const learnedHash = habits.fromLog === 'leave' ? '' : told;
   const learned =
-    learnedHash === '' ? null : await manager.findOneBy(learnedEntity, { id: THE_WORKSHOP_ID });
+    learnedHash === '' ? null : await manager.findOneBy(learnedEntity, { id: workshopNow() });
   const kit = {
     version,
     houseVersion,
@@ -72,7 +74,7 @@ export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
     habits,
     ...(await readKit(manager)),
   };
-  lastRead.set(source, kit);
+  reads.set(workshopNow(), kit);
   return kit;
 }
 
@@ -80,8 +82,8 @@ export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
 export async function readKit(
   manager: EntityManager,
 ): Promise<Pick<LoadedKit, 'bits' | 'machines' | 'all' | 'for'>> {
-  const bits = await find(manager, 'bit', {});
-  const machines = await find(manager, 'machine', {});
+  const bits = await find(manager, 'bit', { parentId: workshopNow() });
+  const machines = await find(manager, 'machine', { parentId: workshopNow() });
   const parts = await readParts(manager);
   const used: Kit = {
     bits: bits.filter(inUse).map(withId),
@@ -109,7 +111,12 @@ export async function readKit(
 
 /** What is owned beside bits and machines, by name. */
 async function readParts(manager: EntityManager): Promise<Kit> {
-  const rows = await find(manager, 'couplings', {}, { name: 'ASC', id: 'ASC' });
+  const rows = await find(
+    manager,
+    'couplings',
+    { parentId: workshopNow() },
+    { name: 'ASC', id: 'ASC' },
+  );
   const of = (sort: string) =>
     rows.filter((row) => (row as StoredRow).sort === sort && inUse(row)).map(withId);
   return Object.fromEntries(KIT_PART_SORTS.map((sort) => [sort, of(sort)]));

@@ -5,7 +5,7 @@ import type { Hole } from '@nucleon/core/documents/hole';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import type { PieceWithHoles } from '@nucleon/core/documents/piece';
 import { In, type DataSource, type EntityManager } from 'typeorm';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import type { DocumentRow } from '../documents/documentKinds';
 import { loadJob, type HoleRow, type JobRow, type PieceRow } from '../documents/loadJob';
 import { namedKit, renameKit } from '@nucleon/core/setup/namedKit';
@@ -61,7 +61,7 @@ async function readJob(
     holes: holes.filter(({ parentId }) => parentId === row.id).map(asHole),
   });
   const { job, kit: beside = {}, log: oddLog = [], ...rest } = loaded.job.document;
-  const house = await findOne(manager, 'house', { id: THE_WORKSHOP_ID });
+  const house = await findOne(manager, 'house', { id: workshopNow() });
   const { bits: _bits, machines: _machines, ...parts } = kit.all;
   const inBin = {
     pieces: bin.pieces.map((row) => asPiece(row, everyHole)),
@@ -71,7 +71,7 @@ async function readJob(
   };
   const runs = await manager.find(runEntity, {
     select: { id: true },
-    where: { jobId },
+    where: { jobId, workshopId: workshopNow() },
     order: { openedAt: 'ASC', id: 'ASC' },
   });
   const runIds = runs.map(({ id }) => id);

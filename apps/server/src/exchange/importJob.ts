@@ -9,7 +9,7 @@ import { IsNull } from 'typeorm';
 import { validate as isUuid } from 'uuid';
 import { likeId } from '../database/likeId';
 import { lockKit, noteKitChange } from '../database/locks';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import type { DocumentKind, DocumentRow, Documents, JobDocument } from '../documents/documentKinds';
 import { find, findByIds, insertAll } from '../documents/repository';
 import { documentOf, headerOf, SHOWN, withId } from '../documents/shown';
@@ -61,12 +61,12 @@ async function importKit(kit: KitInFile, tools: ImportTools): Promise<ImportedKi
   let isNew = bits.isNew || machines.isNew;
   for (const sort of KIT_PART_SORTS) {
     const whole = (kit[sort] ?? []).filter(isWhole);
-    const owned = await find(manager, sort, { sort, deletedAt: IsNull() });
+    const owned = await find(manager, sort, { parentId: workshopNow(), sort, deletedAt: IsNull() });
     // No hole names these by id: one that is owned alike already is not stored again.
     const fresh = whole.filter(
       (part) => !owned.some(({ document }) => isDeepStrictEqual(document, documentOf(sort, part))),
     );
-    await insertNew(tools, sort, fresh, () => ({ parentId: THE_WORKSHOP_ID }));
+    await insertNew(tools, sort, fresh, () => ({ parentId: workshopNow() }));
     isNew ||= fresh.length > 0;
   }
   if (isNew) await noteKitChange(manager);
@@ -98,10 +98,13 @@ async function importAlike<K extends 'bit' | 'machine'>(
   kind: K,
   items: readonly (Documents[K] & { readonly id: string })[],
 ): Promise<ImportedKit & { readonly isNew: boolean }> {
-  const owned = await find(tools.manager, kind, { deletedAt: IsNull() });
+  const owned = await find(tools.manager, kind, {
+    parentId: workshopNow(),
+    deletedAt: IsNull(),
+  });
   const same = new Map(items.map((item) => [item.id, owned.find((row) => isSame(row, item))]));
   const fresh = items.filter(({ id }) => same.get(id) === undefined);
-  const made = await insertNew(tools, kind, fresh, () => ({ parentId: THE_WORKSHOP_ID }));
+  const made = await insertNew(tools, kind, fresh, () => ({ parentId: workshopNow() }));
   return {
     ids: new Map(items.map(({ id }) => [id, same.get(id)?.id ?? made.get(id) ?? id])),
     differs: items.flatMap((item) => {
@@ -166,7 +169,7 @@ async function importHeader(
   };
   const id = jobId ?? (await freeIds(tools, 'job', [job.id])).get(job.id) ?? job.id;
   const fileId = id === job.id ? null : job.id;
-  const row = { id, fileId, parentId: THE_WORKSHOP_ID, document };
+  const row = { id, fileId, parentId: workshopNow(), document };
   await insertAll(tools.manager, 'job', [row], tools.now);
   return id;
 }

@@ -6,7 +6,7 @@ import { KIT_PART_SORTS } from '@nucleon/core/documents/kit';
 import type { DataSource } from 'typeorm';
 import { isDuplicateKey } from '../database/databaseErrors';
 import { lockKit, noteKitChange } from '../database/locks';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { KINDS, type DocumentKind, type Documents } from '../documents/documentKinds';
 import { jobDetail } from '../jobs/jobDetail';
 import { findByIds, findOne, replace } from '../documents/repository';
@@ -63,7 +63,7 @@ async function demoFiles(folder: string): Promise<JobFile[]> {
 /** Job, pieces, holes, kit and runs of one file as they were; what was added to them is left. */
 async function resetDemo(file: JobFile, tools: ImportTools): Promise<void> {
   const { job, pieces, kit = {} } = file;
-  const inWorkshop = (id: string): Place => ({ id, parentId: THE_WORKSHOP_ID });
+  const inWorkshop = (id: string): Place => ({ id, parentId: workshopNow() });
   const standing = await findOne(tools.manager, 'job', { id: job.id });
   const header = { ...standing?.document, job: headerOf(job) };
   await putBack(tools, 'job', [{ ...inWorkshop(job.id), document: header }]);

@@ -3,7 +3,7 @@ import { validator } from '@nucleon/contract/validator';
 import { Router } from 'express';
 import { lockKit, noteKitChange } from '../database/locks';
 import { transact } from '../database/transact';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { findOne, put } from '../documents/repository';
 import { documentOf, SHOWN } from '../documents/shown';
 import { checkedBody } from '../http/body';
@@ -15,14 +15,14 @@ const checkHouseBody = validator(putHouse);
 export function houseRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.get('/house', async (_request, response) => {
-    const row = await findOne(source.manager, 'house', { id: THE_WORKSHOP_ID });
+    const row = await findOne(source.manager, 'house', { id: workshopNow() });
     response.json(row ? SHOWN.house(row) : { version: 0 });
   });
   router.put('/house', async (request, response) => {
     const { version, ...body } = checkedBody(request, checkHouseBody);
     const { row } = await transact(source, async (manager) => {
       await lockKit(manager);
-      const id = THE_WORKSHOP_ID;
+      const id = workshopNow();
       const document = documentOf('house', body);
       const written = await put(manager, 'house', { id, parentId: id, version, document }, now());
       // A habit settles what holes leave open: any of their plans may be another now.

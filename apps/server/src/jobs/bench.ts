@@ -2,7 +2,7 @@ import type { Bench } from '@nucleon/contract/wire';
 import { isDue } from '@nucleon/core/learning/learningReport';
 import { isUsable } from '@nucleon/core/setup/assumeSetup';
 import type { DataSource } from 'typeorm';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { learnedEntity } from '../learning/learnedEntity';
 import { loadKit } from '../documents/loadKit';
 
@@ -19,7 +19,7 @@ export async function bench(source: DataSource): Promise<Bench> {
       `SELECT id AS runId, JSON_VALUE(record, '$.holeName') AS holeName,
          JSON_VALUE(record, '$.pieceName') AS pieceName
        FROM run WHERE outcome = ? AND workshop_id = ? ORDER BY opened_at DESC LIMIT ?`,
-      [outcome, THE_WORKSHOP_ID, MOST],
+      [outcome, workshopNow(), MOST],
     );
   const toDrill: Promise<Bench['toDrill'][number][]> = source.query(
     `SELECT job.id AS jobId, job.name AS jobName, piece.name AS pieceName, hole.id AS holeId,
@@ -31,11 +31,11 @@ export async function bench(source: DataSource): Promise<Bench> {
      WHERE job.workshop_id = ? AND job.deleted_at IS NULL
        AND NOT EXISTS (SELECT 1 FROM run WHERE run.hole_id = hole.id AND run.outcome <> 'given-up')
      ORDER BY job.updated_at DESC, piece.position, hole.position LIMIT ?`,
-    [THE_WORKSHOP_ID, MOST],
+    [workshopNow(), MOST],
   );
   const { bits, experience } = await loadKit(source.manager);
   const learned = experience
-    ? await source.manager.findOneBy(learnedEntity, { id: THE_WORKSHOP_ID })
+    ? await source.manager.findOneBy(learnedEntity, { id: workshopNow() })
     : null;
   const due = new Set(learned?.outcome.report.bits.filter(isDue).map(({ bitId }) => bitId));
   return {

@@ -5,7 +5,7 @@ import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
 import { lockJob } from '../database/locks';
 import { transact } from '../database/transact';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { refuseClashes } from '../documents/checkAlone';
 import type { JobDocument } from '../documents/documentKinds';
 import { loadJob, type JobRow } from '../documents/loadJob';
@@ -40,7 +40,7 @@ export function jobRoutes({ source, now }: ServerContext): Router {
       await lockJob(manager, id);
       const standing = await findOne(manager, 'job', { id });
       const document = changed(standing?.document);
-      const one = { id, parentId: THE_WORKSHOP_ID, version, document };
+      const one = { id, parentId: workshopNow(), version, document };
       const written = await put(manager, 'job', one, now(), standing);
       // A job's own answers settle gates of every hole in it, and its materials may be theirs.
       if (written.changed && standing) {

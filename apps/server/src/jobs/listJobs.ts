@@ -1,6 +1,6 @@
 import type { JobSummary, Page } from '@nucleon/contract/wire';
 import type { EntityManager } from 'typeorm';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { containing, pageQuery } from '../http/paging';
 import { KINDS } from '../documents/documentKinds';
 
@@ -23,7 +23,7 @@ export async function listJobs(
   const { page, pageSize, search } = pageQuery(query);
   const found = manager
     .createQueryBuilder(KINDS.job.entity, 'job')
-    .where('job.parentId = :workshop AND job.deletedAt IS NULL', { workshop: THE_WORKSHOP_ID });
+    .where('job.parentId = :workshop AND job.deletedAt IS NULL', { workshop: workshopNow() });
   if (search) {
     found.andWhere(
       '(job.name LIKE :like OR EXISTS (SELECT 1 FROM piece WHERE piece.job_id = job.id AND piece.deleted_at IS NULL AND piece.name LIKE :like))',

@@ -7,7 +7,7 @@ import { IsNull, Like, type FindOptionsWhere } from 'typeorm';
 import { setDeleted } from '../bin/setDeleted';
 import { lockKit, noteKitChange } from '../database/locks';
 import { transact } from '../database/transact';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { refuseClashes } from '../documents/checkAlone';
 import { isPartSort, KINDS, type DocumentRow, type StoredRow } from '../documents/documentKinds';
 import { find, findOne, put, putAll } from '../documents/repository';
@@ -55,7 +55,7 @@ export function kitRoutes(context: ServerContext): Router {
   const { source, now, learning } = context;
   const router = Router();
   router.get('/kit/parts', async (_request, response) => {
-    const where = { deletedAt: IsNull() };
+    const where = { parentId: workshopNow(), deletedAt: IsNull() };
     const rows = await find(source.manager, 'couplings', where, { name: 'ASC', id: 'ASC' });
     response.json(
       Object.fromEntries(
@@ -74,7 +74,7 @@ export function kitRoutes(context: ServerContext): Router {
       await lockKit(manager);
       const puts = bits.map((bit) => ({
         id: bit.id,
-        parentId: THE_WORKSHOP_ID,
+        parentId: workshopNow(),
         version: 0,
         document: documentOf('bit', bit),
       }));
@@ -103,6 +103,7 @@ function addResource(
     const { page, pageSize, search } = pageQuery(request.query);
     const [rows, total] = await source.manager.findAndCount(KINDS[kind].entity, {
       where: {
+        parentId: workshopNow(),
         deletedAt: IsNull(),
         ...only(kind),
         ...(search ? { name: Like(containing(search)) } : {}),
@@ -122,7 +123,7 @@ function addResource(
     refuseClashes({ kit: { [list]: [{ ...document, id }] } }, ownClash);
     const { row } = await transact(source, async (manager) => {
       await lockKit(manager);
-      const one = { id, parentId: THE_WORKSHOP_ID, version, document };
+      const one = { id, parentId: workshopNow(), version, document };
       const written = await put(manager, kind, one, now());
       if (written.changed) await noteKitChange(manager);
       return written;

@@ -1,11 +1,12 @@
 import { learnAll, type LearningInput } from '@nucleon/core/learning/learningReport';
 import { loggedRun, type LoggedHole } from '@nucleon/core/learning/loggedHole';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { transact } from '../database/transact';
 import { drillCaseOf, loadHole } from '../documents/loadJob';
 import { loadKit } from '../documents/loadKit';
 import { Problem } from '../http/problem';
+import { inWorkshop } from '../people/asking';
 import { runEntity, runEventEntity } from '../runs/runEntities';
 import type { Learning, ServerContext } from '../serverContext';
 import { learnedEntity } from './learnedEntity';
@@ -13,9 +14,20 @@ import { learnedEntity } from './learnedEntity';
 /** No hash of a log: of one that tells nothing. */
 export const NOTHING_LEARNED = '';
 
+interface State {
+  isDue: boolean;
+  working: Promise<void> | null;
+}
+
+/** One workshop's log at a time, each apart from the others'. */
 export function keepLearning(context: Omit<ServerContext, 'learning'>): Learning {
-  const state: { isDue: boolean; working: Promise<void> | null } = { isDue: false, working: null };
-  const work = async (): Promise<void> => {
+  const states = new Map<string, State>();
+  const stateNow = (): State => {
+    const state = states.get(workshopNow()) ?? { isDue: false, working: null };
+    states.set(workshopNow(), state);
+    return state;
+  };
+  const work = async (state: State): Promise<void> => {
     try {
       while (state.isDue) {
         state.isDue = false;
@@ -30,10 +42,11 @@ export function keepLearning(context: Omit<ServerContext, 'learning'>): Learning
   };
   return {
     changed: () => {
+      const state = stateNow();
       state.isDue = true;
-      state.working ??= work();
+      state.working ??= inWorkshop(workshopNow(), context.now(), () => work(state));
     },
-    settled: () => state.working ?? Promise.resolve(),
+    settled: () => stateNow().working ?? Promise.resolve(),
   };
 }
 
@@ -45,7 +58,7 @@ async function relearn({ source, heavy, now }: Omit<ServerContext, 'learning'>):
   const { manager } = source;
   const runs = await manager.find(runEntity, {
     select: { id: true, logged: true, leftOut: true, holeId: true, bitId: true, openedAt: true },
-    where: { logged: Not(IsNull()), workshopId: THE_WORKSHOP_ID },
+    where: { logged: Not(IsNull()), workshopId: workshopNow() },
     order: { openedAt: 'ASC', id: 'ASC' },
   });
   const kit = await loadKit(manager);
@@ -78,7 +91,7 @@ async function relearn({ source, heavy, now }: Omit<ServerContext, 'learning'>):
     inside.upsert(
       learnedEntity,
       {
-        id: THE_WORKSHOP_ID,
+        id: workshopNow(),
         hash: outcome.experience?.hash ?? NOTHING_LEARNED,
         learnedAt: now(),
         outcome: outcome as never,

@@ -5,7 +5,7 @@ import type { LearnedLog } from '@nucleon/contract/wire';
 import { Router } from 'express';
 import { In } from 'typeorm';
 import { transact } from '../database/transact';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { checkedBody, idParam } from '../http/body';
 import { notFound } from '../http/problem';
 import { runEntity } from '../runs/runEntities';
@@ -26,7 +26,7 @@ export function learningRoutes({ source, learning }: ServerContext): Router {
       learning.settled().then(() => false),
       sleep(WAITS_MS, true, { ref: false }),
     ]);
-    const row = await source.manager.findOneBy(learnedEntity, { id: THE_WORKSHOP_ID });
+    const row = await source.manager.findOneBy(learnedEntity, { id: workshopNow() });
     if (!row) return { experience: null, report: null, doubted: [], learnedAt: null, isBehind };
     const { experience, report } = row.outcome;
     const ids = report.doubted.map(({ id }) => id);

@@ -7,6 +7,7 @@ export type Asker =
   | { readonly kind: 'local' }
   | {
       readonly kind: 'person';
+      readonly workshopId: string;
       readonly personId: string;
       readonly deviceId: string;
       readonly name: string;
@@ -16,6 +17,7 @@ export type Asker =
     }
   | {
       readonly kind: 'share';
+      readonly workshopId: string;
       readonly deviceId: string;
       readonly jobId: string;
       readonly until: Date;
@@ -25,6 +27,7 @@ type PersonAsking = Extract<Asker, { kind: 'person' }>;
 /** The request at hand: who asks, from where, and what is written down of it once it is done. */
 export interface Asking {
   readonly asker: Asker | null;
+  readonly workshopId: string;
   readonly at: Date;
   readonly address: string;
   readonly act: AuditAct | null;
@@ -38,9 +41,14 @@ const asked = new AsyncLocalStorage<Asking>();
 /** null outside of requests: at the start, in tests of what lies below them. */
 export const askingNow = (): Asking | null => asked.getStore() ?? null;
 
-export const whileAsking = (asking: Asking, work: () => void): void => {
-  asked.run(asking, work);
-};
+export const whileAsking = <T>(asking: Asking, work: () => T): T => asked.run(asking, work);
+
+/** Work that nobody waits for, on one workshop's things. */
+export const inWorkshop = <T>(workshopId: string, at: Date, work: () => T): T =>
+  whileAsking(
+    { asker: { kind: 'local' }, workshopId, at, address: '', act: null, subject: '', noted: false },
+    work,
+  );
 
 /** Whoever has signed in as a person. @throws Problem where it is another */
 export function personAsking(): PersonAsking {

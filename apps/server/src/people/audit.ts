@@ -1,23 +1,31 @@
 import type { AuditAct } from '@nucleon/core/data/people';
 import type { EntityManager } from 'typeorm';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { askingNow, type Asking } from './asking';
 import { auditEntity } from './peopleEntities';
 
 const LONGEST_SUBJECT = 200;
+
+/** Whoever did it, where they have only just come in. */
+interface Doer {
+  readonly workshopId: string;
+  /** null of whoever has only tried, or holds a link. */
+  readonly personId: string | null;
+  readonly name: string;
+}
 
 /** Writes a deed down. Nothing here changes or removes what is written. */
 export async function writeDown(
   manager: EntityManager,
   act: AuditAct,
   subject: string,
-  by?: { readonly personId: string; readonly name: string },
+  by?: Doer,
   asking: Asking | null = askingNow(),
 ): Promise<void> {
   if (asking) asking.noted = true;
   const asker = asking?.asker?.kind === 'person' ? asking.asker : null;
   await manager.insert(auditEntity, {
-    workshopId: THE_WORKSHOP_ID,
+    workshopId: by?.workshopId ?? workshopNow(),
     at: asking?.at ?? new Date(),
     personId: by?.personId ?? asker?.personId ?? null,
     personName: by?.name ?? asker?.name ?? '',

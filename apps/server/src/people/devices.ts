@@ -1,10 +1,10 @@
 import { IsNull, type EntityManager } from 'typeorm';
-import { THE_WORKSHOP_ID } from '../database/workshop';
 import type { ServerContext } from '../serverContext';
 import { deviceEntity } from './peopleEntities';
 import { hashOfToken, newToken } from './secrets';
 
 interface OwnerOfDevice {
+  readonly workshopId: string;
   readonly personId?: string;
   readonly shareId?: string;
 }
@@ -14,13 +14,13 @@ export async function addDevice(
   manager: EntityManager,
   { now, newId }: Pick<ServerContext, 'now' | 'newId'>,
   name: string,
-  { personId, shareId }: OwnerOfDevice,
+  { workshopId, personId, shareId }: OwnerOfDevice,
 ): Promise<string> {
   const token = newToken();
   const at = now();
   await manager.insert(deviceEntity, {
     id: newId(),
-    workshopId: THE_WORKSHOP_ID,
+    workshopId,
     personId: personId ?? null,
     shareId: shareId ?? null,
     tokenHash: hashOfToken(token),

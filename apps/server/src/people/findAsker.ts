@@ -35,7 +35,15 @@ export async function findAsker(
       endedAt: IsNull(),
       until: MoreThan(now),
     });
-    return share && { kind: 'share', deviceId: device.id, jobId: share.jobId, until: share.until };
+    return (
+      share && {
+        kind: 'share',
+        workshopId: device.workshopId,
+        deviceId: device.id,
+        jobId: share.jobId,
+        until: share.until,
+      }
+    );
   }
   const person = await manager.findOneBy(personEntity, {
     id: device.personId ?? '',
@@ -44,6 +52,7 @@ export async function findAsker(
   return (
     person && {
       kind: 'person',
+      workshopId: device.workshopId,
       personId: person.id,
       deviceId: device.id,
       name: person.name,

@@ -2,6 +2,8 @@ import { mayActAs, type Role } from '@nucleon/core/data/people';
 import type { Request, RequestHandler } from 'express';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { EntityManager } from 'typeorm';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import type { DocumentKind } from '../documents/documentKinds';
 import { findOne } from '../documents/repository';
 import { notFound, Problem } from '../http/problem';
 import { runEntity } from '../runs/runEntities';
@@ -9,7 +11,7 @@ import type { ServerContext } from '../serverContext';
 import { whileAsking, type Asker, type Asking } from './asking';
 import { writeDownRequest } from './audit';
 import { findAsker } from './findAsker';
-import { accessOf, type Asked, type Shared } from './routeAccess';
+import { accessOf, type Asked, type PathKind, type Shared } from './routeAccess';
 import { sessionTokenOf } from './sessionCookie';
 
 const WHO: Readonly<Record<Role, string>> = {
@@ -73,6 +75,42 @@ const SLOWER = new Problem(
   'That is more than is answered in a minute; nothing was changed. Go on in a minute.',
 );
 
+const hasWorkshop = (kind: DocumentKind) => async (manager: EntityManager, id: string) =>
+  (await findOne(manager, kind, { id }))?.parentId;
+const ofJob = hasWorkshop('job');
+const ofPiece: WorkshopOf = async (manager, id) => {
+  const piece = await findOne(manager, 'piece', { id });
+  return piece ? ofJob(manager, piece.parentId) : undefined;
+};
+
+type WorkshopOf = (manager: EntityManager, id: string) => Promise<string | undefined>;
+/** Whose each thing is that a path names; undefined of what is not there yet. */
+const WORKSHOP_OF: Readonly<Record<PathKind, WorkshopOf>> = {
+  job: ofJob,
+  piece: ofPiece,
+  hole: async (manager, id) => {
+    const hole = await findOne(manager, 'hole', { id });
+    return hole ? ofPiece(manager, hole.parentId) : undefined;
+  },
+  run: async (manager, id) => (await manager.findOneBy(runEntity, { id }))?.workshopId,
+  bit: hasWorkshop('bit'),
+  machine: hasWorkshop('machine'),
+  // One table for all sorts.
+  part: hasWorkshop('couplings'),
+};
+
+/** Another workshop's things are not there for whoever asks. */
+async function refuseOthers(
+  manager: EntityManager,
+  asker: Exclude<Asker, { kind: 'local' }>,
+  { things }: Asked,
+): Promise<void> {
+  for (const { kind, id } of things) {
+    const workshopId = await WORKSHOP_OF[kind](manager, id);
+    if (workshopId !== undefined && workshopId !== asker.workshopId) throw notFound(kind, id);
+  }
+}
+
 /** Counts what each person, link and address asks. */
 function makeMeter(): (asker: Asker | null, address: string) => Promise<void> {
   const [known, unknown] = [A_MINUTE.known, A_MINUTE.unknown].map(
@@ -98,8 +136,11 @@ export function guard({ source, now, doors }: ServerContext): RequestHandler {
     await count(asker, addressOf(request));
     if (!access && !asker) throw NOBODY;
     if (access) await refuse(source.manager, asker, access, path);
+    if (access && asker && asker.kind !== 'local')
+      await refuseOthers(source.manager, asker, access);
     const asking: Asking = {
       asker,
+      workshopId: asker && asker.kind !== 'local' ? asker.workshopId : THE_WORKSHOP_ID,
       at: now(),
       address: addressOf(request),
       act: access?.act ?? null,

@@ -1,6 +1,6 @@
 import { IsNull, MoreThan } from 'typeorm';
 import { transact } from '../database/transact';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import type { ServerContext } from '../serverContext';
 import { invite } from './peopleRoutes';
 import { invitationEntity, personEntity } from './peopleEntities';
@@ -15,7 +15,7 @@ export function ownerLink(
   another: boolean,
 ): Promise<string | null> {
   return transact(tools.source, async (manager) => {
-    const workshopId = THE_WORKSHOP_ID;
+    const workshopId = workshopNow();
     const hasOwner = await manager.existsBy(personEntity, {
       workshopId,
       role: 'owner',

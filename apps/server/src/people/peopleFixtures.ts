@@ -3,6 +3,8 @@ import type { Role } from '@nucleon/core/data/people';
 import request from 'supertest';
 import { namesAs, type Doors } from '../http/doors';
 import { openTestServer, type TestServer } from '../testServer';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import { inWorkshop } from './asking';
 import { invite } from './peopleRoutes';
 import { v7 as newId } from 'uuid';
 
@@ -22,7 +24,7 @@ export interface PeopleServer extends TestServer {
   /** Asks as whoever this cookie is; nobody without one. */
   readonly ask: (method: Method, path: string, cookie?: string, body?: object) => request.Test;
   /** Lets somebody join. @returns their cookie */
-  readonly join: (name: string, role: Role) => Promise<string>;
+  readonly join: (name: string, role: Role, workshopId?: string) => Promise<string>;
 }
 export type Method = 'get' | 'put' | 'post' | 'delete';
 
@@ -44,9 +46,11 @@ export async function openPeopleServer(): Promise<PeopleServer> {
     ...server,
     clock,
     ask,
-    join: async (name, role) => {
+    join: async (name, role, workshopId = THE_WORKSHOP_ID) => {
       const tools = { now: () => clock.now, newId: () => newId() };
-      const { token }: WithToken<Invitation> = await invite(server.source.manager, tools, role, '');
+      const { token }: WithToken<Invitation> = await inWorkshop(workshopId, clock.now, () =>
+        invite(server.source.manager, tools, role, ''),
+      );
       const body = { token, name, password: PASSWORD, device: `${name}’s phone` };
       return cookieOf(await ask('post', '/invitations/join', undefined, body).expect(204));
     },

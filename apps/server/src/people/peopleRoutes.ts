@@ -16,7 +16,7 @@ import { Router } from 'express';
 import { IsNull, MoreThan, Not, type EntityManager } from 'typeorm';
 import { lockKit } from '../database/locks';
 import { transact } from '../database/transact';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { aliveJob } from '../documents/loadJob';
 import { namesOf } from './subjectNames';
 import { checkedBody, idParam } from '../http/body';
@@ -41,7 +41,7 @@ import { hashOfToken, newToken } from './secrets';
 const DAY_MS = 24 * 3600 * 1000;
 /** An invitation is for somebody who stands beside you, or is sent today. */
 const INVITATION_MS = 3 * DAY_MS;
-const IN_WORKSHOP = { workshopId: THE_WORKSHOP_ID } as const;
+const inWorkshop = () => ({ workshopId: workshopNow() });
 
 const checkInvitation = validator(postInvitation);
 const checkPerson = validator(putPerson);
@@ -76,7 +76,7 @@ export async function invite(
   const token = newToken();
   const row: InvitationRow = {
     id: newId(),
-    ...IN_WORKSHOP,
+    ...inWorkshop(),
     tokenHash: hashOfToken(token),
     role,
     madeBy,
@@ -90,7 +90,7 @@ export async function invite(
 /** Locked, so that two who act at once do not leave a workshop without an owner. @throws Problem where it would be */
 async function refuseWithoutOwner(manager: EntityManager, personId: string): Promise<void> {
   await lockKit(manager);
-  const another = { ...IN_WORKSHOP, role: 'owner' as const, leftAt: IsNull(), id: Not(personId) };
+  const another = { ...inWorkshop(), role: 'owner' as const, leftAt: IsNull(), id: Not(personId) };
   if (!(await manager.existsBy(personEntity, another)))
     throw new Problem('conflict', 'A workshop needs an owner; make another one first.');
 }
@@ -101,7 +101,7 @@ export function peopleRoutes(context: ServerContext): Router {
   const router = Router();
 
   const personOf = async (manager: EntityManager, id: string) => {
-    const person = await manager.findOneBy(personEntity, { ...IN_WORKSHOP, id, leftAt: IsNull() });
+    const person = await manager.findOneBy(personEntity, { ...inWorkshop(), id, leftAt: IsNull() });
     if (!person) throw notFound('person', id);
     return person;
   };
@@ -112,9 +112,9 @@ export function peopleRoutes(context: ServerContext): Router {
 
   router.get('/people', async (_request, response) => {
     const [people, invitations] = await Promise.all([
-      source.manager.find(personEntity, { where: IN_WORKSHOP, order: { name: 'ASC' } }),
+      source.manager.find(personEntity, { where: inWorkshop(), order: { name: 'ASC' } }),
       source.manager.find(invitationEntity, {
-        where: { ...IN_WORKSHOP, endedAt: IsNull(), until: MoreThan(now()) },
+        where: { ...inWorkshop(), endedAt: IsNull(), until: MoreThan(now()) },
         order: { until: 'ASC' },
       }),
     ]);
@@ -167,7 +167,7 @@ export function peopleRoutes(context: ServerContext): Router {
   router.delete('/invitations/:id', async (request, response) => {
     const id = idParam(request, 'id');
     await transact(source, async (manager) => {
-      await manager.update(invitationEntity, { ...IN_WORKSHOP, id }, { endedAt: now() });
+      await manager.update(invitationEntity, { ...inWorkshop(), id }, { endedAt: now() });
       await writeDown(manager, 'invitation-ended', id);
     });
     response.status(204).end();
@@ -177,14 +177,14 @@ export function peopleRoutes(context: ServerContext): Router {
     const { personId, deviceId, role } = personAsking();
     const rows = await source.manager.find(deviceEntity, {
       where: {
-        ...IN_WORKSHOP,
+        ...inWorkshop(),
         endedAt: IsNull(),
         seenAt: MoreThan(new Date(now().getTime() - FORGOTTEN_MS)),
         ...(role === 'owner' ? {} : { personId }),
       },
       order: { seenAt: 'DESC' },
     });
-    const people = await source.manager.findBy(personEntity, IN_WORKSHOP);
+    const people = await source.manager.findBy(personEntity, inWorkshop());
     const nameOf = new Map(people.map(({ id, name }) => [id, name]));
     const devices: readonly Device[] = rows.map((row) => ({
       id: row.id,
@@ -204,7 +204,7 @@ export function peopleRoutes(context: ServerContext): Router {
     const { personId, role } = personAsking();
     await transact(source, async (manager) => {
       const mine = role === 'owner' ? {} : { personId };
-      const device = await manager.findOneBy(deviceEntity, { ...IN_WORKSHOP, id, ...mine });
+      const device = await manager.findOneBy(deviceEntity, { ...inWorkshop(), id, ...mine });
       if (!device) throw notFound('device', id);
       await endDevices(manager, { id }, now());
       await writeDown(manager, 'device-ended', device.name);
@@ -215,7 +215,7 @@ export function peopleRoutes(context: ServerContext): Router {
   router.get('/jobs/:jobId/shares', async (request, response) => {
     const jobId = idParam(request, 'jobId');
     const rows = await source.manager.find(shareEntity, {
-      where: { ...IN_WORKSHOP, jobId, endedAt: IsNull(), until: MoreThan(now()) },
+      where: { ...inWorkshop(), jobId, endedAt: IsNull(), until: MoreThan(now()) },
       order: { until: 'ASC' },
     });
     response.json({ items: rows.map(shownShare) });
@@ -227,7 +227,7 @@ export function peopleRoutes(context: ServerContext): Router {
     const token = newToken();
     const row: ShareRow = {
       id: newId(),
-      ...IN_WORKSHOP,
+      ...inWorkshop(),
       jobId,
       tokenHash: hashOfToken(token),
       madeBy: nameNow(),
@@ -246,7 +246,7 @@ export function peopleRoutes(context: ServerContext): Router {
   router.delete('/shares/:id', async (request, response) => {
     const id = idParam(request, 'id');
     await transact(source, async (manager) => {
-      await manager.update(shareEntity, { ...IN_WORKSHOP, id }, { endedAt: now() });
+      await manager.update(shareEntity, { ...inWorkshop(), id }, { endedAt: now() });
       await writeDown(manager, 'share-ended', id);
     });
     response.status(204).end();
@@ -255,7 +255,7 @@ export function peopleRoutes(context: ServerContext): Router {
   router.get('/audit', async (request, response) => {
     const { page, pageSize } = pageQuery(request.query);
     const [rows, total] = await source.manager.findAndCount(auditEntity, {
-      where: IN_WORKSHOP,
+      where: inWorkshop(),
       order: { seq: 'DESC' },
       skip: (page - 1) * pageSize,
       take: pageSize,

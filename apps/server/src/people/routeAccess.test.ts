@@ -1,4 +1,8 @@
 import { ROLES, type Role } from '@nucleon/core/data/people';
+import type { JobDetail } from '@nucleon/contract/wire';
+import type { Plan } from '@nucleon/core/documents/plan';
+import { writeRun } from '@nucleon/core/run/runFixtures';
+import { jobWith } from '@nucleon/core/setup/jobFixtures';
 import { v7 as newId } from 'uuid';
 import { buildApp } from '../buildApp';
 import { LOOPBACK_DOORS } from '../http/doors';
@@ -82,4 +86,73 @@ it('lets each role do what it may on each route, and nobody anything', async () 
   }
   expect(wrong).toEqual([]);
   await server.ask('get', `/jobs/${shared}`, link).expect(200);
+});
+
+/** A job with a piece, a hole and its run, and kit of each kind. @returns the id each parameter of a path stands for */
+async function fill(cookie: string): Promise<Readonly<Record<string, string>>> {
+  const file = jobWith();
+  const { jobId } = (await server.ask('post', '/import', cookie, file).expect(201)).body as {
+    jobId: string;
+  };
+  const job = (await server.ask('get', `/jobs/${jobId}`, cookie)).body as JobDetail;
+  const [piece] = job.pieces;
+  const [hole] = piece?.holes ?? [];
+  const plan = (await server.ask('get', `/holes/${hole?.id ?? ''}/plan`, cookie)).body as Plan;
+  const runId = newId();
+  const events = writeRun({}, plan).events.map((event) => ({
+    ...event,
+    id: `${runId}-${event.n}`,
+  }));
+  await server.ask('post', `/runs/${runId}/events`, cookie, { events }).expect(200);
+  const first = async (path: string) =>
+    ((await server.ask('get', path, cookie)).body as { items: { id: string }[] }).items[0]?.id ??
+    '';
+  return {
+    jobId,
+    pieceId: piece?.id ?? '',
+    holeId: hole?.id ?? '',
+    runId,
+    bits: await first('/bits'),
+    machines: await first('/machines'),
+  };
+}
+
+it('shows a workshop nothing of another’s, and lets it change nothing there', async () => {
+  const other = newId();
+  await server.source.query('INSERT INTO workshop (id, name) VALUES (?, ?)', [other, 'Other']);
+  const mine = await server.join('Ola', 'owner');
+  const theirs = await server.join('Pia', 'owner', other);
+  const ids = await fill(mine);
+  const idFor = (form: string, name: string): string =>
+    name !== 'id'
+      ? (ids[name] ?? newId())
+      : (ids[form.split('/')[1] ?? ''] ??
+        ids[(form.split('/')[1] ?? '').replace(/s$/, 'Id')] ??
+        newId());
+  const wrong: string[] = [];
+  for (const [route, { needs }] of Object.entries(ROUTE_ACCESS)) {
+    if (needs === 'anyone' || !route.includes(':')) continue;
+    const [method = '', form = ''] = route.split(' ');
+    if (/^\/(people|devices|invitations|shares|kit)/.test(form)) continue;
+    const path = form.replace(/:(\w+)/g, (_all, name: string) => idFor(form, name));
+    const { status } = await server.ask(
+      method.toLowerCase() as Method,
+      path,
+      theirs,
+      method === 'GET' ? undefined : {},
+    );
+    if (status !== 404) wrong.push(`${method} ${path}: ${status}`);
+  }
+  expect(wrong).toEqual([]);
+  const lists = Object.entries(ROUTE_ACCESS).filter(
+    ([route, { needs }]) => needs !== 'anyone' && /^GET [^:]*$/.test(route),
+  );
+  const known = [...Object.values(ids), 'Ola'];
+  for (const [route] of lists) {
+    const { text } = await server.ask('get', route.slice('GET '.length), theirs).expect(200);
+    expect([route, known.filter((id) => text.includes(id))]).toEqual([route, []]);
+  }
+  // Nothing is there for them: all the same, it is there for those it belongs to.
+  const seen = await server.ask('get', '/runs', mine).expect(200);
+  expect(seen.text).toContain(ids.runId);
 });

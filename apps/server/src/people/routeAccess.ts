@@ -99,13 +99,32 @@ export const ROUTE_ACCESS: Readonly<Record<string, Access>> = {
   'GET /audit': owner(),
 };
 
+/** Things of a workshop that a path names. */
+export type PathKind = 'job' | 'piece' | 'hole' | 'run' | 'bit' | 'machine' | 'part';
+const PATH_KINDS: readonly (readonly [RegExp, PathKind])[] = [
+  [/^\/jobs\/:id|:jobId$/, 'job'],
+  [/^\/pieces\/:id|:pieceId$/, 'piece'],
+  [/^\/holes\/:id|:holeId$/, 'hole'],
+  [/:runId$/, 'run'],
+  [/^\/bits\/:id/, 'bit'],
+  [/^\/machines\/:id/, 'machine'],
+  [/^\/kit\/\w+\/:id/, 'part'],
+];
+/** What the parameter at the end of this much of a path names; null of what stands in no workshop’s tables alone. */
+const kindAt = (upTo: string): PathKind | null =>
+  PATH_KINDS.find(([form]) => form.test(upTo))?.[1] ?? null;
+
 interface Route extends Access {
   readonly method: string;
   readonly path: RegExp;
+  readonly kinds: readonly (PathKind | null)[];
 }
 const ROUTES: readonly Route[] = Object.entries(ROUTE_ACCESS).map(([route, access]) => {
   const [method = '', path = ''] = route.split(' ');
-  return { ...access, method, path: new RegExp(`^${path.replace(/:\w+/g, '([^/]+)')}/?$`) };
+  const kinds = [...path.matchAll(/:\w+/g)].map(({ 0: name, index }) =>
+    kindAt(path.slice(0, index + name.length)),
+  );
+  return { ...access, kinds, method, path: new RegExp(`^${path.replace(/:\w+/g, '([^/]+)')}/?$`) };
 });
 
 export interface Asked extends Access {
@@ -113,18 +132,24 @@ export interface Asked extends Access {
   readonly id: string;
   /** The last one: of a hole in its piece the hole. Of a picture, what it is of. */
   readonly subject: string;
+  /** All that the path names. */
+  readonly things: readonly { readonly kind: PathKind; readonly id: string }[];
 }
 
 /** @param path under /api/v1; null of what is no route. HEAD is read as GET. */
 export function accessOf(method: string, path: string): Asked | null {
   const asked = method === 'HEAD' ? 'GET' : method;
-  for (const { path: form, method: of, ...access } of ROUTES) {
+  for (const { path: form, method: of, kinds, ...access } of ROUTES) {
     if (of !== asked) continue;
     const match = form.exec(path);
     if (!match) continue;
     const ids = match.slice(1).map(decodeURIComponent);
     const id = ids[0] ?? '';
-    return { ...access, id, subject: path.includes('/photos/') ? id : (ids.at(-1) ?? '') };
+    const things = ids.flatMap((one, place) => {
+      const kind = kinds[place];
+      return kind ? [{ kind, id: one }] : [];
+    });
+    return { ...access, id, things, subject: path.includes('/photos/') ? id : (ids.at(-1) ?? '') };
   }
   return null;
 }

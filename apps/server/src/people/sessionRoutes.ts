@@ -13,7 +13,6 @@ import { Router, type Request } from 'express';
 import { IsNull, MoreThan, type EntityManager } from 'typeorm';
 import { transact } from '../database/transact';
 import { lockKit } from '../database/locks';
-import { THE_WORKSHOP_ID } from '../database/workshop';
 import { checkedBody } from '../http/body';
 import { faultyProblem, Problem } from '../http/problem';
 import type { ServerContext } from '../serverContext';
@@ -96,15 +95,20 @@ export function sessionRoutes(context: ServerContext): Router {
 
   router.post('/session', async (request, response) => {
     const { name, password, device } = checkedBody(request, checkSession);
-    const { id: personId } = await tried(request, `as ${name.toLowerCase()}`, async () => {
-      const person = await source.manager.findOneBy(personEntity, { name, leftAt: IsNull() });
-      if ((await isPassword(password, person?.password ?? null)) && person) return person;
-      await writeDown(source.manager, 'sign-in-refused', name);
-      throw WRONG;
-    });
+    const { id: personId, workshopId } = await tried(
+      request,
+      `as ${name.toLowerCase()}`,
+      async () => {
+        const person = await source.manager.findOneBy(personEntity, { name, leftAt: IsNull() });
+        if ((await isPassword(password, person?.password ?? null)) && person) return person;
+        const of = person && { workshopId: person.workshopId, personId: null, name: '' };
+        await writeDown(source.manager, 'sign-in-refused', name, of ?? undefined);
+        throw WRONG;
+      },
+    );
     const token = await transact(source, async (manager) => {
-      await writeDown(manager, 'sign-in', device, { personId, name });
-      return addDevice(manager, context, device, { personId });
+      await writeDown(manager, 'sign-in', device, { workshopId, personId, name });
+      return addDevice(manager, context, device, { workshopId, personId });
     });
     giveSession(response, token);
     response.status(204).end();
@@ -142,26 +146,26 @@ export function sessionRoutes(context: ServerContext): Router {
     await standingInvitation(source.manager, token);
     const hash = await hashPassword(password);
     const own = await transact(source, async (manager) => {
-      // One after another: a link is used once, and a name is one person’s.
+      // One after another: a link is used once, and a name is one person’s on the whole server.
       await lockKit(manager);
-      const invitation = await standingInvitation(manager, token);
+      const { id, workshopId, role } = await standingInvitation(manager, token);
       if (await manager.existsBy(personEntity, { name, leftAt: IsNull() }))
         throw faultyProblem([
           { pointer: '/name', message: `“${name}” is here already; choose another name.` },
         ]);
       const personId = newId();
-      await manager.update(invitationEntity, { id: invitation.id }, { endedAt: now() });
+      await manager.update(invitationEntity, { id }, { endedAt: now() });
       await manager.insert(personEntity, {
         id: personId,
-        workshopId: THE_WORKSHOP_ID,
+        workshopId,
         name,
-        role: invitation.role,
+        role,
         password: hash,
         joinedAt: now(),
         leftAt: null,
       });
-      await writeDown(manager, 'join', invitation.role, { personId, name });
-      return addDevice(manager, context, device, { personId });
+      await writeDown(manager, 'join', role, { workshopId, personId, name });
+      return addDevice(manager, context, device, { workshopId, personId });
     });
     giveSession(response, own);
     response.status(204).end();
@@ -178,8 +182,9 @@ export function sessionRoutes(context: ServerContext): Router {
     // Whoever has signed in already reads it as themselves.
     if (askingNow()?.asker?.kind !== 'person' && askingNow()?.asker?.kind !== 'local') {
       const own = await transact(source, async (manager) => {
-        await writeDown(manager, 'share-opened', share.jobId);
-        return addDevice(manager, context, device, { shareId: share.id });
+        const { id: shareId, workshopId, jobId } = share;
+        await writeDown(manager, 'share-opened', jobId, { workshopId, personId: null, name: '' });
+        return addDevice(manager, context, device, { workshopId, shareId });
       });
       giveSession(response, own);
     }

@@ -2,6 +2,7 @@ import { bitAfterRun } from '@nucleon/core/advice/bitAfterRun';
 import type { BitUse } from '@nucleon/core/run/runRecord';
 import type { EntityManager } from 'typeorm';
 import { lockKit, noteKitChange } from '../database/locks';
+import { workshopNow } from '../database/workshop';
 import { findOne, replace } from '../documents/repository';
 import { withId } from '../documents/shown';
 
@@ -28,7 +29,7 @@ export async function feedBit(
   };
   if (added.depthMm === 0 && added.holes === 0 && added.state === null) return;
   await lockKit(manager);
-  const row = await findOne(manager, 'bit', { id: use.bitId });
+  const row = await findOne(manager, 'bit', { id: use.bitId, parentId: workshopNow() });
   if (!row) return;
   const after = bitAfterRun(withId(row), { ...added, lifeDepthMm: use.lifeDepthMm, at: use.at });
   await replace(manager, 'bit', [{ ...row, document: { ...row.document, ...after } }], now);

@@ -1,6 +1,7 @@
 import type { HoleRun, Page, StoredRun } from '@nucleon/contract/wire';
 import { RUN_OUTCOMES } from '@nucleon/core/run/runOutcome';
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
+import { workshopNow } from '../database/workshop';
 import { KINDS } from '../documents/documentKinds';
 import { containing, type PageQuery } from '../http/paging';
 import { faultyProblem } from '../http/problem';
@@ -31,7 +32,9 @@ export function filteredRuns(
   filters: RunFilters,
   search: string,
 ): SelectQueryBuilder<RunRow> {
-  const found = manager.createQueryBuilder(runEntity, 'run').where('run.openedAt IS NOT NULL');
+  const found = manager
+    .createQueryBuilder(runEntity, 'run')
+    .where('run.openedAt IS NOT NULL AND run.workshopId = :workshop', { workshop: workshopNow() });
   for (const [name, value] of Object.entries(filters))
     found.andWhere(`run.${name} = :${name}`, { [name]: value });
   if (search) found.andWhere('run.words LIKE :like', { like: containing(search) });
@@ -90,6 +93,7 @@ export async function lastRuns(
     .createQueryBuilder(runEntity, 'run')
     .select(['run.id', 'run.holeId', 'run.record', 'run.openedAt'])
     .where('run.jobId = :jobId AND run.holeId IS NOT NULL AND run.openedAt IS NOT NULL', { jobId })
+    .andWhere('run.workshopId = :workshop', { workshop: workshopNow() })
     .orderBy('run.openedAt', 'ASC')
     .getMany();
   return new Map(

@@ -6,7 +6,7 @@ import { bitUses, runRecord, type RunRecord } from '@nucleon/core/run/runRecord'
 import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';
 import { likeId, refuseLikeId } from '../database/likeId';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { KINDS } from '../documents/documentKinds';
 import { countedUses, feedBit } from './feedBit';
 import { runEntity, runEventEntity, type RunRow } from './runEntities';
@@ -88,7 +88,7 @@ const lockRun = (manager: EntityManager, runId: string): Promise<RunRow | null> 
 async function newRun(manager: EntityManager, runId: string, now: Date): Promise<RunRow> {
   await manager.query('INSERT IGNORE INTO run (id, workshop_id, updated_at) VALUES (?, ?, ?)', [
     runId,
-    THE_WORKSHOP_ID,
+    workshopNow(),
     now,
   ]);
   const run = await lockRun(manager, runId);

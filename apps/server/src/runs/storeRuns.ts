@@ -3,7 +3,7 @@ import { loggedRun } from '@nucleon/core/learning/loggedHole';
 import { bitUses, runRecord } from '@nucleon/core/run/runRecord';
 import { In, type EntityManager } from 'typeorm';
 import { likeId } from '../database/likeId';
-import { THE_WORKSHOP_ID } from '../database/workshop';
+import { workshopNow } from '../database/workshop';
 import { KINDS } from '../documents/documentKinds';
 import { inPackets } from '../documents/repository';
 import { runEntity, runEventEntity } from './runEntities';
@@ -42,7 +42,7 @@ export async function storeRuns(
     const uses = bitUses(events);
     return {
       id: runId,
-      workshopId: THE_WORKSHOP_ID,
+      workshopId: workshopNow(),
       words: '',
       ...(record ? columnsOf(record, holes.has(record.holeId)) : {}),
       counted: uses.length > 0 ? uses : null,
