@@ -16,6 +16,8 @@ import { kitRoutes } from './kit/kitRoutes';
 import { learningRoutes } from './learning/learningRoutes';
 import { layoutRoutes } from './layout/layoutRoutes';
 import { guard } from './people/guard';
+import { makeMeter } from './metrics/metrics';
+import { metricsRoutes } from './metrics/metricsRoutes';
 import { peopleRoutes } from './people/peopleRoutes';
 import { sessionRoutes } from './people/sessionRoutes';
 import { photoRoutes } from './photos/photoRoutes';
@@ -37,7 +39,8 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
   const app = express();
   app.disable('x-powered-by');
   if (context.doors.behindProxy) app.set('trust proxy', 'loopback, uniquelocal');
-  app.use('/api', admission());
+  const meter = makeMeter();
+  app.use('/api', meter.measure, admission());
   app.use(pageRules(context.doors));
   app.use('/api', onlyOwnPages(context.doors), deadline(), guard(context));
   // The lightest level: a phone on the workshop's own network waits for the server, not for the wire.
@@ -66,6 +69,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     exchangeRoutes(context),
     sessionRoutes(context),
     peopleRoutes(context),
+    metricsRoutes(context, meter),
   );
   app.use('/api', (request) => {
     throw new Problem(

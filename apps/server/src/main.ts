@@ -100,7 +100,7 @@ const tools = { source, now: () => new Date(), newId: () => newId() };
 const orEnd = <T>(promise: Promise<T>): Promise<T> =>
   promise.catch((error: unknown) => giveUp(error instanceof Error ? error.message : String(error)));
 const { doors, listen } = await orEnd(openReach(config, tools.now, log));
-const base = { ...tools, heavy, log, doors };
+const base = { ...tools, heavy, log, doors, backupFolder };
 const learning = keepLearning(base);
 for (const { id } of await tools.source.query<{ id: string }[]>('SELECT id FROM workshop'))
   inWorkshop(id, tools.now(), learning.changed);

@@ -18,5 +18,7 @@ export interface ServerContext {
   readonly heavy: HeavyWork;
   readonly learning: Learning;
   readonly doors: Doors;
+  /** Where copies of the data go, on the disk the data is on; none in tests. */
+  readonly backupFolder?: string | undefined;
   readonly log: (text: string) => void;
 }

@@ -315,6 +315,30 @@ export interface ProblemBody {
   readonly current?: unknown;
 }
 
+/** How the server fares. */
+export interface Metrics {
+  readonly upS: number;
+  readonly latency: {
+    readonly answered: number;
+    /** By a fault of the server's own, 500 and above. */
+    readonly failed: number;
+    readonly p50Ms: number;
+    readonly p95Ms: number;
+    readonly p99Ms: number;
+  };
+  /** Calculations that wait for a thread. */
+  readonly heavyWaiting: number;
+  readonly memoryBytes: number;
+  /** null where the database is kept elsewhere. */
+  readonly disk: {
+    readonly freeBytes: number;
+    readonly totalBytes: number;
+    /** Little enough to be said on the screen. */
+    readonly low: boolean;
+  } | null;
+  readonly newestBackupAt: string | null;
+}
+
 /** What the log tells, and how well it knows. */
 export interface LearnedLog {
   /** null of a log that tells nothing yet. */

@@ -13,6 +13,7 @@ export const keys = {
   house: () => ['house'],
   learning: () => ['learning'],
   session: () => ['session'],
+  metrics: () => ['metrics'],
   reach: () => ['reach'],
   people: () => ['people'],
   devices: () => ['devices'],

@@ -12,6 +12,7 @@ import { ApiProblem } from '../api/problem';
 import { useSendNewThings } from '../api/useSendNewThings';
 import { useThemeName } from '../features/display/displayStore';
 import { useOutbox } from '../features/run/useOutbox';
+import { KeeperBar } from '../features/people/KeeperBar';
 import { ReadingBar } from '../features/people/ReadingBar';
 import { WhoIsHere } from '../features/people/WhoIsHere';
 import { PlannerProvider } from '../workers/PlannerProvider';
@@ -72,6 +73,7 @@ export function AppRoot() {
           <View height="100dvh">
             <OfflineBar />
             <ReadingBar />
+            <KeeperBar />
             <Suspense fallback={null}>
               <RunBar />
             </Suspense>

@@ -6,6 +6,8 @@ export interface HeavyWork {
     task: K,
     input: HeavyInput<K>,
   ) => Promise<ReturnType<HeavyTasks[K]>>;
+  /** What waits for a thread. */
+  readonly waiting: () => number;
   readonly close: () => Promise<void>;
 }
 
@@ -14,6 +16,7 @@ export function inlineWork(): HeavyWork {
   const tasks = heavyTasks();
   return {
     run: (task, input) => Promise.resolve(tasks[task](input as never) as never),
+    waiting: () => 0,
     close: () => Promise.resolve(),
   };
 }

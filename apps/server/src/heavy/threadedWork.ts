@@ -30,6 +30,7 @@ export function threadedWork(): HeavyWork {
       underWay.set(key, asked);
       return asked as never;
     },
+    waiting: () => pool.queueSize,
     close: () => pool.destroy(),
   };
 }

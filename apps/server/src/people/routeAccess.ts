@@ -97,6 +97,7 @@ export const ROUTE_ACCESS: Readonly<Record<string, Access>> = {
   'POST /jobs/:jobId/shares': owner(),
   'DELETE /shares/:id': owner(),
   'GET /audit': owner(),
+  'GET /metrics': owner(),
 };
 
 /** Things of a workshop that a path names. */

@@ -1,6 +1,5 @@
 import { peopleWords } from '@nucleon/core/words/screens/people';
-import { Row } from '../../ui/layout';
-import { Small } from '../../ui/text';
+import { SayingBar } from '../../ui/SayingBar';
 import { day } from './day';
 import { mayWork, useSession } from './useSession';
 
@@ -9,20 +8,8 @@ export function ReadingBar() {
   const session = useSession();
   if (session === null || session.kind === 'nobody' || mayWork(session)) return null;
   return (
-    <Row
-      role="status"
-      paddingHorizontal="$3"
-      paddingVertical="$1"
-      backgroundColor="$raised"
-      borderBottomWidth={1}
-      borderColor="$line"
-      testID="reading"
-    >
-      <Small fontSize="$1" lineHeight="$1">
-        {session.kind === 'share'
-          ? peopleWords.sharedJob(day(session.until))
-          : peopleWords.onlyReads}
-      </Small>
-    </Row>
+    <SayingBar testID="reading">
+      {session.kind === 'share' ? peopleWords.sharedJob(day(session.until)) : peopleWords.onlyReads}
+    </SayingBar>
   );
 }

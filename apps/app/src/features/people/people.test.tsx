@@ -6,6 +6,7 @@ import { useReachable } from '../../api/reachable';
 import { Small } from '../../ui/text';
 import { deviceName } from './deviceName';
 import { useLastSession } from './lastSession';
+import { KeeperBar } from './KeeperBar';
 import { PeopleScreen } from './PeopleScreen';
 import { WhoIsHere } from './WhoIsHere';
 
@@ -163,6 +164,24 @@ it('invites by a link whose secret stands after #, and takes somebody out by two
   await waitFor(() => {
     expect(log.some(({ method, path }) => method === 'DELETE' && path === '/people/p2')).toBe(true);
   });
+});
+
+it('tells whoever keeps the server that its disk is nearly full, and nobody else', async () => {
+  const disk = { freeBytes: 4.3e8, totalBytes: 1e11, low: true };
+  const { state, log } = serverWith({ kind: 'local' }, ({ path }) =>
+    path === '/metrics' ? { status: 200, body: { disk } } : undefined,
+  );
+  const { unmount } = show(<KeeperBar />);
+  expect((await screen.findByTestId('low-disk')).textContent).toContain('Only 430 MB are left');
+  unmount();
+  log.length = 0;
+  state.session = { ...PERSON, role: 'worker' };
+  useLastSession.setState({ session: null });
+  show(<KeeperBar />);
+  await waitFor(() => {
+    expect(useLastSession.getState().session).toEqual(state.session);
+  });
+  expect(log.some(({ path }) => path === '/metrics')).toBe(false);
 });
 
 it('calls a device by what it is', () => {

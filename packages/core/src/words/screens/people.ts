@@ -88,6 +88,8 @@ export const peopleWords = {
   takePinOff: 'Take the PIN off',
   onlyReads: 'You may read here. What you change is not kept; the owner can let you work.',
   sharedJob: (until: string): string => `One job is shown to you, to read, until ${until}.`,
+  lowDisk: (freeBytes: number): string =>
+    `Only ${Math.floor(freeBytes / 1e6)} MB are left on the server’s disk. Make room, or nothing can be kept soon.`,
 
   people: 'People',
   whoWorksHere: 'Who works here, and on what',
