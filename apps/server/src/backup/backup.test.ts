@@ -51,7 +51,7 @@ it('holds every table and row, whole or not at all, and says what it is', async 
   expect(text).toMatch(/INSERT INTO `workshop` VALUES/);
   expect(await readBackup(path)).toMatchObject({
     kind: 'sound',
-    head: { format: 1, at: AT.toISOString(), step: 'Learned1764700000000' },
+    head: { format: 1, at: AT.toISOString(), step: server.source.migrations.at(-1)?.name },
   });
   const gone = url.replace(/\/[^/]*$/, '/nucleon_not_there');
   await expect(backUp(gone, folder, 'b', AT)).rejects.toThrow(/no copy could be made: .*not_there/);
