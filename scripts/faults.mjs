@@ -7,6 +7,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { backups } from './faults/backups.mjs';
 import { browser } from './faults/browser.mjs';
 import { disk } from './faults/disk.mjs';
 import { folders } from './faults/folders.mjs';
@@ -24,7 +25,7 @@ import {
 } from './setup/packages.mjs';
 import { ensureWebBuild } from './setup/web.mjs';
 
-const CAMPAIGNS = { folders, migrations, kills, stops, freezes, load, disk, browser };
+const CAMPAIGNS = { folders, migrations, kills, stops, freezes, load, disk, backups, browser };
 /** What must be none. */
 const BAD = ['lost', 'doubled', 'failedToStart', 'hung', 'cut', 'orphans', 'unsaid'];
 const DEFAULT_SEED = 20261127;

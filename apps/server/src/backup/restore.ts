@@ -66,6 +66,7 @@ async function change(
       await backUp(on(databaseUrl, before), copies, 'left-over', at);
     for (const name of [beside, before]) await makeAnew(source, name);
     await load(on(databaseUrl, beside), path);
+    await settle(source, { live, next: beside }, at);
     await swap(source, { live, next: beside, out: before });
     try {
       // Copied when it is out of use: whatever was written to the last moment is in it.
@@ -98,6 +99,24 @@ async function load(databaseUrl: string, path: string): Promise<void> {
   } finally {
     await source.destroy();
   }
+}
+
+/**
+ * What must not come back with it. A server that goes on for a moment has read the kit at some version: the restored kit is
+ * a later one. Devices signed out since, links used or ended since would open again: all of them end, and people sign in anew.
+ */
+async function settle(
+  source: DataSource,
+  { live, next }: Readonly<Record<'live' | 'next', string>>,
+  at: Date,
+): Promise<void> {
+  if ((await tablesOf(source, live)).includes('workshop'))
+    await source.query(
+      `UPDATE \`${next}\`.workshop
+         SET kit_version = kit_version + 1 + (SELECT COALESCE(MAX(kit_version), 0) FROM \`${live}\`.workshop)`,
+    );
+  for (const table of ['device', 'invitation', 'share'])
+    await source.query(`UPDATE \`${next}\`.${table} SET ended_at = ? WHERE ended_at IS NULL`, [at]);
 }
 
 /** All tables of `live` out of use and all of `next` in, at once. */
