@@ -9,7 +9,7 @@ import { houseRoutes } from './house/houseRoutes';
 import { admission, deadline, IMPORT_PATH } from './http/admission';
 import { onlyOwnPages, pageRules } from './http/doors';
 import { jsonBody } from './http/jsonBody';
-import { Problem } from './http/problem';
+import { nothingAt } from './http/problem';
 import { problemHandler } from './http/problemHandler';
 import { jobRoutes } from './jobs/jobRoutes';
 import { kitRoutes } from './kit/kitRoutes';
@@ -72,10 +72,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     metricsRoutes(context, meter),
   );
   app.use('/api', (request) => {
-    throw new Problem(
-      'not-found',
-      `There is nothing at ${request.method} ${request.originalUrl.slice(0, 200)}.`,
-    );
+    throw nothingAt(request);
   });
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
   app.use(problemHandler(context.log));

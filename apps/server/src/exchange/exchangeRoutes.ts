@@ -6,6 +6,7 @@ import type { JobFile } from '@nucleon/core/documents/jobFile';
 import express, { Router, type Request, type Response } from 'express';
 import { validate as isUuid } from 'uuid';
 import { transact } from '../database/transact';
+import { workshopNow } from '../database/workshop';
 import { checkedBody, idParam } from '../http/body';
 import { faultyProblem } from '../http/problem';
 import { KINDS } from '../documents/documentKinds';
@@ -55,7 +56,10 @@ export function exchangeRoutes(context: ServerContext): Router {
     const id = askedId(request);
     const archive = await archiveIn(request);
     const imported = await transact(source, async (manager): Promise<JobImported> => {
-      if (id !== undefined && (await manager.existsBy(KINDS.job.entity, { id })))
+      if (
+        id !== undefined &&
+        (await manager.existsBy(KINDS.job.entity, { id, parentId: workshopNow() }))
+      )
         return { jobId: id, skipped: [], left: [], differs: [] };
       const { jobId, skipped, left, differs } = await importArchive(
         archive,

@@ -1,5 +1,6 @@
 import type { ProblemBody, ProblemCode } from '@nucleon/contract/wire';
 import { MAX_FAULTS } from '@nucleon/contract/validator';
+import type { Request } from 'express';
 import type { Fault } from '@nucleon/core/documents/fault';
 
 const STATUS = {
@@ -51,6 +52,12 @@ export const faultyProblem = (faults: readonly Fault[]): Problem =>
     faults[0] ? `${faults[0].pointer || '/'}: ${faults[0].message}` : 'Not accepted.',
     { faults: faults.slice(0, MAX_FAULTS) },
   );
+
+export const nothingAt = ({
+  method,
+  originalUrl,
+}: Pick<Request, 'method' | 'originalUrl'>): Problem =>
+  new Problem('not-found', `There is nothing at ${method} ${originalUrl.slice(0, 200)}.`);
 
 export const notFound = (kind: string, id: string): Problem =>
   new Problem('not-found', `There is no ${kind} “${id.slice(0, 80)}”.`);

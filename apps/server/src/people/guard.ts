@@ -5,7 +5,7 @@ import type { EntityManager } from 'typeorm';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import type { DocumentKind } from '../documents/documentKinds';
 import { findOne } from '../documents/repository';
-import { notFound, Problem } from '../http/problem';
+import { notFound, nothingAt, Problem } from '../http/problem';
 import { runEntity } from '../runs/runEntities';
 import type { ServerContext } from '../serverContext';
 import { whileAsking, type Asker, type Asking } from './asking';
@@ -128,13 +128,15 @@ function makeMeter(): (asker: Asker | null, address: string) => Promise<void> {
 export function guard({ source, now, doors }: ServerContext): RequestHandler {
   const count = makeMeter();
   return async (request, _response, next) => {
-    const path = request.path.replace(/^\/v1/, '');
+    const path = request.path.replace(/^\/v1/i, '');
     const access = accessOf(request.method, path);
     const asker: Asker | null = doors.signsIn
       ? await findAsker(source.manager, sessionTokenOf(request), now())
       : { kind: 'local' };
     await count(asker, addressOf(request));
-    if (!access && !asker) throw NOBODY;
+    if (!asker && !access) throw NOBODY;
+    // What does not stand in the table is not answered, whatever the router would make of it.
+    if (!access && doors.signsIn) throw nothingAt(request);
     if (access) await refuse(source.manager, asker, access, path);
     if (access && asker && asker.kind !== 'local')
       await refuseOthers(source.manager, asker, access);

@@ -3,6 +3,7 @@ import type { JobDetail } from '@nucleon/contract/wire';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { writeRun } from '@nucleon/core/run/runFixtures';
 import { jobWith } from '@nucleon/core/setup/jobFixtures';
+import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { buildApp } from '../buildApp';
 import { LOOPBACK_DOORS } from '../http/doors';
@@ -116,6 +117,21 @@ async function fill(cookie: string): Promise<Readonly<Record<string, string>>> {
     machines: await first('/machines'),
   };
 }
+
+it('is not got round by large letters, slashes or what is no route', async () => {
+  const viewer = await server.join('Vic', 'viewer');
+  const put = (path: string, cookie?: string) => {
+    const asked = request(server.app).put(path);
+    if (cookie !== undefined) asked.set('Cookie', cookie);
+    return asked.send({ name: 'By another door', version: 0 }).then(({ status }) => status);
+  };
+  for (const path of ['/api/V1/jobs/x', '/API/v1/JOBS/x', '/api/v1/jobs/x/', '/api/v1/Jobs/x']) {
+    expect([path, await put(path)]).toEqual([path, 401]);
+    expect([path, await put(path, viewer)]).toEqual([path, 403]);
+  }
+  expect(await put('/api/v1//jobs/x', viewer)).toBe(404);
+  expect(await put('/api/v2/jobs/x', viewer)).toBe(404);
+});
 
 it('shows a workshop nothing of another’s, and lets it change nothing there', async () => {
   const other = newId();

@@ -125,7 +125,12 @@ const ROUTES: readonly Route[] = Object.entries(ROUTE_ACCESS).map(([route, acces
   const kinds = [...path.matchAll(/:\w+/g)].map(({ 0: name, index }) =>
     kindAt(path.slice(0, index + name.length)),
   );
-  return { ...access, kinds, method, path: new RegExp(`^${path.replace(/:\w+/g, '([^/]+)')}/?$`) };
+  return {
+    ...access,
+    kinds,
+    method,
+    path: new RegExp(`^${path.replace(/:\w+/g, '([^/]+)')}/?$`, 'i'),
+  };
 });
 
 export interface Asked extends Access {
@@ -137,7 +142,7 @@ export interface Asked extends Access {
   readonly things: readonly { readonly kind: PathKind; readonly id: string }[];
 }
 
-/** @param path under /api/v1; null of what is no route. HEAD is read as GET. */
+/** As the router reads it: in large letters and small, with a slash at its end or without. @param path under /api/v1; null of what is no route. HEAD is read as GET. */
 export function accessOf(method: string, path: string): Asked | null {
   const asked = method === 'HEAD' ? 'GET' : method;
   for (const { path: form, method: of, kinds, ...access } of ROUTES) {

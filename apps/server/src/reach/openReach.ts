@@ -37,12 +37,13 @@ export interface ReachOpened {
   readonly listen: (app: Express) => Promise<Listening>;
 }
 
-function listenOn(server: Server, port: number, host: string): Promise<number> {
+/** @param host undefined for all addresses, of both families where there are two */
+function listenOn(server: Server, port: number, host: string | undefined): Promise<number> {
   return new Promise((resolve, reject) => {
     server.once('error', (error) => {
-      reject(new Error(`Cannot listen on ${host}:${port}: ${error.message}.`));
+      reject(new Error(`Cannot listen on ${host ?? 'any address'}:${port}: ${error.message}.`));
     });
-    server.listen({ port, host, backlog: BACKLOG }, () => {
+    server.listen({ port, ...(host === undefined ? {} : { host }), backlog: BACKLOG }, () => {
       resolve((server.address() as AddressInfo).port);
     });
   });
@@ -123,7 +124,7 @@ async function openly(
       doors.isOwn(host, port) ? `https://${host}/` : `${doors.reach().addresses[0] ?? ''}/`;
     const plain = createPlain(PATIENCE, trustPage({ authorityPem, appAddress }));
     const door = oneDoor(tls, plain);
-    port = await listenOn(door, config.port, isName ? '::' : config.host);
+    port = await listenOn(door, config.port, isName ? undefined : config.host);
     const renewing = setInterval(() => {
       own = ownNames(config.host);
       serverCertificate(folder, own, now())
