@@ -61,7 +61,7 @@ export const onlyOwnPages =
   };
 
 /** The page runs its own files alone, is framed by nobody, and guesses no file's kind. */
-export const pageRules = ({ signsIn }: Doors): RequestHandler =>
+export const pageRules = ({ behindProxy }: Doors): RequestHandler =>
   helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -81,8 +81,9 @@ export const pageRules = ({ signsIn }: Doors): RequestHandler =>
     },
     frameguard: { action: 'deny' },
     referrerPolicy: { policy: 'no-referrer' },
-    // Loopback is served without TLS; a name of one’s own is asked for over TLS ever after.
-    strictTransportSecurity: signsIn
+    // A proxy’s name is asked for over TLS ever after. Of this machine’s own name that would shut whatever else it
+    // serves without TLS, and the page by which a phone comes to trust it.
+    strictTransportSecurity: behindProxy
       ? { maxAge: 180 * 24 * 3600, includeSubDomains: false }
       : false,
   });

@@ -13,11 +13,15 @@ export const LOCKS_AFTER_MS = 30 * MINUTE_MS;
 const isLocked = ({ pin, lockedAt, seenAt }: DeviceRow, now: Date): boolean =>
   pin !== null && (lockedAt !== null || now.getTime() - seenAt.getTime() > LOCKS_AFTER_MS);
 
-/** Whose token it is; null where it is nobody’s by now. Notes, once a minute, that the device was seen. */
+/**
+ * Whose token it is; null where it is nobody’s by now. Notes, once a minute, that the device was used.
+ * @param isUse false of what a page asks by itself: nobody may have touched the device
+ */
 export async function findAsker(
   manager: EntityManager,
   token: string | undefined,
   now: Date,
+  isUse: boolean,
 ): Promise<Asker | null> {
   if (token === undefined) return null;
   const device = await manager.findOneBy(deviceEntity, {
@@ -27,7 +31,7 @@ export async function findAsker(
   });
   if (!device) return null;
   const locked = isLocked(device, now);
-  if (!locked && now.getTime() - device.seenAt.getTime() > MINUTE_MS)
+  if (isUse && !locked && now.getTime() - device.seenAt.getTime() > MINUTE_MS)
     await manager.update(deviceEntity, { id: device.id }, { seenAt: now });
   if (device.shareId !== null) {
     const share = await manager.findOneBy(shareEntity, {

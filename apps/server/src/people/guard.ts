@@ -111,8 +111,8 @@ async function refuseOthers(
   }
 }
 
-/** Counts what each person, link and address asks. */
-function makeMeter(): (asker: Asker | null, address: string) => Promise<void> {
+/** Counts what each device and address asks, and refuses what is too much. */
+function questionLimit(): (asker: Asker | null, address: string) => Promise<void> {
   const [known, unknown] = [A_MINUTE.known, A_MINUTE.unknown].map(
     (points) => new RateLimiterMemory({ points, duration: MINUTE_S }),
   ) as [RateLimiterMemory, RateLimiterMemory];
@@ -126,12 +126,12 @@ function makeMeter(): (asker: Asker | null, address: string) => Promise<void> {
 
 /** Finds who asks, refuses what they may not, and lets what is done be written down. It stands before bodies are read. */
 export function guard({ source, now, doors }: ServerContext): RequestHandler {
-  const count = makeMeter();
+  const count = questionLimit();
   return async (request, _response, next) => {
     const path = request.path.replace(/^\/v1/i, '');
     const access = accessOf(request.method, path);
     const asker: Asker | null = doors.signsIn
-      ? await findAsker(source.manager, sessionTokenOf(request), now())
+      ? await findAsker(source.manager, sessionTokenOf(request), now(), !access?.watches)
       : { kind: 'local' };
     await count(asker, addressOf(request));
     if (!asker && !access) throw NOBODY;

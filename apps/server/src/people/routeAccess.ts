@@ -8,6 +8,8 @@ export interface Access {
   readonly needs: Role | 'anyone';
   readonly act?: AuditAct;
   readonly shared?: Shared;
+  /** Asked by the page itself, on and on: it keeps no device from locking. */
+  readonly watches?: true;
 }
 
 const reads = (shared?: Shared): Access => ({ needs: 'viewer', ...(shared ? { shared } : {}) });
@@ -97,7 +99,7 @@ export const ROUTE_ACCESS: Readonly<Record<string, Access>> = {
   'POST /jobs/:jobId/shares': owner(),
   'DELETE /shares/:id': owner(),
   'GET /audit': owner(),
-  'GET /metrics': owner(),
+  'GET /metrics': { needs: 'owner', watches: true },
 };
 
 /** Things of a workshop that a path names. */

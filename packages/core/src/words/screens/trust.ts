@@ -72,6 +72,6 @@ export const trustWords = {
   open: '4 · Open Nucleon',
   openIt: 'Open Nucleon',
   openWhy:
-    'If a warning comes now, the third switch or the restart of the browser is still missing. Under Display, Nucleon says what works on this device.',
+    'If a warning comes now, one of the steps above is still missing; some browsers must be closed and opened once. Under Display, Nucleon says what works on this device.',
   systems,
 };
