@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { toTheBench } from './bench';
 import { ownJob } from './demoJob';
-import { dragWithin } from './planTouch';
+import { dragWithin, stillBox } from './planTouch';
 
 declare global {
   interface Window {
@@ -108,8 +108,7 @@ test('the rim is dragged to where it really is, and the rest is timed anew', asy
   const drawing = page.getByTestId('run-drawing');
   const depth = async (): Promise<number> => Number(await drawing.getAttribute('aria-valuenow'));
   const before = await depth();
-  const box = await drawing.boundingBox();
-  if (!box) throw new Error('no drawing');
+  const box = await stillBox(drawing);
   await dragWithin(page, box, [0.4, 0.5], [0.4, 0.58], info.project.name === 'phone');
   await expect.poll(depth).toBeGreaterThan(before + 0.5);
   await expect(page.getByTestId('story')).toContainText('Moved on the drawing');

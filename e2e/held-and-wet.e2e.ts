@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
 import { isSaved, openFold, ownJob } from './demoJob';
-import { dragWithin } from './planTouch';
+import { dragWithin, stillBox } from './planTouch';
 
 /** A plate of weak stone with its hole in the middle: what holds it decides, not the hand. */
 async function thinPane(request: APIRequestContext, name: string): Promise<string> {
@@ -59,9 +59,7 @@ test('a pad is dragged under the hole, and the odds of a crack fall', async ({
   const odds = async (): Promise<number> =>
     Number(/1 in (\d+)/.exec(await page.getByTestId('held-odds').innerText())?.[1] ?? NaN);
   const before = await odds();
-  await map.scrollIntoViewIfNeeded();
-  const box = await map.boundingBox();
-  if (!box) throw new Error('no map');
+  const box = await stillBox(map);
   // From (90, 230) to the middle (90, 130) of a face 180 × 260, drawn upright in the middle.
   const up = (mm: number): number => 1 - (14 + (mm / 260) * (box.height - 28)) / box.height;
   await dragWithin(page, box, [0.5, up(230)], [0.5, up(130)], info.project.name === 'phone');
@@ -111,8 +109,7 @@ test(
     await page.getByText('Odds elsewhere').click();
     await expect(page.getByTestId('odds-text')).toContainText(/^From 1 in \d+, pale, to 1 in \d+/);
     const map = page.getByTestId('held-map');
-    const box = await map.boundingBox();
-    if (!box) throw new Error('no map');
+    const box = await stillBox(map);
     await map.tap({ position: { x: box.width / 2, y: box.height * 0.25 } });
     await expect(page.getByTestId('odds-here')).toContainText(/^At .* 1 in \d+, bent to/);
     await page.getByTestId('move-here').click();

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { keepAsPlanned, noteSign, pressMain, toTheBench } from './bench';
 import { isSaved, ownJob } from './demoJob';
-import { dragWithin } from './planTouch';
+import { dragWithin, stillBox } from './planTouch';
 
 const LINE = 'run-line';
 /** Beyond this the clock leaps: the run calculates through it all the same. */
@@ -157,9 +157,7 @@ test('a list is edited, kept, moved by hand, and given back', async ({ page, req
   await expect(page.getByTestId('operation-totals')).toBeVisible();
   // By its handle, one place up, and back by the keys.
   const handle = page.getByLabel(/^Drag, or arrow keys, to move: Rinse/);
-  await handle.scrollIntoViewIfNeeded();
-  const box = await handle.boundingBox();
-  if (!box) throw new Error('the handle is not on the screen');
+  const box = await stillBox(handle);
   const one = 76 / box.height;
   await dragWithin(page, box, [0.5, 0.5], [0.5, 0.5 - one], info.project.name === 'phone');
   await expect

@@ -1,13 +1,23 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
-/** Where the plan stands on the screen. */
-export async function planBox(page: Page) {
-  const plan = page.getByTestId('plan-canvas');
-  await expect(plan).toBeVisible();
-  const box = await plan.boundingBox();
-  if (!box) throw new Error('the plan is not on the screen');
-  return box;
+/** Where something stands on the screen, once it stands still: what loads late may push it on. */
+export async function stillBox(of: Locator): Promise<Box> {
+  await of.scrollIntoViewIfNeeded();
+  const seen: string[] = [];
+  const look = async (): Promise<boolean> => {
+    seen.push(JSON.stringify(await of.boundingBox()));
+    const last = seen.slice(-STILL_LOOKS);
+    return last.length === STILL_LOOKS && last.every((one) => one === last[0] && one !== 'null');
+  };
+  await expect.poll(look, { intervals: [100] }).toBe(true);
+  return JSON.parse(seen.at(-1) ?? '') as Box;
 }
+
+/** So many looks, a tenth of a second apart, must see the same place. */
+const STILL_LOOKS = 4;
+
+/** Where the plan stands on the screen. */
+export const planBox = (page: Page): Promise<Box> => stillBox(page.getByTestId('plan-canvas'));
 
 const STEPS = 12;
 

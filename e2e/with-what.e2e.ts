@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { figure, isSaved, ownJob } from './demoJob';
-import { dragWithin } from './planTouch';
+import { dragWithin, stillBox } from './planTouch';
 
 async function openHole(page: Page, jobId: string, label: string): Promise<string> {
   await page.goto(`/jobs/${jobId}`);
@@ -39,9 +39,7 @@ test('the plan follows its point as it is dragged over the working window', asyn
   const before = await pace();
   await page.getByTestId('room-window').click();
   const map = page.getByTestId('window-map');
-  await map.scrollIntoViewIfNeeded();
-  const box = await map.boundingBox();
-  if (!box) throw new Error('no map');
+  const box = await stillBox(map);
   await dragWithin(page, box, [0.5, 0.5], [0.5, 0.05], info.project.name === 'phone');
   await expect(page.getByTestId('window-point')).toContainText('Chips');
   await map.focus();

@@ -33,18 +33,6 @@ export function OperationRows({ list, form }: OperationRowsProps) {
   const [adding, setAdding] = useState(false);
   return (
     <Column gap="$3">
-      {list.presets.length > 1 ? (
-        <Chips
-          label={operationsWords.startFrom}
-          chips={presetChips(list.presets, list.purpose)}
-          value={list.suggested ? list.presets.find(({ inUse }) => inUse)?.id : undefined}
-          onChange={(id) => {
-            const preset = list.presets.find((one) => one.id === id);
-            if (preset) list.startFrom(preset);
-          }}
-          testID="operation-presets"
-        />
-      ) : null}
       <Small>{list.suggested ? operationsWords.suggested : operationsWords.yourOwn}</Small>
       <Column render="ol" padding={0} margin={0} testID="operations">
         {list.rows.map((row, index) => (
@@ -83,6 +71,19 @@ export function OperationRows({ list, form }: OperationRowsProps) {
           )}
         </Row>
       )}
+      {/* Below the list: they are weighed by a worker, and what comes late must move no row from under a finger. */}
+      {list.presets.length > 1 ? (
+        <Chips
+          label={operationsWords.startFrom}
+          chips={presetChips(list.presets, list.purpose)}
+          value={list.suggested ? list.presets.find(({ inUse }) => inUse)?.id : undefined}
+          onChange={(id) => {
+            const preset = list.presets.find((one) => one.id === id);
+            if (preset) list.startFrom(preset);
+          }}
+          testID="operation-presets"
+        />
+      ) : null}
     </Column>
   );
 }
@@ -216,6 +217,7 @@ function Handle({ label, onMove, onDragged }: HandleProps) {
     <Press
       ref={ref}
       width={44}
+      alignSelf="stretch"
       justifyContent="center"
       cursor="grab"
       aria-label={label}
