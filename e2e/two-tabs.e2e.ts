@@ -7,6 +7,8 @@ test(
   async ({ context, request }) => {
     const jobId = await ownJob(request, '1-dial-house', 'Two tabs');
     const [first, second] = [await context.newPage(), await context.newPage()];
+    // Neither hears of the other’s change before it makes its own.
+    await context.route('**/api/v1/news', (route) => route.abort());
     for (const page of [first, second]) {
       await page.bringToFront();
       await page.goto(`/jobs/${jobId}`);

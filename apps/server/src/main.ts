@@ -9,10 +9,12 @@ import { backUp } from './backup/backUp';
 import { backUpNightly } from './backup/nightly';
 import { createDataSource } from './database/dataSource';
 import { migrate, oneAtATime } from './database/migrate';
+import { afterCommits } from './database/transact';
 import { loadDemo } from './exchange/loadDemo';
 import { keepLearning } from './learning/keepLearning';
 import { threadedWork } from './heavy/threadedWork';
 import { inWorkshop } from './people/asking';
+import { openNewsroom } from './news/newsroom';
 import { ownerLink } from './people/ownerLink';
 import { openReach } from './reach/openReach';
 
@@ -100,7 +102,9 @@ const tools = { source, now: () => new Date(), newId: () => newId() };
 const orEnd = <T>(promise: Promise<T>): Promise<T> =>
   promise.catch((error: unknown) => giveUp(error instanceof Error ? error.message : String(error)));
 const { doors, listen } = await orEnd(openReach(config, tools.now, log));
-const base = { ...tools, heavy, log, doors, backupFolder };
+const newsroom = openNewsroom(source, tools.now, log);
+afterCommits(source, newsroom.wake);
+const base = { ...tools, heavy, log, doors, backupFolder, newsroom };
 const learning = keepLearning(base);
 for (const { id } of await tools.source.query<{ id: string }[]>('SELECT id FROM workshop'))
   inWorkshop(id, tools.now(), learning.changed);
@@ -123,6 +127,7 @@ async function stop(): Promise<void> {
       response.setHeader('Connection', 'close');
     });
   await sleep(LET_IN_MS);
+  newsroom.close();
   const idle = setInterval(() => {
     for (const server of listening.servers) server.closeIdleConnections();
   }, LOOK_MS);

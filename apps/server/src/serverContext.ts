@@ -1,6 +1,7 @@
 import type { DataSource } from 'typeorm';
 import type { HeavyWork } from './heavy/heavyWork';
 import type { Doors } from './http/doors';
+import type { Newsroom } from './news/newsroom';
 
 /** Works out anew what the log tells as runs arrive. */
 export interface Learning {
@@ -18,6 +19,7 @@ export interface ServerContext {
   readonly heavy: HeavyWork;
   readonly learning: Learning;
   readonly doors: Doors;
+  readonly newsroom: Newsroom;
   /** Where copies of the data go, on the disk the data is on; none in tests. */
   readonly backupFolder?: string | undefined;
   readonly log: (text: string) => void;

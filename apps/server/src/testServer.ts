@@ -5,6 +5,8 @@ import { buildApp } from './buildApp';
 import { createDataSource } from './database/dataSource';
 import { migrate } from './database/migrate';
 import { LOOPBACK_DOORS, type Doors } from './http/doors';
+import { afterCommits } from './database/transact';
+import { openNewsroom } from './news/newsroom';
 import { keepLearning } from './learning/keepLearning';
 import { inlineWork } from './heavy/heavyWork';
 import type { ServerContext } from './serverContext';
@@ -26,7 +28,9 @@ function contextOn(
   log: (text: string) => void,
   { doors = LOOPBACK_DOORS, now = () => new Date() }: TestDoors = {},
 ): ServerContext {
-  const base = { source, heavy: inlineWork(), now, newId: () => newId(), log, doors };
+  const newsroom = openNewsroom(source, now, log);
+  afterCommits(source, newsroom.wake);
+  const base = { source, heavy: inlineWork(), now, newId: () => newId(), log, doors, newsroom };
   return { ...base, learning: keepLearning(base) };
 }
 
@@ -56,6 +60,7 @@ export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer
     logged,
     close: async () => {
       await context.learning.settled();
+      context.newsroom.close();
       await source.destroy();
       await maker.query(`DROP DATABASE ${name}`);
       await maker.destroy();

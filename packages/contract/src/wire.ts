@@ -315,6 +315,12 @@ export interface ProblemBody {
   readonly current?: unknown;
 }
 
+/** Something changed: a job or what is in it, a run, the kit or the house’s habits, what the log tells. */
+export interface News {
+  readonly kind: 'job' | 'run' | 'kit' | 'learned';
+  readonly id: string;
+}
+
 /** How the server fares. */
 export interface Metrics {
   readonly upS: number;

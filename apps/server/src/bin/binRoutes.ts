@@ -103,7 +103,7 @@ export function binRoutes({ source, now }: ServerContext): Router {
         const jobId = (await pathOf(manager, kind, id))[0]?.id ?? '';
         await lockJob(manager, jobId);
         await setDeleted(manager, kind, [id], now());
-        if (kind !== 'job') await touchJob(manager, jobId, now());
+        await touchJob(manager, jobId, now());
       });
       response.status(204).end();
     });

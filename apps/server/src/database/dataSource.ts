@@ -11,6 +11,7 @@ import { Risk1764500000000 } from './migrations/1764500000000-risk';
 import { Documents1764600000000 } from './migrations/1764600000000-documents';
 import { Learned1764700000000 } from './migrations/1764700000000-learned';
 import { People1764800000000 } from './migrations/1764800000000-people';
+import { News1764900000000 } from './migrations/1764900000000-news';
 import { learnedEntity } from '../learning/learnedEntity';
 import { PEOPLE_ENTITIES } from '../people/peopleEntities';
 import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
@@ -53,6 +54,7 @@ export function createDataSource(
       Documents1764600000000,
       Learned1764700000000,
       People1764800000000,
+      News1764900000000,
     ],
     connectTimeout: 4000,
     poolSize: 10,

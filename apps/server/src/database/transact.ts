@@ -6,6 +6,12 @@ import { isWorthRetrying } from './databaseErrors';
 
 const TRIES = 3;
 
+/** Told after each commit: something may have changed. */
+const told = new WeakMap<DataSource, () => void>();
+export const afterCommits = (source: DataSource, tell: () => void): void => {
+  told.set(source, tell);
+};
+
 /**
  * Runs work in one transaction, again when it lost a race it may win next time; who did it is written down with
  * it. What was answered meanwhile as too late is not written.
@@ -18,12 +24,14 @@ export async function transact<T>(
   const noted = asking?.noted ?? false;
   for (let attempt = 1; ; attempt++) {
     try {
-      return await source.transaction('READ COMMITTED', async (manager) => {
-        const done = await work(manager);
+      const done = await source.transaction('READ COMMITTED', async (manager) => {
+        const made = await work(manager);
         await writeDownRequest(manager);
         refuseIfLate();
-        return done;
+        return made;
       });
+      told.get(source)?.();
+      return done;
     } catch (error) {
       // What was written down of it went with it.
       if (asking) asking.noted = noted;

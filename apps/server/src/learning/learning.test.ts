@@ -6,6 +6,7 @@ import { jobWith } from '@nucleon/core/setup/jobFixtures';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
 import { buildApp } from '../buildApp';
+import { openNewsroom } from '../news/newsroom';
 import { LOOPBACK_DOORS } from '../http/doors';
 import { inlineWork } from '../heavy/heavyWork';
 import { openTestServer, type TestServer } from '../testServer';
@@ -101,6 +102,11 @@ it('tells what it learned before where the rest takes long', async () => {
     log: () => undefined,
     learning: { changed: () => undefined, settled: () => new Promise(() => undefined) },
     doors: LOOPBACK_DOORS,
+    newsroom: openNewsroom(
+      server.source,
+      () => new Date(),
+      () => undefined,
+    ),
   });
   const { body } = await request(app).get('/api/v1/learning');
   expect(body).toMatchObject({ isBehind: true, report: { runs: 7 } });

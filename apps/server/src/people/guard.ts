@@ -1,17 +1,15 @@
 import { mayActAs, type Role } from '@nucleon/core/data/people';
-import type { Request, RequestHandler } from 'express';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
+import type { RequestHandler } from 'express';
 import type { EntityManager } from 'typeorm';
 import { THE_WORKSHOP_ID } from '../database/workshop';
-import type { DocumentKind } from '../documents/documentKinds';
-import { findOne } from '../documents/repository';
 import { notFound, nothingAt, Problem } from '../http/problem';
-import { runEntity } from '../runs/runEntities';
 import type { ServerContext } from '../serverContext';
 import { whileAsking, type Asker, type Asking } from './asking';
 import { writeDownRequest } from './audit';
+import { IS_OF_JOB, refuseOthers } from './belonging';
 import { findAsker } from './findAsker';
-import { accessOf, type Asked, type PathKind, type Shared } from './routeAccess';
+import { addressOf, questionLimit } from './questionLimit';
+import { accessOf, type Asked } from './routeAccess';
 import { sessionTokenOf } from './sessionCookie';
 
 const WHO: Readonly<Record<Role, string>> = {
@@ -45,83 +43,6 @@ async function refuse(
   }
   if (asker.locked) throw LOCKED;
   if (!mayActAs(asker.role, access.needs)) throw notAllowed(access.needs);
-}
-
-type IsOfJob = (manager: EntityManager, id: string, jobId: string) => Promise<boolean> | boolean;
-
-const isPieceOfJob: IsOfJob = async (manager, id, jobId) =>
-  (await findOne(manager, 'piece', { id }))?.parentId === jobId;
-
-/** Whether what is asked for belongs to the job a link shows. */
-const IS_OF_JOB: Readonly<Record<Shared, IsOfJob>> = {
-  kit: () => true,
-  job: (_manager, id, jobId) => id === jobId,
-  piece: isPieceOfJob,
-  hole: async (manager, id, jobId) => {
-    const hole = await findOne(manager, 'hole', { id });
-    return hole !== null && isPieceOfJob(manager, hole.parentId, jobId);
-  },
-  run: async (manager, id, jobId) => (await manager.findOneBy(runEntity, { id }))?.jobId === jobId,
-};
-
-const LONGEST_ADDRESS = 45;
-export const addressOf = (request: Request): string => (request.ip ?? '').slice(0, LONGEST_ADDRESS);
-
-/** So much a person or a place may ask: far more than a hand can, and less than holds up the others. */
-const A_MINUTE = { known: 1500, unknown: 240 } as const;
-const MINUTE_S = 60;
-const SLOWER = new Problem(
-  'too-many',
-  'That is more than is answered in a minute; nothing was changed. Go on in a minute.',
-);
-
-const hasWorkshop = (kind: DocumentKind) => async (manager: EntityManager, id: string) =>
-  (await findOne(manager, kind, { id }))?.parentId;
-const ofJob = hasWorkshop('job');
-const ofPiece: WorkshopOf = async (manager, id) => {
-  const piece = await findOne(manager, 'piece', { id });
-  return piece ? ofJob(manager, piece.parentId) : undefined;
-};
-
-type WorkshopOf = (manager: EntityManager, id: string) => Promise<string | undefined>;
-/** Whose each thing is that a path names; undefined of what is not there yet. */
-const WORKSHOP_OF: Readonly<Record<PathKind, WorkshopOf>> = {
-  job: ofJob,
-  piece: ofPiece,
-  hole: async (manager, id) => {
-    const hole = await findOne(manager, 'hole', { id });
-    return hole ? ofPiece(manager, hole.parentId) : undefined;
-  },
-  run: async (manager, id) => (await manager.findOneBy(runEntity, { id }))?.workshopId,
-  bit: hasWorkshop('bit'),
-  machine: hasWorkshop('machine'),
-  // One table for all sorts.
-  part: hasWorkshop('couplings'),
-};
-
-/** Another workshop's things are not there for whoever asks. */
-async function refuseOthers(
-  manager: EntityManager,
-  asker: Exclude<Asker, { kind: 'local' }>,
-  { things }: Asked,
-): Promise<void> {
-  for (const { kind, id } of things) {
-    const workshopId = await WORKSHOP_OF[kind](manager, id);
-    if (workshopId !== undefined && workshopId !== asker.workshopId) throw notFound(kind, id);
-  }
-}
-
-/** Counts what each device and address asks, and refuses what is too much. */
-function questionLimit(): (asker: Asker | null, address: string) => Promise<void> {
-  const [known, unknown] = [A_MINUTE.known, A_MINUTE.unknown].map(
-    (points) => new RateLimiterMemory({ points, duration: MINUTE_S }),
-  ) as [RateLimiterMemory, RateLimiterMemory];
-  return async (asker, address) => {
-    if (asker?.kind === 'local') return;
-    await (asker ? known.consume(asker.deviceId) : unknown.consume(address)).catch(() => {
-      throw SLOWER;
-    });
-  };
 }
 
 /** Finds who asks, refuses what they may not, and lets what is done be written down. It stands before bodies are read. */

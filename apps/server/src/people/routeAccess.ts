@@ -1,7 +1,7 @@
 import type { AuditAct, Role } from '@nucleon/core/data/people';
 
 /** What a link to one job may read: things of that job, found by the first id of the path; and the kit plans need. */
-export type Shared = 'job' | 'piece' | 'hole' | 'run' | 'kit';
+export type Shared = 'job' | 'piece' | 'hole' | 'run' | 'kit' | 'news';
 
 export interface Access {
   /** The least that may ask; `anyone` has not signed in yet. */
@@ -100,6 +100,7 @@ export const ROUTE_ACCESS: Readonly<Record<string, Access>> = {
   'DELETE /shares/:id': owner(),
   'GET /audit': owner(),
   'GET /metrics': { needs: 'owner', watches: true },
+  'GET /news': { needs: 'viewer', shared: 'news', watches: true },
 };
 
 /** Things of a workshop that a path names. */

@@ -19,7 +19,7 @@ import type { ServerContext } from '../serverContext';
 import { askingNow, personAsking, type Asker } from './asking';
 import { writeDown } from './audit';
 import { addDevice, endDevices } from './devices';
-import { addressOf } from './guard';
+import { addressOf } from './questionLimit';
 import { deviceEntity, invitationEntity, personEntity, shareEntity } from './peopleEntities';
 import { hashOfToken, hashPassword, isPassword } from './secrets';
 import { giveSession, sessionTokenOf, takeSession } from './sessionCookie';

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { usePathname } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
+import { useNews } from '../../api/useNews';
 import { fetchWorkshop } from '../../api/keptAnswers';
 import { SignInScreen } from './SignInScreen';
 import { UnlockScreen } from './UnlockScreen';
@@ -18,6 +19,7 @@ export function WhoIsHere({ children }: { readonly children: ReactNode }) {
   useEffect(() => {
     if (isIn) fetchWorkshop(client);
   }, [client, isIn]);
+  useNews(isIn || session?.kind === 'share');
   if (session === null) return null;
   if (BY_LINK.includes(path)) return children;
   if (session.kind === 'nobody') return <SignInScreen first={session.first} />;

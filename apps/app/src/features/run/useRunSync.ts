@@ -2,14 +2,15 @@ import { keys } from '../../api/keys';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { fetchRun } from '../../api/runs';
+import { onRunNews } from '../../api/runNews';
 import { ApiProblem } from '../../api/problem';
 import { listenForOnline } from './listenForOnline';
 import { useRuns, type KnownEvent } from './runStore';
 import { sendRun } from './sendRun';
 
 const RETRY_MS = 2500;
-/** Another device may have taken over, or added a sign. */
-const ASK_MS = 2000;
+/** Another device may have taken over, or added a sign: heard of as it does, and asked for in case it was not. */
+const ASK_MS = 15_000;
 
 export type RunSync =
   /** writing: the last tap is not on this device's disk yet. */
@@ -71,7 +72,9 @@ export function useRunSync(runId: string): RunSync {
     void useRuns.getState().load(runId).then(round);
     const back = (): void => void round();
     listenForOnline('add', back);
+    const deaf = onRunNews(runId, back);
     return () => {
+      deaf();
       left.abort();
       clearTimeout(timer);
       listenForOnline('remove', back);
