@@ -88,7 +88,7 @@ export function openNewsroom(
     if (looking) return;
     looking = true;
     // Asked again meanwhile: what was written since may have been missed.
-    for (let looked = 0; looked !== asked; ) {
+    for (let looked = 0; looked !== asked;) {
       looked = asked;
       for (const [workshopId, { listeners, seen }] of rooms)
         try {
