@@ -18,6 +18,7 @@ import {
 } from './setup/packages.mjs';
 import { ROOT } from './setup/root.mjs';
 import { capture } from './setup/run.mjs';
+import { ensureServerBuild } from './setup/serverBuild.mjs';
 import { ensurePseudoBuild, ensureWebBuild } from './setup/web.mjs';
 
 const work = await mkdtemp(join(tmpdir(), 'nucleon-test-'));
@@ -155,7 +156,10 @@ const results = [];
 if (parts.includes('checks')) results.push(await runChecks());
 const projects = JEST_PARTS.filter((part) => parts.includes(part));
 if (projects.length > 0) results.push(await runJest(projects));
-if (parts.includes('faults') || browser) await ensureWebBuild();
+if (parts.includes('faults') || browser) {
+  await ensureWebBuild();
+  await ensureServerBuild();
+}
 if (browser) await ensurePseudoBuild();
 if (parts.includes('faults')) results.push(await runFaults());
 if (browser) results.push(await runPlaywright());

@@ -3,9 +3,12 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { ROOT } from './root.mjs';
 import { endChild } from './run.mjs';
+import { ensureServerBuild } from './serverBuild.mjs';
 
 /** The server lets requests in flight finish for at most 8 s; longer than that it is stuck. */
 const STOP_TIMEOUT_MS = 12_000;
+
+let built;
 
 /**
  * @param {{ databaseUrl: string, port?: number, web?: string, demo?: 'load' | 'reset' | 'none', backups?: string, reach?: Reach }} options
@@ -15,7 +18,7 @@ const STOP_TIMEOUT_MS = 12_000;
  * @returns {Promise<{ address: string, owner?: string, trust?: string, child: import('node:child_process').ChildProcess, stop: () => Promise<void> }>}
  *   owner: the link by which the first owner joins; trust: where a phone is led through trusting it
  */
-export function startServer({
+export async function startServer({
   databaseUrl,
   port = 0,
   web,
@@ -37,7 +40,9 @@ export function startServer({
     ...(authority ? { NUCLEON_AUTHORITY: authority } : {}),
     ...(newOwnerLink ? { NUCLEON_OWNER_LINK: '1' } : {}),
   };
-  const child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
+  // Looked at once: one that is started again after it died is the same.
+  built ??= ensureServerBuild();
+  const child = spawn(process.execPath, ['--enable-source-maps', await built], {
     cwd: join(ROOT, 'apps', 'server'),
     env,
     // Its input ends when this process does, however it dies: the server is never left behind.

@@ -1,6 +1,7 @@
 import type { ServerResponse } from 'node:http';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
+import { compileAhead } from '@nucleon/contract/validator';
 import { v7 as newId } from 'uuid';
 import { emptyBin } from './bin/emptyBin';
 import { buildApp } from './buildApp';
@@ -24,6 +25,8 @@ const LET_IN_MS = 200;
 /** Requests in flight get so long to finish once the server is told to stop. */
 const FINISH_WITHIN_MS = 8000;
 const LOOK_MS = 50;
+/** Between two schemas that are made ready requests are answered. */
+const REST_MS = 20;
 
 const log = (text: string): void => {
   process.stderr.write(`${text}\n`);
@@ -115,6 +118,7 @@ if (link !== null) process.stdout.write(`owner ${listening.address}/join#${link}
 const { trustAddress } = doors.reach();
 if (trustAddress !== null) process.stdout.write(`trust ${trustAddress}\n`);
 process.stdout.write(`listening ${listening.address}\n`);
+void compileAhead(() => sleep(REST_MS));
 
 let stopping = false;
 /** Takes what is on its way, then no more; lets what is under way finish, then closes. */

@@ -1,3 +1,4 @@
+import { extname } from 'node:path';
 import { Piscina } from 'piscina';
 import { Problem } from '../http/problem';
 import type { HeavyWork } from './heavyWork';
@@ -11,9 +12,11 @@ const busy = (): Problem =>
 
 /** Two threads, a bounded queue, and one sum for all who ask the same at once. */
 export function threadedWork(): HeavyWork {
+  // Beside this file, as a source or built.
+  const kind = extname(import.meta.url);
   const pool = new Piscina({
-    filename: new URL('./heavy.worker.ts', import.meta.url).href,
-    execArgv: ['--import', 'tsx'],
+    filename: new URL(`./heavy.worker${kind}`, import.meta.url).href,
+    execArgv: kind === '.ts' ? ['--import', 'tsx'] : [],
     minThreads: 0,
     maxThreads: 2,
     idleTimeout: 60_000,
