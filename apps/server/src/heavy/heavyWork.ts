@@ -1,10 +1,14 @@
 import { heavyTasks, type HeavyInput, type HeavyTasks } from './tasks';
 
+export type { HeavyInput };
+
 /** The heavy tasks, away from the thread that answers requests. */
 export interface HeavyWork {
+  /** @param gone aborted when whoever asked has left: a sum nobody waits for is stopped */
   readonly run: <K extends keyof HeavyTasks>(
     task: K,
     input: HeavyInput<K>,
+    gone?: AbortSignal,
   ) => Promise<ReturnType<HeavyTasks[K]>>;
   /** What waits for a thread. */
   readonly waiting: () => number;

@@ -42,9 +42,12 @@ export function admission(limits: AdmissionLimits = USUAL_LIMITS): RequestHandle
   };
 }
 
-/** Whether the request at hand has been answered already, for it took too long. */
+/** Of the request at hand. */
 interface Deadline {
+  /** It has been answered already, for it took too long. */
   passed: boolean;
+  /** Aborted when whoever asked has left, or was told that it took too long. */
+  readonly gone: AbortSignal;
 }
 const deadlines = new AsyncLocalStorage<Deadline>();
 
@@ -63,13 +66,15 @@ const tooLate = (wrote: boolean): Problem =>
 /** Answers for a request that the database leaves hanging, and marks it so that nothing of it is written later. */
 export function deadline(afterMs = usualMs): RequestHandler {
   return (request, response: Response, next) => {
-    const mine: Deadline = { passed: false };
+    const leave = new AbortController();
+    const mine: Deadline = { passed: false, gone: leave.signal };
     let timer: NodeJS.Timeout | undefined;
     const begin = (): void => {
       // One that was refused before its body was here: nobody waits for it.
       if (response.writableEnded) return;
       timer = setTimeout(() => {
         mine.passed = true;
+        leave.abort();
         if (!response.headersSent) sendProblem(response, tooLate(request.method !== 'GET'));
       }, afterMs(request.originalUrl));
     };
@@ -79,12 +84,16 @@ export function deadline(afterMs = usualMs): RequestHandler {
     else begin();
     response.once('close', () => {
       clearTimeout(timer);
+      if (!response.writableFinished) leave.abort();
     });
     deadlines.run(mine, () => {
       next();
     });
   };
 }
+
+/** Aborted when nobody waits for the answer any more; undefined where nobody asked. */
+export const askerGone = (): AbortSignal | undefined => deadlines.getStore()?.gone;
 
 /** Throws where the sender was told that it took too long: call before a change is made to last. */
 export function refuseIfLate(): void {

@@ -75,5 +75,7 @@ export const problemHandler =
       if (!response.writableEnded) response.destroy();
       return;
     }
+    // Stopped because whoever asked has left: there is nobody to tell.
+    if (response.destroyed && error instanceof Error && error.name === 'AbortError') return;
     sendProblem(response, problemOf(error, log));
   };

@@ -8,6 +8,7 @@ import { In, type DataSource, type EntityManager } from 'typeorm';
 import { transact } from '../database/transact';
 import { drillCaseOf, loadHole, type LoadedJob } from '../documents/loadJob';
 import { loadKit, type LoadedKit } from '../documents/loadKit';
+import { askerGone } from '../http/admission';
 import type { ServerContext } from '../serverContext';
 import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
 import { makingsOf, olderPlans, planHoles, type Planned } from './planHoles';
@@ -128,7 +129,7 @@ export async function planOf(
   if (read.kind === 'faulty') return read;
   const { row, drillCase } = read.value;
   if (!bent || !isUnbent(row.plan)) return { kind: 'made', value: row.plan };
-  const outcome = await heavy.run('bentPlan', drillCase);
+  const outcome = await heavy.run('bentPlan', drillCase, askerGone());
   if (outcome.kind === 'faulty') return outcome;
   await keepWith(source.manager, row, { plan: outcome.plan });
   return { kind: 'made', value: outcome.plan };
@@ -143,7 +144,7 @@ export async function riskOf(
   if (read.kind === 'faulty') return read;
   const { row, drillCase } = read.value;
   if (row.risk) return { kind: 'made', value: row.risk };
-  const outcome = await heavy.run('risk', drillCase);
+  const outcome = await heavy.run('risk', drillCase, askerGone());
   if (outcome.kind === 'faulty') return faultyInWords(outcome);
   await keepWith(source.manager, row, { risk: outcome.risk });
   return { kind: 'made', value: outcome.risk };
