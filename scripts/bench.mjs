@@ -4,6 +4,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { benchBeside } from './bench/beside.mjs';
 import { benchDrag } from './bench/drag.mjs';
 import { startMariadb } from './setup/mariadb.mjs';
 import {
@@ -186,6 +187,12 @@ try {
     25,
     'ms',
   ]);
+  const { alone, beside } = await benchBeside(server.address, demo);
+  rows.push(
+    ['a light request by itself, p99', alone.p99, 100, 'ms'],
+    ['a light request while all heavy ones run, p50', beside.p50, 100, 'ms'],
+    ['a light request while all heavy ones run, p99', beside.p99, 100, 'ms'],
+  );
 } finally {
   await server.stop();
   await database.stop();

@@ -2,11 +2,11 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
+import { forwardTo, wholeJobRoutes } from './annex/forward';
 import { binRoutes } from './bin/binRoutes';
-import { exchangeRoutes } from './exchange/exchangeRoutes';
 import { holeRoutes } from './holes/holeRoutes';
 import { houseRoutes } from './house/houseRoutes';
-import { admission, deadline, IMPORT_PATH } from './http/admission';
+import { admission, deadline } from './http/admission';
 import { onlyOwnPages, pageRules } from './http/doors';
 import { jsonBody } from './http/jsonBody';
 import { nothingAt } from './http/problem';
@@ -28,8 +28,6 @@ import { runRoutes } from './runs/runRoutes';
 import type { ServerContext } from './serverContext';
 
 const BODY_LIMIT = { bytes: 1024 * 1024, values: 200_000 };
-/** A job with the log of some years: three thousand runs and their plans are 45 MB. */
-const IMPORT_LIMIT = { bytes: 64 * 1024 * 1024, values: 6_000_000 };
 /** A piece with thousands of holes. */
 const LAYOUT_LIMIT = { bytes: 8 * 1024 * 1024, values: 600_000 };
 const LAYOUT_PATH = /^\/api\/v1\/pieces\/[^/]+\/layout$/;
@@ -41,6 +39,10 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
   app.disable('x-powered-by');
   if (context.doors.behindProxy) app.set('trust proxy', 'loopback, uniquelocal');
   const meter = makeMeter();
+  const taken = (): void => {
+    context.learning.changed();
+    context.newsroom.wake();
+  };
   // A stream lasts for hours: it is no request that others wait for, and none that takes too long.
   const butNews =
     (rule: RequestHandler): RequestHandler =>
@@ -53,7 +55,7 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
   app.use('/api', onlyOwnPages(context.doors), butNews(deadline()), guard(context));
   // The lightest level: a phone on the workshop's own network waits for the server, not for the wire.
   app.use(compression({ level: 1 }));
-  app.use(IMPORT_PATH, jsonBody(IMPORT_LIMIT));
+  app.use('/api/v1', wholeJobRoutes(context.source, forwardTo(context.annex.socket, taken)));
   app.use(LAYOUT_PATH, jsonBody(LAYOUT_LIMIT));
   app.use('/api', jsonBody(BODY_LIMIT));
 
@@ -74,7 +76,6 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     runRoutes(context),
     runPhotoRoutes(context),
     learningRoutes(context),
-    exchangeRoutes(context),
     sessionRoutes(context),
     peopleRoutes(context),
     metricsRoutes(context, meter),

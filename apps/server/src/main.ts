@@ -3,6 +3,8 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { compileAhead } from '@nucleon/contract/validator';
 import { v7 as newId } from 'uuid';
+import { heavyElsewhere } from './annex/heavyElsewhere';
+import { openAnnex } from './annex/openAnnex';
 import { emptyBin } from './bin/emptyBin';
 import { buildApp } from './buildApp';
 import { readConfig, type ServerConfig } from './config';
@@ -13,7 +15,6 @@ import { migrate, oneAtATime } from './database/migrate';
 import { afterCommits } from './database/transact';
 import { loadDemo } from './exchange/loadDemo';
 import { keepLearning } from './learning/keepLearning';
-import { threadedWork } from './heavy/threadedWork';
 import { inWorkshop } from './people/asking';
 import { openNewsroom } from './news/newsroom';
 import { ownerLink } from './people/ownerLink';
@@ -100,14 +101,15 @@ if (backupFolder !== undefined)
     });
   }, LOOK_FOR_NIGHTLY_MS).unref();
 
-const heavy = threadedWork();
 const tools = { source, now: () => new Date(), newId: () => newId() };
 const orEnd = <T>(promise: Promise<T>): Promise<T> =>
   promise.catch((error: unknown) => giveUp(error instanceof Error ? error.message : String(error)));
 const { doors, listen } = await orEnd(openReach(config, tools.now, log));
 const newsroom = openNewsroom(source, tools.now, log);
 afterCommits(source, newsroom.wake);
-const base = { ...tools, heavy, log, doors, backupFolder, newsroom };
+const annex = openAnnex(config.databaseUrl, log);
+const heavy = heavyElsewhere(annex);
+const base = { ...tools, heavy, log, doors, backupFolder, newsroom, annex };
 const learning = keepLearning(base);
 for (const { id } of await tools.source.query<{ id: string }[]>('SELECT id FROM workshop'))
   inWorkshop(id, tools.now(), learning.changed);

@@ -1,4 +1,5 @@
 import type { DataSource } from 'typeorm';
+import type { Annex } from './annex/annex';
 import type { HeavyWork } from './heavy/heavyWork';
 import type { Doors } from './http/doors';
 import type { Newsroom } from './news/newsroom';
@@ -20,6 +21,8 @@ export interface ServerContext {
   readonly learning: Learning;
   readonly doors: Doors;
   readonly newsroom: Newsroom;
+  /** The process that does what takes long. */
+  readonly annex: Pick<Annex, 'socket'>;
   /** Where copies of the data go, on the disk the data is on; none in tests. */
   readonly backupFolder?: string | undefined;
   readonly log: (text: string) => void;

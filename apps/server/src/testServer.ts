@@ -1,6 +1,12 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
 import { v7 as newId } from 'uuid';
 import type { Express } from 'express';
 import type { DataSource } from 'typeorm';
+import { annexApp } from './annex/annexApp';
+import { notThere } from './annex/annex';
 import { buildApp } from './buildApp';
 import { createDataSource } from './database/dataSource';
 import { migrate } from './database/migrate';
@@ -19,9 +25,27 @@ export interface TestServer {
   readonly close: () => Promise<void>;
 }
 
-/** The app on a database that is ready. */
+/** The app on a database that is ready; whole jobs it takes neither in nor out. */
 export const appOn = (source: DataSource, log: (text: string) => void = () => undefined): Express =>
   buildApp(contextOn(source, log));
+
+/** What takes long, on this thread. */
+async function openAnnexHere(
+  context: ServerContext,
+  log: (text: string) => void,
+): Promise<{ readonly at: string; readonly close: () => void }> {
+  const at = join(mkdtempSync(join(tmpdir(), 'nucleon-annex-')), 'annex');
+  const server = createServer(annexApp(context, log));
+  await new Promise<void>((resolve) => server.listen(at, resolve));
+  return {
+    at,
+    close: () => {
+      server.closeAllConnections();
+      server.close();
+      rmSync(dirname(at), { recursive: true });
+    },
+  };
+}
 
 function contextOn(
   source: DataSource,
@@ -30,7 +54,17 @@ function contextOn(
 ): ServerContext {
   const newsroom = openNewsroom(source, now, log);
   afterCommits(source, newsroom.wake);
-  const base = { source, heavy: inlineWork(), now, newId: () => newId(), log, doors, newsroom };
+  const annex = { socket: () => Promise.reject(notThere()) };
+  const base = {
+    source,
+    heavy: inlineWork(),
+    now,
+    newId: () => newId(),
+    log,
+    doors,
+    newsroom,
+    annex,
+  };
   return { ...base, learning: keepLearning(base) };
 }
 
@@ -52,8 +86,10 @@ export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer
   await source.initialize();
   await migrate(source);
   const logged: string[] = [];
-  const context = contextOn(source, (text) => logged.push(text), beyond);
-  const app = buildApp(context);
+  const log = (text: string): void => void logged.push(text);
+  const context = contextOn(source, log, beyond);
+  const annex = await openAnnexHere(context, log);
+  const app = buildApp({ ...context, annex: { socket: () => Promise.resolve(annex.at) } });
   return {
     app,
     source,
@@ -61,6 +97,7 @@ export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer
     close: async () => {
       await context.learning.settled();
       context.newsroom.close();
+      annex.close();
       await source.destroy();
       await maker.query(`DROP DATABASE ${name}`);
       await maker.destroy();

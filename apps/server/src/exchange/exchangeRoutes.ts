@@ -47,9 +47,10 @@ async function archiveIn(request: Request): Promise<Archive> {
   return { file: checkedBody(request, checkJobData), pictures: [], left: [] };
 }
 
+export type ExchangeContext = Pick<ServerContext, 'source' | 'now' | 'newId'>;
+
 /** Jobs out and in, whole: as an open file, or as an archive with every picture. */
-export function exchangeRoutes(context: ServerContext): Router {
-  const { source, now, newId, learning } = context;
+export function exchangeRoutes({ source, now, newId }: ExchangeContext): Router {
   const router = Router();
   const zipBody = express.raw({ type: ZIP, limit: LARGEST_ARCHIVE_BYTES });
   router.post('/import', zipBody, async (request: Request, response: Response) => {
@@ -68,7 +69,6 @@ export function exchangeRoutes(context: ServerContext): Router {
       );
       return { jobId, skipped, left, differs };
     });
-    learning.changed();
     // In time for the list, which counts what is stopped; a long job’s other holes wait until it is opened.
     await jobDetail(source, imported.jobId);
     response.status(201).location(`/api/v1/jobs/${imported.jobId}`).json(imported);

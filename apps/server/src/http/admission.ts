@@ -52,8 +52,9 @@ interface Deadline {
 const deadlines = new AsyncLocalStorage<Deadline>();
 
 export const IMPORT_PATH = '/api/v1/import';
-/** A person's own client gives up after 10 s: it is told before. A large job is checked, planned and stored whole. */
-const usualMs = (path: string): number => (path.startsWith(IMPORT_PATH) ? 60_000 : 9000);
+const WHOLE_JOB = /^\/api\/v1\/(import|jobs\/[^/]+\/(export|archive))\b/i;
+/** A person's own client gives up after 10 s: it is told before. A large job is read, checked and stored whole. */
+const usualMs = (path: string): number => (WHOLE_JOB.test(path) ? 60_000 : 9000);
 
 const tooLate = (wrote: boolean): Problem =>
   new Problem(
@@ -73,9 +74,11 @@ export function deadline(afterMs = usualMs): RequestHandler {
       // One that was refused before its body was here: nobody waits for it.
       if (response.writableEnded) return;
       timer = setTimeout(() => {
+        // A long answer that has begun goes on.
+        if (response.headersSent) return;
         mine.passed = true;
         leave.abort();
-        if (!response.headersSent) sendProblem(response, tooLate(request.method !== 'GET'));
+        sendProblem(response, tooLate(request.method !== 'GET'));
       }, afterMs(request.originalUrl));
     };
     // A picture over a weak signal takes what it takes: the time counts from when it is here.

@@ -1,4 +1,4 @@
-import { learnAll, type LearningInput } from '@nucleon/core/learning/learningReport';
+import type { LearningInput } from '@nucleon/core/learning/learningReport';
 import { loggedRun, type LoggedHole } from '@nucleon/core/learning/loggedHole';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { workshopNow } from '../database/workshop';
@@ -50,9 +50,6 @@ export function keepLearning(context: Omit<ServerContext, 'learning'>): Learning
   };
 }
 
-/** Fewer are worked out in some hundredths of a second: no thread is started for them. */
-const MANY_RUNS = 30;
-
 async function relearn({ source, heavy, now }: Omit<ServerContext, 'learning'>): Promise<void> {
   await fillLogged(source.manager);
   const { manager } = source;
@@ -86,7 +83,7 @@ async function relearn({ source, heavy, now }: Omit<ServerContext, 'learning'>):
     cases,
     now: now().toISOString(),
   };
-  const outcome = runs.length < MANY_RUNS ? learnAll(input) : await heavy.run('learn', input);
+  const outcome = await heavy.run('learn', input);
   await transact(source, (inside) =>
     inside.upsert(
       learnedEntity,

@@ -102,6 +102,7 @@ it('tells what it learned before where the rest takes long', async () => {
     log: () => undefined,
     learning: { changed: () => undefined, settled: () => new Promise(() => undefined) },
     doors: LOOPBACK_DOORS,
+    annex: { socket: () => Promise.reject(new Error('not asked')) },
     newsroom: openNewsroom(
       server.source,
       () => new Date(),

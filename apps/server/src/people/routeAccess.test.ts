@@ -34,7 +34,7 @@ function routesOf(layers: readonly Layer[]): readonly string[] {
 
 it('says of every route who may ask it, and of no other', () => {
   const newsroom = { onClose: () => undefined };
-  const context = { doors: LOOPBACK_DOORS, learning: {}, newsroom, log: () => undefined };
+  const context = { doors: LOOPBACK_DOORS, annex: {}, newsroom, log: () => undefined };
   const app = buildApp(context as never);
   const { stack } = (app as unknown as { router: { stack: readonly Layer[] } }).router;
   const routes = routesOf(stack)

@@ -9,6 +9,7 @@ import { In, Like, Not, type EntityManager } from 'typeorm';
 import { drillCaseOf, type JobRow, type LoadedJob } from '../documents/loadJob';
 import type { LoadedKit } from '../documents/loadKit';
 import { inBatches, inPackets } from '../documents/repository';
+import { takingTurns } from '../http/turns';
 import { holePlanEntity, type HolePlanRow } from './holePlanEntity';
 
 /** What came of planning holes: a plan each, or what is wrong with it. */
@@ -53,9 +54,11 @@ export async function planHoles(
   const pieceById = new Map(pieces.map((piece) => [piece.id, piece]));
   const rows: HolePlanRow[] = [];
   const faulty = new Map<string, readonly Fault[]>();
+  const turn = takingTurns();
   for (const hole of holes) {
     const piece = pieceById.get(hole.parentId);
     if (!piece) continue;
+    await turn();
     const outcome = makePlan(drillCaseOf(job, piece, hole, kit), METRIC);
     if (outcome.kind === 'faulty') faulty.set(hole.id, outcome.faults);
     else

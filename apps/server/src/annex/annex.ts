@@ -1,0 +1,14 @@
+import { Problem } from '../http/problem';
+
+/** The process beside the server that does what would hold up others. */
+export interface Annex {
+  /** The socket it listens on, once it does. @throws Problem where it does not come up */
+  readonly socket: () => Promise<string>;
+  readonly close: () => Promise<void>;
+}
+
+export const notThere = (): Problem =>
+  new Problem(
+    'busy',
+    'The server is busy with such calculations, or just starting; nothing was changed. Try again in a few seconds.',
+  );

@@ -1,0 +1,28 @@
+import { rmSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { dirname } from 'node:path';
+import { compileAhead } from '@nucleon/contract/validator';
+import { v7 as newId } from 'uuid';
+import { createDataSource } from '../database/dataSource';
+import { threadedWork } from '../heavy/threadedWork';
+import { annexApp } from './annexApp';
+
+/** The process beside the server: it does what would hold up others, and ends when the server does. */
+const [, , socketPath = ''] = process.argv;
+process.on('disconnect', () => {
+  rmSync(dirname(socketPath), { recursive: true, force: true });
+  process.exit();
+});
+// A signal meant for the server reaches its whole group; what is under way here ends with the server, not before.
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, () => undefined);
+
+const log = (text: string): void => {
+  process.stderr.write(`${text}\n`);
+};
+const source = createDataSource(process.env.NUCLEON_DB_URL ?? '');
+await source.initialize();
+const context = { source, now: () => new Date(), newId: () => newId(), heavy: threadedWork() };
+createServer(annexApp(context, log)).listen(socketPath, () => {
+  process.send?.('listening');
+});
+await compileAhead(() => Promise.resolve());

@@ -1,0 +1,47 @@
+import { request as ask, type IncomingMessage } from 'node:http';
+import { buffer } from 'node:stream/consumers';
+import { deserialize, serialize } from 'node:v8';
+import type { ProblemBody } from '@nucleon/contract/wire';
+import type { HeavyWork } from '../heavy/heavyWork';
+import { Problem } from '../http/problem';
+import { HEAVY_PATH } from './annexApp';
+import type { Annex } from './annex';
+
+/** Threads of the annex: what is asked beyond them waits. */
+const THREADS = 2;
+
+const answerTo = (socketPath: string, body: Buffer, signal: AbortSignal | undefined) =>
+  new Promise<IncomingMessage>((resolve, reject) => {
+    ask({ socketPath, method: 'POST', path: HEAVY_PATH, ...(signal ? { signal } : {}) }, resolve)
+      .once('error', reject)
+      .end(body);
+  });
+
+/** Heavy work done by the annex. */
+export function heavyElsewhere({ socket, close }: Annex): HeavyWork {
+  let open = 0;
+  let closed = false;
+  return {
+    run: async (task, input, gone) => {
+      open++;
+      try {
+        const answer = await answerTo(await socket(), serialize({ task, input }), gone);
+        const bytes = await buffer(answer);
+        if (answer.statusCode === 200) return deserialize(bytes) as never;
+        const { code, detail } = JSON.parse(bytes.toString()) as ProblemBody;
+        throw new Problem(code, detail);
+      } catch (error) {
+        // The server is stopping: nobody waits for it, and nothing went wrong.
+        if (closed) return new Promise<never>(() => undefined);
+        throw error;
+      } finally {
+        open--;
+      }
+    },
+    waiting: () => Math.max(0, open - THREADS),
+    close: () => {
+      closed = true;
+      return close();
+    },
+  };
+}
