@@ -115,7 +115,7 @@ async function clear(path, folder) {
     console.log(`${path} was no lock of Nucleon’s; it is now ${aside}.`);
     return;
   }
-  if (isPid(other.serverPid)) await endProcess(other.serverPid, 'src/main.ts');
+  if (isPid(other.serverPid)) await endProcess(other.serverPid, 'server/dist/main.js');
   // Another start may have taken over meanwhile: what is moved away must be what was read.
   const old = `${path}.${process.pid}.old`;
   await rename(path, old);

@@ -32,7 +32,7 @@ export function heavyElsewhere({ socket, close }: Annex): HeavyWork {
         throw new Problem(code, detail);
       } catch (error) {
         // The server is stopping: nobody waits for it, and nothing went wrong.
-        if (closed) return new Promise<never>(() => undefined);
+        if (closed) return await new Promise<never>(() => undefined);
         throw error;
       } finally {
         open--;
