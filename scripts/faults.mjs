@@ -8,6 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backups } from './faults/backups.mjs';
+import { badInputs } from './faults/badInputs.mjs';
 import { browser } from './faults/browser.mjs';
 import { disk } from './faults/disk.mjs';
 import { folders } from './faults/folders.mjs';
@@ -25,7 +26,18 @@ import {
 } from './setup/packages.mjs';
 import { ensureWebBuild } from './setup/web.mjs';
 
-const CAMPAIGNS = { folders, migrations, kills, stops, freezes, load, disk, backups, browser };
+const CAMPAIGNS = {
+  folders,
+  migrations,
+  kills,
+  stops,
+  freezes,
+  load,
+  badInputs,
+  disk,
+  backups,
+  browser,
+};
 /** What must be none. */
 const BAD = ['lost', 'doubled', 'failedToStart', 'hung', 'cut', 'orphans', 'unsaid'];
 const DEFAULT_SEED = 20261127;

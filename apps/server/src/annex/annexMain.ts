@@ -23,6 +23,7 @@ const source = createDataSource(process.env.NUCLEON_DB_URL ?? '');
 await source.initialize();
 const context = { source, now: () => new Date(), newId: () => newId(), heavy: threadedWork() };
 createServer(annexApp(context, log)).listen(socketPath, () => {
-  process.send?.('listening');
+  // Nobody hears it where the server has ended meanwhile.
+  process.send?.('listening', undefined, undefined, () => undefined);
 });
 await compileAhead(() => Promise.resolve());

@@ -144,6 +144,10 @@ describe('an archive that is none', () => {
     expect((await send(Buffer.from('no zip'))).status).toBe(415);
     const whole = await zipOf({ 'job.nucleon.json': job });
     expect((await send(whole.subarray(0, whole.length / 2))).status).toBe(415);
+    // An entry of the list of contents that says it is longer than the list.
+    const broken = Buffer.from(whole);
+    broken.writeUInt16LE(0xffff, broken.indexOf('PK\u0001\u0002') + 28);
+    expect((await send(broken)).status).toBe(415);
     expect((await send(await zipOf({ 'other.json': job }))).status).toBe(422);
     const bomb = await zipOf({
       'job.nucleon.json': job,

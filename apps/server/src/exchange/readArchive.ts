@@ -36,7 +36,7 @@ export async function readArchive(bytes: Buffer): Promise<Archive> {
   const pictures: ArchivedPicture[] = [];
   const left: string[] = [];
   let unpacked = 0;
-  for await (const entry of zip.eachEntry()) {
+  for await (const entry of entriesOf(zip)) {
     const whose = pictureAt(entry.fileName);
     const maxMb = entry.fileName === jobPath ? LARGEST_JOB_MB : LARGEST_PICTURE_MB;
     unpacked += entry.uncompressedSize;
@@ -72,6 +72,15 @@ async function open(bytes: Buffer): Promise<ZipFile> {
     'too-large',
     `The archive holds ${zip.entryCount} files; at most ${MAX_ENTRIES} are read.`,
   );
+}
+
+/** A list of contents may be broken in the middle. */
+async function* entriesOf(zip: ZipFile): AsyncGenerator<Entry> {
+  try {
+    yield* zip.eachEntry();
+  } catch (error) {
+    throw noArchive(error);
+  }
 }
 
 async function unpack(zip: ZipFile, entry: Entry): Promise<Buffer> {
