@@ -17,6 +17,8 @@ import { kills, stops } from './faults/kills.mjs';
 import { load } from './faults/load.mjs';
 import { migrations } from './faults/migrations.mjs';
 import { seeded } from './faults/random.mjs';
+import { orphansLeft } from './faults/stack.mjs';
+import { writeReport } from './faults/report.mjs';
 import {
   CHROMIUM,
   checkNode,
@@ -47,6 +49,7 @@ const { values } = parseArgs({
     short: { type: 'boolean', default: false },
     seed: { type: 'string', default: String(DEFAULT_SEED) },
     only: { type: 'string' },
+    write: { type: 'boolean', default: false },
   },
 });
 const names = values.only?.split(',') ?? Object.keys(CAMPAIGNS);
@@ -69,10 +72,12 @@ for (const name of names) {
     failedToStart: 1,
     why: error.message.slice(0, 300),
   }));
-  rows.push({ campaign: name, ...came, seconds: Math.round((Date.now() - began) / 1000) });
+  const orphans = (came.orphans ?? 0) + (await orphansLeft());
+  rows.push({ campaign: name, ...came, orphans, seconds: Math.round((Date.now() - began) / 1000) });
 }
 await rm(work, { recursive: true, force: true });
 console.table(rows);
+if (values.write) await writeReport(rows, values.seed);
 const failed = rows.filter((row) => BAD.some((name) => (row[name] ?? 0) > 0));
 console.log(
   JSON.stringify({

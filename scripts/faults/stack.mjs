@@ -1,6 +1,6 @@
 /** The whole program as a person starts it, on a folder of its own, with a way to take parts of it away. */
 import { spawn } from 'node:child_process';
-import { readFile } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { ROOT } from '../setup/root.mjs';
 import { endChild, ended, sleep } from '../setup/run.mjs';
@@ -25,6 +25,26 @@ export const isAlive = (pid) => {
     return false;
   }
 };
+
+/** Processes of servers that have ended, which should have ended with them. */
+async function leftBehind() {
+  const pids = (await readdir('/proc')).filter((name) => /^\d+$/.test(name));
+  const found = await Promise.all(
+    pids.map(async (pid) => {
+      const read = (file) => readFile(join('/proc', pid, file), 'utf8').catch(() => '');
+      return (
+        (await read('cmdline')).includes('/annexMain.') && /^PPid:\t1$/m.test(await read('status'))
+      );
+    }),
+  );
+  return found.filter(Boolean).length;
+}
+
+/** @returns how many still stand after the time that ending takes */
+export async function orphansLeft() {
+  await until(async () => (await leftBehind()) === 0, 5000);
+  return leftBehind();
+}
 
 /** @throws with what the start said when it does not come up */
 export async function openStack(data, { port = 0, words = [] } = {}) {

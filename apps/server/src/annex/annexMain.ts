@@ -9,10 +9,13 @@ import { annexApp } from './annexApp';
 
 /** The process beside the server: it does what would hold up others, and ends when the server does. */
 const [, , socketPath = ''] = process.argv;
-process.on('disconnect', () => {
+function end(): void {
   rmSync(dirname(socketPath), { recursive: true, force: true });
   process.exit();
-});
+}
+process.on('disconnect', end);
+// It may have ended while this one was read in.
+if (!process.connected) end();
 // A signal meant for the server reaches its whole group; what is under way here ends with the server, not before.
 for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, () => undefined);
 
