@@ -39,6 +39,7 @@ export function useRunSync(runId: string): RunSync {
     let upTo = 0;
     let timer: ReturnType<typeof setTimeout> | undefined;
     let busy = false;
+    let asked = 0;
 
     const send = async (): Promise<void> => {
       if ((await sendRun(runId)) === 0) return;
@@ -52,18 +53,23 @@ export function useRunSync(runId: string): RunSync {
       useRuns.getState().take(runId, detail.events, []);
     };
     const round = async (): Promise<void> => {
+      asked++;
       clearTimeout(timer);
       if (busy || gone()) return;
       busy = true;
       let nextMs = ASK_MS;
-      try {
-        await send();
-        await fetchNew();
-        if (!gone()) setLast('answered');
-      } catch (error) {
-        nextMs = RETRY_MS;
-        const isUnknown = error instanceof ApiProblem && error.body.code === 'not-found';
-        if (!gone()) setLast(isUnknown ? 'unknown' : 'away');
+      // Asked again meanwhile: what came up since is not in what was sent or read.
+      for (let begun = 0; begun !== asked && nextMs === ASK_MS && !gone();) {
+        begun = asked;
+        try {
+          await send();
+          await fetchNew();
+          if (!gone()) setLast('answered');
+        } catch (error) {
+          nextMs = RETRY_MS;
+          const isUnknown = error instanceof ApiProblem && error.body.code === 'not-found';
+          if (!gone()) setLast(isUnknown ? 'unknown' : 'away');
+        }
       }
       busy = false;
       if (!gone()) timer = setTimeout(() => void round(), nextMs);
