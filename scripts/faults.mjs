@@ -77,7 +77,7 @@ for (const name of names) {
 }
 await rm(work, { recursive: true, force: true });
 console.table(rows);
-if (values.write) await writeReport(rows, values.seed);
+if (values.write) await writeReport(rows, values);
 const failed = rows.filter((row) => BAD.some((name) => (row[name] ?? 0) > 0));
 console.log(
   JSON.stringify({

@@ -34,13 +34,13 @@ const COUNTS = {
 };
 
 /** @param {{ campaign: string }[]} rows */
-export async function writeReport(rows, seed) {
+export async function writeReport(rows, { seed, short }) {
   const { version } = JSON.parse(await readFile(join(ROOT, 'package.json'), 'utf8'));
   const names = Object.keys(COUNTS).filter((name) => rows.some((row) => name in row));
   const line = (cells) => `| ${cells.join(' | ')} |`;
   const text = `# Reliability
 
-Written by \`npm run faults -- --write\` (version ${version}, seed ${seed}); not by hand. Each campaign works on a data folder of
+Written by \`npm run faults -- ${short ? '--short ' : ''}--write\` (version ${version}, seed ${seed}); not by hand. Each campaign works on a data folder of
 its own, with the whole program as a person starts it. What was acknowledged is held against the database afterwards.
 
 ${line(['what is taken away', ...names.map((name) => COUNTS[name])])}

@@ -1,5 +1,5 @@
 import type { ServerResponse } from 'node:http';
-import { setTimeout as sleep } from 'node:timers/promises';
+import { setImmediate, setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { compileAhead } from '@nucleon/contract/validator';
 import { v7 as newId } from 'uuid';
@@ -23,6 +23,8 @@ import { openReach } from './reach/openReach';
 const DEMO_FOLDER = fileURLToPath(new URL('../../../demo/', import.meta.url));
 /** What is on its way here when the server is told to stop is still let in. */
 const LET_IN_MS = 200;
+/** Of the event loop, which takes one connection in each and reads its request in the next. */
+const TURNS = 500;
 /** Requests in flight get so long to finish once the server is told to stop. */
 const FINISH_WITHIN_MS = 8000;
 const LOOK_MS = 50;
@@ -120,9 +122,10 @@ if (link !== null) process.stdout.write(`owner ${listening.address}/join#${link}
 const { trustAddress } = doors.reach();
 if (trustAddress !== null) process.stdout.write(`trust ${trustAddress}\n`);
 process.stdout.write(`listening ${listening.address}\n`);
-void compileAhead(() => sleep(REST_MS));
 
 let stopping = false;
+// Not once it is told to stop: whoever is at the door is let in first.
+void compileAhead(() => (stopping ? new Promise(() => undefined) : sleep(REST_MS)));
 /** Takes what is on its way, then no more; lets what is under way finish, then closes. */
 async function stop(): Promise<void> {
   if (stopping) return;
@@ -133,6 +136,8 @@ async function stop(): Promise<void> {
       response.setHeader('Connection', 'close');
     });
   await sleep(LET_IN_MS);
+  // Where something held up the thread, who knocked meanwhile is let in, then heard.
+  for (let turn = 0; turn < TURNS; turn++) await setImmediate();
   newsroom.close();
   const idle = setInterval(() => {
     for (const server of listening.servers) server.closeIdleConnections();
