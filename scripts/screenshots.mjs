@@ -188,6 +188,8 @@ try {
       viewport: wide ? WIDE : PHONE,
       colorScheme: dark ? 'dark' : 'light',
     });
+    // A stream that stays open would never leave the line idle.
+    await page.route('**/api/v1/news', (route) => route.abort());
     await page.goto(server.address + path);
     await page.waitForLoadState('networkidle');
     await page.getByText('Fetching').first().waitFor({ state: 'hidden' });

@@ -26,7 +26,7 @@ const COUNTS = {
   doubled: 'stored twice',
   unanswered: 'without an answer, kept or not',
   hung: 'left waiting',
-  cut: 'answered with an unexpected fault',
+  cut: 'cut off, or answered with an unexpected fault',
   unsaid: 'refused without a sentence',
   failedToStart: 'did not start',
   orphans: 'processes left behind',
