@@ -25,10 +25,6 @@ export interface TestServer {
   readonly close: () => Promise<void>;
 }
 
-/** The app on a database that is ready; whole jobs it takes neither in nor out. */
-export const appOn = (source: DataSource, log: (text: string) => void = () => undefined): Express =>
-  buildApp(contextOn(source, log));
-
 /** What takes long, on this thread. */
 async function openAnnexHere(
   context: ServerContext,
@@ -73,6 +69,24 @@ interface TestDoors {
   readonly now?: () => Date;
 }
 
+/** The app on a database that is ready. */
+export async function openAppOn(
+  source: DataSource,
+  log: (text: string) => void = () => undefined,
+  beyond: TestDoors = {},
+): Promise<Pick<TestServer, 'app' | 'close'>> {
+  const context = contextOn(source, log, beyond);
+  const annex = await openAnnexHere(context, log);
+  return {
+    app: buildApp({ ...context, annex: { socket: () => Promise.resolve(annex.at) } }),
+    close: async () => {
+      await context.learning.settled();
+      context.newsroom.close();
+      annex.close();
+    },
+  };
+}
+
 export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer> {
   const url = process.env.NUCLEON_TEST_DB;
   if (!url)
@@ -86,18 +100,13 @@ export async function openTestServer(beyond: TestDoors = {}): Promise<TestServer
   await source.initialize();
   await migrate(source);
   const logged: string[] = [];
-  const log = (text: string): void => void logged.push(text);
-  const context = contextOn(source, log, beyond);
-  const annex = await openAnnexHere(context, log);
-  const app = buildApp({ ...context, annex: { socket: () => Promise.resolve(annex.at) } });
+  const { app, close } = await openAppOn(source, (text) => logged.push(text), beyond);
   return {
     app,
     source,
     logged,
     close: async () => {
-      await context.learning.settled();
-      context.newsroom.close();
-      annex.close();
+      await close();
       await source.destroy();
       await maker.query(`DROP DATABASE ${name}`);
       await maker.destroy();

@@ -25,7 +25,11 @@ export function heavyElsewhere({ socket, close }: Annex): HeavyWork {
     run: async (task, input, gone) => {
       open++;
       try {
-        const answer = await answerTo(await socket(), serialize({ task, input }), gone);
+        const answer = await answerTo(
+          await socket(gone === undefined),
+          serialize({ task, input }),
+          gone,
+        );
         const bytes = await buffer(answer);
         if (answer.statusCode === 200) return deserialize(bytes) as never;
         const { code, detail } = JSON.parse(bytes.toString()) as ProblemBody;

@@ -2,6 +2,7 @@ import { fork, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { setPriority, tmpdir } from 'node:os';
 import { extname, join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { notThere, type Annex } from './annex';
 
@@ -42,7 +43,7 @@ export function openAnnex(databaseUrl: string, log: (text: string) => void): Ann
   };
   start();
   return {
-    socket: () => within(listening, PATIENCE_MS),
+    socket: (isPatient = false) => within(() => listening, isPatient ? Infinity : PATIENCE_MS),
     close: async () => {
       closed = true;
       const ended = new Promise((resolve) => child.once('exit', resolve));
@@ -53,14 +54,13 @@ export function openAnnex(databaseUrl: string, log: (text: string) => void): Ann
   };
 }
 
-function within<T>(promise: Promise<T>, ms: number): Promise<T> {
-  return new Promise((resolve, reject) => {
-    const timer = setTimeout(() => {
-      reject(notThere());
-    }, ms);
-    void promise.then((value) => {
-      clearTimeout(timer);
-      resolve(value);
-    });
-  });
+/** What it is by then, however often it began anew; null where that is nothing. */
+async function within(listening: () => Promise<string | null>, ms: number): Promise<string> {
+  const until = performance.now() + ms;
+  for (;;) {
+    const left = Math.min(until - performance.now(), AGAIN_MS);
+    if (left <= 0) throw notThere();
+    const socketPath = await Promise.race([listening(), sleep(left, null, { ref: false })]);
+    if (socketPath !== null) return socketPath;
+  }
 }

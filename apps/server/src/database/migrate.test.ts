@@ -5,7 +5,7 @@ import { gunzipSync } from 'node:zlib';
 import { v7 as newId } from 'uuid';
 import request from 'supertest';
 import type { DataSource } from 'typeorm';
-import { appOn, openTestServer, type TestServer } from '../testServer';
+import { openAppOn, openTestServer, type TestServer } from '../testServer';
 import { createDataSource } from './dataSource';
 import { migrate } from './migrate';
 
@@ -125,7 +125,7 @@ describe('from columns to documents', () => {
   it('loses nothing: every job, the kit, the habits and the bin read as before', async () => {
     const source = await filledBefore();
     await migrate(source);
-    const app = appOn(source);
+    const { app, close } = await openAppOn(source);
     const get = async (path: string): Promise<Record<string, unknown>> =>
       (await request(app).get(`/api/v1${path}`).expect(200)).body as Record<string, unknown>;
     const before = shownBefore();
@@ -141,6 +141,7 @@ describe('from columns to documents', () => {
     // Numbers, no and nothing survive: a clutch that is none, a piece that is not assembled.
     const [shed] = Object.values(before.exports).filter((file) => 'fromElsewhere' in file);
     expect(JSON.stringify(shed)).toMatch(/"clutchTorqueNm":null.*/);
+    await close();
   });
 
   it('leaves the old columns as they were until every document is written', async () => {

@@ -82,6 +82,7 @@ export function openNewsroom(
   const ends: (() => void)[] = [];
   let looking = false;
   let asked = 0;
+  let isAway = false;
 
   const round = async (): Promise<void> => {
     asked++;
@@ -94,10 +95,12 @@ export function openNewsroom(
         try {
           const isFirst = seen.versions === null;
           const news = await look(source, workshopId, seen, now());
+          isAway = false;
           if (isFirst || news.length > 0) for (const listener of listeners) listener(news);
         } catch (error) {
-          // Away: what changed meanwhile is found when it is back.
-          log(`What changed could not be looked for: ${String(error)}`);
+          // Away: what changed meanwhile is found when it is back. It is said once.
+          if (!isAway) log(`What changed could not be looked for: ${String(error)}`);
+          isAway = true;
         }
     }
     looking = false;
