@@ -9,7 +9,7 @@ import { notThere, type Annex } from './annex';
 const AGAIN_MS = 500;
 const PATIENCE_MS = 8000;
 /** What it computes gives way to whoever asks for something light. */
-const GIVES_WAY = 5;
+const GIVES_WAY = 10;
 
 /** A second process that does what takes long, started again when it ends; its socket is this user’s alone. */
 export function openAnnex(databaseUrl: string, log: (text: string) => void): Annex {
