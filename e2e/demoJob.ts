@@ -48,8 +48,11 @@ export async function openFold(
   part: 'piece' | 'hole' | 'setup' | 'water',
 ): Promise<void> {
   const fold = page.getByTestId(`fold-${part}`);
-  if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
-  await expect(fold).toHaveAttribute('aria-expanded', 'true');
+  // A page that is still coming in may be drawn anew under the tap: whoever sees it closed taps again.
+  await expect(async () => {
+    if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
+    await expect(fold).toHaveAttribute('aria-expanded', 'true', { timeout: 2000 });
+  }).toPass({ timeout: 25_000 });
 }
 
 /** Presses one of the choices of a group. */
