@@ -14,5 +14,5 @@ export interface Annex {
 export const notThere = (): Problem =>
   new Problem(
     'busy',
-    'The server is busy with such calculations, or just starting; nothing was changed. Try again in a few seconds.',
+    'The part of the server that does what takes long is just starting; nothing was changed. Try again in a few seconds.',
   );

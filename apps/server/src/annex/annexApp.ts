@@ -1,7 +1,7 @@
 import { deserialize, serialize } from 'node:v8';
 import express, { type Express } from 'express';
 import { exchangeRoutes } from '../exchange/exchangeRoutes';
-import type { HeavyInput } from '../heavy/heavyWork';
+import type { HeavyAsked } from '../heavy/heavyWork';
 import { askerGone, deadline, IMPORT_PATH } from '../http/admission';
 import { idParam } from '../http/body';
 import { jsonBody } from '../http/jsonBody';
@@ -21,11 +21,6 @@ const LARGEST_TASK_BYTES = 256 * 1024 * 1024;
 /** Whoever asks has a deadline of their own; nobody waits for what the log tells. */
 const HEAVY_MS = 300_000;
 
-interface Task {
-  readonly task: 'risk';
-  readonly input: HeavyInput<'risk'>;
-}
-
 /** Computes, and takes whole jobs in and out, for a server that lets in who may. */
 export function annexApp(
   context: Pick<ServerContext, 'source' | 'now' | 'newId' | 'heavy'>,
@@ -38,7 +33,7 @@ export function annexApp(
     deadline(() => HEAVY_MS),
     express.raw({ type: () => true, limit: LARGEST_TASK_BYTES }),
     async (request, response) => {
-      const { task, input } = deserialize(request.body as Buffer) as Task;
+      const { task, input } = deserialize(request.body as Buffer) as HeavyAsked;
       const answer = await context.heavy.run(task, input, askerGone());
       response.type('application/octet-stream').send(serialize(answer));
     },

@@ -41,6 +41,14 @@ it('is told what went wrong there in the same words', async () => {
   });
 });
 
+it('says that it is being started again where it ended in the middle', async () => {
+  const work = elsewhere(() => {
+    server?.closeAllConnections();
+    return new Promise(() => undefined);
+  });
+  await expect(work.run('risk', input)).rejects.toMatchObject({ code: 'busy' });
+});
+
 it('stops there what nobody waits for here', async () => {
   const gone = new AbortController();
   let told: (signal: AbortSignal) => void = () => undefined;

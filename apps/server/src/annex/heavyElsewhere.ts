@@ -3,12 +3,10 @@ import { buffer } from 'node:stream/consumers';
 import { deserialize, serialize } from 'node:v8';
 import type { ProblemBody } from '@nucleon/contract/wire';
 import type { HeavyWork } from '../heavy/heavyWork';
+import { THREADS } from '../heavy/sharedWork';
 import { Problem } from '../http/problem';
 import { HEAVY_PATH } from './annexApp';
-import type { Annex } from './annex';
-
-/** Threads of the annex: what is asked beyond them waits. */
-const THREADS = 2;
+import { notThere, type Annex } from './annex';
 
 const answerTo = (socketPath: string, body: Buffer, signal: AbortSignal | undefined) =>
   new Promise<IncomingMessage>((resolve, reject) => {
@@ -37,7 +35,8 @@ export function heavyElsewhere({ socket, close }: Annex): HeavyWork {
       } catch (error) {
         // The server is stopping: nobody waits for it, and nothing went wrong.
         if (closed) return await new Promise<never>(() => undefined);
-        throw error;
+        // It ended in the middle, and is started again.
+        throw error instanceof Problem || gone?.aborted ? error : notThere();
       } finally {
         open--;
       }

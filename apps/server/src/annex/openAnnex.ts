@@ -6,7 +6,9 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { notThere, type Annex } from './annex';
 
+/** It is started again so soon, and twice as late each time it does not come up. */
 const AGAIN_MS = 500;
+const LATEST_MS = 10_000;
 const PATIENCE_MS = 8000;
 /** What it computes gives way to whoever asks for something light. */
 const GIVES_WAY = 10;
@@ -19,6 +21,7 @@ export function openAnnex(databaseUrl: string, log: (text: string) => void): Ann
   const file = fileURLToPath(new URL(`./annexMain${kind}`, import.meta.url));
   let closed = false;
   let starts = 0;
+  let againMs = AGAIN_MS;
   let child: ChildProcess;
   let listening: Promise<string>;
   const start = (): void => {
@@ -30,6 +33,7 @@ export function openAnnex(databaseUrl: string, log: (text: string) => void): Ann
     if (child.pid !== undefined) setPriority(child.pid, GIVES_WAY);
     listening = new Promise((resolve) => {
       child.once('message', () => {
+        againMs = AGAIN_MS;
         resolve(socketPath);
       });
     });
@@ -38,7 +42,8 @@ export function openAnnex(databaseUrl: string, log: (text: string) => void): Ann
       log(`What takes long ended (${signal ?? `code ${code}`}). It is started again.`);
       // Whoever asks meanwhile waits for the next.
       listening = new Promise(() => undefined);
-      setTimeout(start, AGAIN_MS).unref();
+      setTimeout(start, againMs).unref();
+      againMs = Math.min(2 * againMs, LATEST_MS);
     });
   };
   start();

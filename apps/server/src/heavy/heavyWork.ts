@@ -2,6 +2,12 @@ import { heavyTasks, type HeavyInput, type HeavyTasks } from './tasks';
 
 export type { HeavyInput };
 
+/** One of them asked for, on its way to another thread or process. */
+export interface HeavyAsked<K extends keyof HeavyTasks = keyof HeavyTasks> {
+  readonly task: K;
+  readonly input: HeavyInput<K>;
+}
+
 /** The heavy tasks, away from the thread that answers requests. */
 export interface HeavyWork {
   /** @param gone aborted when whoever asked has left: a sum nobody waits for is stopped */

@@ -1,6 +1,8 @@
 import { Problem } from '../http/problem';
 import type { HeavyWork } from './heavyWork';
 
+/** Tasks under way at once; what is asked beyond them waits. */
+export const THREADS = 2;
 /** So many may wait for a thread; the next is sent away. */
 export const MAX_WAITING = 32;
 

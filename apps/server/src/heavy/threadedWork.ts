@@ -1,7 +1,7 @@
 import { extname } from 'node:path';
 import { Piscina } from 'piscina';
 import type { HeavyWork } from './heavyWork';
-import { MAX_WAITING, sharedWork } from './sharedWork';
+import { MAX_WAITING, sharedWork, THREADS } from './sharedWork';
 
 const LARGEST_HEAP_MB = 1024;
 
@@ -14,7 +14,7 @@ export function threadedWork(): HeavyWork {
       filename: new URL(`./heavy.worker${kind}`, import.meta.url).href,
       execArgv: kind === '.ts' ? ['--import', 'tsx'] : [],
       minThreads: 0,
-      maxThreads: 2,
+      maxThreads: THREADS,
       idleTimeout: 60_000,
       maxQueue: MAX_WAITING,
       resourceLimits: { maxOldGenerationSizeMb: LARGEST_HEAP_MB },
