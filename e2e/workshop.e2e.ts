@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { createHash, X509Certificate } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
+import { chmod, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
@@ -14,6 +14,7 @@ const PASSWORD = 'diamond and water';
 /** A server of the journey’s own that lets phones in, on this machine’s own address. */
 async function openWorkshop() {
   const folder = await mkdtemp(join(tmpdir(), 'nucleon-workshop-'));
+  await chmod(folder, 0o711);
   const start = join(import.meta.dirname, '..', 'scripts', 'start.mjs');
   const words = ['--host', '0.0.0.0', '--port', String(await freePort()), '--data', folder];
   const child = spawn('setpriv', ['--pdeathsig', 'TERM', process.execPath, start, ...words]);
@@ -34,6 +35,11 @@ async function openWorkshop() {
     address: said(/Nucleon is at (\S+)/),
     trust: said(/trust this computer: (\S+)/),
     ownerLink: said(/by this link, once: (\S+)/),
+    processes: [
+      (JSON.parse(readFileSync(join(folder, 'start.lock'), 'utf8')) as { serverPid: number })
+        .serverPid,
+      Number(readFileSync(join(folder, 'mariadb', 'mysqld.pid'), 'utf8')),
+    ],
     certificate: readFileSync(join(folder, 'authority', 'server.crt.pem'), 'utf8'),
     close: async () => {
       const ended = new Promise((resolve) => child.once('exit', resolve));
@@ -83,6 +89,12 @@ async function joinBy(page: Page, link: string, name: string): Promise<void> {
   await page.getByTestId('enter').click();
   await expect(page.getByTestId('new-hole')).toBeVisible();
 }
+
+test('started as root, database and server are not', { tag: '@once' }, () => {
+  test.skip(process.getuid?.() !== 0, 'nobody is root here');
+  for (const pid of workshop.processes)
+    expect(readFileSync(`/proc/${String(pid)}/status`, 'utf8')).toMatch(/^Uid:(\t[1-9]\d*){4}$/m);
+});
 
 test(
   'the owner invites, a phone pairs and drills, the owner watches; another is refused',

@@ -3,13 +3,13 @@
  * npm run faults: takes parts of Nucleon away at random moments, in folders of its own and on the loopback
  * alone, and counts what came of it. Ends with 1 when anything was lost, doubled, left hanging or did not start.
  */
-import { mkdtemp, rm } from 'node:fs/promises';
+import { rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backups } from './faults/backups.mjs';
 import { badInputs } from './faults/badInputs.mjs';
 import { browser } from './faults/browser.mjs';
+import { cluster } from './faults/cluster.mjs';
 import { disk } from './faults/disk.mjs';
 import { folders } from './faults/folders.mjs';
 import { freezes } from './faults/freezes.mjs';
@@ -17,7 +17,7 @@ import { kills, stops } from './faults/kills.mjs';
 import { load } from './faults/load.mjs';
 import { migrations } from './faults/migrations.mjs';
 import { seeded } from './faults/random.mjs';
-import { orphansLeft } from './faults/stack.mjs';
+import { newFolder, orphansLeft } from './faults/stack.mjs';
 import { writeReport } from './faults/report.mjs';
 import {
   CHROMIUM,
@@ -39,6 +39,7 @@ const CAMPAIGNS = {
   disk,
   backups,
   browser,
+  cluster,
 };
 /** What must be none. */
 const BAD = ['lost', 'doubled', 'failedToStart', 'hung', 'cut', 'orphans', 'unsaid'];
@@ -62,7 +63,7 @@ checkNode();
 await ensureNpmPackages();
 await ensureDebianPackages({ ...MARIADB, ...CHROMIUM });
 await ensureWebBuild();
-const work = await mkdtemp(join(tmpdir(), 'nucleon-faults-'));
+const work = await newFolder(tmpdir(), 'nucleon-faults-');
 const rows = [];
 for (const name of names) {
   console.log(`▸ ${name}`);

@@ -1,12 +1,11 @@
 /** Copying and putting back, killed at any moment while people write: a copy is whole or none, the data old or new. */
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { mkdtemp } from 'node:fs/promises';
 import { join } from 'node:path';
 import { ROOT } from '../setup/root.mjs';
 import { ended, sleep } from '../setup/run.mjs';
 import { openLedger } from './ledger.mjs';
-import { openStack } from './stack.mjs';
+import { newFolder, openStack } from './stack.mjs';
 
 const CLI = join(ROOT, 'cli', 'bin', 'nucleon.mjs');
 const WRITES = 12;
@@ -29,7 +28,7 @@ const writeSome = async (ledger) => {
 };
 
 export async function backups({ work, random, short }) {
-  const data = await mkdtemp(join(work, 'backups-'));
+  const data = await newFolder(work, 'backups-');
   const stack = await openStack(data, { words: ['--empty'] });
   const result = { tried: 0, lost: 0, failedToStart: 0, unsaid: 0, putBack: 0 };
   const note = (what, said) => {

@@ -1,9 +1,9 @@
 /** What nobody should send, to every door that takes something: each is refused in a sentence, and nothing of it is kept. */
 import { randomUUID } from 'node:crypto';
-import { mkdtemp, readFile } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { ROOT } from '../setup/root.mjs';
-import { openStack } from './stack.mjs';
+import { newFolder, openStack } from './stack.mjs';
 
 const INPUTS = 400;
 const SHORT = 120;
@@ -116,7 +116,7 @@ function spoiledFile(bytes, random) {
 }
 
 export async function badInputs({ work, random, short }) {
-  const stack = await openStack(await mkdtemp(join(work, 'bad-')));
+  const stack = await openStack(await newFolder(work, 'bad-'));
   const api = `${stack.address}/api/v1`;
   const came = { tried: 0, refused: 0, taken: 0, cut: 0, hung: 0, unsaid: 0, lost: 0 };
   const jobs = async () => (await (await fetch(`${api}/jobs`)).json()).total;

@@ -1,9 +1,8 @@
 /** The browser killed right after it says that a tap at the bench is kept, with no server to send it to. */
-import { mkdtemp, readdir, readFile } from 'node:fs/promises';
-import { join } from 'node:path';
+import { readdir, readFile } from 'node:fs/promises';
 import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE } from '../setup/chromium.mjs';
 import { sleep } from '../setup/run.mjs';
-import { openStack } from './stack.mjs';
+import { newFolder, openStack } from './stack.mjs';
 
 const WITHIN_MS = 30_000;
 
@@ -42,8 +41,8 @@ const keptIds = (page) =>
 
 export async function browser({ work, random, short }) {
   const { chromium } = await import('@playwright/test');
-  const stack = await openStack(await mkdtemp(join(work, 'bench-')));
-  const profile = await mkdtemp(join(work, 'profile-'));
+  const stack = await openStack(await newFolder(work, 'bench-'));
+  const profile = await newFolder(work, 'profile-');
   const open = async () => {
     const context = await chromium.launchPersistentContext(profile, {
       executablePath: CHROMIUM_PATH,

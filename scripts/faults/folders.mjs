@@ -1,9 +1,10 @@
 /** Data folders as crashes, copies and strangers leave them: adopted, or refused with a sentence; nothing deleted. */
-import { mkdir, mkdtemp, readFile, rename, rm, unlink, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, rename, rm, unlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { takeFolder } from '../setup/lock.mjs';
 import { startMariadb } from '../setup/mariadb.mjs';
 import { asking } from './sql.mjs';
+import { newFolder } from './stack.mjs';
 
 /** What a lock file was found to hold, none of them with a living start behind it. */
 const LOCKS = {
@@ -24,7 +25,7 @@ const LOCKS = {
 async function tryLocks(work) {
   let failedToStart = 0;
   for (const [name, text] of Object.entries({ ...LOCKS, 'a folder': null })) {
-    const folder = await mkdtemp(join(work, 'lock-'));
+    const folder = await newFolder(work, 'lock-');
     const path = join(folder, 'start.lock');
     if (text === null) await mkdir(path);
     else await writeFile(path, text);
@@ -81,7 +82,7 @@ const STRANGERS = {
 
 async function tryDatabases(work) {
   const result = { tried: 0, lost: 0, failedToStart: 0 };
-  const folder = await mkdtemp(join(work, 'db-'));
+  const folder = await newFolder(work, 'db-');
   let database = await startMariadb(folder);
   await asking(database)('CREATE TABLE nucleon.kept SELECT 42 AS a');
   await database.stop();
@@ -107,7 +108,7 @@ async function tryDatabases(work) {
   if (!/is gone/.test(refused)) result.lost++;
   for (const place of Object.values(STRANGERS)) {
     result.tried++;
-    const strange = await mkdtemp(join(work, 'strange-'));
+    const strange = await newFolder(work, 'strange-');
     const kept = await place(strange);
     const before = await readFile(kept, 'utf8');
     const started = await startMariadb(strange).then(

@@ -1,14 +1,12 @@
 /** A database that stands still and goes on: every request is answered, and nothing is written that was refused. */
-import { mkdtemp } from 'node:fs/promises';
-import { join } from 'node:path';
 import { sleep } from '../setup/run.mjs';
 import { keepWriting, openLedger } from './ledger.mjs';
-import { openStack } from './stack.mjs';
+import { newFolder, openStack } from './stack.mjs';
 
 const ANSWER_WITHIN_MS = 10_000;
 
 export async function freezes({ work, short }) {
-  const data = await mkdtemp(join(work, 'freeze-'));
+  const data = await newFolder(work, 'freeze-');
   const stack = await openStack(data, { words: ['--empty'] });
   const ledger = await openLedger(stack.address);
   const result = { hung: 0, failedToStart: 0 };

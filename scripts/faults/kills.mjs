@@ -1,10 +1,8 @@
 /** Server, database and the start itself killed while holes and run entries are being written. */
 import { createServer } from 'node:net';
-import { mkdtemp } from 'node:fs/promises';
-import { join } from 'node:path';
 import { sleep } from '../setup/run.mjs';
 import { keepWriting, openLedger } from './ledger.mjs';
-import { isAlive, openStack, until } from './stack.mjs';
+import { isAlive, newFolder, openStack, until } from './stack.mjs';
 
 const killed = async (pid) => {
   process.kill(pid, 'SIGKILL');
@@ -45,7 +43,7 @@ const DEATHS = {
 };
 
 export async function kills({ work, random, short }) {
-  const data = await mkdtemp(join(work, 'kills-'));
+  const data = await newFolder(work, 'kills-');
   const stack = await openStack(data, { words: ['--empty'] });
   const ledger = await openLedger(stack.address);
   const result = { failedToStart: 0, orphans: 0 };
@@ -89,7 +87,7 @@ export async function kills({ work, random, short }) {
 
 /** Told to stop with requests under way: each that was let in is answered. */
 export async function stops({ work, short }) {
-  const data = await mkdtemp(join(work, 'stops-'));
+  const data = await newFolder(work, 'stops-');
   let [tried, cut, lost, doubled] = [0, 0, 0, 0];
   for (let round = 0; round < (short ? 1 : 4); round++) {
     const stack = await openStack(data, { words: ['--empty'] });

@@ -7,15 +7,20 @@ const SHEET_MM = 4000;
 /** Entries of one run: about what a long hole makes. */
 const A_RUN = 100;
 
-export async function openLedger(address) {
-  const api = `${address}/api/v1`;
+/** @param {readonly string[]} addresses servers of one database; the next is asked where one does not answer */
+export async function openLedger(...addresses) {
+  let at = 0;
   const agent = new Agent({ keepAlive: true });
   // Node's own fetch takes some milliseconds of this process for each, and would be what is measured.
   const send = (method, path, body) =>
     new Promise((resolve, reject) => {
       const began = Date.now();
+      const failed = (error) => {
+        at++;
+        reject(error);
+      };
       const asked = request(
-        `${api}${path}`,
+        `${addresses[at % addresses.length]}/api/v1${path}`,
         {
           method,
           agent,
@@ -27,13 +32,14 @@ export async function openLedger(address) {
           response
             .setEncoding('utf8')
             .on('data', (part) => (text += part))
-            .on('error', reject)
+            .on('error', failed)
             .on('end', () => {
+              if (response.statusCode === 503) at++;
               resolve({ status: response.statusCode, text, tookMs: Date.now() - began });
             });
         },
       );
-      asked.on('error', reject).end(body === undefined ? undefined : JSON.stringify(body));
+      asked.on('error', failed).end(body === undefined ? undefined : JSON.stringify(body));
     });
   const [jobId, pieceId] = [randomUUID(), randomUUID()];
   const runIds = [];
@@ -49,10 +55,16 @@ export async function openLedger(address) {
   const acknowledged = new Set();
   const open = [];
   let count = 0;
+  let lastMs = Date.now();
+  let longestMs = 0;
 
   const write = async ({ id, path, method, body }) => {
     const answer = await send(method, path, body).catch(() => null);
-    if (answer?.status === 200) acknowledged.add(id);
+    if (answer?.status === 200) {
+      acknowledged.add(id);
+      longestMs = Math.max(longestMs, Date.now() - lastMs);
+      lastMs = Date.now();
+    }
     return answer;
   };
   const next = () => {
@@ -107,6 +119,12 @@ export async function openLedger(address) {
         if (!acknowledged.has(one.id)) open.push(one);
       }
       return open.length;
+    },
+    /** The longest time without an acknowledged write since it was asked last, ms. */
+    longestWaitMs: () => {
+      const was = longestMs;
+      [longestMs, lastMs] = [0, Date.now()];
+      return was;
     },
     /** How many acknowledged writes are gone, and how many are there twice. */
     audit: async () => {

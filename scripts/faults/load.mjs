@@ -1,9 +1,7 @@
 /** More writes than can be taken: they are answered soon or sent away, never left waiting. */
-import { mkdtemp } from 'node:fs/promises';
-import { join } from 'node:path';
 import { sleep } from '../setup/run.mjs';
 import { openLedger } from './ledger.mjs';
-import { openStack } from './stack.mjs';
+import { newFolder, openStack } from './stack.mjs';
 
 /** So many times what one caller after another gets answered are asked for. */
 const TIMES_OVER = 4;
@@ -15,7 +13,7 @@ const PACED = 40;
 const SOON_MS = 2500;
 
 export async function load({ work, short }) {
-  const stack = await openStack(await mkdtemp(join(work, 'load-')), { words: ['--empty'] });
+  const stack = await openStack(await newFolder(work, 'load-'), { words: ['--empty'] });
   const ledger = await openLedger(stack.address);
   const inTurn = async (count) => {
     const began = Date.now();

@@ -1,5 +1,4 @@
 /** The server killed while it makes or changes the tables: the next start goes on from there. */
-import { mkdtemp } from 'node:fs/promises';
 import { join } from 'node:path';
 import { spawn } from 'node:child_process';
 import { startMariadb } from '../setup/mariadb.mjs';
@@ -7,10 +6,10 @@ import { ROOT } from '../setup/root.mjs';
 import { ended, sleep } from '../setup/run.mjs';
 import { startServer } from '../setup/server.mjs';
 import { asking } from './sql.mjs';
-import { until } from './stack.mjs';
+import { newFolder, until } from './stack.mjs';
 
 export async function migrations({ work, random, short }) {
-  const folder = await mkdtemp(join(work, 'migrate-'));
+  const folder = await newFolder(work, 'migrate-');
   const database = await startMariadb(folder);
   const sql = asking(database);
   const result = { tried: 0, failedToStart: 0, midway: 0 };

@@ -17,6 +17,8 @@ const WHAT = {
   disk: 'a disk that fills up, and one that cannot be written to',
   backups: 'a copy or a restore killed at any moment',
   browser: 'the browser killed in the middle of a run, offline',
+  cluster:
+    'of three database nodes and two servers a node, a server or both, killed, frozen or stopped while three devices write',
 };
 
 /** What each count says. */
@@ -31,6 +33,7 @@ const COUNTS = {
   failedToStart: 'did not start',
   orphans: 'processes left behind',
   backWithinMs: 'back within, ms',
+  waitedMs: 'a device waited, ms',
 };
 
 /** @param {{ campaign: string }[]} rows */

@@ -1,6 +1,6 @@
 /** The whole program as a person starts it, on a folder of its own, with a way to take parts of it away. */
 import { spawn } from 'node:child_process';
-import { readdir, readFile } from 'node:fs/promises';
+import { chmod, mkdtemp, readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { ROOT } from '../setup/root.mjs';
 import { endChild, ended, sleep } from '../setup/run.mjs';
@@ -15,6 +15,13 @@ export async function until(isSo, withinMs = UP_WITHIN_MS, everyMs = 100) {
     await sleep(everyMs);
   }
   return false;
+}
+
+/** A folder of its own, which another user may pass through: started as root, database and server are another. */
+export async function newFolder(work, name) {
+  const folder = await mkdtemp(join(work, name));
+  await chmod(folder, 0o711);
+  return folder;
 }
 
 export const isAlive = (pid) => {
@@ -47,10 +54,10 @@ export async function orphansLeft() {
 }
 
 /** @throws with what the start said when it does not come up */
-export async function openStack(data, { port = 0, words = [] } = {}) {
+export async function openStack(data, { script = 'start.mjs', port = 0, words = [] } = {}) {
   const child = spawn(
     process.execPath,
-    [join(ROOT, 'scripts', 'start.mjs'), '--data', data, '--port', String(port), ...words],
+    [join(ROOT, 'scripts', script), '--data', data, '--port', String(port), ...words],
     { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] },
   );
   let said = '';
@@ -62,11 +69,13 @@ export async function openStack(data, { port = 0, words = [] } = {}) {
     throw new Error(said.slice(-1000));
   }
   const pidIn = async (file) => Number(await readFile(join(data, file), 'utf8'));
+  const note = async () => JSON.parse(await readFile(join(data, 'start.lock'), 'utf8'));
   return {
     address: address(),
     child,
     said: () => said,
-    serverPid: async () => JSON.parse(await readFile(join(data, 'start.lock'), 'utf8')).serverPid,
+    note,
+    serverPid: async () => (await note()).serverPid,
     databasePid: () => pidIn(join('mariadb', 'mysqld.pid')),
     isHealthy: (withinMs) =>
       until(

@@ -8,14 +8,20 @@ const STEADY_MS = 30_000;
 
 /**
  * @template {{ child: import('node:child_process').ChildProcess, stop: () => Promise<void> }} T
- * @param {{ name: string, start: (before: T | null) => Promise<T>, onUp?: (now: T, before: T) => void, say?: (text: string) => void }} what
+ * @param {{ name: string, start: (before: T | null) => Promise<T>, onUp?: (now: T, before: T) => void, firstDelayMs?: number, say?: (text: string) => void }} what
  *   start: told what ran before, so that it comes back at the same address
  * @returns {Promise<{ now: () => T, replace: () => void, stop: () => Promise<void> }>} rejects when the first start fails
  */
-export async function keepUp({ name, start, onUp = () => undefined, say = console.error }) {
+export async function keepUp({
+  name,
+  start,
+  onUp = () => undefined,
+  firstDelayMs = FIRST_DELAY_MS,
+  say = console.error,
+}) {
   let running = await start(null);
   let upSince = Date.now();
-  let delayMs = FIRST_DELAY_MS;
+  let delayMs = firstDelayMs;
   let restarting = Promise.resolve();
   let wake = () => undefined;
   let stopping = false;
@@ -34,7 +40,7 @@ export async function keepUp({ name, start, onUp = () => undefined, say = consol
 
   const again = (why) => {
     const before = running;
-    if (Date.now() - upSince > STEADY_MS) delayMs = FIRST_DELAY_MS;
+    if (Date.now() - upSince > STEADY_MS) delayMs = firstDelayMs;
     restarting = (async () => {
       for (let reason = why; !stopping;) {
         say(`${reason}. Starting it again in ${delayMs / 1000} s…`);

@@ -1,9 +1,11 @@
 /** Runs the API server as a child and waits until it listens. */
 import { spawn } from 'node:child_process';
-import { join } from 'node:path';
+import { mkdir } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
 import { ROOT } from './root.mjs';
 import { endChild } from './run.mjs';
 import { ensureServerBuild } from './serverBuild.mjs';
+import { giveTo, unprivileged } from './unprivileged.mjs';
 
 /** The server lets requests in flight finish for at most 8 s; longer than that it is stuck. */
 const STOP_TIMEOUT_MS = 12_000;
@@ -42,9 +44,17 @@ export async function startServer({
   };
   // Looked at once: one that is started again after it died is the same.
   built ??= ensureServerBuild();
-  const child = spawn(process.execPath, ['--enable-source-maps', await built], {
+  const main = await built;
+  const own = [backups, authority].filter(Boolean);
+  const user = await unprivileged([process.execPath, main, ...own.map(dirname)]);
+  if (user && own.length > 0) {
+    await Promise.all(own.map((folder) => mkdir(folder, { recursive: true, mode: 0o700 })));
+    await giveTo(user, own);
+  }
+  const child = spawn(process.execPath, ['--enable-source-maps', main], {
     cwd: join(ROOT, 'apps', 'server'),
     env,
+    ...(user && { uid: user.uid, gid: user.gid }),
     // Its input ends when this process does, however it dies: the server is never left behind.
     stdio: ['pipe', 'pipe', 'inherit'],
     detached: true,

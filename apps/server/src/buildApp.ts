@@ -20,7 +20,9 @@ import { makeMeter } from './metrics/metrics';
 import { metricsRoutes } from './metrics/metricsRoutes';
 import { newsRoutes } from './news/newsRoutes';
 import { peopleRoutes } from './people/peopleRoutes';
+import { passkeyRoutes, passkeySignInRoutes } from './people/passkeyRoutes';
 import { sessionRoutes } from './people/sessionRoutes';
+import { countTries } from './people/tries';
 import { photoRoutes } from './photos/photoRoutes';
 import { pieceRoutes } from './pieces/pieceRoutes';
 import { runPhotoRoutes } from './runs/runPhotoRoutes';
@@ -59,6 +61,8 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
   app.use(LAYOUT_PATH, jsonBody(LAYOUT_LIMIT));
   app.use('/api', jsonBody(BODY_LIMIT));
 
+  // What goes wrong counts together, with a password or a key.
+  const tried = countTries();
   app.get('/api/v1/health', async (_request, response) => {
     await context.source.query('SELECT 1');
     response.json({ status: 'ok' });
@@ -76,7 +80,9 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     runRoutes(context),
     runPhotoRoutes(context),
     learningRoutes(context),
-    sessionRoutes(context),
+    sessionRoutes(context, tried),
+    passkeyRoutes(context, tried),
+    passkeySignInRoutes(context, tried),
     peopleRoutes(context),
     metricsRoutes(context, meter),
     newsRoutes(context),

@@ -10,7 +10,9 @@ import { buildApp } from './buildApp';
 import { readConfig, type ServerConfig } from './config';
 import { backUp } from './backup/backUp';
 import { backUpNightly } from './backup/nightly';
+import { databaseAddress } from './database/databaseAddress';
 import { createDataSource } from './database/dataSource';
+import { nameOf } from './database/failover';
 import { migrate, oneAtATime } from './database/migrate';
 import { afterCommits } from './database/transact';
 import { loadDemo } from './exchange/loadDemo';
@@ -49,7 +51,7 @@ function configOrEnd(): ServerConfig {
 
 /** Serves until told to stop; prints one line when it listens, for the start script to read. */
 const config = configOrEnd();
-const source = createDataSource(config.databaseUrl);
+const source = createDataSource(config.databaseUrl, { log });
 const copyFirst = async (): Promise<void> => {
   if (config.backupFolder === undefined) return;
   const path = await backUp(config.databaseUrl, config.backupFolder, 'before-update', new Date());
@@ -75,9 +77,9 @@ try {
   await prepare();
   await source.initialize();
 } catch (error) {
-  const { host, pathname } = new URL(config.databaseUrl);
+  const { nodes, database } = databaseAddress(config.databaseUrl);
   giveUp(
-    `The database ${host}${pathname} could not be used: ${error instanceof Error ? error.message || error.name : String(error)}.`,
+    `The database ${nodes.map(nameOf).join(', ')}/${database} could not be used: ${error instanceof Error ? error.message || error.name : String(error)}.`,
   );
 }
 

@@ -7,6 +7,7 @@ import {
   type Role,
 } from '@nucleon/core/data/people';
 import {
+  list,
   matching,
   object,
   oneOf,
@@ -50,6 +51,57 @@ export const putPin = object({}, { pin });
 export const postUnlock = object({ pin: given });
 export const postShare = object({ days: wholeNumber(SHARE_DAYS.min, SHARE_DAYS.max) });
 export const postShareOpened = object({ token, device: deviceName });
+
+/** Bytes in base64url, as a device signs them (Web Authentication Level 3, 5.1: JSON of its responses). */
+const bytes = (most: number) =>
+  secret(`^[A-Za-z0-9_-]{1,${most}}$`, `base64url of at most ${most} characters`);
+const credentialId = bytes(1400);
+const clientDataJSON = bytes(2000);
+/** How a device is reached: internal, hybrid, usb, … */
+const transport = matching('^[a-z-]{1,20}$', 'a transport such as internal or usb');
+export const postPasskeyOptions = object({ password: given });
+export const postPasskey = object({
+  name: deviceName,
+  credential: object({
+    id: credentialId,
+    transports: list(transport, 8),
+    clientDataJSON,
+    attestationObject: bytes(20_000),
+  }),
+});
+export const postPasskeySession = object({
+  device: deviceName,
+  credential: object(
+    { id: credentialId, clientDataJSON, authenticatorData: bytes(4000), signature: bytes(4000) },
+    { userHandle: bytes(200) },
+  ),
+});
+
+/** What a device answers when it has made a key. */
+export interface MadeCredential {
+  readonly id: string;
+  readonly transports: readonly string[];
+  readonly clientDataJSON: string;
+  readonly attestationObject: string;
+}
+/** What it answers when it has signed with one. */
+export interface SignedCredential {
+  readonly id: string;
+  readonly clientDataJSON: string;
+  readonly authenticatorData: string;
+  readonly signature: string;
+  readonly userHandle?: string;
+}
+
+/** A key of one’s own that stands for the password. */
+export interface Passkey {
+  readonly id: string;
+  readonly name: string;
+  /** The name it holds for. */
+  readonly site: string;
+  readonly since: string;
+  readonly usedAt: string | null;
+}
 
 /** Who asks: nobody has to say on the workshop's own computer. */
 export type Session =

@@ -17,6 +17,7 @@ export const keys = {
   reach: () => ['reach'],
   people: () => ['people'],
   devices: () => ['devices'],
+  passkeys: () => ['passkeys'],
   shares: (jobId: string) => ['shares', jobId],
   audit: (page: number) => ['audit', page],
   runs: (filter?: object) => (filter === undefined ? ['runs'] : ['runs', filter]),

@@ -2,14 +2,21 @@ import type {
   AuditEntry,
   Device,
   Invitation,
+  MadeCredential,
+  Passkey,
   People,
   Reach,
   Session,
   Share,
+  SignedCredential,
   WithToken,
 } from '@nucleon/contract/people';
 import type { Page } from '@nucleon/contract/wire';
 import type { Role } from '@nucleon/core/data/people';
+import type {
+  PublicKeyCredentialCreationOptionsJSON,
+  PublicKeyCredentialRequestOptionsJSON,
+} from '@simplewebauthn/browser';
 import { queryOptions } from '@tanstack/react-query';
 import { fetchJson } from './fetchJson';
 import { keys } from './keys';
@@ -37,6 +44,12 @@ export const devicesQuery = queryOptions({
     (await fetchJson<{ items: readonly Device[] }>('/devices', { signal })).items,
 });
 
+export const passkeysQuery = queryOptions({
+  queryKey: keys.passkeys(),
+  queryFn: async ({ signal }) =>
+    (await fetchJson<{ items: readonly Passkey[] }>('/session/passkeys', { signal })).items,
+});
+
 export const sharesQuery = (jobId: string) =>
   queryOptions({
     queryKey: keys.shares(jobId),
@@ -61,6 +74,17 @@ export interface Joining {
   readonly device: string;
 }
 export const signIn = (as: Joining): Promise<unknown> => post('/session', as);
+export const passkeySignInOptions = (): Promise<PublicKeyCredentialRequestOptionsJSON> =>
+  post('/session/passkey/options');
+export const signInWithPasskey = (body: {
+  device: string;
+  credential: SignedCredential;
+}): Promise<{ name: string }> => post('/session/passkey', body);
+export const passkeyOptions = (password: string): Promise<PublicKeyCredentialCreationOptionsJSON> =>
+  post('/session/passkeys/options', { password });
+export const addPasskey = (body: { name: string; credential: MadeCredential }): Promise<unknown> =>
+  post('/session/passkeys', body);
+export const removePasskey = (id: string): Promise<unknown> => remove(`/session/passkeys/${id}`);
 export const signOut = (): Promise<unknown> => remove('/session');
 export const unlock = (pin: string): Promise<unknown> => post('/session/unlock', { pin });
 export const lock = (): Promise<unknown> => post('/session/lock');

@@ -70,7 +70,7 @@ async function* sealed(databaseUrl: string, at: Date): AsyncGenerator<Buffer> {
   };
   const head: BackupHead = { format: 1, at: at.toISOString(), step: await lastStep(databaseUrl) };
   yield counted(Buffer.from(`${HEAD}${JSON.stringify(head)}\n`));
-  const { child, ended } = databaseClient('mariadb-dump', databaseUrl, [
+  const { child, ended } = await databaseClient('mariadb-dump', databaseUrl, [
     '--single-transaction',
     '--quick',
     '--hex-blob',

@@ -1,33 +1,36 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
+import { databaseAddress } from '../database/databaseAddress';
+import { answeringNode } from '../database/failover';
 
-/** MariaDB's own programs, on one database, its password off the command line. */
+/** MariaDB's own programs, on one database and one node of it, its password off the command line. */
 export interface DatabaseClient {
   readonly child: ChildProcess;
   /** When it has ended well. @throws with what it said where it has not */
   readonly ended: Promise<void>;
 }
 
-export function databaseClient(
+export async function databaseClient(
   program: 'mariadb' | 'mariadb-dump',
   databaseUrl: string,
   options: readonly string[] = [],
-): DatabaseClient {
-  const url = new URL(databaseUrl);
+): Promise<DatabaseClient> {
+  const address = databaseAddress(databaseUrl);
+  const { host, port } = await answeringNode(address);
   const child = spawn(
     program,
     [
       '--no-defaults',
-      `--host=${url.hostname}`,
-      `--port=${url.port || '3306'}`,
-      `--user=${decodeURIComponent(url.username)}`,
+      `--host=${host}`,
+      `--port=${port}`,
+      `--user=${address.user}`,
       '--default-character-set=utf8mb4',
       ...options,
-      url.pathname.slice(1),
+      address.database,
     ],
     {
       stdio: ['pipe', 'pipe', 'pipe'],
-      env: { ...process.env, MYSQL_PWD: decodeURIComponent(url.password) },
+      env: { ...process.env, MYSQL_PWD: address.password },
     },
   );
   let said = '';

@@ -2,6 +2,7 @@ import { createReadStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
 import type { DataSource } from 'typeorm';
+import { besideUrl, databaseAddress } from '../database/databaseAddress';
 import { createDataSource } from '../database/dataSource';
 import { migrate, oneAtATime } from '../database/migrate';
 import { backUp, type BackupHead } from './backUp';
@@ -57,20 +58,20 @@ async function change(
   source: DataSource,
   { databaseUrl, path, copies, at }: Restoring,
 ): Promise<string> {
-  const live = new URL(databaseUrl).pathname.slice(1);
+  const live = databaseAddress(databaseUrl).database;
   const [beside, before] = [`${live}_restore`, `${live}_before`];
   try {
     await source.query(`CREATE DATABASE IF NOT EXISTS \`${before}\``);
     // One that was killed left here what stood before: it is kept.
     if ((await tablesOf(source, before)).length > 0)
-      await backUp(on(databaseUrl, before), copies, 'left-over', at);
+      await backUp(besideUrl(databaseUrl, before), copies, 'left-over', at);
     for (const name of [beside, before]) await makeAnew(source, name);
-    await load(on(databaseUrl, beside), path);
+    await load(besideUrl(databaseUrl, beside), path);
     await settle(source, { live, next: beside }, at);
     await swap(source, { live, next: beside, out: before });
     try {
       // Copied when it is out of use: whatever was written to the last moment is in it.
-      return await backUp(on(databaseUrl, before), copies, 'before-restore', at);
+      return await backUp(besideUrl(databaseUrl, before), copies, 'before-restore', at);
     } catch (error) {
       await swap(source, { live, next: before, out: beside });
       throw error;
@@ -89,7 +90,7 @@ async function makeAnew(source: DataSource, name: string): Promise<void> {
 
 /** Into an empty database, and up to this version. */
 async function load(databaseUrl: string, path: string): Promise<void> {
-  const { child, ended } = databaseClient('mariadb', databaseUrl);
+  const { child, ended } = await databaseClient('mariadb', databaseUrl);
   if (child.stdin) await pipeline(createReadStream(path), createGunzip(), child.stdin);
   await ended;
   const source = createDataSource(databaseUrl, { longestStatementMs: Infinity });
@@ -103,7 +104,8 @@ async function load(databaseUrl: string, path: string): Promise<void> {
 
 /**
  * What must not come back with it. A server that goes on for a moment has read the kit at some version: the restored kit is
- * a later one. Devices signed out since, links used or ended since would open again: all of them end, and people sign in anew.
+ * a later one. Devices signed out since, links used or ended since would open again: all of them end, and people sign in anew;
+ * passkeys taken off since stay off.
  */
 async function settle(
   source: DataSource,
@@ -114,6 +116,10 @@ async function settle(
     await source.query(
       `UPDATE \`${next}\`.workshop
          SET kit_version = kit_version + 1 + (SELECT COALESCE(MAX(kit_version), 0) FROM \`${live}\`.workshop)`,
+    );
+  if ((await tablesOf(source, live)).includes('passkey'))
+    await source.query(
+      `DELETE FROM \`${next}\`.passkey WHERE id NOT IN (SELECT id FROM \`${live}\`.passkey)`,
     );
   for (const table of ['device', 'invitation', 'share'])
     await source.query(`UPDATE \`${next}\`.${table} SET ended_at = ? WHERE ended_at IS NULL`, [at]);
@@ -139,7 +145,3 @@ const movesOf = async (source: DataSource, from: string, to: string): Promise<re
   (await tablesOf(source, from)).map(
     (table) => `\`${from}\`.\`${table}\` TO \`${to}\`.\`${table}\``,
   );
-
-/** The address of another database beside this one. */
-const on = (databaseUrl: string, name: string): string =>
-  databaseUrl.replace(/\/[^/]*$/, `/${name}`);

@@ -12,6 +12,10 @@ import { Documents1764600000000 } from './migrations/1764600000000-documents';
 import { Learned1764700000000 } from './migrations/1764700000000-learned';
 import { People1764800000000 } from './migrations/1764800000000-people';
 import { News1764900000000 } from './migrations/1764900000000-news';
+import { Cluster1765000000000 } from './migrations/1765000000000-cluster';
+import { Passkeys1765100000000 } from './migrations/1765100000000-passkeys';
+import { databaseAddress } from './databaseAddress';
+import { openFailover } from './failover';
 import { learnedEntity } from '../learning/learnedEntity';
 import { PEOPLE_ENTITIES } from '../people/peopleEntities';
 import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
@@ -20,16 +24,23 @@ import { runEntity, runEventEntity, runPhotoEntity } from '../runs/runEntities';
 const LONGEST_STATEMENT_MS = 8000;
 
 /**
- * MariaDB with migrations only; times are UTC.
+ * MariaDB with migrations only; times are UTC. Of several nodes one is used, and another when that one is gone.
+ * @throws a sentence where the address is none
  * @param longestStatementMs Infinity while the tables are prepared, when a statement takes what it takes
  */
 export function createDataSource(
   url: string,
-  { longestStatementMs = LONGEST_STATEMENT_MS } = {},
+  {
+    longestStatementMs = LONGEST_STATEMENT_MS,
+    log = () => undefined,
+  }: { readonly longestStatementMs?: number; readonly log?: (text: string) => void } = {},
 ): DataSource {
+  const address = databaseAddress(url);
+  const { user, password, database, nodes } = address;
+  const [{ host, port }] = nodes;
   return new DataSource({
     type: 'mariadb',
-    url,
+    ...{ username: user, password, database, host, port },
     timezone: 'Z',
     charset: 'utf8mb4_unicode_ci',
     synchronize: false,
@@ -55,11 +66,14 @@ export function createDataSource(
       Learned1764700000000,
       People1764800000000,
       News1764900000000,
+      Cluster1765000000000,
+      Passkeys1765100000000,
     ],
     connectTimeout: 4000,
     poolSize: 10,
     // A statement that hangs gives its request up; the connection is used again when it answers.
     enableQueryTimeout: Number.isFinite(longestStatementMs),
     maxQueryExecutionTime: longestStatementMs,
+    ...(nodes.length > 1 && { extra: { stream: openFailover(address, log) } }),
   });
 }

@@ -66,6 +66,58 @@ export const deviceEntity = new EntitySchema<DeviceRow>({
   },
 });
 
+/** A key that a person’s phone or computer holds, and opens with a finger, a face or its own PIN. */
+export interface PasskeyRow {
+  readonly id: string;
+  readonly workshopId: string;
+  readonly personId: string;
+  readonly credentialHash: string;
+  readonly credentialId: string;
+  /** COSE, as the device gave it. */
+  readonly publicKey: Buffer;
+  /** How often it was used, where the device counts; text, since it may be larger than a number holds. */
+  readonly counter: string | number;
+  /** Apart by blanks. */
+  readonly transports: string;
+  /** The name it holds for. */
+  readonly site: string;
+  readonly name: string;
+  readonly since: Date;
+  readonly usedAt: Date | null;
+}
+export const passkeyEntity = new EntitySchema<PasskeyRow>({
+  name: 'passkey',
+  columns: {
+    id: idColumn,
+    workshopId: foreignId('workshop_id'),
+    personId: foreignId('person_id'),
+    credentialHash: { ...tokenHash, name: 'credential_hash' },
+    credentialId: text('credential_id', 1400),
+    publicKey: { type: 'varbinary', length: 2048, name: 'public_key' },
+    counter: { type: 'bigint', unsigned: true, name: 'counter' },
+    transports: text('transports', 200),
+    site: text('site', 255),
+    name: text('name', 80),
+    since: time('since'),
+    usedAt: maybeTime('used_at'),
+  },
+});
+
+/** What a device was asked to sign, and answers once. */
+export interface ChallengeRow {
+  readonly hash: string;
+  readonly personId: string | null;
+  readonly until: Date;
+}
+export const challengeEntity = new EntitySchema<ChallengeRow>({
+  name: 'challenge',
+  columns: {
+    hash: { ...tokenHash, name: 'hash', primary: true },
+    personId: maybeText('person_id', 80),
+    until: time('until'),
+  },
+});
+
 export interface InvitationRow {
   readonly id: string;
   readonly workshopId: string;
@@ -137,6 +189,8 @@ export const auditEntity = new EntitySchema<AuditRow>({
 export const PEOPLE_ENTITIES = [
   personEntity,
   deviceEntity,
+  passkeyEntity,
+  challengeEntity,
   invitationEntity,
   shareEntity,
   auditEntity,

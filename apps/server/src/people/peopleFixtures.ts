@@ -34,9 +34,9 @@ export function cookieOf({ headers }: request.Response): string {
   return given.split(';')[0] ?? '';
 }
 
-export async function openPeopleServer(): Promise<PeopleServer> {
+export async function openPeopleServer(doors: Partial<Doors> = {}): Promise<PeopleServer> {
   const clock = { now: new Date('2026-11-29T08:00:00Z') };
-  const server = await openTestServer({ doors: DOORS, now: () => clock.now });
+  const server = await openTestServer({ doors: { ...DOORS, ...doors }, now: () => clock.now });
   const ask: PeopleServer['ask'] = (method, path, cookie, body) => {
     const asked = request(server.app)[method](`/api/v1${path}`);
     if (cookie !== undefined) asked.set('Cookie', cookie);

@@ -31,6 +31,7 @@ import {
   auditEntity,
   deviceEntity,
   invitationEntity,
+  passkeyEntity,
   personEntity,
   shareEntity,
   type InvitationRow,
@@ -149,6 +150,7 @@ export function peopleRoutes(context: ServerContext): Router {
       const { name } = await personOf(manager, id);
       await refuseWithoutOwner(manager, id);
       await manager.update(personEntity, { id }, { leftAt: now(), password: null });
+      await manager.delete(passkeyEntity, { personId: id });
       await endDevices(manager, { personId: id }, now());
       await writeDown(manager, 'person-left', name);
     });

@@ -9,7 +9,7 @@ import {
   type Session,
 } from '@nucleon/contract/people';
 import { validator } from '@nucleon/contract/validator';
-import { Router, type Request } from 'express';
+import { Router } from 'express';
 import { IsNull, MoreThan, type EntityManager } from 'typeorm';
 import { transact } from '../database/transact';
 import { lockKit } from '../database/locks';
@@ -19,11 +19,10 @@ import type { ServerContext } from '../serverContext';
 import { askingNow, personAsking, type Asker } from './asking';
 import { writeDown } from './audit';
 import { addDevice, endDevices } from './devices';
-import { addressOf } from './questionLimit';
 import { deviceEntity, invitationEntity, personEntity, shareEntity } from './peopleEntities';
 import { hashOfToken, hashPassword, isPassword } from './secrets';
 import { giveSession, sessionTokenOf, takeSession } from './sessionCookie';
-import { makeThrottle } from './throttle';
+import type { Tries } from './tries';
 
 const checkSession = validator(postSession);
 const checkToken = validator(postToken);
@@ -62,29 +61,9 @@ async function sessionOf(manager: EntityManager, asker: Asker | null): Promise<S
 }
 
 /** Signing in and out, joining by a link, and what a person sets for the device at hand. */
-export function sessionRoutes(context: ServerContext): Router {
+export function sessionRoutes(context: ServerContext, tried: Tries): Router {
   const { source, now, newId } = context;
-  const byName = makeThrottle(1);
-  const byAddress = makeThrottle(10);
   const router = Router();
-
-  /** Tries, unless too many went wrong from here or for this one; what goes wrong counts. */
-  async function tried<T>(request: Request, key: string, work: () => Promise<T>): Promise<T> {
-    const address = addressOf(request);
-    await byName.refuseIfWaiting(key);
-    await byAddress.refuseIfWaiting(address);
-    try {
-      const done = await work();
-      await byName.succeeded(key);
-      return done;
-    } catch (error) {
-      if (error instanceof Problem) {
-        await byName.failed(key);
-        await byAddress.failed(address);
-      }
-      throw error;
-    }
-  }
 
   router.get('/session', async (request, response) => {
     const asker = askingNow()?.asker ?? null;

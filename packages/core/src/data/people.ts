@@ -16,6 +16,8 @@ export const AUDIT_ACTS = [
   'role',
   'person-left',
   'password',
+  'passkey',
+  'passkey-ended',
   'device-ended',
   'bench-pin',
   'unlock-refused',

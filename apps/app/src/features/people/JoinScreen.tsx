@@ -42,7 +42,8 @@ function Joining({ token }: { readonly token: string }) {
   const enter = useEntering(async () => {
     await join(token, given);
     router.replace(routes.jobs());
-  }, given.name);
+    return given.name;
+  });
   if (invitation.isPending) return <Loading what={peopleWords.lookingAtLink} />;
   if (invitation.isError)
     return <Failed error={invitation.error} onRetry={() => void invitation.refetch()} />;

@@ -12,6 +12,7 @@ import { RowLink } from '../../ui/RowLink';
 import { TextBox } from '../../ui/TextBox';
 import { Body, Heading, Small, Strong } from '../../ui/text';
 import { DeviceList } from './DeviceList';
+import { Passkeys } from './Passkeys';
 import { useLeaving } from './useLeaving';
 
 type Signed = Extract<Session, { kind: 'person' }>;
@@ -58,6 +59,7 @@ export function OwnSession({ session }: { readonly session: Signed }) {
       ) : null}
       <BenchPin bench={bench} />
       <Password />
+      <Passkeys />
       {role === 'owner' ? null : (
         <Column gap="$2">
           <Strong>{peopleWords.myDevices}</Strong>

@@ -7,6 +7,7 @@ import { Small } from '../../ui/text';
 import { deviceName } from './deviceName';
 import { useLastSession } from './lastSession';
 import { KeeperBar } from './KeeperBar';
+import { Passkeys } from './Passkeys';
 import { PeopleScreen } from './PeopleScreen';
 import { WhoIsHere } from './WhoIsHere';
 
@@ -14,6 +15,13 @@ let mockPath = '/jobs/j1';
 jest.mock('expo-router', () => ({
   usePathname: () => mockPath,
   useRouter: () => ({ navigate: jest.fn(), replace: jest.fn(), canGoBack: () => false }),
+}));
+const mockSignWithKey = jest.fn<Promise<object>, [object]>();
+const mockMakeKey = jest.fn<Promise<object>, [object]>();
+jest.mock('./passkeyDevice', () => ({
+  keepsPasskeys: () => true,
+  signWithKey: (options: object) => mockSignWithKey(options),
+  makeKey: (options: object) => mockMakeKey(options),
 }));
 jest.mock('./lazyQrCode', () => ({ QrCode: () => null }));
 
@@ -188,4 +196,53 @@ it('calls a device by what it is', () => {
   expect(deviceName('Mozilla/5.0 (iPhone; CPU iPhone OS 19_0)')).toBe('iPhone');
   expect(deviceName('Mozilla/5.0 (Linux; Android 15)')).toBe('Android');
   expect(deviceName('curl')).toBe('');
+});
+
+describe('passkeys', () => {
+  const SIGNED = { id: 'k', clientDataJSON: 'c', authenticatorData: 'a', signature: 's' };
+  const MADE = { id: 'k', transports: ['internal'], clientDataJSON: 'c', attestationObject: 'o' };
+
+  it('signs in with a key of the device, and says where none is given', async () => {
+    const { state, log } = serverWith({ kind: 'nobody', first: false }, ({ method, path }) => {
+      if (path === '/session/passkey/options') return { status: 200, body: { challenge: 'x' } };
+      if (method !== 'POST' || path !== '/session/passkey') return undefined;
+      state.session = PERSON;
+      return { status: 200, body: { name: 'Ida' } };
+    });
+    mockSignWithKey.mockRejectedValueOnce(new Error('No passkey was given.'));
+    show(behind);
+    fireEvent.click(await screen.findByTestId('enter-by-passkey'));
+    expect(await screen.findByText('No passkey was given.')).toBeTruthy();
+    mockSignWithKey.mockResolvedValueOnce(SIGNED);
+    fireEvent.click(screen.getByTestId('enter-by-passkey'));
+    expect(await screen.findByText('The job')).toBeTruthy();
+    expect(mockSignWithKey).toHaveBeenLastCalledWith({ challenge: 'x' });
+    expect(log.find(({ path }) => path === '/session/passkey')?.body).toMatchObject({
+      credential: SIGNED,
+    });
+  });
+
+  it('adds one with the password, and takes it off', async () => {
+    const keys: { id: string; name: string }[] = [];
+    serverWith(PERSON, ({ method, path, body }) => {
+      const at = { site: 'drill.local', since: '2026-11-29T08:00:00Z', usedAt: null };
+      if (path === '/session/passkeys' && method === 'GET')
+        return { status: 200, body: { items: keys.map((one) => ({ ...one, ...at })) } };
+      if (path === '/session/passkeys/options')
+        return { status: 200, body: { challenge: body?.['password'] } };
+      if (path === '/session/passkeys') keys.push({ id: 'k1', name: 'Phone' });
+      else if (path === '/session/passkeys/k1') keys.pop();
+      else return undefined;
+      return { status: 201, body: { id: 'k1' } };
+    });
+    mockMakeKey.mockResolvedValueOnce(MADE);
+    show(<Passkeys />);
+    fireEvent.click(screen.getByTestId('passkeys'));
+    typeIn(await screen.findByTestId('passkey-password'), 'diamond and water');
+    fireEvent.click(screen.getByTestId('add-passkey'));
+    expect(await screen.findByText(/for drill\.local, since/)).toBeTruthy();
+    expect(mockMakeKey).toHaveBeenCalledWith({ challenge: 'diamond and water' });
+    fireEvent.click(screen.getByLabelText('Take off: Phone'));
+    expect(await screen.findByText('None yet.')).toBeTruthy();
+  });
 });
