@@ -2,13 +2,14 @@ import { spawn } from 'node:child_process';
 import { createHash, X509Certificate } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { chmod, mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
+import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
 import { pressMain, toTheBench } from './bench';
 import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE, WIDE } from '../scripts/setup/chromium.mjs';
 import { freePort } from '../scripts/setup/mariadb.mjs';
 
+const NAME = hostname().toLowerCase();
 const PASSWORD = 'diamond and water';
 
 /** A server of the journey’s own that lets phones in, on this machine’s own address. */
@@ -62,7 +63,12 @@ test.beforeAll(async () => {
     .digest('base64');
   browser = await chromium.launch({
     executablePath: CHROMIUM_PATH,
-    args: [...CHROMIUM_ARGS, `--ignore-certificate-errors-spki-list=${pin}`],
+    args: [
+      ...CHROMIUM_ARGS,
+      `--ignore-certificate-errors-spki-list=${pin}`,
+      // The machine’s name, which its network may not know.
+      `--host-resolver-rules=MAP ${NAME} 127.0.0.1`,
+    ],
   });
 });
 test.afterAll(async () => {
@@ -70,10 +76,24 @@ test.afterAll(async () => {
   await workshop.close();
 });
 
-const deviceOf = async (viewport: typeof PHONE): Promise<Page> =>
-  (
-    await browser.newContext({ viewport, baseURL: workshop.address, serviceWorkers: 'allow' })
-  ).newPage();
+const deviceOf = async (viewport: typeof PHONE, baseURL = workshop.address): Promise<Page> =>
+  (await browser.newContext({ viewport, baseURL, serviceWorkers: 'allow' })).newPage();
+
+/** Gives a page a device that keeps keys, and a user who shows a finger each time. */
+async function keepKeys(page: Page): Promise<void> {
+  const client = await page.context().newCDPSession(page);
+  await client.send('WebAuthn.enable');
+  await client.send('WebAuthn.addVirtualAuthenticator', {
+    options: {
+      protocol: 'ctap2',
+      transport: 'internal',
+      hasResidentKey: true,
+      hasUserVerification: true,
+      isUserVerified: true,
+      automaticPresenceSimulation: true,
+    },
+  });
+}
 
 /** What the server says to the page itself, with all its browser knows of it. */
 const asks = (page: Page, path: string): Promise<{ status: number; body: unknown }> =>
@@ -178,5 +198,38 @@ test(
     await bench.getByTestId('end-share').click();
     await expect(bench.getByTestId('end-share')).toHaveCount(0);
     expect((await asks(client, `/jobs/${shown?.id ?? ''}`)).status).toBe(401);
+  },
+);
+
+test(
+  'a phone makes a passkey, and signs in with it instead of the password',
+  { tag: '@once' },
+  async () => {
+    const phone = await deviceOf(PHONE, workshop.address.replace(/\/\/[^:]+/, `//${NAME}`));
+    await keepKeys(phone);
+    await phone.goto('/');
+    await phone.getByTestId('name').fill('Ida');
+    await phone.getByTestId('password').fill(PASSWORD);
+    await phone.getByTestId('enter').click();
+    await expect(phone.getByTestId('new-hole')).toBeVisible();
+    await phone.goto('/display');
+    await phone.getByTestId('passkeys').click();
+    await phone.getByTestId('passkey-password').fill(PASSWORD);
+    await phone.getByTestId('add-passkey').click();
+    await expect(phone.getByText(`for ${NAME}, since`)).toBeVisible();
+
+    await phone.getByTestId('sign-out').click();
+    await phone.getByTestId('enter-by-passkey').click();
+    await expect(phone.getByTestId('new-hole')).toBeVisible();
+    await phone.goto('/display');
+    await expect(phone.getByTestId('own-session')).toContainText('Ida. Owner: all.');
+
+    // Taken off, it opens nothing any more.
+    await phone.getByTestId('passkeys').click();
+    await phone.getByRole('button', { name: /^Take off/ }).click();
+    await expect(phone.getByText('None yet.')).toBeVisible();
+    await phone.getByTestId('sign-out').click();
+    await phone.getByTestId('enter-by-passkey').click();
+    await expect(phone.getByTestId('sign-in')).toContainText('is not known here, or was taken off');
   },
 );

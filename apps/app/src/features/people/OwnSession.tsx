@@ -136,7 +136,7 @@ function Password() {
       }}
       testID="change-password"
     >
-      <Column gap="$3" padding="$4">
+      <Column gap="$3">
         <TextBox
           label={peopleWords.oldPassword}
           value={old}

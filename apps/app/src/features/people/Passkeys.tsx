@@ -27,7 +27,7 @@ export function Passkeys() {
       }}
       testID="passkeys"
     >
-      <Column gap="$4" padding="$4">
+      <Column gap="$4">
         <OwnPasskeys />
         {keepsPasskeys() ? <AddPasskey /> : <Small>{peopleWords.noPasskeysHere}</Small>}
       </Column>
