@@ -13,7 +13,7 @@ import { cluster } from './faults/cluster.mjs';
 import { disk } from './faults/disk.mjs';
 import { folders } from './faults/folders.mjs';
 import { freezes } from './faults/freezes.mjs';
-import { kills, stops } from './faults/kills.mjs';
+import { kills, signedInKills, stops } from './faults/kills.mjs';
 import { load } from './faults/load.mjs';
 import { migrations } from './faults/migrations.mjs';
 import { seeded } from './faults/random.mjs';
@@ -32,6 +32,7 @@ const CAMPAIGNS = {
   folders,
   migrations,
   kills,
+  signedInKills,
   stops,
   freezes,
   load,

@@ -119,7 +119,8 @@ async function main() {
         backups: join(options.data, 'backups'),
         reach,
       });
-      port = Number(new URL(up.address).port);
+      // It comes back where it was; behind a proxy its address is not its own.
+      if (port === 0) port = Number(new URL(up.address).port);
       // Asked for once: one that comes back after a crash resets nothing.
       if (demo === 'reset') demo = 'none';
       reach = { ...reach, newOwnerLink: false };

@@ -36,7 +36,7 @@ export async function backups({ work, random, short }) {
     console.log(`  ${what}: ${said.slice(-400)}`);
   };
   try {
-    const kept = await openLedger(stack.address);
+    const kept = await openLedger({ addresses: [stack.address] });
     await writeSome(kept);
     const file = join(work, 'kept.sql.gz');
     const made = await nucleon(['backup', file], data);
@@ -55,7 +55,7 @@ export async function backups({ work, random, short }) {
         note('lost', `${half} is there and is no copy`);
       if (!(await stack.isHealthy(60_000))) note('failedToStart', stack.said());
       // A restore that is killed: all that was written since is there, or none of it.
-      const since = await openLedger(stack.address);
+      const since = await openLedger({ addresses: [stack.address] });
       await writeSome(since);
       // Early, in the midst, and about when it is done.
       const share = (round + random()) / rounds;

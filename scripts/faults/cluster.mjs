@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { createConnection } from 'mysql2/promise';
 import { sleep } from '../setup/run.mjs';
 import { freePort, urlOf } from '../setup/mariadb.mjs';
-import { keepWriting, openLedger } from './ledger.mjs';
+import { ALL_WRITES, keepWriting, openLedger } from './ledger.mjs';
 import { newFolder, openStack, until } from './stack.mjs';
 
 const DEVICES = 3;
@@ -69,13 +69,18 @@ export async function cluster({ work, random, short }) {
     const addresses = servers.map(({ address }) => address);
     const ledgers = [];
     for (let i = 0; i < DEVICES; i++)
-      ledgers.push(await openLedger(...addresses.slice(i % 2), ...addresses.slice(0, i % 2)));
+      ledgers.push(
+        await openLedger({
+          addresses: [...addresses.slice(i % 2), ...addresses.slice(0, i % 2)],
+          writes: ALL_WRITES,
+        }),
+      );
     const ways = Object.entries(DEATHS);
     for (let round = 0; round < (short ? 2 : 3 * ways.length); round++) {
       // The last two are the hardest of the short form.
       const [name, die] = ways[short ? round + 2 : round % ways.length];
       const note = await stack.note();
-      const stop = ledgers.map((ledger) => keepWriting(ledger, 1));
+      const stop = ledgers.map((ledger) => keepWriting(ledger, { atOnce: 1 }));
       await sleep(500 + random() * 500);
       for (const ledger of ledgers) ledger.longestWaitMs();
       await die({ node: pick(random, note.nodes).pid, server: pick(random, note.servers).pid });

@@ -19,7 +19,7 @@ export async function disk({ work }) {
     const data = join(mount, 'data');
     const stack = await openStack(data, { words: ['--empty'] });
     try {
-      const ledger = await openLedger(stack.address);
+      const ledger = await openLedger({ addresses: [stack.address] });
       for (let i = 0; i < 20; i++) await ledger.writeOne();
       const { bavail, bsize } = statfsSync(mount);
       await writeFile(join(mount, 'filler'), Buffer.alloc(Math.max(0, bavail * bsize - 4096), 1));

@@ -8,7 +8,7 @@ const ANSWER_WITHIN_MS = 10_000;
 export async function freezes({ work, short }) {
   const data = await newFolder(work, 'freeze-');
   const stack = await openStack(data, { words: ['--empty'] });
-  const ledger = await openLedger(stack.address);
+  const ledger = await openLedger({ addresses: [stack.address] });
   const result = { hung: 0, failedToStart: 0 };
   try {
     for (let round = 0; round < (short ? 1 : 3); round++) {

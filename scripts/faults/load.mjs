@@ -14,7 +14,7 @@ const SOON_MS = 2500;
 
 export async function load({ work, short }) {
   const stack = await openStack(await newFolder(work, 'load-'), { words: ['--empty'] });
-  const ledger = await openLedger(stack.address);
+  const ledger = await openLedger({ addresses: [stack.address] });
   const inTurn = async (count) => {
     const began = Date.now();
     for (let n = 0; n < count; n++) await ledger.writeOne();

@@ -8,7 +8,9 @@ import { ROOT } from '../setup/root.mjs';
 const WHAT = {
   folders: 'data folders that are read-only, of somebody else, half written, or in use',
   migrations: 'the server killed while it brings a database to a new version',
-  kills: 'server, database or both killed at random moments while devices write',
+  kills:
+    'server, database or both killed at random moments while devices write all that they write',
+  signedInKills: 'the same with everybody signed in, behind a proxy',
   stops: 'server and database told to stop while devices write',
   freezes: 'the database frozen for seconds while devices write and read',
   load: 'four times the writes this machine can take',
@@ -24,6 +26,7 @@ const WHAT = {
 /** What each count says. */
 const COUNTS = {
   tried: 'tried',
+  kills: 'killed',
   lost: 'acknowledged and gone',
   doubled: 'stored twice',
   unanswered: 'without an answer, kept or not',

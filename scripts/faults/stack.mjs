@@ -5,6 +5,8 @@ import { join } from 'node:path';
 import { ROOT } from '../setup/root.mjs';
 import { endChild, ended, sleep } from '../setup/run.mjs';
 
+/** Whoever has not signed in asks no more than four times a second. */
+const HEALTH_EACH_MS = 260;
 const UP_WITHIN_MS = 60_000;
 
 /** Waits until a promise of true comes; false when it never does. */
@@ -72,16 +74,18 @@ export async function openStack(data, { script = 'start.mjs', port = 0, words = 
   const note = async () => JSON.parse(await readFile(join(data, 'start.lock'), 'utf8'));
   return {
     address: address(),
+    port: port || Number(new URL(address()).port),
     child,
     said: () => said,
     note,
     serverPid: async () => (await note()).serverPid,
     databasePid: () => pidIn(join('mariadb', 'mysqld.pid')),
-    isHealthy: (withinMs) =>
+    /** @param at where it answers, if not where it says */
+    isHealthy: (withinMs, at = address()) =>
       until(
-        async () =>
-          (await fetch(`${address()}/api/v1/health`, { signal: AbortSignal.timeout(3000) })).ok,
+        async () => (await fetch(`${at}/api/v1/health`, { signal: AbortSignal.timeout(3000) })).ok,
         withinMs,
+        HEALTH_EACH_MS,
       ),
     stop: () => endChild(child, 30_000),
     kill: async () => {
