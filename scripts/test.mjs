@@ -4,10 +4,11 @@
  * npm test -- --only core (or another part, or several) runs that alone.
  */
 import { spawn } from 'node:child_process';
-import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import { readFile, rm } from 'node:fs/promises';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { newFolder } from './faults/stack.mjs';
 import { freePort } from './setup/mariadb.mjs';
 import {
   checkNode,
@@ -21,7 +22,7 @@ import { capture } from './setup/run.mjs';
 import { ensureServerBuild } from './setup/serverBuild.mjs';
 import { ensurePseudoBuild, ensureWebBuild } from './setup/web.mjs';
 
-const work = await mkdtemp(join(tmpdir(), 'nucleon-test-'));
+const work = await newFolder(tmpdir(), 'nucleon-test-');
 
 /** Runs one command of the project with its output shown; whether it passed. */
 function passes(command, words, env = {}) {

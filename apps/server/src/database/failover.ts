@@ -106,13 +106,17 @@ export function openFailover(address: DatabaseAddress, log: (text: string) => vo
         lost = chosen ? null : left;
         return chosen;
       })
-      .finally(() => (choosing = null)));
+      .finally(() => {
+        choosing = null;
+      }));
 
   /** Until nothing is open any more. */
   async function watch(): Promise<void> {
     if (watching) return;
     watching = true;
-    for (let silent = 0; open.size > 0; await sleep(LOOK_MS, undefined, { ref: false })) {
+    let silent = 0;
+    while (open.size > 0) {
+      await sleep(LOOK_MS, undefined, { ref: false });
       if (!node) continue;
       const watched = node;
       const state = await stateOf(address, watched);
@@ -133,7 +137,7 @@ export function openFailover(address: DatabaseAddress, log: (text: string) => vo
     open.set(socket, null);
     socket.once('close', () => open.delete(socket));
     void (async () => {
-      while (!socket.destroyed) {
+      for (;;) {
         const chosen = await choose();
         if (socket.destroyed) return;
         if (chosen) {
