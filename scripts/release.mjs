@@ -26,12 +26,17 @@ if (!/^\d+\.\d+\.\d+$/.test(version)) {
 const at = (path) => join(ROOT, path);
 const change = async (path, how) => writeFile(at(path), how(await readFile(at(path), 'utf8')));
 
+/** Ours among what a package needs. */
+const NEEDS_OURS = /("@nucleon\/[a-z-]+": )"\d[^"]*"/g;
+
 for (const folder of OURS)
   await change(join(folder, 'package.json'), (text) =>
-    text.replace(/^( {2}"version": )"[^"]*"/m, `$1"${version}"`),
+    text
+      .replace(/^( {2}"version": )"[^"]*"/m, `$1"${version}"`)
+      .replace(NEEDS_OURS, `$1"${version}"`),
   );
 await change('package-lock.json', (text) => {
-  const lock = JSON.parse(text);
+  const lock = JSON.parse(text.replace(NEEDS_OURS, `$1"${version}"`));
   lock.version = version;
   for (const folder of OURS) lock.packages[folder === '.' ? '' : folder].version = version;
   return `${JSON.stringify(lock, null, 2)}\n`;
