@@ -20,6 +20,10 @@ import { makeMeter } from './metrics/metrics';
 import { metricsRoutes } from './metrics/metricsRoutes';
 import { newsRoutes } from './news/newsRoutes';
 import { peopleRoutes } from './people/peopleRoutes';
+import { auditRoutes } from './people/auditRoutes';
+import { deviceRoutes } from './people/deviceRoutes';
+import { invitationRoutes } from './people/invitationRoutes';
+import { shareRoutes } from './people/shareRoutes';
 import { passkeyRoutes, passkeySignInRoutes } from './people/passkeyRoutes';
 import { sessionRoutes } from './people/sessionRoutes';
 import { countTries } from './people/tries';
@@ -81,9 +85,13 @@ export function buildApp(context: ServerContext, webFolder?: string): Express {
     runPhotoRoutes(context),
     learningRoutes(context),
     sessionRoutes(context, tried),
+    invitationRoutes(context),
+    shareRoutes(context),
+    deviceRoutes(context, tried),
     passkeyRoutes(context, tried),
     passkeySignInRoutes(context, tried),
     peopleRoutes(context),
+    auditRoutes(context),
     metricsRoutes(context, meter),
     newsRoutes(context),
   );

@@ -7,6 +7,7 @@ import { workshopNow } from '../database/workshop';
 import { findOne, put } from '../documents/repository';
 import { documentOf, SHOWN } from '../documents/shown';
 import { checkedBody } from '../http/body';
+import { forAsker } from '../people/forAsker';
 import type { ServerContext } from '../serverContext';
 
 const checkHouseBody = validator(putHouse);
@@ -16,7 +17,7 @@ export function houseRoutes({ source, now }: ServerContext): Router {
   const router = Router();
   router.get('/house', async (_request, response) => {
     const row = await findOne(source.manager, 'house', { id: workshopNow() });
-    response.json(row ? SHOWN.house(row) : { version: 0 });
+    response.json(row ? forAsker(SHOWN.house(row)) : { version: 0 });
   });
   router.put('/house', async (request, response) => {
     const { version, ...body } = checkedBody(request, checkHouseBody);

@@ -15,6 +15,7 @@ import { documentOf, shown, SHOWN } from '../documents/shown';
 import { checkedBody, idParam } from '../http/body';
 import { containing, pageQuery } from '../http/paging';
 import { notFound } from '../http/problem';
+import { forAsker } from '../people/forAsker';
 import type { ServerContext } from '../serverContext';
 
 type KitKind = 'bit' | 'machine' | KitPartSort;
@@ -61,7 +62,9 @@ export function kitRoutes(context: ServerContext): Router {
       Object.fromEntries(
         KIT_PART_SORTS.map((sort) => [
           sort,
-          rows.filter((row) => (row as StoredRow).sort === sort).map(SHOWN.couplings),
+          rows
+            .filter((row) => (row as StoredRow).sort === sort)
+            .map((row) => forAsker(SHOWN.couplings(row))),
         ]),
       ),
     );
@@ -112,7 +115,7 @@ function addResource(
       skip: (page - 1) * pageSize,
       take: pageSize,
     });
-    const items = rows.map((row) => shown(kind, row as DocumentRow<typeof kind>));
+    const items = rows.map((row) => forAsker(shown(kind, row as DocumentRow<typeof kind>)));
     const answer: Page<object> = { items, page, pageSize, total };
     response.json(answer);
   });

@@ -2,7 +2,7 @@ import { IsNull, MoreThan } from 'typeorm';
 import { transact } from '../database/transact';
 import { workshopNow } from '../database/workshop';
 import type { ServerContext } from '../serverContext';
-import { invite } from './peopleRoutes';
+import { invite } from './links';
 import { invitationEntity, personEntity } from './peopleEntities';
 
 /**

@@ -200,6 +200,14 @@ it('shows one job by a link, until it ends', async () => {
   for (const path of [`/jobs/${other}`, '/jobs', '/runs', '/bench', '/people', '/audit'])
     await server.ask('get', path, link).expect(404);
   await server.ask('put', `/jobs/${jobId}`, link, { name: 'Mine', version: 1 }).expect(404);
+  // What plans need of the kit, and nothing of what it cost.
+  const bit = { name: 'Dear', family: 'plated-cup-saw', diameterMm: 10, price: 40, version: 0 };
+  await server.ask('put', `/bits/${newId()}`, owner, bit).expect(200);
+  const bits = async (cookie: string) =>
+    ((await server.ask('get', '/bits?search=Dear', cookie).expect(200)).body as Page<object>).items;
+  expect((await bits(owner))[0]).toMatchObject({ name: 'Dear', price: 40 });
+  expect((await bits(link))[0]).toMatchObject({ name: 'Dear', diameterMm: 10 });
+  expect((await bits(link))[0]).not.toHaveProperty('price');
   await server.ask('delete', `/shares/${share.id}`, owner).expect(204);
   await server.ask('get', `/jobs/${jobId}`, link).expect(401);
 });

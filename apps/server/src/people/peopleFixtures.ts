@@ -5,7 +5,7 @@ import type { Doors } from '../http/doors';
 import { openTestServer, type TestServer } from '../testServer';
 import { THE_WORKSHOP_ID } from '../database/workshop';
 import { inWorkshop } from './asking';
-import { invite } from './peopleRoutes';
+import { invite } from './links';
 import { v7 as newId } from 'uuid';
 
 export const PASSWORD = 'diamond and water';

@@ -7,20 +7,23 @@ import { makeThrottle } from './throttle';
 export type Tries = <T>(request: Request, key: string, work: () => Promise<T>) => Promise<T>;
 
 export function countTries(): Tries {
-  const byName = makeThrottle(1);
-  const byAddress = makeThrottle(10);
+  const strict = makeThrottle(1);
+  const lenient = makeThrottle(10);
   return async (request, key, work) => {
     const address = addressOf(request);
-    await byName.refuseIfWaiting(key);
-    await byAddress.refuseIfWaiting(address);
+    // Strictly for one name from one place: whoever guesses keeps nobody else from signing in.
+    const here = `${key} from ${address}`;
+    const wider = [key, address];
+    await strict.refuseIfWaiting(here);
+    for (const one of wider) await lenient.refuseIfWaiting(one);
     try {
       const done = await work();
-      await byName.succeeded(key);
+      await strict.succeeded(here);
       return done;
     } catch (error) {
       if (error instanceof Problem) {
-        await byName.failed(key);
-        await byAddress.failed(address);
+        await strict.failed(here);
+        for (const one of wider) await lenient.failed(one);
       }
       throw error;
     }

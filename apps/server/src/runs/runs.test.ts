@@ -7,7 +7,10 @@ import { jobWith } from '@nucleon/core/setup/jobFixtures';
 import sharp from 'sharp';
 import request from 'supertest';
 import { v7 as newId } from 'uuid';
+import { THE_WORKSHOP_ID } from '../database/workshop';
+import { inWorkshop } from '../people/asking';
 import { openTestServer, type TestServer } from '../testServer';
+import { knownHoles } from './knownHoles';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -200,6 +203,14 @@ it('takes in the run of a hole it never knew', async () => {
   const runId = newId();
   expect((await send(runId, events)).status).toBe(200);
   expect((await read(runId)).run).toMatchObject({ holeGone: true, holeId: 'hole' });
+});
+
+it('takes a hole of another workshop for one it never knew', async () => {
+  const { holeId } = await holeAndRun();
+  const known = (workshop: string) =>
+    inWorkshop(workshop, new Date(), () => knownHoles(server.source.manager, [holeId, 'none']));
+  expect(await known(THE_WORKSHOP_ID)).toEqual(new Set([holeId]));
+  expect(await known(newId())).toEqual(new Set());
 });
 
 it('names what is wrong with an event', async () => {

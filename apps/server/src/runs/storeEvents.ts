@@ -7,8 +7,8 @@ import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';
 import { likeId, refuseLikeId } from '../database/likeId';
 import { workshopNow } from '../database/workshop';
-import { KINDS } from '../documents/documentKinds';
 import { countedUses, feedBit } from './feedBit';
+import { knownHoles } from './knownHoles';
 import { runEntity, runEventEntity, type RunRow } from './runEntities';
 
 /**
@@ -67,7 +67,7 @@ export async function storeEvents(
       runEntity,
       { id: runId },
       {
-        ...(record ? columnsOf(record, await knowsHole(manager, record)) : {}),
+        ...(record ? columnsOf(record, await knownHoles(manager, [record.holeId])) : {}),
         counted: uses.length > 0 ? uses : run.counted,
         logged: loggedRun(runId, all),
         updatedAt: now,
@@ -103,20 +103,13 @@ function whyRefused(id: string, twin: RunEvent | null): string {
     : `Event “${id}” differs from “${twin.id}” only in case or accents; make a new id.`;
 }
 
-/** Deleted holes stay rows. */
-const knowsHole = (manager: EntityManager, { holeId }: RunRecord): Promise<boolean> =>
-  manager
-    .createQueryBuilder(KINDS.hole.entity, 'hole')
-    .where('hole.id = :id', { id: holeId })
-    .getExists();
-
 /**
  * A run's line in the log as its row holds it.
- * @param isHere whether its hole is: one that was never here leaves the run standing alone
+ * @param here holes that are: one that was never here leaves its run standing alone
  */
-export function columnsOf(record: RunRecord, isHere: boolean) {
+export function columnsOf(record: RunRecord, here: ReadonlySet<string>) {
   return {
-    holeId: isHere ? record.holeId : null,
+    holeId: here.has(record.holeId) ? record.holeId : null,
     record: record as never,
     jobId: record.jobId,
     pieceId: record.pieceId,

@@ -4,8 +4,8 @@ import { bitUses, runRecord } from '@nucleon/core/run/runRecord';
 import { In, type EntityManager } from 'typeorm';
 import { likeId } from '../database/likeId';
 import { workshopNow } from '../database/workshop';
-import { KINDS } from '../documents/documentKinds';
 import { inPackets } from '../documents/repository';
+import { knownHoles } from './knownHoles';
 import { runEntity, runEventEntity } from './runEntities';
 import { columnsOf } from './storeEvents';
 
@@ -44,7 +44,7 @@ export async function storeRuns(
       id: runId,
       workshopId: workshopNow(),
       words: '',
-      ...(record ? columnsOf(record, holes.has(record.holeId)) : {}),
+      ...(record ? columnsOf(record, holes) : {}),
       counted: uses.length > 0 ? uses : null,
       logged: loggedRun(runId, events),
       updatedAt: now,
@@ -87,16 +87,4 @@ async function takenIds(
 function twice(ids: readonly string[]): readonly string[] {
   const seen = new Set<string>();
   return ids.filter((id) => seen.size === seen.add(id).size);
-}
-
-async function knownHoles(
-  manager: EntityManager,
-  ids: readonly string[],
-): Promise<ReadonlySet<string>> {
-  if (ids.length === 0) return new Set();
-  const rows = await manager.find(KINDS.hole.entity, {
-    select: { id: true },
-    where: { id: In([...new Set(ids)]) },
-  });
-  return new Set(rows.map(({ id }) => id));
 }
