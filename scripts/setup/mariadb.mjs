@@ -2,7 +2,17 @@
 import { spawn } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { chown, mkdir, open, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import {
+  chown,
+  mkdir,
+  open,
+  readdir,
+  readFile,
+  rename,
+  rm,
+  stat,
+  writeFile,
+} from 'node:fs/promises';
 import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
@@ -16,6 +26,8 @@ const START_TIMEOUT_MS = 30_000;
 const JOIN_TIMEOUT_MS = 120_000;
 /** Clean pages are on the disk well within this. */
 const STOP_TIMEOUT_MS = 20_000;
+/** Of what the server says; one older log is kept beside. */
+const LARGEST_LOG_BYTES = 1_000_000;
 const DATABASE = 'nucleon';
 
 /** A port nobody listens on: the wanted one where it is free. */
@@ -126,7 +138,10 @@ export async function startMariadb(
   const firstRun = join(folder, 'first-run.sql');
   const settles = !joins && (isNew || !existsSync(ready));
   if (settles) await writeFile(firstRun, settleUsers(password), { mode: 0o600 });
-  const log = await open(join(folder, 'mariadbd.log'), 'a');
+  const logPath = join(folder, 'mariadbd.log');
+  if ((await stat(logPath).catch(() => null))?.size > LARGEST_LOG_BYTES)
+    await rename(logPath, `${logPath}.old`);
+  const log = await open(logPath, 'a');
   if (other) await giveTo(other, [folder]);
   const child = spawn(
     // A start that is killed takes its database down with it, cleanly.

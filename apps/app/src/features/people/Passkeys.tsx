@@ -2,7 +2,13 @@ import { peopleWords } from '@nucleon/core/words/screens/people';
 import { useQuery } from '@tanstack/react-query';
 import KeyRound from 'lucide-react-native/icons/key-round';
 import { useState } from 'react';
-import { addPasskey, passkeyOptions, passkeysQuery, removePasskey } from '../../api/people';
+import {
+  addPasskey,
+  passkeyOptions,
+  passkeysQuery,
+  reachQuery,
+  removePasskey,
+} from '../../api/people';
 import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Fold } from '../../ui/Fold';
@@ -12,7 +18,7 @@ import { TextBox } from '../../ui/TextBox';
 import { Small, Strong } from '../../ui/text';
 import { day } from './day';
 import { thisDeviceName } from './deviceName';
-import { keepsPasskeys, makeKey } from './passkeyDevice';
+import { keepsPasskeys, makeKey, namedAddress } from './passkeyDevice';
 
 /** Keys that open this workshop in place of the password: by a finger, a face, or the device’s own PIN. */
 export function Passkeys() {
@@ -29,10 +35,15 @@ export function Passkeys() {
     >
       <Column gap="$4">
         <OwnPasskeys />
-        {keepsPasskeys() ? <AddPasskey /> : <Small>{peopleWords.noPasskeysHere}</Small>}
+        {keepsPasskeys() ? <AddPasskey /> : <WhereInstead />}
       </Column>
     </Fold>
   );
+}
+
+function WhereInstead() {
+  const reach = useQuery(reachQuery).data;
+  return <Small>{peopleWords.noPasskeysHere(namedAddress(reach?.addresses ?? []))}</Small>;
 }
 
 function OwnPasskeys() {

@@ -17,6 +17,13 @@ const refused =
 
 const IS_ADDRESS = /^(\d+(\.\d+){3}|\[.*\])$/;
 
+/** The address among these that passkeys hold for: one of a name, as the network of a workshop finds it. */
+export const namedAddress = (addresses: readonly string[]): string | undefined =>
+  addresses.find((address) => {
+    const { hostname } = new URL(address);
+    return hostname.includes('.') && !IS_ADDRESS.test(hostname);
+  });
+
 /** Whether this browser keeps keys for this page: one that was opened at a name, not at an address of numbers. */
 export const keepsPasskeys = (): boolean =>
   'PublicKeyCredential' in globalThis &&

@@ -16,10 +16,12 @@ jest.mock('expo-router', () => ({
   usePathname: () => mockPath,
   useRouter: () => ({ navigate: jest.fn(), replace: jest.fn(), canGoBack: () => false }),
 }));
+let mockKeeps = true;
 const mockSignWithKey = jest.fn<Promise<object>, [object]>();
 const mockMakeKey = jest.fn<Promise<object>, [object]>();
 jest.mock('./passkeyDevice', () => ({
-  keepsPasskeys: () => true,
+  ...jest.requireActual<object>('./passkeyDevice'),
+  keepsPasskeys: () => mockKeeps,
   signWithKey: (options: object) => mockSignWithKey(options),
   makeKey: (options: object) => mockMakeKey(options),
 }));
@@ -244,5 +246,22 @@ describe('passkeys', () => {
     expect(mockMakeKey).toHaveBeenCalledWith({ challenge: 'diamond and water' });
     fireEvent.click(screen.getByLabelText('Take off: Phone'));
     expect(await screen.findByText('None yet.')).toBeTruthy();
+  });
+
+  it('says where one could be added, at an address that keeps none', async () => {
+    const addresses = [
+      'https://192.168.1.5:4180',
+      'https://bench:4180',
+      'https://bench.local:4180',
+    ];
+    serverWith(PERSON, ({ path }) => {
+      if (path === '/session/passkeys') return { status: 200, body: { items: [] } };
+      return path === '/reach' ? { status: 200, body: { addresses } } : undefined;
+    });
+    mockKeeps = false;
+    show(<Passkeys />);
+    fireEvent.click(screen.getByTestId('passkeys'));
+    expect(await screen.findByText(/Open Nucleon at https:\/\/bench\.local:4180 to/)).toBeTruthy();
+    mockKeeps = true;
   });
 });

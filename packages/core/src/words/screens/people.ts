@@ -86,8 +86,8 @@ export const peopleWords = {
   passkeys: 'Passkeys',
   passkeysShort: 'Sign in by finger, face or the device’s PIN',
   noPasskeysYet: 'None yet.',
-  noPasskeysHere:
-    'A passkey belongs to a name. Open Nucleon at the computer’s name, not its number, to add one.',
+  noPasskeysHere: (named: string | undefined): string =>
+    `A passkey belongs to a name, not to a number. Open Nucleon at ${named ?? 'the computer’s name'} to add one.`,
   thePasskeys: 'the passkeys',
   passkeyOf: (site: string, since: string, usedAt: string | null): string =>
     `for ${site}, since ${since}${usedAt === null ? '' : `, used ${usedAt}`}`,
