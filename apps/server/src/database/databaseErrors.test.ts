@@ -1,5 +1,5 @@
 import { createDataSource } from './dataSource';
-import { isDatabaseDown, isDuplicateKey, isWorthRetrying } from './databaseErrors';
+import { doneByEither, isDatabaseDown, isDuplicateKey, isWorthRetrying } from './databaseErrors';
 
 it('tells a database that is away from one that refuses', () => {
   expect(isDatabaseDown({ code: 'ECONNREFUSED' })).toBe(true);
@@ -11,6 +11,13 @@ it('tells a database that is away from one that refuses', () => {
   expect(isDuplicateKey({ driverError: { code: 'ER_DUP_ENTRY' } })).toBe(true);
   expect(isWorthRetrying({ code: 'ER_LOCK_DEADLOCK' })).toBe(true);
   expect([null, undefined, 'text'].map(isDatabaseDown)).toEqual([false, false, false]);
+});
+
+it('lets a lost race pass where either does the same, and nothing else', async () => {
+  await doneByEither(
+    Promise.reject(Object.assign(new Error('lost'), { code: 'ER_LOCK_DEADLOCK' })),
+  );
+  await expect(doneByEither(Promise.reject(new Error('the disk')))).rejects.toThrow('the disk');
 });
 
 it('knows the driver’s own word for a statement that took too long', async () => {

@@ -41,6 +41,13 @@ export function isDatabaseDown(error: unknown): boolean {
 /** Lost a race for a row, or a cluster's certification: the same work may pass the next time. */
 export const isWorthRetrying = (error: unknown): boolean => RETRY.has(codeOf(error));
 
+/** Work that whoever won a race for its row has done just as well. */
+export const doneByEither = async (work: Promise<unknown>): Promise<void> => {
+  await work.catch((error: unknown) => {
+    if (!isWorthRetrying(error)) throw error;
+  });
+};
+
 export const isDuplicateKey = (error: unknown): boolean => codeOf(error) === 'ER_DUP_ENTRY';
 
 export const isDiskFull = (error: unknown): boolean =>

@@ -1,4 +1,5 @@
 import { IsNull, MoreThan, type DataSource } from 'typeorm';
+import { doneByEither } from '../database/databaseErrors';
 import type { ServerContext } from '../serverContext';
 import { challengeEntity } from './peopleEntities';
 import { hashOfToken } from './secrets';
@@ -16,7 +17,7 @@ export interface Challenges {
 
 export const challengesIn = (source: DataSource, now: ServerContext['now']): Challenges => ({
   remember: async (challenge, personId) => {
-    await source.query('DELETE FROM challenge WHERE until <= ?', [now()]);
+    await doneByEither(source.query('DELETE FROM challenge WHERE until <= ?', [now()]));
     const until = new Date(now().getTime() + CHALLENGE_MS);
     await source.manager.insert(challengeEntity, { hash: hashOfToken(challenge), personId, until });
   },

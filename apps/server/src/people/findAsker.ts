@@ -1,4 +1,5 @@
 import { IsNull, MoreThan, type EntityManager } from 'typeorm';
+import { doneByEither } from '../database/databaseErrors';
 import type { Asker } from './asking';
 import { deviceEntity, personEntity, shareEntity, type DeviceRow } from './peopleEntities';
 import { hashOfToken } from './secrets';
@@ -32,7 +33,7 @@ export async function findAsker(
   if (!device) return null;
   const locked = isLocked(device, now);
   if (isUse && !locked && now.getTime() - device.seenAt.getTime() > MINUTE_MS)
-    await manager.update(deviceEntity, { id: device.id }, { seenAt: now });
+    await doneByEither(manager.update(deviceEntity, { id: device.id }, { seenAt: now }));
   if (device.shareId !== null) {
     const share = await manager.findOneBy(shareEntity, {
       id: device.shareId,
