@@ -2,8 +2,8 @@
  * Babel plugin of the pseudo-language build: every word of the core in letters that no English has.
  * What still reads as English on a screen did not come through `words/`.
  */
-const SPEAKS =
-  /packages\/core\/src\/(words|drawing|documents|data|layout\/purposes|advice\/evidence)\/|packages\/core\/src\/(advice\/identify\/(glass|stone|ceramic|masonry|scratchLadder)|setup\/schools|layout\/(edgeRules|tapes)|physics\/cutting\/pauses)\.ts$/;
+const SPEAKS = require('./speakingRooms.cjs');
+const CORE = 'packages/core/src/';
 const SCREENS = /packages\/core\/src\/words\/screens\//;
 const PLAIN = 'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ';
 const PSEUDO = 'áƀçđéƒǧĥíĵķļɱñóƥɋŕšţúṽŵẋýžÁƁÇĐÉƑǦĤÍĴĶĻṀÑÓƤɊŔŠŢÚṼŴẊÝŽ';
@@ -23,7 +23,8 @@ const isCode = ({ parent, key }) =>
     (key === 'key' || key === 'property'));
 
 module.exports = () => {
-  const speaks = (state) => SPEAKS.test(state.filename ?? '');
+  const speaks = ({ filename = '' }) =>
+    filename.includes(CORE) && SPEAKS.test(filename.slice(filename.indexOf(CORE) + CORE.length));
   const isSaid = (state, text) =>
     SCREENS.test(state.filename ?? '') ? /[A-Za-z]{2,}/.test(text) : isSpoken(text);
   return {

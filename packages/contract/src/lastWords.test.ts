@@ -4,12 +4,7 @@ import ts from 'typescript';
 
 const CORE = join(__dirname, '../../core/src');
 const APP = join(__dirname, '../../../apps/app');
-/**
- * Rooms above the numbers, and tables whose rows have their words as columns: names, notes, sources.
- * A purpose says itself, handed how numbers are written.
- */
-const MAY_SPEAK =
-  /^(words|drawing|documents|data|layout\/purposes|advice\/evidence)\/|^advice\/identify\/(glass|stone|ceramic|masonry|scratchLadder)\.ts$|^setup\/schools\.ts$|^layout\/(edgeRules|tapes)\.ts$|^physics\/cutting\/pauses\.ts$/;
+const MAY_SPEAK = jest.requireActual<RegExp>('../../../scripts/setup/speakingRooms.cjs');
 /** Two words of small letters beside each other: a sentence, or part of one. */
 const ENGLISH = /[A-Za-z]{2,} [a-z]{2,}/;
 
