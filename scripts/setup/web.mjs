@@ -18,6 +18,7 @@ const SOURCES = [
   'package-lock.json',
   'scripts/setup/offline.mjs',
   'scripts/setup/pseudoLanguage.cjs',
+  'scripts/setup/speakingRooms.cjs',
 ];
 /** Builds the app into a folder, where its sources have changed since they were last built there. */
 const ensureBuild = (folder, env = {}) =>

@@ -3,6 +3,7 @@ import type { EntityManager } from 'typeorm';
 import { workshopNow } from '../database/workshop';
 import { containing, pageQuery } from '../http/paging';
 import { KINDS } from '../documents/documentKinds';
+import type { HoleCounts } from './holeCounts';
 
 interface PieceCounts {
   readonly jobId: string;
@@ -19,6 +20,7 @@ interface Counted {
 export async function listJobs(
   manager: EntityManager,
   query: Readonly<Record<string, unknown>>,
+  holeCounts: HoleCounts,
 ): Promise<Page<JobSummary>> {
   const { page, pageSize, search } = pageQuery(query);
   const found = manager
@@ -36,10 +38,7 @@ export async function listJobs(
     .offset((page - 1) * pageSize)
     .limit(pageSize)
     .getManyAndCount();
-  const counts = await countsOf(
-    manager,
-    rows.map((row) => row.id),
-  );
+  const counts = await countsOf(manager, rows, holeCounts);
   return {
     items: rows.map((row) => ({
       id: row.id,
@@ -64,8 +63,10 @@ interface JobCounts {
 /** Counted from narrow indexes: the plans themselves are large and stay unread. */
 async function countsOf(
   manager: EntityManager,
-  jobIds: readonly string[],
+  jobs: readonly { readonly id: string; readonly updatedAt: Date }[],
+  holeCounts: HoleCounts,
 ): Promise<(jobId: string) => JobCounts> {
+  const jobIds = jobs.map(({ id }) => id);
   const within = 'piece.job_id IN (?) AND piece.deleted_at IS NULL GROUP BY piece.job_id';
   const ask = async <Row extends { jobId: string }>(
     sql: string,
@@ -78,10 +79,7 @@ async function countsOf(
       `SELECT job_id AS jobId, COUNT(*) AS count, GROUP_CONCAT(DISTINCT material ORDER BY position) AS materials
      FROM piece WHERE ${within}`,
     ),
-    ask<Counted>(
-      `SELECT piece.job_id AS jobId, COUNT(*) AS count
-     FROM piece JOIN hole ON hole.piece_id = piece.id AND hole.deleted_at IS NULL WHERE ${within}`,
-    ),
+    holeCounts(manager, jobs),
     ask<Counted>(
       `SELECT piece.job_id AS jobId, COUNT(*) AS count
      FROM hole_plan JOIN hole ON hole.id = hole_plan.hole_id AND hole.deleted_at IS NULL
@@ -90,7 +88,7 @@ async function countsOf(
   ]);
   return (jobId) => ({
     pieceCount: Number(pieces.get(jobId)?.count ?? 0),
-    holeCount: Number(holes.get(jobId)?.count ?? 0),
+    holeCount: holes.get(jobId) ?? 0,
     stoppedCount: Number(stopped.get(jobId)?.count ?? 0),
     materials: pieces.get(jobId)?.materials?.split(',') ?? [],
   });
