@@ -193,6 +193,10 @@ test(
     await expect(client).toHaveURL(new RegExp(`/jobs/${shown?.id ?? ''}$`));
     await expect(client.getByTestId('reading')).toContainText('One job is shown to you');
     await expect(client.getByRole('heading', { name: shown?.name ?? '' })).toBeVisible();
+    // Nothing is offered that would be refused.
+    await expect(client.getByTestId('export')).toBeVisible();
+    for (const change of ['new-piece', 'delete-job'])
+      await expect(client.getByTestId(change)).toHaveCount(0);
     expect((await asks(client, `/jobs/${other?.id ?? ''}`)).status).toBe(404);
 
     await bench.getByTestId('end-share').click();

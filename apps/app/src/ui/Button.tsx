@@ -1,5 +1,6 @@
 import type { LucideIcon } from 'lucide-react-native';
 import { Icon } from './Icon';
+import { useMayWork } from './mayWork';
 import { Press } from './Press';
 import type { Palette } from './palette';
 import { Strong } from './text';
@@ -12,6 +13,8 @@ interface ButtonProps {
   readonly look?: 'main' | 'plain' | 'quiet' | 'stop';
   readonly disabled?: boolean;
   readonly grow?: boolean;
+  /** Begins, changes or deletes something: not there for whoever only reads. */
+  readonly writes?: boolean;
   readonly testID?: string;
   /** Says more than the label does to those who cannot see where it stands. */
   readonly hint?: string;
@@ -31,10 +34,13 @@ export function Button({
   look = 'plain',
   disabled = false,
   grow = false,
+  writes = false,
   testID,
   hint,
 }: ButtonProps) {
+  const mayWork = useMayWork();
   const tone = INK[look];
+  if (writes && !mayWork) return null;
   return (
     <Press
       onPress={() => {

@@ -85,6 +85,7 @@ export function HoleMenu({
         />
         <Button
           label={holeWords.deleteHole}
+          writes
           icon={Trash}
           look="stop"
           onPress={remove}

@@ -17,6 +17,7 @@ import { useState, type ReactNode } from 'react';
 import { ScrollView } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
+import { useMayWork } from '../../ui/mayWork';
 import { Page } from '../../ui/Page';
 import { Small } from '../../ui/text';
 import { Loading } from '../../ui/StateView';
@@ -71,18 +72,20 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const view = (
     <HolePlan room={room} edges={edges} wide={wide} walk={wide ? null : walk} openRoom={openRoom} />
   );
-  const drill = plan ? (
-    <Button
-      label={holeWords.drill}
-      icon={Drill}
-      look="main"
-      hint={holeWords.drillReadyCheckThen}
-      onPress={() => {
-        openRoom('ready');
-      }}
-      testID="drill"
-    />
-  ) : null;
+  const mayWork = useMayWork();
+  const drill =
+    plan && mayWork ? (
+      <Button
+        label={holeWords.drill}
+        icon={Drill}
+        look="main"
+        hint={holeWords.drillReadyCheckThen}
+        onPress={() => {
+          openRoom('ready');
+        }}
+        testID="drill"
+      />
+    ) : null;
   const actions = (
     <>
       <SaveMark save={draft.save} />

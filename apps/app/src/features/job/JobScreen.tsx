@@ -18,6 +18,7 @@ import { useDelete } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { PackButton } from '../files/PackButton';
 import { Column, Row } from '../../ui/layout';
+import { useMayWork } from '../../ui/mayWork';
 import { Page } from '../../ui/Page';
 import { fileName, saveFile } from '../../ui/saveFile';
 import { Empty, Failed, Loading } from '../../ui/StateView';
@@ -35,6 +36,7 @@ const pieceId = ({ id }: PieceInJob): string => id;
 export function JobScreen() {
   const { jobId } = useLocalSearchParams<{ jobId: string }>();
   const router = useRouter();
+  const mayWork = useMayWork();
   const job = useQuery(jobQuery(jobId));
   const custom = job.data?.customMaterials;
   const card = useCallback(
@@ -54,7 +56,7 @@ export function JobScreen() {
       title={job.data?.name ?? jobWords.job}
       back={{ href: routes.jobs(), label: commonWords.allJobs }}
       footer={
-        job.data ? (
+        job.data && mayWork ? (
           <Button
             label={jobWords.newPiece}
             icon={Plus}
@@ -153,6 +155,7 @@ function JobMenu({ job }: { readonly job: JobDetail }) {
         />
         <Button
           label={jobWords.deleteJob}
+          writes
           icon={Trash}
           look="stop"
           onPress={remove}

@@ -112,6 +112,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         />
         <Button
           label={jobWords.anotherHole}
+          writes
           icon={Plus}
           look="quiet"
           hint={jobWords.anotherHoleIn(piece.name)}
@@ -134,6 +135,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
         ) : null}
         <Button
           label={jobWords.deletePiece}
+          writes
           icon={Trash}
           look="quiet"
           hint={jobWords.delete(piece.name)}

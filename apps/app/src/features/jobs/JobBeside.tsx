@@ -123,6 +123,7 @@ function PlanAtAGlance({ detail, workshop }: LoadedHole) {
         {plan ? (
           <Button
             label={holeWords.drill}
+            writes
             icon={Drill}
             look="main"
             hint={holeWords.drillReadyCheckThen}

@@ -11,6 +11,7 @@ import type { TextInput } from 'react-native';
 import { jobsQuery } from '../../api/jobs';
 import { Button } from '../../ui/Button';
 import { Column, Panel, WIDE_PX } from '../../ui/layout';
+import { useMayWork } from '../../ui/mayWork';
 import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Heading } from '../../ui/text';
@@ -31,6 +32,7 @@ const LIST_PX = 360;
 /** What there is to go on with, and all jobs, last touched first. */
 export function JobsScreen() {
   const router = useRouter();
+  const mayWork = useMayWork();
   const [search, setSearch] = useAddressText('search');
   const asked = useDeferredValue(search.trim());
   const jobs = useInfiniteQuery(jobsQuery(asked));
@@ -55,14 +57,16 @@ export function JobsScreen() {
       actions={<TopLinks />}
       {...(wide ? { maxWidth: WIDE_PX } : {})}
       footer={
-        <Button
-          label={jobsWords.newHole}
-          icon={Plus}
-          look="main"
-          onPress={newHole}
-          grow
-          testID="new-hole"
-        />
+        mayWork ? (
+          <Button
+            label={jobsWords.newHole}
+            icon={Plus}
+            look="main"
+            onPress={newHole}
+            grow
+            testID="new-hole"
+          />
+        ) : undefined
       }
     >
       <Column padding="$4" gap="$4" {...(wide ? { flexDirection: 'row', gap: '$5' } : {})}>

@@ -82,6 +82,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
         <Row gap="$2" flexWrap="wrap">
           <Button
             label={kitWords.lookAtIt}
+            writes
             icon={Eye}
             onPress={() => {
               setChecking(true);
@@ -98,6 +99,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
           />
           <Button
             label={kitWords.anotherLikeIt}
+            writes
             icon={Copy}
             disabled={another.busy}
             onPress={() => {
@@ -106,6 +108,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
           />
           <Button
             label={bit.retired ? kitWords.useItAgain : kitWords.putAway}
+            writes
             onPress={() => {
               if (bit.retired) putAway.run(null);
               else setLeaving(!leaving);

@@ -48,6 +48,7 @@ export function BitsShelf({ bits, search, check }: BitsShelfProps) {
         actions={
           <Button
             label={kitWords.addBit}
+            writes
             icon={Plus}
             look="quiet"
             onPress={() => {

@@ -88,6 +88,7 @@ export function KitFormShell<D extends object>({
         {deletion ? (
           <Button
             label={kitWords.delete}
+            writes
             icon={Trash}
             look="stop"
             onPress={() => {

@@ -29,6 +29,7 @@ export function MachinesShelf({ machines, search }: MachinesShelfProps) {
         actions={
           <Button
             label={kitWords.addMachine}
+            writes
             icon={Plus}
             look="quiet"
             onPress={() => {

@@ -35,6 +35,7 @@ export function PartsShelf({ sort, parts, search }: PartsShelfProps) {
         actions={
           <Button
             label={words.add}
+            writes
             icon={Plus}
             look="quiet"
             onPress={() => {

@@ -3,9 +3,10 @@ import { usePathname } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import { useNews } from '../../api/useNews';
 import { fetchWorkshop } from '../../api/keptAnswers';
+import { MayWork } from '../../ui/mayWork';
 import { SignInScreen } from './SignInScreen';
 import { UnlockScreen } from './UnlockScreen';
-import { useSession } from './useSession';
+import { mayWork, useSession } from './useSession';
 
 /** What is opened by a link, by whoever has it. */
 const BY_LINK = ['/join', '/shown'];
@@ -24,5 +25,5 @@ export function WhoIsHere({ children }: { readonly children: ReactNode }) {
   if (BY_LINK.includes(path)) return children;
   if (session.kind === 'nobody') return <SignInScreen first={session.first} />;
   if (session.kind === 'person' && session.locked) return <UnlockScreen name={session.name} />;
-  return children;
+  return <MayWork.Provider value={mayWork(session)}>{children}</MayWork.Provider>;
 }

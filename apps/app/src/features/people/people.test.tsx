@@ -3,6 +3,7 @@ import type { Session } from '@nucleon/contract/people';
 import { show, typeIn } from '../../testing';
 import { fakeApi, type Sent } from '../../testingApi';
 import { useReachable } from '../../api/reachable';
+import { Button } from '../../ui/Button';
 import { Small } from '../../ui/text';
 import { deviceName } from './deviceName';
 import { useLastSession } from './lastSession';
@@ -108,6 +109,24 @@ it('says where the owner’s link is while nobody has joined', async () => {
   show(behind);
   expect(await screen.findByText(/The owner’s link was printed where/)).toBeTruthy();
   expect(screen.queryByTestId('enter')).toBeNull();
+});
+
+it('shows what begins, changes or deletes to those who may, and to others not', async () => {
+  const { state } = serverWith(PERSON);
+  const shown = (
+    <WhoIsHere>
+      <Button label="Delete" writes onPress={jest.fn()} />
+      <Button label="Print" onPress={jest.fn()} />
+    </WhoIsHere>
+  );
+  const { unmount } = show(shown);
+  expect(await screen.findByText('Delete')).toBeTruthy();
+  unmount();
+  state.session = { ...PERSON, role: 'viewer' };
+  useLastSession.setState({ session: null });
+  show(shown);
+  expect(await screen.findByText('Print')).toBeTruthy();
+  expect(screen.queryByText('Delete')).toBeNull();
 });
 
 it('lets whoever has a link past the sign-in', async () => {
