@@ -34,6 +34,7 @@ import { LiveBar } from './LiveBar';
 import { PlanBody, PlanTop } from './PlanView';
 import { SaveMark } from '../draft/SaveMark';
 import { useEdges } from './useEdges';
+import { keepTopHeight, lastTopHeight } from './planTopHeight';
 import { roomHref, type HoleRoomName } from './rooms';
 import { useHoleRoom, type HoleRoom } from './useHoleRoom';
 import { Walk } from './Walk';
@@ -159,7 +160,7 @@ function HolePlan({ room, edges, wide, walk, openRoom }: HolePlanProps) {
   const answers = useGateAnswers(edit, detail.job, clock);
   const units = useUnits();
   const drawingHeight = wide ? 340 : 260;
-  const [topHeight, setTopHeight] = useState(drawingHeight);
+  const [topHeight, setTopHeight] = useState(() => lastTopHeight(drawingHeight));
   const onInstead = (): void => {
     openRoom('instead');
   };
@@ -169,6 +170,7 @@ function HolePlan({ room, edges, wide, walk, openRoom }: HolePlanProps) {
         <Column
           onLayout={({ nativeEvent }) => {
             setTopHeight(nativeEvent.layout.height);
+            keepTopHeight(nativeEvent.layout.height);
           }}
         >
           <PlanTop
@@ -184,7 +186,7 @@ function HolePlan({ room, edges, wide, walk, openRoom }: HolePlanProps) {
           />
         </Column>
       ) : (
-        // As tall as the plan was: what is being typed below it stays where it is.
+        // As tall as the last plan was: what is typed or tapped below stays where it is.
         <Column minHeight={topHeight} justifyContent="center" testID="no-plan">
           {faults.length === 0 ? (
             <Loading what={commonWords.thePlan} />
