@@ -125,7 +125,7 @@ const answerOf = (get: typeof getTls, url: string, options: object = {}): Promis
 async function openOn(host: string) {
   const folder = folderOf();
   const config = readConfig({
-    NUCLEON_DB_URL: 'mysql://x',
+    NUCLEON_DB_URL: 'mysql://u:p@x/db',
     NUCLEON_HOST: host,
     NUCLEON_AUTHORITY: folder,
   });
@@ -177,7 +177,7 @@ it('goes on when somebody connects, says nothing or nonsense, and leaves', async
 
 it('knows its own names, and the proxy’s, and no others', async () => {
   const proxied = await openReach(
-    readConfig({ NUCLEON_DB_URL: 'mysql://x', NUCLEON_PROXY: 'https://drill.example' }),
+    readConfig({ NUCLEON_DB_URL: 'mysql://u:p@x/db', NUCLEON_PROXY: 'https://drill.example' }),
     () => NOW,
     () => undefined,
   );
@@ -186,7 +186,7 @@ it('knows its own names, and the proxy’s, and no others', async () => {
   expect([isOwn('drill.example:4180', 4180), isOwn('evil.example', 4180)]).toEqual([false, false]);
   expect(behindProxy).toBe(true);
   for (const given of ['http://drill.example', 'drill.example', 'https://drill.example/path'])
-    expect(() => readConfig({ NUCLEON_DB_URL: 'mysql://x', NUCLEON_PROXY: given })).toThrow(
+    expect(() => readConfig({ NUCLEON_DB_URL: 'mysql://u:p@x/db', NUCLEON_PROXY: given })).toThrow(
       `NUCLEON_PROXY is “${given}”; it must be the address people open`,
     );
 });
