@@ -47,7 +47,7 @@ it('tells the browser what its page may do', async () => {
 
 it('does not serve beyond this machine without TLS', () => {
   const from = (host: string) => () =>
-    readConfig({ NUCLEON_DB_URL: 'mysql://x', NUCLEON_HOST: host });
+    readConfig({ NUCLEON_DB_URL: 'mysql://u:p@x/db', NUCLEON_HOST: host });
   expect(from('0.0.0.0')).toThrow(/NUCLEON_HOST is “0.0.0.0”, and NUCLEON_AUTHORITY/);
   expect(from('192.168.1.5')).toThrow(/or leave it at 127.0.0.1/);
   expect(from('localhost')()).toMatchObject({ host: 'localhost', authorityFolder: null });

@@ -38,12 +38,12 @@ it('speaks problem+json with a stable code', () => {
 
 it('reads its environment at the door', () => {
   expect(() => readConfig({})).toThrow('NUCLEON_DB_URL is missing');
-  expect(readConfig({ NUCLEON_DB_URL: 'mysql://x' })).toMatchObject({
+  expect(readConfig({ NUCLEON_DB_URL: 'mysql://u:p@x/db' })).toMatchObject({
     port: 0,
     host: '127.0.0.1',
     demo: 'none',
   });
   expect(
-    readConfig({ NUCLEON_DB_URL: 'mysql://x', NUCLEON_DEMO: 'load', NUCLEON_PORT: '81' }),
+    readConfig({ NUCLEON_DB_URL: 'mysql://u:p@x/db', NUCLEON_DEMO: 'load', NUCLEON_PORT: '81' }),
   ).toMatchObject({ port: 81, demo: 'load' });
 });
