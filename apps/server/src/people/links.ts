@@ -58,14 +58,19 @@ export async function invite(
   return { ...shownInvitation(row), token };
 }
 
+const standing = (token: string, now: Date) => ({
+  tokenHash: hashOfToken(token),
+  endedAt: IsNull(),
+  until: MoreThan(now),
+});
+
 /** @throws Problem where the link is over */
 export async function standingInvitation(
   manager: EntityManager,
   token: string,
   now: Date,
 ): Promise<InvitationRow> {
-  const which = { tokenHash: hashOfToken(token), endedAt: IsNull(), until: MoreThan(now) };
-  const found = await manager.findOneBy(invitationEntity, which);
+  const found = await manager.findOneBy(invitationEntity, standing(token, now));
   if (!found) throw LINK_OVER;
   return found;
 }
@@ -76,8 +81,7 @@ export async function standingShare(
   token: string,
   now: Date,
 ): Promise<ShareRow> {
-  const which = { tokenHash: hashOfToken(token), endedAt: IsNull(), until: MoreThan(now) };
-  const found = await manager.findOneBy(shareEntity, which);
+  const found = await manager.findOneBy(shareEntity, standing(token, now));
   if (!found) throw LINK_OVER;
   return found;
 }
