@@ -74,7 +74,7 @@ async function main() {
     started.push(server.stop);
     servers.push(server);
   }
-  note = () =>
+  const written = () =>
     lock.note({
       address: servers[0].now().address,
       servers: servers.map((server) => ({
@@ -83,7 +83,9 @@ async function main() {
       })),
       nodes: cluster.nodes.map((node) => ({ port: node.now().port, pid: node.now().pid })),
     });
-  await note();
+  await written();
+  // Two that come back at once write beside each other: the next tells the rest.
+  note = () => written().catch((error) => console.error(error.message));
   console.log(
     `The nodes are at ${cluster.hosts.join(', ')}.\nNucleon is at ${servers.map((server) => server.now().address).join(' and ')}  (Ctrl-C stops it)`,
   );

@@ -1,7 +1,7 @@
 /** A private MariaDB server on the loopback, in a folder of its own. Node built-ins only. */
 import { spawn } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { existsSync } from 'node:fs';
+import { constants, existsSync } from 'node:fs';
 import {
   chown,
   mkdir,
@@ -19,6 +19,7 @@ import { dirname, join, resolve } from 'node:path';
 import { capture, endChild, endProcess, sleep } from './run.mjs';
 import { asUser, giveTo, unprivileged } from './unprivileged.mjs';
 
+const { O_APPEND, O_CREAT, O_NOFOLLOW, O_WRONLY } = constants;
 /** Longest path a Unix socket takes, bytes. */
 const LONGEST_SOCKET_PATH = 104;
 const START_TIMEOUT_MS = 30_000;
@@ -61,7 +62,7 @@ async function passwordIn(folder) {
   if (/^[0-9a-f]{48}$/.test(had)) return { password: had, isNew: false };
   if (existsSync(path)) await rename(path, `${path}.set-aside-${Date.now()}`);
   const password = randomBytes(24).toString('hex');
-  await writeFile(path, password, { mode: 0o600 });
+  await writeFile(path, password, { mode: 0o600, flag: 'wx' });
   return { password, isNew: true };
 }
 
@@ -137,11 +138,15 @@ export async function startMariadb(
   const socket = socketPath(folder);
   const firstRun = join(folder, 'first-run.sql');
   const settles = !joins && (isNew || !existsSync(ready));
-  if (settles) await writeFile(firstRun, settleUsers(password), { mode: 0o600 });
+  // The folder may be another user’s than root’s: nothing is written through a link that stands in it.
+  if (settles) {
+    await rm(firstRun, { force: true });
+    await writeFile(firstRun, settleUsers(password), { mode: 0o600, flag: 'wx' });
+  }
   const logPath = join(folder, 'mariadbd.log');
   if ((await stat(logPath).catch(() => null))?.size > LARGEST_LOG_BYTES)
     await rename(logPath, `${logPath}.old`);
-  const log = await open(logPath, 'a');
+  const log = await open(logPath, O_WRONLY | O_APPEND | O_CREAT | O_NOFOLLOW);
   if (other) await giveTo(other, [folder]);
   const child = spawn(
     // A start that is killed takes its database down with it, cleanly.
@@ -174,7 +179,7 @@ export async function startMariadb(
   await waitUntilUp(child, admin, folder, joins ? JOIN_TIMEOUT_MS : START_TIMEOUT_MS);
   if (settles) {
     await rm(firstRun, { force: true });
-    if (!existsSync(ready)) await writeFile(ready, new Date().toISOString());
+    if (!existsSync(ready)) await writeFile(ready, new Date().toISOString(), { flag: 'wx' });
   }
   return {
     url: urlOf(password, port),

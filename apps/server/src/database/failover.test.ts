@@ -101,7 +101,7 @@ it('reads one host or several, and names the one it cannot', () => {
     nodes: [
       { host: 'a', port: 1 },
       { host: 'b', port: 3306 },
-      { host: '[::1]', port: 3 },
+      { host: '::1', port: 3 },
     ],
     database: 'db',
   });
