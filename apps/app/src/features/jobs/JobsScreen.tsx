@@ -73,8 +73,12 @@ export function JobsScreen() {
         <Column gap="$4" {...(wide ? { width: LIST_PX, flexShrink: 0 } : {})}>
           {asked ? null : (
             <>
-              <Tour />
-              <LastStarted />
+              {mayWork ? (
+                <>
+                  <Tour />
+                  <LastStarted />
+                </>
+              ) : null}
               <BenchList beside={wide} />
             </>
           )}
