@@ -9,7 +9,6 @@ const TIERS = [
   'plan',
   'advice',
   'run',
-  'learning',
   'words',
   'drawing',
 ];

@@ -6,6 +6,8 @@ const ROOMS = (process.env.NUCLEON_MUTATE ?? 'physics,plan,run,layout').split(',
 module.exports = {
   ...core,
   rootDir: __dirname,
+  testEnvironment: require.resolve('./scripts/mutate/untilFailure.cjs'),
+  testSequencer: require.resolve('./scripts/mutate/quickestFirst.cjs'),
   testMatch: ROOMS.map((room) => `**/packages/core/src/${room}/**/*.test.ts`),
   testPathIgnorePatterns: ['everyJob'],
 };

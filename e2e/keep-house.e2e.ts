@@ -51,7 +51,18 @@ test(
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'Orchard gate' })).toBeVisible();
     await page.getByTestId('delete-job').click();
-    await page.getByRole('button', { name: 'Undo' }).click();
+    // A search first read before the job is back, and answered after it, is read again.
+    await page.route(
+      /search=orchard$/,
+      async (route) => {
+        const early = await route.fetch();
+        const back = page.waitForResponse(/restore$/);
+        await page.getByRole('button', { name: 'Undo' }).click();
+        await back;
+        await route.fulfill({ response: early });
+      },
+      { times: 1 },
+    );
     await page.getByTestId('search').fill('orchard');
     await expect(page.getByTestId('jobs').getByText('Orchard gate')).toBeVisible();
     await page.getByTestId('search').fill('no such thing');
@@ -186,7 +197,9 @@ for (const [lot, paths] of Object.entries(LOTS)) {
       await page.goto(path);
       await page.getByRole('heading').first().waitFor();
       await page.waitForTimeout(400);
-      const axe = () => new AxeBuilder({ page });
+      // Only what is wrong is carried over, and no frame of another origin is looked for: there is none.
+      const axe = () =>
+        new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode();
       const light = await axe().withTags(['wcag2a', 'wcag2aa']).analyze();
       const ground = (): Promise<string> =>
         page.getByRole('main').evaluate((main) => getComputedStyle(main).backgroundColor);

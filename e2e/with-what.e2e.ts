@@ -129,10 +129,12 @@ test('hiring is weighed against buying, and drawn', { tag: '@once' }, async ({ p
 test('the force is practised on the pretended scale', async ({ page, request }, info) => {
   const jobId = await ownJob(request, '1-dial-house', `Press ${info.project.name}`);
   const path = await openHole(page, jobId, 'Arbor');
+  await page.clock.install();
   await page.goto(`${path}/press`);
   await page.getByTestId('press-start').click();
+  await page.clock.runFor(1000);
   await expect(page.getByTestId('scale-reading')).not.toHaveText('0 kg');
-  await page.waitForTimeout(7500);
+  await page.clock.runFor(7500);
   await page.getByTestId('let-go').click();
   await expect(page.getByTestId('steadiness')).toContainText('That is the hand for it.');
 });

@@ -85,7 +85,7 @@ console.log(
   JSON.stringify({
     seed: Number(values.seed),
     passed: rows.length - failed.length,
-    failed: failed.length,
+    failed,
   }),
 );
 process.exit(failed.length === 0 ? 0 : 1);

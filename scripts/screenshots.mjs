@@ -13,6 +13,7 @@ import {
   MARIADB,
 } from './setup/packages.mjs';
 import { ROOT } from './setup/root.mjs';
+import { sleep } from './setup/run.mjs';
 import { startServer } from './setup/server.mjs';
 import { ensureWebBuild, WEB_FOLDER } from './setup/web.mjs';
 
@@ -22,6 +23,17 @@ const hole = (inJob, n) =>
   `${job(inJob)}/holes/0192d0c0-0030-7000-8000-0000000000${String(n).padStart(2, '0')}`;
 const piece = (inJob, n, view) =>
   `${job(inJob)}/pieces/0192d0c0-0020-7000-8000-0000000000${String(n).padStart(2, '0')}/${view}`;
+
+/** Plans are made anew while the demo's log is learned from: pictures begin when two looks at all of them are alike. */
+async function plansHaveSettled(address) {
+  const look = async (n) => (await fetch(`${address}/api/v1${job(n)}`)).text();
+  for (let before = ''; ;) {
+    const now = (await Promise.all([1, 2, 3, 4].map(look))).join('\n');
+    if (now === before) return;
+    before = now;
+    await sleep(3000);
+  }
+}
 
 /** The plan with its bending in it, where the piece bends. */
 const planned = async (page) => {
@@ -61,7 +73,11 @@ const VIEWS = [
     act: (page) => page.getByTestId('tour-skip').click(),
   },
   { name: 'log-phone', path: '/log', act: (page) => page.getByTestId('log').waitFor() },
-  { name: 'job-phone', path: job(2) },
+  {
+    name: 'job-phone',
+    path: job(2),
+    act: (page) => page.getByText('Slate sundial plate').waitFor(),
+  },
   { name: 'plan-phone', path: hole(1, 1), act: planned },
   { name: 'plan-wide', path: hole(1, 1), wide: true, act: planned },
   { name: 'new-hole-phone', path: '/new' },
@@ -180,6 +196,7 @@ const server = await startServer({ databaseUrl: database.url, web: WEB_FOLDER, d
 const { chromium } = await import('@playwright/test');
 const browser = await chromium.launch({ executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS });
 try {
+  await plansHaveSettled(server.address);
   // Names after the command take just those pictures.
   const wanted = process.argv.slice(2);
   for (const { name, path, wide = false, dark = false, act } of VIEWS) {
@@ -191,11 +208,14 @@ try {
     // A stream that stays open would never leave the line idle.
     await page.route('**/api/v1/news', (route) => route.abort());
     await page.goto(server.address + path);
+    const isHere = () => page.waitForFunction(`!document.body.innerText.includes('Fetching')`);
     await page.waitForLoadState('networkidle');
-    await page.getByText('Fetching').first().waitFor({ state: 'hidden' });
+    await isHere();
     await act?.(page);
     await page.mouse.move(0, 0);
     await page.waitForTimeout(400);
+    // On a slow machine it may have begun to fetch only after it was looked for.
+    await isHere();
     await page.screenshot({ path: join(folder, `${name}.png`) });
     await page.close();
     console.log(`docs/screenshots/${name}.png`);

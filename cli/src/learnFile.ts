@@ -1,10 +1,10 @@
 import { readFile } from 'node:fs/promises';
-import { bitAged, bitChange, HAZARD_SD } from '@nucleon/core/learning/bitChange';
-import { experienceOf, oddsBand } from '@nucleon/core/learning/experience';
-import { learn, type Learned } from '@nucleon/core/learning/learn';
-import { agedHoles, levelsOf, onlyHand } from '@nucleon/core/learning/learningReport';
-import { lifetimes, lifetimesOf } from '@nucleon/core/learning/lifetimes';
-import { loggedRun, type LoggedHole } from '@nucleon/core/learning/loggedHole';
+import { bitAged, bitChange, HAZARD_SD } from '@nucleon/core/run/learning/bitChange';
+import { experienceOf, oddsBand } from '@nucleon/core/run/learning/experience';
+import { learn, type Learned } from '@nucleon/core/run/learning/learn';
+import { agedHoles, levelsOf, onlyHand } from '@nucleon/core/run/learning/learningReport';
+import { lifetimes, lifetimesOf } from '@nucleon/core/run/learning/lifetimes';
+import { loggedRun, type LoggedHole } from '@nucleon/core/run/learning/loggedHole';
 import type { Bit } from '@nucleon/core/documents/kit';
 import type { JobFile } from '@nucleon/core/documents/jobFile';
 import { MODEL_VERSION } from '@nucleon/core/documents/plan';

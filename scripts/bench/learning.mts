@@ -2,8 +2,8 @@
  * npm run bench: a log of 5,000 holes, 333 bits and 200 sheets is learned from. A workshop has some bits in use at a
  * time and half of what it drills comes of sheets, one after another. Prints one line of JSON.
  */
-import { learnAll } from '@nucleon/core/learning/learningReport';
-import type { LoggedHole } from '@nucleon/core/learning/loggedHole';
+import { learnAll } from '@nucleon/core/run/learning/learningReport';
+import type { LoggedHole } from '@nucleon/core/run/learning/loggedHole';
 import { normalDraws, seededRandom } from '@nucleon/core/math/seededRandom';
 
 const RUNS = 5000;

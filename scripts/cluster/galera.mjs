@@ -6,6 +6,7 @@
 import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { regroup, statusOf } from './regroup.mjs';
 import { keepUp } from '../setup/keepUp.mjs';
 import { freePort, startMariadb, stopLeftBehind } from '../setup/mariadb.mjs';
 import { capture } from '../setup/run.mjs';
@@ -99,7 +100,8 @@ async function letFirst(folder) {
 
 /**
  * Starts the nodes, each in FOLDER/node-N, and keeps them up: a node that ends joins the others again, and takes
- * what it missed. After all have ended, the one with the most goes first.
+ * what it missed; one that is up and out of its group is started again. After all have ended, the one with the
+ * most goes first.
  * @param {{ count?: number, onUp?: () => void }} options onUp: one has come back
  * @returns {Promise<{ nodes: { now: () => { pid: number, port: number }, stop: () => Promise<void> }[], hosts: string[], password: string, stop: () => Promise<void> }>}
  */
@@ -118,30 +120,38 @@ export async function startCluster(folder, { count = 3, onUp = () => undefined }
   );
   // None runs: who was together before is of no use to them.
   await Promise.all(folders.map((one) => rm(join(one, 'data', 'gvwstate.dat'), { force: true })));
-  await letFirst(folders[most]);
 
   const nodes = [];
+  /** The last write of a node that is down; undefined while it is up. */
+  const left = had.map((one) => one?.seqno);
+  const goesNext = folders.map((_, i) => i === most);
   const begin = (i) => {
     const others = ports.filter((_, n) => n !== i);
-    let isFirst = i === most;
     return keepUp({
       name: `Node ${i + 1}`,
       firstDelayMs: BACK_AFTER_MS,
       onUp,
       start: async () => {
-        const goesFirst = isFirst;
-        isFirst = false;
-        const othersLive = nodes.some((node, n) => n !== i && isUp(node));
+        const live = nodes.filter((node, n) => n !== i && isUp(node));
+        // Whoever has met in the meantime is joined, not left beside another first.
+        const met = await Promise.all(live.map((node) => statusOf(node.now())));
+        const goesFirst = goesNext[i] && !met.some((status) => status?.isIn);
+        goesNext[i] = false;
+        const position = await positionOf(folders[i]);
+        left[i] = position?.seqno ?? -1;
+        if (goesFirst) await letFirst(folders[i]);
         // With others to join it is a new one to them; where none is left, all meet again as who they were.
-        if (othersLive) await rm(join(folders[i], 'data', 'gvwstate.dat'), { force: true });
-        return startMariadb(folders[i], {
+        if (live.length > 0) await rm(join(folders[i], 'data', 'gvwstate.dat'), { force: true });
+        const started = await startMariadb(folders[i], {
           port: ports[i].sql,
           joins: !goesFirst,
           words: [
-            ...nodeWords(ports[i], goesFirst ? [] : others, await positionOf(folders[i])),
+            ...nodeWords(ports[i], goesFirst ? [] : others, position),
             ...(goesFirst ? ['--wsrep-new-cluster'] : []),
           ],
         });
+        left[i] = undefined;
+        return started;
       },
     });
   };
@@ -155,11 +165,20 @@ export async function startCluster(folder, { count = 3, onUp = () => undefined }
       nodes[i] = await begin(i);
     }),
   );
+  const watch = regroup(
+    nodes.map((node, i) => ({
+      now: () => (isUp(node) ? node.now() : null),
+      again: node.replace,
+      goFirst: () => (goesNext[i] = true),
+      left: () => left[i],
+    })),
+  );
   return {
     nodes,
     hosts: nodes.map((node) => `127.0.0.1:${node.now().port}`),
     password: (await readFile(secret, 'utf8')).trim(),
     stop: async () => {
+      await watch.stop();
       for (const node of nodes.toReversed()) await node.stop();
     },
   };

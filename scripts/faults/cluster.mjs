@@ -3,9 +3,11 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { createConnection } from 'mysql2/promise';
 import { sleep } from '../setup/run.mjs';
-import { freePort, urlOf } from '../setup/mariadb.mjs';
+import { asRoot } from '../cluster/regroup.mjs';
+import { freePort, socketPath, urlOf } from '../setup/mariadb.mjs';
 import { ALL_WRITES, keepWriting, openLedger } from './ledger.mjs';
 import { newFolder, openStack, until } from './stack.mjs';
+import { watchStalls } from './stalls.mjs';
 
 const DEVICES = 3;
 /** A device waits no longer than this for its next write. */
@@ -35,6 +37,23 @@ const DEATHS = {
     process.kill(node, 'SIGCONT');
   },
   'a node, told to stop': ({ node }) => process.kill(node, 'SIGTERM'),
+  // Up, and out of its group for good.
+  'a node, cut off': ({ data, number }) =>
+    onNode(data, number, `SET GLOBAL wsrep_provider_options = 'gmcast.isolate=1'`),
+  // Of the two that are left the one that remains may not go on alone, until it is known to have the most.
+  'two nodes, one after the other': async ({ node, otherNode }) => {
+    process.kill(node, 'SIGTERM');
+    await sleep(2000);
+    process.kill(otherNode, 'SIGKILL');
+  },
+};
+/** So long until what is left of the nodes is let go on, and some more. */
+const WITHOUT_QUORUM_MS = 45_000;
+
+const onNode = async (data, number, sql) => {
+  const folder = join(data, `node-${number}`);
+  const password = (await readFile(join(folder, 'password'), 'utf8')).trim();
+  return asRoot({ socket: socketPath(folder), password }, sql);
 };
 
 /** Asks each node the same. @throws where one does not answer */
@@ -63,7 +82,7 @@ export async function cluster({ work, random, short }) {
     words: ['--empty'],
   });
   const result = { tried: 0, lost: 0, doubled: 0, unanswered: 0, failedToStart: 0, hung: 0 };
-  let waitedMs = 0;
+  let [waitedMs, withoutQuorumMs] = [0, 0];
   try {
     const { servers } = await stack.note();
     const addresses = servers.map(({ address }) => address);
@@ -83,11 +102,22 @@ export async function cluster({ work, random, short }) {
       const stop = ledgers.map((ledger) => keepWriting(ledger, { atOnce: 1 }));
       await sleep(500 + random() * 500);
       for (const ledger of ledgers) ledger.longestWaitMs();
-      await die({ node: pick(random, note.nodes).pid, server: pick(random, note.servers).pid });
-      await sleep(WITHIN_MS);
+      const stalls = watchStalls(data);
+      const number = 1 + Math.floor(random() * note.nodes.length);
+      await die({
+        data,
+        number,
+        node: note.nodes[number - 1].pid,
+        otherNode: note.nodes[number % note.nodes.length].pid,
+        server: pick(random, note.servers).pid,
+      });
+      const isQuorumLost = name.startsWith('two nodes');
+      const withinMs = isQuorumLost ? WITHOUT_QUORUM_MS : WITHIN_MS;
+      await sleep(withinMs);
       const longestMs = Math.max(...ledgers.map((ledger) => ledger.longestWaitMs()));
-      waitedMs = Math.max(waitedMs, longestMs);
-      if (longestMs > WITHIN_MS) result.hung++;
+      if (isQuorumLost) withoutQuorumMs = Math.max(withoutQuorumMs, longestMs);
+      else waitedMs = Math.max(waitedMs, longestMs);
+      if (longestMs > withinMs + (await stalls.end())) result.hung++;
       await Promise.all(stop.map((end) => end()));
       console.log(`  ${name}: a device waited ${longestMs} ms`);
       const isWhole = async () => {
@@ -109,7 +139,7 @@ export async function cluster({ work, random, short }) {
       result.lost++;
       console.log(`  the nodes differ: ${JSON.stringify(rows)}`);
     }
-    return { ...result, waitedMs };
+    return { ...result, waitedMs, ...(withoutQuorumMs > 0 ? { withoutQuorumMs } : {}) };
   } finally {
     await stack.stop();
   }

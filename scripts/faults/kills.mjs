@@ -68,8 +68,8 @@ const BEHIND_PROXY = {
   },
 };
 
-export const kills = (asked) => dying(asked, AT_HOME, 10);
-export const signedInKills = (asked) => dying(asked, BEHIND_PROXY, 6);
+export const kills = (asked) => dying(asked, AT_HOME, 16);
+export const signedInKills = (asked) => dying(asked, BEHIND_PROXY, 13);
 
 /** @param cycles how often each way to die is gone in the long form */
 async function dying({ work, random, short }, { words, pace, enter }, cycles) {

@@ -67,11 +67,8 @@ const SHEET = {
   outline: { kind: 'rectangle', widthMm: SHEET_MM, heightMm: SHEET_MM },
 };
 
-/**
- * @param {{ addresses: readonly string[], headers?: object }} where servers of one database, the next asked where one does
- *   not answer; headers: of whoever has signed in
- */
-export async function openLedger({ addresses, headers = {}, writes = BENCH_WRITES }) {
+/** Asks one server after another; whoever has signed in waits where they ask more than a hand can. */
+async function openSender({ addresses, headers }) {
   let at = 0;
   const agent = new Agent({ keepAlive: true });
   const picture = await readFile(join(ROOT, 'apps', 'app', 'public', 'icon-192.png'));
@@ -109,14 +106,21 @@ export async function openLedger({ addresses, headers = {}, writes = BENCH_WRITE
       const bytes = body === PICTURE ? picture : body && JSON.stringify(body);
       asked.on('error', failed).end(bytes);
     });
-  /** Whoever has signed in is told to go slower where they ask more than a hand can. */
-  const send = async (method, path, body) => {
+  return async (method, path, body) => {
     for (;;) {
       const answer = await sendOnce(method, path, body);
       if (answer.status !== 429) return answer;
       await sleep(1000);
     }
   };
+}
+
+/**
+ * @param {{ addresses: readonly string[], headers?: object }} where servers of one database, the next asked where one does
+ *   not answer; headers: of whoever has signed in
+ */
+export async function openLedger({ addresses, headers = {}, writes = BENCH_WRITES }) {
+  const send = await openSender({ addresses, headers });
   const read = async (path) => JSON.parse((await send('GET', path)).text);
   const [jobId, pieceId] = [randomUUID(), randomUUID()];
   const runIds = [];
@@ -146,23 +150,14 @@ export async function openLedger({ addresses, headers = {}, writes = BENCH_WRITE
     }
     return answer;
   };
-  /** Ids of all that is there, each as often as it is. */
-  const all = async () => {
-    const { pieces } = await read(`/jobs/${jobId}`);
-    const ids = pieces.flatMap(({ id, holes }) => [id, ...holes.map((one) => one.id)]);
-    for (const runId of runIds) {
-      const run = await send('GET', `/runs/${runId}`);
-      if (run.status === 200) ids.push(...JSON.parse(run.text).events.map(({ id }) => id));
-    }
-    for (let page = 1, full = true; full; page++) {
-      const { items } = await read(`/bits?page=${page}&pageSize=${PAGE}`);
-      ids.push(...items.map(({ id }) => id));
-      full = items.length === PAGE;
-    }
-    for (const [id, path] of paths)
-      if (acknowledged.has(id) && (await send('GET', path)).status === 200) ids.push(id);
-    return ids;
-  };
+  const all = () =>
+    idsThere({
+      send,
+      read,
+      jobId,
+      runIds,
+      paths: [...paths].filter(([id]) => acknowledged.has(id)),
+    });
   return {
     send,
     /** One write; what it was answered, null for no answer. */
@@ -182,7 +177,8 @@ export async function openLedger({ addresses, headers = {}, writes = BENCH_WRITE
     },
     /** The longest time without an acknowledged write since it was asked last, ms. */
     longestWaitMs: () => {
-      const was = longestMs;
+      // One that waits still has waited so long already.
+      const was = Math.max(longestMs, Date.now() - lastMs);
       [longestMs, lastMs] = [0, Date.now()];
       return was;
     },
@@ -198,6 +194,23 @@ export async function openLedger({ addresses, headers = {}, writes = BENCH_WRITE
       };
     },
   };
+}
+
+/** Ids of all that is there, each as often as it is. */
+async function idsThere({ send, read, jobId, runIds, paths }) {
+  const { pieces } = await read(`/jobs/${jobId}`);
+  const ids = pieces.flatMap(({ id, holes }) => [id, ...holes.map((one) => one.id)]);
+  for (const runId of runIds) {
+    const run = await send('GET', `/runs/${runId}`);
+    if (run.status === 200) ids.push(...JSON.parse(run.text).events.map(({ id }) => id));
+  }
+  for (let page = 1, full = true; full; page++) {
+    const { items } = await read(`/bits?page=${page}&pageSize=${PAGE}`);
+    ids.push(...items.map(({ id }) => id));
+    full = items.length === PAGE;
+  }
+  for (const [id, path] of paths) if ((await send('GET', path)).status === 200) ids.push(id);
+  return ids;
 }
 
 /** Writes on and on, a few at once, until told to stop. */

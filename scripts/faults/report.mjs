@@ -20,7 +20,7 @@ const WHAT = {
   backups: 'a copy or a restore killed at any moment',
   browser: 'the browser killed in the middle of a run, offline',
   cluster:
-    'of three database nodes and two servers a node, a server or both, killed, frozen or stopped while three devices write',
+    'of three database nodes and two servers a node, a server, both, or two nodes, killed, frozen, stopped or cut off while three devices write',
 };
 
 /** What each count says. */
@@ -37,6 +37,7 @@ const COUNTS = {
   orphans: 'processes left behind',
   backWithinMs: 'back within, ms',
   waitedMs: 'a device waited, ms',
+  withoutQuorumMs: 'a device waited where two of three nodes were gone, ms',
 };
 
 /** @param {{ campaign: string }[]} rows */
@@ -52,6 +53,12 @@ its own, with the whole program as a person starts it. What was acknowledged is 
 ${line(['what is taken away', ...names.map((name) => COUNTS[name])])}
 ${line(['---', ...names.map(() => '---:')])}
 ${rows.map((row) => line([WHAT[row.campaign], ...names.map((name) => row[name] ?? '')])).join('\n')}
+
+Back within: a server that dies again and again is started later each time, by up to ten seconds; one that had stood for ten
+is started after half a second.
+
+A wait counts as one beyond what the machine itself stood still meanwhile, which a few bytes written through to the disk, again and
+again, tell.
 
 A number under “without an answer” is what a kill leaves open: the device keeps it and sends it again under the same id,
 and the database has it once. \`npm test\` walks a short form of all of it.

@@ -4,7 +4,7 @@ import { sleep } from './run.mjs';
 const FIRST_DELAY_MS = 500;
 const LONGEST_DELAY_MS = 10_000;
 /** One that stood this long begins again with the shortest delay. */
-const STEADY_MS = 30_000;
+const STEADY_MS = 10_000;
 
 /**
  * @template {{ child: import('node:child_process').ChildProcess, stop: () => Promise<void> }} T

@@ -43,7 +43,7 @@ export function freePort(wanted = 0) {
   });
 }
 
-function socketPath(folder) {
+export function socketPath(folder) {
   const inside = join(folder, 'mysqld.sock');
   if (Buffer.byteLength(inside) <= LONGEST_SOCKET_PATH) return inside;
   return join(
@@ -118,7 +118,7 @@ async function ensureData(folder, user) {
  * @param {{ durable?: boolean, port?: number, joins?: boolean, words?: readonly string[] }} options
  *   durable: every commit survives a power cut; port: wanted, where free; joins: takes data and users from others of
  *   its cluster, whose password is in place; words: what else the server is told
- * @returns {Promise<{ url: string, port: number, pid: number, child: import('node:child_process').ChildProcess, stop: () => Promise<void> }>}
+ * @returns {Promise<{ url: string, port: number, socket: string, password: string, pid: number, child: import('node:child_process').ChildProcess, stop: () => Promise<void> }>}
  */
 export async function startMariadb(
   where,
@@ -184,6 +184,8 @@ export async function startMariadb(
   return {
     url: urlOf(password, port),
     port,
+    socket,
+    password,
     pid: child.pid,
     child,
     stop: () => endChild(child, STOP_TIMEOUT_MS),

@@ -53,4 +53,4 @@ export async function ensureDebianPackages(wanted) {
 }
 
 export const MARIADB = { mariadbd: 'mariadb-server' };
-export const CHROMIUM = { chromium: 'chromium' };
+export const CHROMIUM = { 'chromium-headless-shell': 'chromium-headless-shell' };

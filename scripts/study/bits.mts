@@ -3,11 +3,11 @@
  * is set against holes to come: odds told against odds that are true, by tenths, and what it costs to change a bit when it
  * is said to, over the least it could cost by the truth.
  */
-import { changePoint } from '@nucleon/core/learning/changeBit';
-import { oddsBand } from '@nucleon/core/learning/experience';
-import { learn, type Learned } from '@nucleon/core/learning/learn';
-import type { LoggedHole } from '@nucleon/core/learning/loggedHole';
-import type { Target } from '@nucleon/core/learning/mixedModel';
+import { changePoint } from '@nucleon/core/run/learning/changeBit';
+import { oddsBand } from '@nucleon/core/run/learning/experience';
+import { learn, type Learned } from '@nucleon/core/run/learning/learn';
+import type { LoggedHole } from '@nucleon/core/run/learning/loggedHole';
+import type { Target } from '@nucleon/core/run/learning/mixedModel';
 import { normalDraws, seededRandom, type Random } from '@nucleon/core/math/seededRandom';
 import { drawnEffects, FAMILIES, MATERIALS, PERSONS, pick, quantile } from './madeUp.mts';
 

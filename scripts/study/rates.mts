@@ -3,7 +3,7 @@
  * ten are set against holes to come: with a bit it knows, a new bit, a new pair of material and bit, a new person. Then
  * with the log's results shuffled among its holes, which must tell nothing of bits and stones.
  */
-import { fitMixed, type Target, type Trial } from '@nucleon/core/learning/mixedModel';
+import { fitMixed, type Target, type Trial } from '@nucleon/core/run/learning/mixedModel';
 import { Z_90 } from '@nucleon/core/math/normal';
 import { normalDraws, seededRandom, type Random } from '@nucleon/core/math/seededRandom';
 import { drawnEffects, FAMILIES, MATERIALS, PERSONS, pick } from './madeUp.mts';

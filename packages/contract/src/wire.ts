@@ -1,6 +1,6 @@
 import type { Experience } from '@nucleon/core/documents/experience';
-import type { LearningReport } from '@nucleon/core/learning/learningReport';
-import type { Doubt } from '@nucleon/core/learning/loggedHole';
+import type { LearningReport } from '@nucleon/core/run/learning/learningReport';
+import type { Doubt } from '@nucleon/core/run/learning/loggedHole';
 import type { BitState } from '@nucleon/core/data/choices';
 import type { Fault } from '@nucleon/core/documents/fault';
 import type {

@@ -8,8 +8,8 @@ import type { Bit, Kit, Machine } from '@nucleon/core/documents/kit';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import type { Setup } from '@nucleon/core/documents/setup';
 import type { Plan } from '@nucleon/core/documents/plan';
-import { bitAged } from '@nucleon/core/learning/bitChange';
-import type { Doubt, LoggedHole } from '@nucleon/core/learning/loggedHole';
+import { bitAged } from '@nucleon/core/run/learning/bitChange';
+import type { Doubt, LoggedHole } from '@nucleon/core/run/learning/loggedHole';
 import { makePlan } from '@nucleon/core/words/plan/makePlan';
 import { listedCase, numberIn, readList, type ListedHole } from './runsCsv';
 

@@ -4,6 +4,7 @@ import { useEffect } from 'react';
 import { BASE } from './fetchJson';
 import { keys } from './keys';
 import { heardOfRun } from './runNews';
+import { readAnew } from './readAnew';
 
 /** So soon a page asks again where it was refused, as by a server that starts. */
 const RETRY_MS = 10_000;
@@ -19,7 +20,7 @@ const STALE: Readonly<Record<News['kind'], (news: News) => readonly (readonly un
 function hear(client: QueryClient, all: readonly News[]): void {
   for (const news of all) {
     if (news.kind === 'run') heardOfRun(news.id);
-    for (const queryKey of STALE[news.kind](news)) void client.invalidateQueries({ queryKey });
+    for (const queryKey of STALE[news.kind](news)) void readAnew(client, { queryKey });
   }
 }
 
@@ -45,7 +46,7 @@ export function useNews(isIn: boolean): void {
       };
       stream.onopen = () => {
         // Anything may have changed while nobody listened.
-        if (opened) void client.invalidateQueries();
+        if (opened) void readAnew(client);
         opened = true;
       };
       stream.onmessage = ({ data }: MessageEvent<string>) => {

@@ -2,6 +2,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { sendNewThings, useNewThings } from './newThings';
 import { useReachable } from './reachable';
+import { readAnew } from './readAnew';
 
 const TRY_MS = 15_000;
 
@@ -12,7 +13,7 @@ export function useSendNewThings(client: QueryClient): void {
       const before = useNewThings.getState().waiting.length;
       if (before === 0) return;
       void sendNewThings().then(() => {
-        if (useNewThings.getState().waiting.length < before) void client.invalidateQueries();
+        if (useNewThings.getState().waiting.length < before) void readAnew(client);
       });
     };
     send();

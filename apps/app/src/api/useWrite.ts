@@ -1,6 +1,7 @@
 import { apiWords } from '@nucleon/core/words/screens/api';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { sentenceOf } from './problem';
+import { readAnew } from './readAnew';
 import { useUndo } from '../ui/undoStore';
 
 export interface Write<I> {
@@ -31,7 +32,7 @@ export function useWrite<I = void, R = unknown>(
   const { mutate, isPending, error, reset } = useMutation({
     mutationFn: write,
     onSuccess: done,
-    onSettled: () => client.invalidateQueries(),
+    onSettled: () => readAnew(client),
   });
   return {
     run: mutate,
@@ -60,7 +61,7 @@ export function useDelete(done: () => void = () => undefined, from = ''): Write<
         message: apiWords.deleted(name, from),
         undo: async () => {
           await restore();
-          await client.invalidateQueries();
+          await readAnew(client);
         },
       });
     },

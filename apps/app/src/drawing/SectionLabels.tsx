@@ -81,43 +81,58 @@ export function SectionLabels({
         </G>
       ))}
       {force ? (
-        <G>
-          <Line
-            x1={rightEdge + 22}
-            y1={Z(force.z) + 2}
-            x2={rightEdge + 22}
-            y2={Z(force.z) + 34}
-            stroke={ink('rim')}
-            strokeWidth={3}
-          />
-          <Polygon
-            points={`${rightEdge + 15},${Z(force.z) + 32} ${rightEdge + 29},${Z(force.z) + 32} ${rightEdge + 22},${Z(force.z) + 44}`}
-            fill={ink('rim')}
-          />
-          <SvgText
-            x={rightEdge + 34}
-            y={Z(force.z) + 20}
-            fontSize={19}
-            fontFamily="Hyperlegible-700"
-            fill={ink('rim')}
-            stroke={halo}
-            strokeWidth={0}
-          >
-            {force.text}
-          </SvgText>
-        </G>
+        <ForceArrow
+          force={force.text}
+          speed={speed?.text}
+          x={rightEdge}
+          y={Z(force.z)}
+          ink={ink}
+          halo={halo}
+        />
       ) : null}
-      {speed && force ? (
-        <SvgText
-          x={rightEdge + 34}
-          y={Z(force.z) + 39}
-          fontSize={13}
-          fontFamily="Hyperlegible"
-          fill={ink('muted')}
-        >
-          {speed.text}
+    </G>
+  );
+}
+
+/** The feed force as an arrow beside the shank, with the speed under it. */
+function ForceArrow({
+  force,
+  speed,
+  x,
+  y,
+  ink,
+  halo,
+}: {
+  readonly force: string;
+  readonly speed: string | undefined;
+  readonly x: number;
+  readonly y: number;
+  readonly ink: Ink;
+  readonly halo: string;
+}) {
+  return (
+    <G>
+      <Line x1={x + 22} y1={y + 2} x2={x + 22} y2={y + 34} stroke={ink('rim')} strokeWidth={3} />
+      <Polygon
+        points={`${x + 15},${y + 32} ${x + 29},${y + 32} ${x + 22},${y + 44}`}
+        fill={ink('rim')}
+      />
+      <SvgText
+        x={x + 34}
+        y={y + 20}
+        fontSize={19}
+        fontFamily="Hyperlegible-700"
+        fill={ink('rim')}
+        stroke={halo}
+        strokeWidth={0}
+      >
+        {force}
+      </SvgText>
+      {speed === undefined ? null : (
+        <SvgText x={x + 34} y={y + 39} fontSize={13} fontFamily="Hyperlegible" fill={ink('muted')}>
+          {speed}
         </SvgText>
-      ) : null}
+      )}
     </G>
   );
 }

@@ -1,5 +1,6 @@
 import type { Primitive, Tone } from '@nucleon/core/math/primitives';
-import { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
+import { Circle, G, Line, Path, Polygon, Rect } from 'react-native-svg';
+import { HaloText } from './HaloText';
 import type { Ink, Place } from './place';
 
 const PIECE_TONES = new Set<Tone>(['ceramic', 'stone', 'masonry', 'wood', 'hard', 'grain']);
@@ -7,7 +8,7 @@ const PIECE_TONES = new Set<Tone>(['ceramic', 'stone', 'masonry', 'wood', 'hard'
 /** One primitive of the section. */
 export function SectionShape({
   primitive: p,
-  place: { X, Z, scale },
+  place,
   ink,
   edge,
   wet,
@@ -21,28 +22,10 @@ export function SectionShape({
   /** Behind words, so that they read on any ground. */
   readonly halo: string;
 }) {
+  const { X, Z, scale } = place;
   switch (p.kind) {
-    case 'area': {
-      const box = {
-        x: X(p.x0),
-        y: Z(p.z0),
-        width: (p.x1 - p.x0) * scale,
-        height: (p.z1 - p.z0) * scale,
-      };
-      return (
-        <G>
-          <Rect
-            {...box}
-            fill={ink(p.tone)}
-            stroke={p.outlined ? edge : 'none'}
-            strokeWidth={1}
-            strokeOpacity={0.35}
-            fillOpacity={p.tone === 'water' ? 0.8 : 1}
-          />
-          {PIECE_TONES.has(p.tone) ? <Rect {...box} fill="url(#grain)" /> : null}
-        </G>
-      );
-    }
+    case 'area':
+      return <Area of={p} place={place} ink={ink} edge={edge} />;
     case 'path':
       return (
         <Polygon
@@ -76,36 +59,10 @@ export function SectionShape({
           strokeWidth={3}
         />
       );
-    case 'turn': {
-      const r = Math.max(p.radiusMm * scale, 12);
-      const [cx, cy] = [X(p.x), Z(p.z)];
-      const flat = r * 0.3;
-      return (
-        <G>
-          <Path
-            d={`M ${cx - r} ${cy} A ${r} ${flat} 0 0 0 ${cx + r} ${cy}`}
-            stroke={ink(p.tone)}
-            strokeWidth={2}
-            fill="none"
-          />
-          <Polygon
-            points={`${cx + r - 5},${cy + 1} ${cx + r + 5},${cy + 1} ${cx + r},${cy - 8}`}
-            fill={ink(p.tone)}
-          />
-        </G>
-      );
-    }
-    case 'water-line': {
-      const y = Z(p.z);
-      const [from, to] = [X(p.x0), X(p.x1)];
-      const waves = Math.max(2, Math.round((to - from) / 26));
-      const step = (to - from) / waves;
-      const d = Array.from(
-        { length: waves },
-        (_, i) => `q ${step / 4} ${i % 2 ? 3 : -3} ${step / 2} 0 t ${step / 2} 0`,
-      ).join(' ');
-      return <Path d={`M ${from} ${y} ${d}`} stroke={wet} strokeWidth={1.6} fill="none" />;
-    }
+    case 'turn':
+      return <Turn of={p} place={place} ink={ink} />;
+    case 'water-line':
+      return <WaterLine of={p} place={place} wet={wet} />;
     case 'disc':
       return (
         <Circle
@@ -131,6 +88,78 @@ export function SectionShape({
         />
       );
   }
+}
+
+type Of<K extends Primitive['kind']> = Extract<Primitive, { readonly kind: K }>;
+
+interface ShapeProps<K extends Primitive['kind']> {
+  readonly of: Of<K>;
+  readonly place: Place;
+}
+
+/** A box of the piece, with its grain, or of what stands in it. */
+function Area({
+  of: p,
+  place: { X, Z, scale },
+  ink,
+  edge,
+}: ShapeProps<'area'> & { readonly ink: Ink; readonly edge: string }) {
+  const box = {
+    x: X(p.x0),
+    y: Z(p.z0),
+    width: (p.x1 - p.x0) * scale,
+    height: (p.z1 - p.z0) * scale,
+  };
+  return (
+    <G>
+      <Rect
+        {...box}
+        fill={ink(p.tone)}
+        stroke={p.outlined ? edge : 'none'}
+        strokeWidth={1}
+        strokeOpacity={0.35}
+        fillOpacity={p.tone === 'water' ? 0.8 : 1}
+      />
+      {PIECE_TONES.has(p.tone) ? <Rect {...box} fill="url(#grain)" /> : null}
+    </G>
+  );
+}
+
+/** Which way it turns. */
+function Turn({ of: p, place: { X, Z, scale }, ink }: ShapeProps<'turn'> & { readonly ink: Ink }) {
+  const r = Math.max(p.radiusMm * scale, 12);
+  const [cx, cy] = [X(p.x), Z(p.z)];
+  const flat = r * 0.3;
+  return (
+    <G>
+      <Path
+        d={`M ${cx - r} ${cy} A ${r} ${flat} 0 0 0 ${cx + r} ${cy}`}
+        stroke={ink(p.tone)}
+        strokeWidth={2}
+        fill="none"
+      />
+      <Polygon
+        points={`${cx + r - 5},${cy + 1} ${cx + r + 5},${cy + 1} ${cx + r},${cy - 8}`}
+        fill={ink(p.tone)}
+      />
+    </G>
+  );
+}
+
+function WaterLine({
+  of: p,
+  place: { X, Z },
+  wet,
+}: ShapeProps<'water-line'> & { readonly wet: string }) {
+  const y = Z(p.z);
+  const [from, to] = [X(p.x0), X(p.x1)];
+  const waves = Math.max(2, Math.round((to - from) / 26));
+  const step = (to - from) / waves;
+  const d = Array.from(
+    { length: waves },
+    (_, i) => `q ${step / 4} ${i % 2 ? 3 : -3} ${step / 2} 0 t ${step / 2} 0`,
+  ).join(' ');
+  return <Path d={`M ${from} ${y} ${d}`} stroke={wet} strokeWidth={1.6} fill="none" />;
 }
 
 const TICK_PX = 5;
@@ -177,12 +206,9 @@ function Dimension({ from: [x0, y0], to: [x1, y1], text, side, ink, halo }: Dime
           strokeWidth={1}
         />
       ))}
-      <SvgText {...words} stroke={halo} strokeWidth={4} fill={halo}>
+      <HaloText {...words} halo={halo} fill={ink}>
         {text}
-      </SvgText>
-      <SvgText {...words} fill={ink}>
-        {text}
-      </SvgText>
+      </HaloText>
     </G>
   );
 }

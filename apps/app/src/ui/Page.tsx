@@ -36,33 +36,18 @@ const TITLE_PX = 110;
 
 /** One screen: a head with the way back, what it is about, and the next action at the foot. */
 export function Page({
-  title,
-  subtitle,
-  back,
-  actions,
   footer,
   maxWidth = 760,
   fixed = false,
-  slim = false,
+  slim,
   children,
+  ...head
 }: PageProps) {
-  const router = useRouter();
-  const titleBasis = useLetterPx(TITLE_PX);
   const scroll = useRef<HTMLElement | null>(null);
-  const heading = useRef<HTMLElement | null>(null);
-  useEffect(() => {
-    document.title = `${title} · Nucleon`;
-  }, [title]);
   useEffect(() => {
     renewWhereOutdated();
-    // Whoever came here by keyboard or ear starts at what it is called.
-    if (!isFirstPage()) heading.current?.focus({ preventScroll: true });
     return scroll.current ? keepScroll(scroll.current) : undefined;
   }, []);
-  const goBack = (fallback: Route): void => {
-    if (router.canGoBack()) router.back();
-    else router.replace(fallback);
-  };
   const body = (
     <Column
       width="100%"
@@ -81,61 +66,7 @@ export function Page({
           scroll.current?.focus();
         }}
       />
-      <Row
-        borderBottomWidth={1}
-        borderColor="$line"
-        backgroundColor="$surface"
-        paddingHorizontal="$2"
-        minHeight={slim ? 44 : 60}
-        justifyContent="center"
-      >
-        <Row
-          width="100%"
-          maxWidth={maxWidth}
-          columnGap="$2"
-          justifyContent="space-between"
-          flexWrap="wrap"
-        >
-          <Row flexShrink={1} gap="$1" minWidth={0} flexGrow={1} flexBasis={titleBasis}>
-            {back ? (
-              <Press
-                aria-label={uiWords.backTo(back.label)}
-                paddingHorizontal="$3"
-                onPress={() => {
-                  goBack(back.href);
-                }}
-              >
-                <Icon of={ArrowLeft} />
-              </Press>
-            ) : (
-              <View width={8} />
-            )}
-            <Column flexShrink={1} minWidth={0}>
-              {subtitle && !slim ? (
-                <Small numberOfLines={1} fontSize="$1" lineHeight="$1">
-                  {subtitle}
-                </Small>
-              ) : null}
-              <Title
-                ref={(element) => {
-                  heading.current = element as unknown as HTMLElement | null;
-                }}
-                tabIndex={-1}
-                fontSize="$4"
-                lineHeight="$4"
-                numberOfLines={1}
-                aria-level={1}
-                focusStyle={{ outlineStyle: 'none' }}
-              >
-                {title}
-              </Title>
-            </Column>
-          </Row>
-          <Row id="print-hide-actions" flexGrow={0} flexWrap="wrap">
-            {actions}
-          </Row>
-        </Row>
-      </Row>
+      <PageHead {...head} slim={slim} maxWidth={maxWidth} />
       {fixed ? (
         body
       ) : (
@@ -165,5 +96,84 @@ export function Page({
         </Row>
       ) : null}
     </View>
+  );
+}
+
+type PageHeadProps = Pick<
+  PageProps,
+  'title' | 'subtitle' | 'back' | 'actions' | 'slim' | 'maxWidth'
+>;
+
+function PageHead({ title, subtitle, back, actions, slim, maxWidth }: PageHeadProps) {
+  const titleBasis = useLetterPx(TITLE_PX);
+  const heading = useRef<HTMLElement | null>(null);
+  useEffect(() => {
+    document.title = `${title} · Nucleon`;
+  }, [title]);
+  useEffect(() => {
+    // Whoever came here by keyboard or ear starts at what it is called.
+    if (!isFirstPage()) heading.current?.focus({ preventScroll: true });
+  }, []);
+  return (
+    <Row
+      borderBottomWidth={1}
+      borderColor="$line"
+      backgroundColor="$surface"
+      paddingHorizontal="$2"
+      minHeight={slim ? 44 : 60}
+      justifyContent="center"
+    >
+      <Row
+        width="100%"
+        maxWidth={maxWidth}
+        columnGap="$2"
+        justifyContent="space-between"
+        flexWrap="wrap"
+      >
+        <Row flexShrink={1} gap="$1" minWidth={0} flexGrow={1} flexBasis={titleBasis}>
+          {back ? <Back {...back} /> : <View width={8} />}
+          <Column flexShrink={1} minWidth={0}>
+            {subtitle && !slim ? (
+              <Small numberOfLines={1} fontSize="$1" lineHeight="$1">
+                {subtitle}
+              </Small>
+            ) : null}
+            <Title
+              ref={(element) => {
+                heading.current = element as unknown as HTMLElement | null;
+              }}
+              tabIndex={-1}
+              fontSize="$4"
+              lineHeight="$4"
+              numberOfLines={1}
+              aria-level={1}
+              focusStyle={{ outlineStyle: 'none' }}
+            >
+              {title}
+            </Title>
+          </Column>
+        </Row>
+        <Row id="print-hide-actions" flexGrow={0} flexWrap="wrap">
+          {actions}
+        </Row>
+      </Row>
+    </Row>
+  );
+}
+
+/** To where one came from; where one came in by an address, to what it is part of. */
+function Back({ href, label }: NonNullable<PageProps['back']>) {
+  const router = useRouter();
+  return (
+    <Press
+      aria-label={uiWords.backTo(label)}
+      paddingHorizontal="$3"
+      onPress={() => {
+        if (router.canGoBack()) router.back();
+        else router.replace(href);
+      }}
+    >
+      <Icon of={ArrowLeft} />
+    </Press>
   );
 }

@@ -1,6 +1,9 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { INCH_POUND, METRIC } from '@nucleon/core/data/unitSystem';
+import { act, fireEvent, screen } from '@testing-library/react';
 import { show, typeIn } from '../testing';
+import { useDisplay } from '../features/display/displayStore';
 import { Chips } from './Chips';
+import { ForceBox } from './ForceBox';
 import { LengthBox } from './LengthBox';
 import { NumberBox } from './NumberBox';
 
@@ -60,6 +63,22 @@ it('takes a number within its limits, and empty as not known', () => {
   expect(changed).not.toHaveBeenCalled();
   typeIn(screen.getByTestId('box'), '');
   expect(changed).toHaveBeenLastCalledWith(undefined);
+});
+
+it('takes a force in pounds, and says how many are too many', () => {
+  useDisplay.setState({ units: INCH_POUND });
+  const changed = jest.fn();
+  const limit = { above: 0, max: 5000, unit: 'N' };
+  show(<ForceBox label="Force" valueN={23.09} limit={limit} onChangeN={changed} testID="box" />);
+  expect(screen.getByTestId('box')).toHaveValue('5.19');
+  typeIn(screen.getByTestId('box'), '10');
+  expect(changed).toHaveBeenLastCalledWith(expect.closeTo(44.482, 3));
+  typeIn(screen.getByTestId('box'), '1200');
+  expect(screen.getByText(/“1200” will not do.*lbf above 0, at most 1120/)).toBeTruthy();
+  expect(changed).toHaveBeenCalledTimes(1);
+  act(() => {
+    useDisplay.setState({ units: METRIC });
+  });
 });
 
 it('marks the chosen chip and reports another', () => {

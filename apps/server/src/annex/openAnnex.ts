@@ -9,7 +9,7 @@ import { notThere, type Annex } from './annex';
 /** It is started again so soon, and twice as late each time it does not come up. */
 const AGAIN_MS = 500;
 const LATEST_MS = 10_000;
-const PATIENCE_MS = 8000;
+const PATIENCE_MS = 7000;
 /** What it computes gives way to whoever asks for something light. */
 const GIVES_WAY = 10;
 

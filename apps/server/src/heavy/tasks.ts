@@ -6,7 +6,7 @@ import {
   learnAll,
   type LearningInput,
   type LearningOutcome,
-} from '@nucleon/core/learning/learningReport';
+} from '@nucleon/core/run/learning/learningReport';
 import { METRIC } from '@nucleon/core/data/unitSystem';
 
 /** What takes longer than a request may hold up others: a tenth of a second and more. */

@@ -53,8 +53,8 @@ const deadlines = new AsyncLocalStorage<Deadline>();
 
 export const IMPORT_PATH = '/api/v1/import';
 const WHOLE_JOB = /^\/api\/v1\/(import|jobs\/[^/]+\/(export|archive))\b/i;
-/** A person's own client gives up after 10 s: it is told before. A large job is read, checked and stored whole. */
-const usualMs = (path: string): number => (WHOLE_JOB.test(path) ? 60_000 : 9000);
+/** A person's own client gives up after 10 s: it is told before, with time for a weak signal and a slow machine. A large job is read, checked and stored whole. */
+const usualMs = (path: string): number => (WHOLE_JOB.test(path) ? 60_000 : 8000);
 
 const tooLate = (wrote: boolean): Problem =>
   new Problem(

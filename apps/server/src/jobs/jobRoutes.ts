@@ -17,7 +17,6 @@ import { planAfterWrite } from '../plans/planAfterWrite';
 import type { ServerContext } from '../serverContext';
 import { bench } from './bench';
 import { jobDetail } from './jobDetail';
-import { keepHoleCounts } from './holeCounts';
 import { listJobs } from './listJobs';
 
 const checkJobBody = validator(putJob);
@@ -30,7 +29,6 @@ const storedJob = (row: JobRow): StoredJob => {
 
 export function jobRoutes({ source, now }: ServerContext): Router {
   const router = Router();
-  const holeCounts = keepHoleCounts(now);
   /** Writes what a change makes of a job’s document, and plans its holes anew. */
   const change = (
     id: string,
@@ -53,7 +51,7 @@ export function jobRoutes({ source, now }: ServerContext): Router {
       return written.row;
     });
   router.get('/jobs', async (request, response) => {
-    response.json(await listJobs(source.manager, request.query, holeCounts));
+    response.json(await listJobs(source.manager, request.query));
   });
   router.get('/bench', async (_request, response) => {
     response.json(await bench(source));

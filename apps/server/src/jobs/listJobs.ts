@@ -3,12 +3,12 @@ import type { EntityManager } from 'typeorm';
 import { workshopNow } from '../database/workshop';
 import { containing, pageQuery } from '../http/paging';
 import { KINDS } from '../documents/documentKinds';
-import type { HoleCounts } from './holeCounts';
 
 interface PieceCounts {
   readonly jobId: string;
   readonly count: string;
   readonly materials: string | null;
+  readonly holes: string | null;
 }
 
 interface Counted {
@@ -20,7 +20,6 @@ interface Counted {
 export async function listJobs(
   manager: EntityManager,
   query: Readonly<Record<string, unknown>>,
-  holeCounts: HoleCounts,
 ): Promise<Page<JobSummary>> {
   const { page, pageSize, search } = pageQuery(query);
   const found = manager
@@ -38,7 +37,10 @@ export async function listJobs(
     .offset((page - 1) * pageSize)
     .limit(pageSize)
     .getManyAndCount();
-  const counts = await countsOf(manager, rows, holeCounts);
+  const counts = await countsOf(
+    manager,
+    rows.map(({ id }) => id),
+  );
   return {
     items: rows.map((row) => ({
       id: row.id,
@@ -63,10 +65,8 @@ interface JobCounts {
 /** Counted from narrow indexes: the plans themselves are large and stay unread. */
 async function countsOf(
   manager: EntityManager,
-  jobs: readonly { readonly id: string; readonly updatedAt: Date }[],
-  holeCounts: HoleCounts,
+  jobIds: readonly string[],
 ): Promise<(jobId: string) => JobCounts> {
-  const jobIds = jobs.map(({ id }) => id);
   const within = 'piece.job_id IN (?) AND piece.deleted_at IS NULL GROUP BY piece.job_id';
   const ask = async <Row extends { jobId: string }>(
     sql: string,
@@ -74,12 +74,13 @@ async function countsOf(
     const rows: Row[] = jobIds.length === 0 ? [] : await manager.query(sql, [jobIds]);
     return new Map(rows.map((row) => [row.jobId, row]));
   };
-  const [pieces, holes, stopped] = await Promise.all([
+  const [pieces, stopped] = await Promise.all([
+    // Holes are counted piece by piece: joined and grouped, 20,000 of them take five times as long.
     ask<PieceCounts>(
-      `SELECT job_id AS jobId, COUNT(*) AS count, GROUP_CONCAT(DISTINCT material ORDER BY position) AS materials
+      `SELECT job_id AS jobId, COUNT(*) AS count, GROUP_CONCAT(DISTINCT material ORDER BY position) AS materials,
+       SUM((SELECT COUNT(*) FROM hole WHERE hole.piece_id = piece.id AND hole.deleted_at IS NULL)) AS holes
      FROM piece WHERE ${within}`,
     ),
-    holeCounts(manager, jobs),
     ask<Counted>(
       `SELECT piece.job_id AS jobId, COUNT(*) AS count
      FROM hole_plan JOIN hole ON hole.id = hole_plan.hole_id AND hole.deleted_at IS NULL
@@ -88,7 +89,7 @@ async function countsOf(
   ]);
   return (jobId) => ({
     pieceCount: Number(pieces.get(jobId)?.count ?? 0),
-    holeCount: holes.get(jobId) ?? 0,
+    holeCount: Number(pieces.get(jobId)?.holes ?? 0),
     stoppedCount: Number(stopped.get(jobId)?.count ?? 0),
     materials: pieces.get(jobId)?.materials?.split(',') ?? [],
   });

@@ -1,5 +1,5 @@
-import type { LearningInput } from '@nucleon/core/learning/learningReport';
-import { loggedRun, type LoggedHole } from '@nucleon/core/learning/loggedHole';
+import type { LearningInput } from '@nucleon/core/run/learning/learningReport';
+import { loggedRun, type LoggedHole } from '@nucleon/core/run/learning/loggedHole';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { workshopNow } from '../database/workshop';
 import { transact } from '../database/transact';

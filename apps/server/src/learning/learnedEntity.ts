@@ -1,4 +1,4 @@
-import type { LearningOutcome } from '@nucleon/core/learning/learningReport';
+import type { LearningOutcome } from '@nucleon/core/run/learning/learningReport';
 import { EntitySchema } from 'typeorm';
 import { idColumn, json, text } from '../database/columns';
 

@@ -11,7 +11,7 @@ import { personAsking } from './asking';
 import { writeDown } from './audit';
 import { endDevices } from './devices';
 import { FORGOTTEN_MS } from './findAsker';
-import { deviceEntity, personEntity } from './peopleEntities';
+import { deviceEntity, personEntity, type DeviceRow } from './peopleEntities';
 import { hashPassword, isPassword } from './secrets';
 import type { Tries } from './tries';
 
@@ -20,6 +20,15 @@ const checkPin = validator(putPin);
 const inWorkshop = () => ({ workshopId: workshopNow() });
 
 const NOT_THE_PIN = faultyProblem([{ pointer: '/pin', message: 'That is not this device’s PIN.' }]);
+
+const shown = (row: DeviceRow): Omit<Device, 'personName' | 'own'> => ({
+  id: row.id,
+  personId: row.personId,
+  name: row.name,
+  bench: row.pin !== null,
+  since: row.since.toISOString(),
+  seenAt: row.seenAt.toISOString(),
+});
 
 /** Where people are signed in: seen, ended, and locked by a PIN at the bench. */
 export function deviceRoutes({ source, now }: ServerContext, tried: Tries): Router {
@@ -38,17 +47,12 @@ export function deviceRoutes({ source, now }: ServerContext, tried: Tries): Rout
     });
     const people = await source.manager.findBy(personEntity, inWorkshop());
     const nameOf = new Map(people.map(({ id, name }) => [id, name]));
-    const devices: readonly Device[] = rows.map((row) => ({
-      id: row.id,
-      personId: row.personId,
+    const items = rows.map((row) => ({
+      ...shown(row),
       personName: nameOf.get(row.personId ?? '') ?? '',
-      name: row.name,
-      bench: row.pin !== null,
-      since: row.since.toISOString(),
-      seenAt: row.seenAt.toISOString(),
       own: row.id === deviceId,
     }));
-    response.json({ items: devices });
+    response.json({ items });
   });
 
   router.delete('/devices/:id', async (request, response) => {

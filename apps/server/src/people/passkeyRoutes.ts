@@ -15,7 +15,7 @@ import { personAsking } from './asking';
 import { writeDown } from './audit';
 import { challengesIn } from './challenges';
 import { addDevice } from './devices';
-import { passkeyEntity, personEntity } from './peopleEntities';
+import { passkeyEntity, personEntity, type PasskeyRow } from './peopleEntities';
 import { hashOfToken, isPassword } from './secrets';
 import { giveSession } from './sessionCookie';
 import type { Tries } from './tries';
@@ -43,6 +43,14 @@ const NOT_YOUR_PASSWORD = faultyProblem([
   { pointer: '/password', message: 'That is not your password.' },
 ]);
 
+const shown = ({ id, name, site, since, usedAt }: PasskeyRow): Passkey => ({
+  id,
+  name,
+  site,
+  since: since.toISOString(),
+  usedAt: usedAt?.toISOString() ?? null,
+});
+
 /** Keys that stand for one’s password: seen, added and taken off. */
 export function passkeyRoutes({ source, now, newId }: ServerContext, tried: Tries): Router {
   const { remember, takes } = challengesIn(source, now);
@@ -52,14 +60,7 @@ export function passkeyRoutes({ source, now, newId }: ServerContext, tried: Trie
 
   router.get('/session/passkeys', async (_request, response) => {
     const own = await ofPerson(personAsking().personId);
-    const items: Passkey[] = own.map(({ id, name, site, since, usedAt }) => ({
-      id,
-      name,
-      site,
-      since: since.toISOString(),
-      usedAt: usedAt?.toISOString() ?? null,
-    }));
-    response.json({ items });
+    response.json({ items: own.map(shown) });
   });
 
   router.post('/session/passkeys/options', async (request, response) => {

@@ -1,4 +1,4 @@
-import type { LoggedHole } from '@nucleon/core/learning/loggedHole';
+import type { LoggedHole } from '@nucleon/core/run/learning/loggedHole';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
 import type { BitUse, RunRecord } from '@nucleon/core/run/runRecord';
 import { EntitySchema } from 'typeorm';

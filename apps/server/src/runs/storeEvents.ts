@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EventsTaken } from '@nucleon/contract/wire';
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
-import { loggedRun } from '@nucleon/core/learning/loggedHole';
+import { loggedRun } from '@nucleon/core/run/learning/loggedHole';
 import { bitUses, runRecord, type RunRecord } from '@nucleon/core/run/runRecord';
 import { outcomeOf } from '@nucleon/core/run/runOutcome';
 import { In, type EntityManager } from 'typeorm';

@@ -1,5 +1,5 @@
 import type { RunEvent } from '@nucleon/core/documents/runEvent';
-import { loggedRun } from '@nucleon/core/learning/loggedHole';
+import { loggedRun } from '@nucleon/core/run/learning/loggedHole';
 import { bitUses, runRecord } from '@nucleon/core/run/runRecord';
 import { In, type EntityManager } from 'typeorm';
 import { likeId } from '../database/likeId';

@@ -26,8 +26,14 @@ const ALL = {
 } as const satisfies Record<string, OperationKind>;
 
 export type OperationKindId = keyof typeof ALL;
+/** Those done by hand. */
+export type HandKindId = {
+  [Id in OperationKindId]: (typeof ALL)[Id] extends { readonly cuts: true } ? never : Id;
+}[OperationKindId];
 export const OPERATION_KIND_IDS = Object.keys(ALL) as readonly OperationKindId[];
 export const OPERATION_KINDS: Readonly<Record<OperationKindId, OperationKind>> = ALL;
+
+export const isByHand = (id: OperationKindId): id is HandKindId => !OPERATION_KINDS[id].cuts;
 
 /** The face a bit goes in from; depths of an operation are counted from its own. */
 export const FACES = ['near', 'far'] as const;

@@ -21,7 +21,7 @@ const clamp = object({
   xMm: number(LIMITS.placeMm),
   yMm: number(LIMITS.placeMm),
   padDiameterMm: number(LIMITS.smallMm),
-  forceN: number({ above: 0, max: 5000, unit: 'N' }),
+  forceN: number(LIMITS.clampN),
 });
 export interface ClampSetup extends Document<typeof clamp> {}
 

@@ -127,35 +127,8 @@ export const timesOf = ({ logged }: ResolvedSetup): number => Math.exp(logged?.t
 function cutOnce(task: HoleTask, operation: CutOperation, left: Left): Omit<CutPlan, 'asNew'> {
   const { piece, hole, possible, thickness } = task;
   const { face, fromMm, toMm } = operation;
-  const totalMm = piece.thicknessMm;
-  const own = leavesFrom(face, task.leaves, totalMm);
-  const seen = seenFrom(face, left.profile);
-  const bit = operation.setup.finishing;
-  const D = bit.geometry.diameterMm;
-  const stretches = stretchesToCut(own, seen, fromMm, toMm);
-  const lengthMm = toMm - fromMm;
-  const setup = settledSetup(
-    { ...operation.setup, caps: capsOf(possible, bit.geometry) },
-    piece,
-    stretches.map(({ leaf }) => leaf),
-    stretches[0]?.pilotMm ?? 0,
-    lengthMm,
-  );
-  const layers = stretches.map(({ leaf, pilotMm }) => cutLayer(leaf, bit, setup, pilotMm));
-  const headline = slowestOf(layers);
-  const lastCut = layers.findLast(({ slowest }) => slowest !== null)?.slowest ?? headline;
-  const ends = endOf(seen, toMm, totalMm, D);
-  const breaksOut = ends === 'face' || ends === 'meets';
-  const exit = breaksOut
-    ? planExit(
-        lastCut,
-        piece,
-        setup,
-        allowedChip(task.coverMm, piece) + Math.max(0, task.finalMm - D) / 2,
-        ends === 'face',
-      )
-    : null;
-  const seated = fromMm > SAME_MM && narrowest(seen, 0, fromMm) >= D - SIZE_TOLERANCE_MM;
+  const { bit, setup, layers, headline, ends, pilotMm, seated } = goDown(task, operation, left);
+  const exit = exitOf(task, setup, layers, headline, ends);
   const bitBeforeMm = left.cutMm.get(bitKey(setup)) ?? 0;
   const stages = planStages({
     side: face === 'near' ? 1 : 2,
@@ -190,20 +163,13 @@ function cutOnce(task: HoleTask, operation: CutOperation, left: Left): Omit<CutP
     thicknessSd: thickness.relativeSd,
     liftCount: lifts.length,
     waterChangeCount: water.changeAtDepthMm.length,
-    isFresh: !seated && (stretches[0]?.pilotMm ?? 0) === 0,
+    isFresh: !seated && pilotMm === 0,
     swapped,
   });
-  const heat = heatOf(headline, setup, lengthMm);
-  const reach = reachTo(
-    task.kit,
-    bit,
-    toMm + (ends === 'face' ? task.thickness.thickestMm - totalMm : 0),
-    operation.couplings,
-  );
-  const bitDepthMm = layers.reduce(
-    (sum, { slowest, layer }) => (slowest ? sum + layer.toMm - layer.fromMm : sum),
-    0,
-  );
+  const heat = heatOf(headline, setup, toMm - fromMm);
+  const pastMm = ends === 'face' ? thickness.thickestMm - piece.thicknessMm : 0;
+  const reach = reachTo(task.kit, bit, toMm + pastMm, operation.couplings);
+  const bitDepthMm = depthCut(layers);
   return {
     operation,
     setup,
@@ -227,6 +193,54 @@ function cutOnce(task: HoleTask, operation: CutOperation, left: Left): Omit<CutP
     bar: planBar(layers, setup),
   };
 }
+
+/** The leaves on a bit's way, each at its own rate in a setup that suits them all, and how the way ends. */
+function goDown({ piece, leaves, possible }: HoleTask, operation: CutOperation, left: Left) {
+  const { face, fromMm, toMm } = operation;
+  const seen = seenFrom(face, left.profile);
+  const bit = operation.setup.finishing;
+  const D = bit.geometry.diameterMm;
+  const own = leavesFrom(face, leaves, piece.thicknessMm);
+  const stretches = stretchesToCut(own, seen, fromMm, toMm);
+  const pilotMm = stretches[0]?.pilotMm ?? 0;
+  const setup = settledSetup(
+    { ...operation.setup, caps: capsOf(possible, bit.geometry) },
+    piece,
+    stretches.map(({ leaf }) => leaf),
+    pilotMm,
+    toMm - fromMm,
+  );
+  const layers = stretches.map((one) => cutLayer(one.leaf, bit, setup, one.pilotMm));
+  return {
+    bit,
+    setup,
+    layers,
+    headline: slowestOf(layers),
+    ends: endOf(seen, toMm, piece.thicknessMm, D),
+    /** How wide it is open where it begins, mm. */
+    pilotMm,
+    seated: fromMm > SAME_MM && narrowest(seen, 0, fromMm) >= D - SIZE_TOLERANCE_MM,
+  };
+}
+
+/** How it breaks out; null where it opens nothing. What a later, wider bit takes away may chip too. */
+function exitOf(
+  { piece, coverMm, finalMm }: HoleTask,
+  setup: ResolvedSetup,
+  layers: readonly LayerCut[],
+  headline: MaterialCut,
+  ends: CutEnd,
+): ExitPlan | null {
+  if (ends !== 'face' && ends !== 'meets') return null;
+  const lastCut = layers.findLast(({ slowest }) => slowest !== null)?.slowest ?? headline;
+  const takenAwayMm = Math.max(0, finalMm - setup.finishing.geometry.diameterMm) / 2;
+  const chipMm = allowedChip(coverMm, piece) + takenAwayMm;
+  return planExit(lastCut, piece, setup, chipMm, ends === 'face');
+}
+
+/** Depth of all that is solid, mm. */
+const depthCut = (layers: readonly LayerCut[]): number =>
+  layers.reduce((sum, { slowest, layer }) => (slowest ? sum + layer.toMm - layer.fromMm : sum), 0);
 
 /** The extension that nobody named. */
 const madeLonger = ({ extension }: Reach, { couplings }: CutOperation) =>

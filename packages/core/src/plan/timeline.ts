@@ -102,7 +102,7 @@ function cutMoments(
   isFirst: boolean,
   isLast: boolean,
 ): Draft[] {
-  const { operation, layers, water, stages, setup, ends } = cut;
+  const { operation, water, stages, setup, ends } = cut;
   const side = operation.face === 'near' ? 1 : 2;
   const exit = stages.find((stage) => stage.kind === 'exit');
   const mainN = stages.findLast((stage) => stage.kind === 'main')?.forceN ?? Infinity;
@@ -135,20 +135,7 @@ function cutMoments(
         ]
       : []),
     ...(cut.seated ? [] : [at(operation.fromMm, { kind: 'seat' })]),
-    ...layers.flatMap(({ layer, slowest }, index) => {
-      if (!slowest) return index > 0 ? [at(layer.fromMm, { kind: 'cavity' })] : [];
-      // The leaf the hole begins in is what the plan is of.
-      const isNew = layer.fromMm > 1e-9 && (index > 0 || isLeafTop(context, cut));
-      return isNew
-        ? [
-            at(layer.fromMm, {
-              kind: 'leaf',
-              material: slowest.material.name,
-              forceN: slowest.force.feedForceN,
-            }),
-          ]
-        : [];
-    }),
+    ...leavesMet(context, cut).map(({ depthMm, ...leaf }) => at(depthMm, leaf)),
     ...water.changeAtDepthMm.map((z) => at(z, { kind: 'water-change' }, setup.coolant.changeS)),
     ...(water.offAtMm === null ? [] : [at(water.offAtMm, { kind: 'water-off' })]),
     ...(extends_ ? [at(extendAtMm, { kind: 'extension', shortMm: extensionMm })] : []),
@@ -171,6 +158,20 @@ function cutMoments(
     (a, b) => a.depthMm - b.depthMm || (ORDER[a.kind] ?? 0) - (ORDER[b.kind] ?? 0),
   );
 }
+
+type LeafMet = Pick<Draft, 'kind' | 'depthMm' | 'material' | 'forceN'>;
+
+/** The leaves a cut comes into, and the cavities between them. */
+const leavesMet = (context: PlanContext, cut: CutPlan): readonly LeafMet[] =>
+  cut.layers.flatMap(({ layer: { fromMm: depthMm }, slowest }, index): LeafMet[] => {
+    if (!slowest) return index > 0 ? [{ kind: 'cavity', depthMm }] : [];
+    // The leaf the hole begins in is what the plan is of.
+    const isNew = depthMm > 1e-9 && (index > 0 || isLeafTop(context, cut));
+    const { material, force } = slowest;
+    return isNew
+      ? [{ kind: 'leaf', depthMm, material: material.name, forceN: force.feedForceN }]
+      : [];
+  });
 
 const cutsOfFace = (
   { operations }: PlanContext,

@@ -47,12 +47,10 @@ import { finesAfter, totalWater } from './planWater';
 export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const { piece, hole, materials } = drillCase;
   const face = faceMaterial(piece, materials);
-  const possible = possibleMaterials(materials, piece);
-  const thickness = thicknessSpread(piece);
   const purpose = planPurpose(piece, hole, face);
-  const opensFarFace = hole.depth.kind === 'through';
   const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm : hole.depth.depthMm;
   const base = resolveSetup(drillCase, face);
+  const thickness = thicknessSpread(piece);
   const listed = hole.operations?.length
     ? givenOperations(drillCase).operations
     : deriveOperations(
@@ -62,14 +60,10 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
         thickness.thickestMm - piece.thicknessMm,
         purpose.fit ?? {},
       );
+  const possible = possibleMaterials(materials, piece);
   const task = taskOf(drillCase, listed, { possible, thickness, coverMm: purpose.fit?.coverMm });
-  const cuts = cutAll(task, listed);
-  const finishing = finishingOf(cuts, task);
-  const main = slowest(finishing);
-  const near = finishing.filter(({ operation }) => operation.face === 'near');
-  const nearLast = near.at(-1) ?? main;
-  const last = cuts.at(-1) ?? main;
-  const exitCut = finishing.findLast(({ exit }) => exit !== null) ?? null;
+  const cutHole = cutAll(task, listed);
+  const { cuts, finishing, main, exitCut } = cutHole;
   const cores = coresOf(listed, cuts);
   const operations = listed.map((operation) =>
     workedOperation(operation, cuts, finishing, {
@@ -77,10 +71,9 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
       time: handTime(operation, cores, listed, main, task),
     }),
   );
-  const pauses = operations.map((one) => one.time);
   const time = totalTime(
     cuts.map((cut) => cut.time),
-    pauses,
+    operations.map((one) => one.time),
     main.setup.logged?.time?.sd ?? null,
   );
   const gates = judgeHazards(
@@ -89,11 +82,11 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
   const isTreatmentKnown = gates.settled.some(({ code }) => code === 'unknown-treatment');
   const cracked = crackEach(task, cuts, bend, treatmentOdds(piece, face, isTreatmentKnown));
   const mainCase = cracked.caseOf(main);
-  const passes = passesOf(operations, near, task);
   const chip = exitCut?.exit
     ? planChip(exitCut.exit, exitCut.setup, exitCut.headline, possible)
     : null;
   const crack = oddsTogether(cracked.odds);
+  const logged = { timeS: main.setup.logged && timeAsNew(cuts, operations), chip, exitCut, crack };
   return {
     piece,
     hole,
@@ -104,45 +97,67 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     })),
     setup: { ...main.setup, bits: base.bits, assumed: base.assumed, byHabit: base.byHabit },
     depthMm,
-    depthPerSideMm: nearLast.operation.toMm,
-    opensFarFace,
-    crossingMm: crossingOf(hole, cuts, main),
+    opensFarFace: hole.depth.kind === 'through',
     layers: wholeLayers(task, finishing, depthMm),
-    headline: main.headline,
-    exit: exitCut?.exit ?? null,
-    stages: finishing.flatMap(({ stages }) => stages),
-    lifts: near.flatMap(({ lifts }) => lifts),
-    passes,
-    extension: near.findLast(({ reach }) => reach.extension)?.reach.extension ?? null,
-    water: totalWater(
-      main.water,
-      cuts.map(({ water }) => water),
-      cuts.filter(({ operation }) => operation.face === 'near').map(({ water }) => water),
-    ),
+    ...wayDown(task, cutHole, operations),
     time,
     chip,
-    tempRiseK: main.heat.tempRiseK,
-    conductionWPerM2K: main.heat.conductionWPerM2K,
-    boiling: main.heat.boiling,
-    thermalStressMpa: main.thermalStressMpa,
-    bitLife: (finishing.findLast((cut) => bitKey(cut.setup) === bitKey(main.setup)) ?? main)
-      .bitLife,
+    ...rimOf(cutHole),
     gates,
     thickness,
     possible,
     ...purpose,
     bending: mainCase.bending,
-    crackCase: { ...mainCase, ...endOfHole(cracked.caseOf(last)) },
+    crackCase: { ...mainCase, ...endOfHole(cracked.caseOf(cutHole.last)) },
     crackCases: cuts.map(cracked.caseOf),
     crack: loggedCrack(crack, hazardTimes(main)),
-    fromLog: fromLog(drillCase.experience, main, {
-      timeS: main.setup.logged && timeAsNew(cuts, operations),
-      chip,
-      exitCut,
-      crack,
-    }),
+    fromLog: fromLog(drillCase.experience, main, logged),
   };
 }
+
+/** The cuts of a hole, and which of them stand for it. */
+interface CutHole {
+  readonly cuts: readonly CutPlan[];
+  /** Those that bring it to its size somewhere. */
+  readonly finishing: readonly CutPlan[];
+  /** The slowest of those. */
+  readonly main: CutPlan;
+  /** Those from the near face. */
+  readonly near: readonly CutPlan[];
+  readonly last: CutPlan;
+  /** The one that breaks out at its size. */
+  readonly exitCut: CutPlan | null;
+}
+
+/** The way of the bits, from the first touch to the far face. */
+const wayDown = (
+  task: HoleTask,
+  { cuts, finishing, main, near, exitCut }: CutHole,
+  operations: readonly WorkedOperation[],
+) => ({
+  depthPerSideMm: (near.at(-1) ?? main).operation.toMm,
+  crossingMm: crossingOf(task.hole, cuts, main),
+  headline: main.headline,
+  exit: exitCut?.exit ?? null,
+  stages: finishing.flatMap(({ stages }) => stages),
+  lifts: near.flatMap(({ lifts }) => lifts),
+  passes: passesOf(operations, near, task),
+  extension: near.findLast(({ reach }) => reach.extension)?.reach.extension ?? null,
+  water: totalWater(
+    main.water,
+    cuts.map(({ water }) => water),
+    cuts.filter(({ operation }) => operation.face === 'near').map(({ water }) => water),
+  ),
+});
+
+/** How hot the main cut gets, and what is left of its bit after the last of its cuts. */
+const rimOf = ({ finishing, main }: CutHole) => ({
+  tempRiseK: main.heat.tempRiseK,
+  conductionWPerM2K: main.heat.conductionWPerM2K,
+  boiling: main.heat.boiling,
+  thermalStressMpa: main.thermalStressMpa,
+  bitLife: (finishing.findLast((cut) => bitKey(cut.setup) === bitKey(main.setup)) ?? main).bitLife,
+});
 
 /** The time by calculation alone. */
 const timeAsNew = (cuts: readonly CutPlan[], operations: readonly WorkedOperation[]) =>
@@ -216,7 +231,7 @@ function crackEach(task: HoleTask, cuts: readonly CutPlan[], bend: Bend, unknown
 }
 
 /** Each cut worked out with what those before it left. */
-function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): readonly CutPlan[] {
+function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): CutHole {
   const cuts: CutPlan[] = [];
   let left: Left = {
     profile: uncutProfile(task.leaves),
@@ -230,7 +245,16 @@ function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): readonly 
     cuts.push(cut);
     left = leftBy(cut, left);
   }
-  return cuts;
+  const finishing = finishingOf(cuts, task);
+  const main = slowest(finishing);
+  return {
+    cuts,
+    finishing,
+    main,
+    near: finishing.filter(({ operation }) => operation.face === 'near'),
+    last: cuts.at(-1) ?? main,
+    exitCut: finishing.findLast(({ exit }) => exit !== null) ?? null,
+  };
 }
 
 const widenedBy = ({ operation, setup }: CutPlan, profile: HoleProfile): HoleProfile => {

@@ -5,11 +5,11 @@ import type { DrillCase } from './drillCase';
 import { factorsFor } from '../documents/experience';
 import { BIT_FAMILIES, type BitFamily } from '../data/bits/bitFamilies';
 import { bitGeometry } from '../physics/cutting/bitGeometry';
-import { COOLANTS, DRY_WITH_EXTRACTION_W_PER_M2_K } from '../data/coolants';
+import { COOLANTS, type CoolantId, DRY_WITH_EXTRACTION_W_PER_M2_K } from '../data/coolants';
 import type { Setup } from '../documents/setup';
 import { MACHINE_KINDS } from '../data/machines/machineKinds';
 import { speedSettings } from '../physics/cutting/speedSettings';
-import { SUPPORTS } from '../data/supports';
+import { SUPPORTS, type SupportId } from '../data/supports';
 import {
   assumeBit,
   assumeEdgesHeld,
@@ -64,8 +64,6 @@ export function resolveSetup(
   const waterId = choose('water', setup.water?.kind, () =>
     family.dryOnly ? 'none' : assumeWater(piece, hole, machine),
   );
-  const support = SUPPORTS[supportId];
-  const coolant = COOLANTS[waterId];
 
   return {
     bits,
@@ -73,27 +71,8 @@ export function resolveSetup(
     machine,
     machineOwned: kit.machines?.includes(machine) ?? false,
     settings: speedSettings(machine),
-    support: {
-      ...support,
-      id: supportId,
-      atThicknessMm: setup.support?.thicknessMm ?? support.thicknessMm,
-      contactFraction: setup.support?.contactFraction ?? 1,
-      edgesHeld: setup.support?.edgesHeld ?? assumeEdgesHeld(piece, supportId),
-      pads: setup.support?.pads ?? [],
-      twistMm: setup.support?.twistMm ?? 0,
-      clamps: setup.support?.clamps ?? [],
-      boards: setup.support?.boards ?? [],
-    },
-    coolant: {
-      ...coolant,
-      id: waterId,
-      rimWPerM2K: Math.max(
-        coolant.heatTransferWPerM2K,
-        waterId === 'none' && setup.water?.extraction ? DRY_WITH_EXTRACTION_W_PER_M2_K : 0,
-        waterId === 'none' ? (family.ownCoolingWPerM2K ?? 0) : 0,
-      ),
-      atCoverMm: setup.water?.coverMm ?? coolant.coverMm,
-    },
+    support: supportAs(supportId, setup.support, piece),
+    coolant: coolantAs(waterId, setup.water, family),
     hold,
     hammer: false,
     feedAid: setup.feedAid ?? 'none',
@@ -113,6 +92,38 @@ export function resolveSetup(
     cuttingTimes: 1,
     assumed,
     byHabit,
+  };
+}
+
+function supportAs(id: SupportId, given: Setup['support'], piece: Piece): ResolvedSetup['support'] {
+  const support = SUPPORTS[id];
+  return {
+    ...support,
+    id,
+    atThicknessMm: given?.thicknessMm ?? support.thicknessMm,
+    contactFraction: given?.contactFraction ?? 1,
+    edgesHeld: given?.edgesHeld ?? assumeEdgesHeld(piece, id),
+    pads: given?.pads ?? [],
+    twistMm: given?.twistMm ?? 0,
+    clamps: given?.clamps ?? [],
+    boards: given?.boards ?? [],
+  };
+}
+
+/** Dry, the rim is cooled by what draws the dust off, or by the bit itself. */
+function coolantAs(
+  id: CoolantId,
+  given: Setup['water'],
+  { ownCoolingWPerM2K = 0 }: BitFamily,
+): ResolvedSetup['coolant'] {
+  const coolant = COOLANTS[id];
+  const extractedWPerM2K = given?.extraction ? DRY_WITH_EXTRACTION_W_PER_M2_K : 0;
+  const dryWPerM2K = id === 'none' ? Math.max(extractedWPerM2K, ownCoolingWPerM2K) : 0;
+  return {
+    ...coolant,
+    id,
+    rimWPerM2K: Math.max(coolant.heatTransferWPerM2K, dryWPerM2K),
+    atCoverMm: given?.coverMm ?? coolant.coverMm,
   };
 }
 

@@ -1,6 +1,6 @@
 import { chooseWords } from '@nucleon/core/words/screens/choose';
 import { learningWords } from '@nucleon/core/words/screens/learning';
-import type { BitDue } from '@nucleon/core/learning/learningReport';
+import type { BitDue } from '@nucleon/core/run/learning/learningReport';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { costReason, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
 import { formatMoney } from '@nucleon/core/words/units/money';

@@ -55,56 +55,7 @@ export function DisplayScreen() {
           onChange={setTextScale}
           testID="text-scale"
         />
-        <Chips
-          label={displayWords.lengths}
-          chips={[
-            { value: 'mm', label: displayWords.millimetres },
-            { value: 'inch', label: displayWords.inches },
-          ]}
-          value={units.length}
-          onChange={(length) => {
-            const { currency } = units;
-            const lengths: UnitSystem =
-              length === 'mm'
-                ? { ...METRIC, force: units.force === 'lbf' ? 'N' : units.force }
-                : INCH_POUND;
-            setUnits({ ...lengths, ...(currency === undefined ? {} : { currency }) });
-          }}
-          testID="length-units"
-        />
-        {units.length === 'inch' ? (
-          <Chips
-            label={displayWords.tapeReads}
-            chips={[
-              { value: 16, label: displayWords.sixteenths },
-              { value: 32, label: displayWords.thirtySeconds },
-            ]}
-            value={units.tape ?? 16}
-            onChange={(tape) => {
-              setUnits({ ...units, tape: tape === 32 ? 32 : 16 });
-            }}
-            testID="tape-marks"
-          />
-        ) : null}
-        <Chips
-          label={displayWords.force}
-          chips={[
-            { value: 'N', label: displayWords.newton },
-            { value: 'kgf', label: displayWords.kilogramForce },
-            { value: 'lbf', label: displayWords.poundForce },
-          ]}
-          value={units.force}
-          onChange={(force) => {
-            setUnits({ ...units, force });
-          }}
-          testID="force-units"
-        />
-        <Small>
-          {displayWords.aPanePressedWith(
-            formatLength(EXAMPLE_MM, units),
-            formatForce(EXAMPLE_N, units),
-          )}
-        </Small>
+        <UnitChips units={units} setUnits={setUnits} />
         <CurrencyBox units={units} setUnits={setUnits} />
         <Heading aria-level={2}>{displayWords.atBench}</Heading>
         <TextBox
@@ -121,5 +72,69 @@ export function DisplayScreen() {
         <ReachSheet />
       </Column>
     </Page>
+  );
+}
+
+/** Millimetres or inches, how a tape reads, and what forces are given in. */
+function UnitChips({
+  units,
+  setUnits,
+}: {
+  readonly units: UnitSystem;
+  readonly setUnits: (units: UnitSystem) => void;
+}) {
+  return (
+    <>
+      <Chips
+        label={displayWords.lengths}
+        chips={[
+          { value: 'mm', label: displayWords.millimetres },
+          { value: 'inch', label: displayWords.inches },
+        ]}
+        value={units.length}
+        onChange={(length) => {
+          const { currency } = units;
+          const lengths: UnitSystem =
+            length === 'mm'
+              ? { ...METRIC, force: units.force === 'lbf' ? 'N' : units.force }
+              : INCH_POUND;
+          setUnits({ ...lengths, ...(currency === undefined ? {} : { currency }) });
+        }}
+        testID="length-units"
+      />
+      {units.length === 'inch' ? (
+        <Chips
+          label={displayWords.tapeReads}
+          chips={[
+            { value: 16, label: displayWords.sixteenths },
+            { value: 32, label: displayWords.thirtySeconds },
+          ]}
+          value={units.tape ?? 16}
+          onChange={(tape) => {
+            setUnits({ ...units, tape: tape === 32 ? 32 : 16 });
+          }}
+          testID="tape-marks"
+        />
+      ) : null}
+      <Chips
+        label={displayWords.force}
+        chips={[
+          { value: 'N', label: displayWords.newton },
+          { value: 'kgf', label: displayWords.kilogramForce },
+          { value: 'lbf', label: displayWords.poundForce },
+        ]}
+        value={units.force}
+        onChange={(force) => {
+          setUnits({ ...units, force });
+        }}
+        testID="force-units"
+      />
+      <Small>
+        {displayWords.aPanePressedWith(
+          formatLength(EXAMPLE_MM, units),
+          formatForce(EXAMPLE_N, units),
+        )}
+      </Small>
+    </>
   );
 }

@@ -1,6 +1,7 @@
 import { apiWords } from '@nucleon/core/words/screens/api';
 import { useEffect, useReducer } from 'react';
 import { ApiProblem, Unreachable } from '../../api/problem';
+import { useMayWork } from '../../ui/mayWork';
 import { dropFromDevice, keepOnDevice, keptOnDevice } from './keptOnDevice';
 import { useSaveWhenResting } from './useSaveWhenResting';
 import type {
@@ -41,17 +42,20 @@ function unsavedOf<T>({ kind, id, isContent }: DraftRoom<T>): Unsaved<T> | undef
  */
 export function useVersionedDraft<T>(room: DraftRoom<T>, stored: T): DraftHandle<T> {
   const { engine, kind, id } = room;
+  const mayWork = useMayWork();
   const [draft, dispatch] = useReducer(engine.reduce, null, () =>
-    engine.open(stored, unsavedOf(room)),
+    engine.open(stored, mayWork ? unsavedOf(room) : undefined),
   );
   useEffect(() => {
     dispatch({ type: 'heard', stored });
   }, [stored]);
   useEffect(() => {
+    // What somebody who may work left here is theirs still.
+    if (!mayWork) return;
     const { stored: base, now, unanswered } = draft;
     if (engine.due(draft)) keepOnDevice(kind, id, { base, now, unanswered });
     else dropFromDevice(kind, id);
-  }, [engine, draft, kind, id]);
+  }, [engine, draft, kind, id, mayWork]);
   return { draft, dispatch };
 }
 
@@ -64,12 +68,16 @@ export interface DraftWriter<T> {
   readonly sound: boolean;
 }
 
-/** Saves a draft by itself when typing or moving rests, and tries again while the server is away. */
+/**
+ * Saves a draft by itself when typing or moving rests, and tries again while the server is away. Whoever only reads
+ * tries things out: nothing is sent.
+ */
 export function useDraftSave<T>(
   { draft, dispatch }: DraftHandle<T>,
   { write, read, sound }: DraftWriter<T>,
 ): void {
-  useSaveWhenResting(draft, sound, async () => {
+  const mayWork = useMayWork();
+  useSaveWhenResting(draft, sound && mayWork, async () => {
     dispatch({ type: 'saving' });
     let written = 0;
     try {

@@ -77,14 +77,14 @@ export interface DraftEngine<T> {
   readonly due: (draft: Pick<VersionedDraft<T>, 'now' | 'stored' | 'known'>) => Due | null;
 }
 
-/**
- * One draft engine for whatever is edited: undo, what is due to be written, and what becomes of it when someone
- * else was first. Changes to different fields are put together and nobody is asked; the same field asks, and
- * undo brings the other choice back.
- */
-export function versionedDraft<T>({ partsOf, contentOf }: DraftShape<T>): DraftEngine<T> {
-  type Draft = VersionedDraft<T>;
-
+/** How what stands here compares with what the server has. */
+function comparing<T>({ partsOf, contentOf }: DraftShape<T>) {
+  const everyPart = (a: T, b: T, alike: (mine: Part, theirs: Part | undefined) => boolean) => {
+    const [mine, theirs] = [partsOf(a), partsOf(b)];
+    return (
+      mine.size === theirs.size && [...mine].every(([name, part]) => alike(part, theirs.get(name)))
+    );
+  };
   const due: DraftEngine<T>['due'] = ({ now, stored, known }) => {
     const [mine, theirs] = [partsOf(now), partsOf(stored)];
     const changed = [...mine]
@@ -96,37 +96,31 @@ export function versionedDraft<T>({ partsOf, contentOf }: DraftShape<T>): DraftE
       .filter((name) => !theirs.has(name) && known.has(name));
     return changed.length + removed.length === 0 ? null : { changed, removed, restored };
   };
+  return {
+    due,
+    isSame: (a: T, b: T): boolean => everyPart(a, b, samePart),
+    isAsHeard: (a: T, b: T): boolean =>
+      everyPart(a, b, (mine, theirs) => mine.version === theirs?.version),
+    /** A reading from before what is known already: on its way while something was written. */
+    isOlder: (stored: T, known: Parts): boolean =>
+      [...partsOf(stored)].some(([name, { version }]) => version < (known.get(name)?.version ?? 0)),
+    learned: (known: Parts, stored: T): Parts => new Map([...known, ...partsOf(stored)]),
+    merge: (base: T, mine: T, theirs: T, winner: Winner) => {
+      const merged = mergeParts(partsOf(base), partsOf(mine), partsOf(theirs), winner);
+      return { content: contentOf(merged.parts), clashes: merged.clashes };
+    },
+  };
+}
+
+/** What becomes of a draft when the server has something else. */
+function meeting<T>(shape: DraftShape<T>) {
+  type Draft = VersionedDraft<T>;
+  const { partsOf, contentOf } = shape;
+  const { due, isAsHeard, isOlder, learned, merge } = comparing(shape);
 
   const settled = (draft: Draft): Draft => {
     if (draft.save.kind === 'conflict' || draft.save.kind === 'gone') return draft;
     return { ...draft, save: { kind: due(draft) ? 'waiting' : 'saved' } };
-  };
-
-  const isSame = (a: T, b: T): boolean => {
-    const [mine, theirs] = [partsOf(a), partsOf(b)];
-    return (
-      mine.size === theirs.size &&
-      [...mine].every(([name, part]) => samePart(part, theirs.get(name)))
-    );
-  };
-
-  const isAsHeard = (a: T, b: T): boolean => {
-    const [mine, theirs] = [partsOf(a), partsOf(b)];
-    return (
-      mine.size === theirs.size &&
-      [...mine].every(([name, { version }]) => theirs.get(name)?.version === version)
-    );
-  };
-
-  /** A reading from before what is known already: on its way while something was written. */
-  const isOlder = (stored: T, known: Parts): boolean =>
-    [...partsOf(stored)].some(([name, { version }]) => version < (known.get(name)?.version ?? 0));
-
-  const learned = (known: Parts, stored: T): Parts => new Map([...known, ...partsOf(stored)]);
-
-  const merge = (base: T, mine: T, theirs: T, winner: Winner) => {
-    const merged = mergeParts(partsOf(base), partsOf(mine), partsOf(theirs), winner);
-    return { content: contentOf(merged.parts), clashes: merged.clashes };
   };
 
   /** The draft, its past and its future as if they had been made from what the server has now. */
@@ -155,40 +149,50 @@ export function versionedDraft<T>({ partsOf, contentOf }: DraftShape<T>): DraftE
     return { ...draft, stored: contentOf(base) };
   };
 
-  /** Someone else’s change: put together with what stands here, or to be chosen from. */
-  const heard = (last: Draft, stored: T): Draft => {
-    if (last.save.kind === 'saving' || isAsHeard(stored, last.stored)) return last;
-    if (isOlder(stored, last.known)) return last;
-    const draft = last.unanswered.length > 0 ? withOwn(last, stored) : last;
-    const { clashes } = merge(draft.stored, draft.now, stored, 'mine');
-    return clashes.length > 0
-      ? { ...draft, save: { kind: 'conflict', theirs: stored, clashes } }
-      : settled(rebased(draft, stored, 'mine'));
+  return {
+    settled,
+    /** Someone else’s change: put together with what stands here, or to be chosen from. */
+    heard: (last: Draft, stored: T): Draft => {
+      if (last.save.kind === 'saving' || isAsHeard(stored, last.stored)) return last;
+      if (isOlder(stored, last.known)) return last;
+      const draft = last.unanswered.length > 0 ? withOwn(last, stored) : last;
+      const { clashes } = merge(draft.stored, draft.now, stored, 'mine');
+      return clashes.length > 0
+        ? { ...draft, save: { kind: 'conflict', theirs: stored, clashes } }
+        : settled(rebased(draft, stored, 'mine'));
+    },
+    /** Chooses one side where they clash; one step back is the other. */
+    chosen: (draft: Draft, winner: Winner): Draft => {
+      if (draft.save.kind !== 'conflict') return draft;
+      const { theirs } = draft.save;
+      const other = merge(draft.stored, draft.now, theirs, winner === 'mine' ? 'theirs' : 'mine');
+      const next = rebased(draft, theirs, winner);
+      return settled({ ...next, past: [...next.past, other.content], future: [], lastEdit: null });
+    },
+    /** What the server made of what was sent; what was edited meanwhile stands. */
+    written: (draft: Draft, sent: T, stored: T): Draft =>
+      settled({
+        ...draft,
+        stored,
+        known: learned(draft.known, stored),
+        unanswered: [],
+        now: merge(sent, draft.now, stored, 'mine').content,
+      }),
   };
+}
 
-  /** Chooses one side where they clash; one step back is the other. */
-  const chosen = (draft: Draft, winner: Winner): Draft => {
-    if (draft.save.kind !== 'conflict') return draft;
-    const { theirs } = draft.save;
-    const other = merge(draft.stored, draft.now, theirs, winner === 'mine' ? 'theirs' : 'mine');
-    const next = rebased(draft, theirs, winner);
-    return settled({ ...next, past: [...next.past, other.content], future: [], lastEdit: null });
-  };
-
-  /** What the server made of what was sent; what was edited meanwhile stands. */
-  const written = (draft: Draft, sent: T, stored: T): Draft =>
-    settled({
-      ...draft,
-      stored,
-      known: learned(draft.known, stored),
-      unanswered: [],
-      now: merge(sent, draft.now, stored, 'mine').content,
-    });
-
+/**
+ * One draft engine for whatever is edited: undo, what is due to be written, and what becomes of it when someone
+ * else was first. Changes to different fields are put together and nobody is asked; the same field asks, and
+ * undo brings the other choice back.
+ */
+export function versionedDraft<T>(shape: DraftShape<T>): DraftEngine<T> {
+  const { due, isSame, isAsHeard, learned } = comparing(shape);
+  const { settled, heard, chosen, written } = meeting(shape);
   return {
     due,
     open: (stored, unsaved) => {
-      const fresh: Draft = {
+      const fresh: VersionedDraft<T> = {
         ...newHistory(stored),
         stored,
         known: learned(new Map(), stored),
@@ -197,7 +201,7 @@ export function versionedDraft<T>({ partsOf, contentOf }: DraftShape<T>): DraftE
       };
       if (!unsaved) return fresh;
       const { base, now, unanswered = [] } = unsaved;
-      const left: Draft = { ...fresh, ...newHistory(now), stored: base, unanswered };
+      const left = { ...fresh, ...newHistory(now), stored: base, unanswered };
       return settled(
         isAsHeard(base, stored)
           ? left

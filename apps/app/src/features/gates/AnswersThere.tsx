@@ -5,11 +5,13 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { postCoverage } from '../../api/holes';
 import { useWrite } from '../../api/useWrite';
+import { readAnew } from '../../api/readAnew';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Heading, Small } from '../../ui/text';
 import { TickRow } from '../../ui/TickRow';
 import { useUndo } from '../../ui/undoStore';
+import { Trouble } from '../../ui/Trouble';
 
 /** Answers given here that hold at other holes of the job: with whom they leave out, taken there in one tap. */
 export function AnswersThere({
@@ -29,7 +31,7 @@ export function AnswersThere({
         message: gatesWords.taken(taken.length),
         undo: async () => {
           await postCoverage(holeId, { takeBack: taken });
-          await client.invalidateQueries();
+          await readAnew(client);
         },
       });
     },
@@ -61,11 +63,7 @@ export function AnswersThere({
           testID={`there-${hazard}`}
         />
       ))}
-      {taking.trouble ? (
-        <Small color="$stop" role="alert">
-          {taking.trouble}
-        </Small>
-      ) : null}
+      <Trouble text={taking.trouble} />
       <Row>
         <Button
           label={gatesWords.takeItThere}

@@ -1,9 +1,10 @@
 import { gatesWords } from '@nucleon/core/words/screens/gates';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { Column } from '../../ui/layout';
-import { Heading, Small } from '../../ui/text';
+import { Heading } from '../../ui/text';
 import { GateLine } from './GateLine';
 import type { GateAnswers } from './useGateAnswers';
+import { Trouble } from '../../ui/Trouble';
 
 /** What to tick off before starting, what was ticked and when, and what to know. */
 export function CheckList({
@@ -24,11 +25,7 @@ export function CheckList({
   return (
     <Column padding={flush ? 0 : '$4'} gap="$2" testID="checks">
       <Heading aria-level={2}>{title}</Heading>
-      {answers.trouble ? (
-        <Small color="$stop" role="alert">
-          {answers.trouble}
-        </Small>
-      ) : null}
+      <Trouble text={answers.trouble} />
       {[...toConfirm, ...plan.settledGates, ...notes].map((gate) => (
         <GateLine key={gate.code} gate={gate} answers={answers} />
       ))}

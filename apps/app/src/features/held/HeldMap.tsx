@@ -7,13 +7,16 @@ import { useTheme } from '@tamagui/core';
 import { View } from 'react-native';
 import { Circle, G, Line, Rect, Svg, Text } from 'react-native-svg';
 import { at } from '../../drawing/at';
+import { HaloText } from '../../drawing/HaloText';
 import type { StressView } from '../../workers/stressView';
 import { useUnits } from '../display/displayStore';
-import { xOf, yOf } from '../../drawing/faceView';
+import { xOf, yOf, type FaceView } from '../../drawing/faceView';
 import { heldView } from './heldView';
 import { HeldGround } from './HeldGround';
 import { useDragPads } from './useDragPads';
 import type { OddsSoFar } from './useOddsMap';
+
+const WORDS = { fontFamily: 'Hyperlegible-700', fontSize: 13 } as const;
 
 interface HeldMapProps {
   readonly piece: StoredPiece;
@@ -48,8 +51,8 @@ export function HeldMap(props: HeldMapProps) {
     onTap: props.onTap,
   });
   const { bending } = stress;
+  const shown = bending.kind === 'bent' && !showsOdds;
   const [X, Y] = [xOf(view, hole.xMm), yOf(view, hole.yMm)];
-  const words = { fontFamily: 'Hyperlegible-700', fontSize: 13 } as const;
   return (
     <View
       ref={ref}
@@ -72,60 +75,7 @@ export function HeldMap(props: HeldMapProps) {
         height={view.height}
         style={{ position: 'absolute', left: 0, top: 0, pointerEvents: 'none' }}
       >
-        {pads.map((pad, index) => (
-          <G key={index}>
-            <Rect
-              {...at(xOf(view, pad.xMm), yOf(view, pad.yMm + pad.heightMm))}
-              width={pad.widthMm * view.scale}
-              height={pad.heightMm * view.scale}
-              fill={theme.water.val}
-              fillOpacity={index === chosen ? 0.28 : 0.14}
-              stroke={theme.water.val}
-              strokeWidth={index === chosen ? 3 : 1.5}
-              strokeDasharray="6 3"
-            />
-            {bending.kind === 'bent' && !showsOdds ? (
-              <Text
-                {...words}
-                {...at(xOf(view, pad.xMm) + 5, yOf(view, pad.yMm) - 6)}
-                fill={theme.water.val}
-              >
-                {formatForce(bending.padsN[index] ?? 0, units)}
-              </Text>
-            ) : null}
-          </G>
-        ))}
-        {(support.boards ?? []).map((board, index) => (
-          <Rect
-            key={index}
-            {...at(xOf(view, board.xMm), yOf(view, board.yMm + board.heightMm))}
-            width={board.widthMm * view.scale}
-            height={board.heightMm * view.scale}
-            fill="none"
-            stroke={theme.caution.val}
-            strokeWidth={2}
-          />
-        ))}
-        {(support.clamps ?? []).map(({ xMm, yMm, padDiameterMm }, index) => (
-          <G key={index}>
-            <Circle
-              cx={xOf(view, xMm)}
-              cy={yOf(view, yMm)}
-              r={Math.max(5, (padDiameterMm / 2) * view.scale)}
-              fill={theme.surface.val}
-              stroke={theme.ink.val}
-              strokeWidth={2}
-            />
-            <Line
-              x1={xOf(view, xMm) - 5}
-              x2={xOf(view, xMm) + 5}
-              y1={yOf(view, yMm)}
-              y2={yOf(view, yMm)}
-              stroke={theme.ink.val}
-              strokeWidth={2}
-            />
-          </G>
-        ))}
+        <Holders support={support} view={view} chosen={chosen} padsN={shown ? bending.padsN : []} />
         <Circle
           cx={X}
           cy={Y}
@@ -134,7 +84,7 @@ export function HeldMap(props: HeldMapProps) {
           stroke={theme.ink.val}
           strokeWidth={2}
         />
-        {bending.kind === 'bent' && !showsOdds ? (
+        {shown ? (
           <Peak
             X={xOf(view, bending.at.xMm)}
             Y={yOf(view, bending.at.yMm)}
@@ -154,12 +104,82 @@ export function HeldMap(props: HeldMapProps) {
           />
         ) : null}
         {support.edgesHeld === 'four' || support.edgesHeld === 'two' ? (
-          <Text {...words} {...at(8, 12)} fill={theme.muted.val}>
+          <Text {...WORDS} {...at(8, 12)} fill={theme.muted.val}>
             {support.edgesHeld === 'four' ? heldWords.edgesHeld : heldWords.onTwoBattens}
           </Text>
         ) : null}
       </Svg>
     </View>
+  );
+}
+
+interface HoldersProps extends Pick<HeldMapProps, 'support' | 'chosen'> {
+  readonly view: FaceView;
+  /** What each pad carries, N; empty where that is not shown. */
+  readonly padsN: readonly number[];
+}
+
+/** Pads, boards and clamps. */
+function Holders({ support, view, chosen, padsN }: HoldersProps) {
+  const theme = useTheme();
+  const units = useUnits();
+  return (
+    <>
+      {(support.pads ?? []).map((pad, index) => (
+        <G key={index}>
+          <Rect
+            {...at(xOf(view, pad.xMm), yOf(view, pad.yMm + pad.heightMm))}
+            width={pad.widthMm * view.scale}
+            height={pad.heightMm * view.scale}
+            fill={theme.water.val}
+            fillOpacity={index === chosen ? 0.28 : 0.14}
+            stroke={theme.water.val}
+            strokeWidth={index === chosen ? 3 : 1.5}
+            strokeDasharray="6 3"
+          />
+          {padsN[index] === undefined ? null : (
+            <Text
+              {...WORDS}
+              {...at(xOf(view, pad.xMm) + 5, yOf(view, pad.yMm) - 6)}
+              fill={theme.water.val}
+            >
+              {formatForce(padsN[index], units)}
+            </Text>
+          )}
+        </G>
+      ))}
+      {(support.boards ?? []).map((board, index) => (
+        <Rect
+          key={index}
+          {...at(xOf(view, board.xMm), yOf(view, board.yMm + board.heightMm))}
+          width={board.widthMm * view.scale}
+          height={board.heightMm * view.scale}
+          fill="none"
+          stroke={theme.caution.val}
+          strokeWidth={2}
+        />
+      ))}
+      {(support.clamps ?? []).map(({ xMm, yMm, padDiameterMm }, index) => (
+        <G key={index}>
+          <Circle
+            cx={xOf(view, xMm)}
+            cy={yOf(view, yMm)}
+            r={Math.max(5, (padDiameterMm / 2) * view.scale)}
+            fill={theme.surface.val}
+            stroke={theme.ink.val}
+            strokeWidth={2}
+          />
+          <Line
+            x1={xOf(view, xMm) - 5}
+            x2={xOf(view, xMm) + 5}
+            y1={yOf(view, yMm)}
+            y2={yOf(view, yMm)}
+            stroke={theme.ink.val}
+            strokeWidth={2}
+          />
+        </G>
+      ))}
+    </>
   );
 }
 
@@ -186,12 +206,9 @@ function Peak({
   return (
     <G>
       <Circle cx={X} cy={Y} r={4} fill={theme.stop.val} />
-      <Text {...words} {...place} stroke={theme.surface.val} strokeWidth={5} fill="none">
+      <HaloText {...words} {...place} halo={theme.surface.val} fill={theme.stop.val}>
         {text}
-      </Text>
-      <Text {...words} {...place} fill={theme.stop.val}>
-        {text}
-      </Text>
+      </HaloText>
     </G>
   );
 }

@@ -43,12 +43,8 @@ function HeldRoom(loaded: LoadedHole) {
   const room = useHoleRoom(loaded);
   const { wide } = useMedia();
   const { edit, asked, lastPlan: plan } = room;
-  const { piece, hole, changeSetup, changeHole } = edit;
-  const [shown, setShown] = useState<'stress' | 'odds'>('stress');
   const [chosen, setChosen] = useState<number | null>(null);
-  const [place, setPlace] = useState<PointMm | null>(null);
   const stressed = useTask('stress', asked);
-  const odds = useOddsMap(shown === 'odds' ? asked : null);
   const stress = stressed.outcome?.kind === 'drawn' ? stressed.outcome.view : null;
   if (!stress || !plan)
     return (
@@ -57,60 +53,20 @@ function HeldRoom(loaded: LoadedHole) {
       </RoomPage>
     );
   const support: SupportSetup = {
-    ...hole.setup?.support,
-    kind: hole.setup?.support?.kind ?? (plan.setup.supportKind as SupportId),
+    ...edit.hole.setup?.support,
+    kind: edit.hole.setup?.support?.kind ?? (plan.setup.supportKind as SupportId),
   };
   const { edgesHeld } = plan.setup;
   const drawsMap = stress.bending.kind !== 'declined';
   const map = drawsMap ? (
-    <Column gap="$3">
-      <Chips
-        label={heldWords.shown}
-        hideLabel
-        chips={MAP_CHIPS}
-        value={shown}
-        onChange={setShown}
-        testID="map-shows"
-      />
-      <Measured>
-        {(width) => (
-          <HeldMap
-            piece={piece}
-            hole={hole}
-            support={{ ...support, edgesHeld }}
-            stress={stress}
-            showsOdds={shown === 'odds'}
-            odds={odds.map}
-            asked={place}
-            width={width}
-            tallest={wide ? TALLEST_PX.wide : TALLEST_PX.phone}
-            chosen={chosen}
-            onChoose={setChosen}
-            onMove={(index, to) => {
-              const pads = (support.pads ?? []).map((pad, i) =>
-                i === index ? { ...pad, ...to } : pad,
-              );
-              changeSetup({ support: { ...support, pads } }, `pad-${index}`);
-            }}
-            onTap={setPlace}
-          />
-        )}
-      </Measured>
-      {shown === 'odds' ? (
-        <OddsPanel
-          state={odds}
-          outline={piece.outline}
-          place={place}
-          trouble={stress.text}
-          onMoveHere={({ xMm, yMm }) => {
-            changeHole({ xMm: Math.round(xMm), yMm: Math.round(yMm) }, 'odds-place');
-            setPlace(null);
-          }}
-        />
-      ) : (
-        <StressLegend stress={stress} />
-      )}
-    </Column>
+    <HeldMapBox
+      room={room}
+      support={support}
+      edgesHeld={edgesHeld}
+      stress={stress}
+      chosen={chosen}
+      onChoose={setChosen}
+    />
   ) : null;
   const rest = (
     <HeldRest
@@ -151,6 +107,79 @@ function HeldRoom(loaded: LoadedHole) {
         )}
       </Column>
     </RoomPage>
+  );
+}
+
+/** The piece with the bending over it, or with the odds of every other place. */
+function HeldMapBox({
+  room,
+  support,
+  edgesHeld,
+  stress,
+  chosen,
+  onChoose,
+}: {
+  readonly room: HoleRoom;
+  readonly support: SupportSetup;
+  readonly edgesHeld: SupportSetup['edgesHeld'];
+  readonly stress: StressView;
+  readonly chosen: number | null;
+  readonly onChoose: (index: number | null) => void;
+}) {
+  const { wide } = useMedia();
+  const { piece, hole, changeSetup, changeHole } = room.edit;
+  const [shown, setShown] = useState<'stress' | 'odds'>('stress');
+  const [place, setPlace] = useState<PointMm | null>(null);
+  const odds = useOddsMap(shown === 'odds' ? room.asked : null);
+  return (
+    <Column gap="$3">
+      <Chips
+        label={heldWords.shown}
+        hideLabel
+        chips={MAP_CHIPS}
+        value={shown}
+        onChange={setShown}
+        testID="map-shows"
+      />
+      <Measured>
+        {(width) => (
+          <HeldMap
+            piece={piece}
+            hole={hole}
+            support={{ ...support, edgesHeld }}
+            stress={stress}
+            showsOdds={shown === 'odds'}
+            odds={odds.map}
+            asked={place}
+            width={width}
+            tallest={wide ? TALLEST_PX.wide : TALLEST_PX.phone}
+            chosen={chosen}
+            onChoose={onChoose}
+            onMove={(index, to) => {
+              const pads = (support.pads ?? []).map((pad, i) =>
+                i === index ? { ...pad, ...to } : pad,
+              );
+              changeSetup({ support: { ...support, pads } }, `pad-${index}`);
+            }}
+            onTap={setPlace}
+          />
+        )}
+      </Measured>
+      {shown === 'odds' ? (
+        <OddsPanel
+          state={odds}
+          outline={piece.outline}
+          place={place}
+          trouble={stress.text}
+          onMoveHere={({ xMm, yMm }) => {
+            changeHole({ xMm: Math.round(xMm), yMm: Math.round(yMm) }, 'odds-place');
+            setPlace(null);
+          }}
+        />
+      ) : (
+        <StressLegend stress={stress} />
+      )}
+    </Column>
   );
 }
 

@@ -1,5 +1,5 @@
 import { heldWords } from '@nucleon/core/words/screens/held';
-import { boundingBox } from '@nucleon/core/layout/outline';
+import { nextPad } from '@nucleon/core/layout/supportPlaces';
 import type { SupportPad, SupportSetup } from '@nucleon/core/documents/setup';
 import Plus from 'lucide-react-native/icons/plus';
 import { Button } from '../../ui/Button';
@@ -21,8 +21,6 @@ const CONTACT_CHIPS = [
   { value: 0.6, label: heldWords.muchOfIt },
   { value: 0.3, label: heldWords.inPlaces },
 ] as const;
-/** A new pad is this share of the shorter span. */
-const PAD_SHARE = 0.2;
 
 interface PadPanelProps {
   readonly edit: Editing;
@@ -35,12 +33,10 @@ interface PadPanelProps {
 /** What the piece rests on, pad by pad, and what lies on it. */
 export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPanelProps) {
   const { piece, hole, changeSetup } = edit;
-  const { widthMm, heightMm } = boundingBox(piece.outline);
   const { pads = [] } = support;
   const change = (next: Partial<SupportSetup>, group: string): void => {
     changeSetup({ support: { ...support, ...next } }, group);
   };
-  const side = Math.round(PAD_SHARE * Math.min(widthMm, heightMm));
   const pad = chosen === null ? undefined : pads[chosen];
   const setPad = (next: Partial<SupportPad>): void => {
     change(
@@ -49,25 +45,7 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
     );
   };
   const addPad = (): void => {
-    // The first ones stand where a piece is usually propped: near its corners, then under the hole.
-    const [near, farX, farY] = [0.1 * side, widthMm - 1.1 * side, heightMm - 1.1 * side];
-    const places = [
-      [near, near],
-      [farX, near],
-      [farX, farY],
-      [near, farY],
-      [hole.xMm - side / 2, hole.yMm - side / 2],
-    ] as const;
-    const [xMm, yMm] = places[pads.length] ?? places[4];
-    change(
-      {
-        pads: [
-          ...pads,
-          { xMm: Math.round(xMm), yMm: Math.round(yMm), widthMm: side, heightMm: side },
-        ],
-      },
-      'pads',
-    );
+    change({ pads: [...pads, nextPad(piece.outline, hole, pads.length)] }, 'pads');
     onChoose(pads.length);
   };
   return (
@@ -108,12 +86,28 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
           }}
         />
       ) : null}
+      <BedFields support={support} edgesHeld={edgesHeld} onChange={change} />
+      <OnTopPanel edit={edit} support={support} onChange={change} />
+    </Column>
+  );
+}
+
+/** How its edges and its face lie on what is under it. */
+function BedFields({
+  support,
+  edgesHeld,
+  onChange,
+}: Pick<PadPanelProps, 'support' | 'edgesHeld'> & {
+  readonly onChange: (next: Partial<SupportSetup>, group: string) => void;
+}) {
+  return (
+    <>
       <Chips
         label={heldWords.itsEdges}
         chips={EDGE_CHIPS}
         value={edgesHeld}
         onChange={(held) => {
-          change({ edgesHeld: held }, 'edges-held');
+          onChange({ edgesHeld: held }, 'edges-held');
         }}
         testID="edges-held"
       />
@@ -122,7 +116,7 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
         chips={CONTACT_CHIPS}
         value={support.contactFraction ?? 1}
         onChange={(contactFraction) => {
-          change({ contactFraction }, 'contact');
+          onChange({ contactFraction }, 'contact');
         }}
         testID="contact"
       />
@@ -132,11 +126,10 @@ export function PadPanel({ edit, support, edgesHeld, chosen, onChoose }: PadPane
         anySign
         mostMm={20}
         onChangeMm={(twistMm) => {
-          change({ twistMm: Math.max(0, twistMm) }, 'twist');
+          onChange({ twistMm: Math.max(0, twistMm) }, 'twist');
         }}
         testID="twist"
       />
-      <OnTopPanel edit={edit} support={support} onChange={change} />
-    </Column>
+    </>
   );
 }

@@ -34,15 +34,7 @@ export function HoleFold({
   readonly onPlace: () => void;
   readonly onGuide: () => void;
 }) {
-  const units = useUnits();
-  const { piece, hole, changeHole } = edit;
-  const sizes = usualSizes(piece.form, units).diameterMm;
-  const setDepth = (kind: HoleDepth['kind']): void => {
-    const depthMm = hole.depth.kind === 'through' ? piece.thicknessMm / 2 : hole.depth.depthMm;
-    changeHole({ depth: kind === 'through' ? { kind } : { kind, depthMm } }, 'depth-kind');
-  };
-  const { depth } = hole;
-  const fromCentre = hole.face === 'base';
+  const { hole, changeHole } = edit;
   const kind = hole.purpose?.kind;
   const purpose = kind !== undefined && isPurposeKind(kind) ? PURPOSES[kind].title : null;
   return (
@@ -54,6 +46,48 @@ export function HoleFold({
         onPress={onPurpose}
         testID="purpose"
       />
+      <Size edit={edit} />
+      <Place edit={edit} />
+      <Row gap="$2" flexWrap="wrap">
+        <Button label={holeWords.layItOutOn} icon={Crosshair} onPress={onPlace} testID="to-place" />
+        <Button
+          label={holeWords.guideDamAndFall}
+          icon={DraftingCompass}
+          onPress={onGuide}
+          testID="to-guide"
+        />
+      </Row>
+      <EdgeList edges={edges} />
+      {hole.fall ? (
+        <Small>{holeWords.fallsOneInFace(hole.fall.oneIn, hole.fall.lowSide)}</Small>
+      ) : null}
+      <TextBox
+        label={holeWords.nameOfHole}
+        value={hole.label ?? ''}
+        placeholder={holeWords.whatItIsFor}
+        onChangeText={(label) => {
+          changeHole({ label }, 'hole-name');
+        }}
+        testID="hole-name"
+      />
+    </>
+  );
+}
+
+interface FoldPartProps {
+  readonly edit: Editing;
+}
+
+function Size({ edit: { piece, hole, changeHole } }: FoldPartProps) {
+  const units = useUnits();
+  const sizes = usualSizes(piece.form, units).diameterMm;
+  const { depth } = hole;
+  const setDepth = (kind: HoleDepth['kind']): void => {
+    const depthMm = depth.kind === 'through' ? piece.thicknessMm / 2 : depth.depthMm;
+    changeHole({ depth: kind === 'through' ? { kind } : { kind, depthMm } }, 'depth-kind');
+  };
+  return (
+    <>
       <Chips
         label={commonWords.diameter}
         chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
@@ -84,6 +118,14 @@ export function HoleFold({
           testID="depth"
         />
       )}
+    </>
+  );
+}
+
+function Place({ edit: { piece, hole, changeHole } }: FoldPartProps) {
+  const fromCentre = hole.face === 'base';
+  return (
+    <>
       {piece.form === 'vessel' ? (
         <Chips
           label={holeWords.drilledInto}
@@ -118,28 +160,6 @@ export function HoleFold({
           testID="place-y"
         />
       </Row>
-      <Row gap="$2" flexWrap="wrap">
-        <Button label={holeWords.layItOutOn} icon={Crosshair} onPress={onPlace} testID="to-place" />
-        <Button
-          label={holeWords.guideDamAndFall}
-          icon={DraftingCompass}
-          onPress={onGuide}
-          testID="to-guide"
-        />
-      </Row>
-      <EdgeList edges={edges} />
-      {hole.fall ? (
-        <Small>{holeWords.fallsOneInFace(hole.fall.oneIn, hole.fall.lowSide)}</Small>
-      ) : null}
-      <TextBox
-        label={holeWords.nameOfHole}
-        value={hole.label ?? ''}
-        placeholder={holeWords.whatItIsFor}
-        onChangeText={(label) => {
-          changeHole({ label }, 'hole-name');
-        }}
-        testID="hole-name"
-      />
     </>
   );
 }

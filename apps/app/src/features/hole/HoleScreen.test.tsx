@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { fakeApi, HOLE, ownThreadPlanner, type Sent } from '../../testingApi';
+import { MayWork } from '../../ui/mayWork';
 import { PlannerProvider } from '../../workers/PlannerProvider';
 import { HoleScreen } from './HoleScreen';
 
@@ -10,11 +11,13 @@ jest.mock('expo-router', () => ({
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1' }),
 }));
 
-const open = async (): Promise<void> => {
+const open = async (mayWork = true): Promise<void> => {
   show(
-    <PlannerProvider planner={ownThreadPlanner}>
-      <HoleScreen />
-    </PlannerProvider>,
+    <MayWork value={mayWork}>
+      <PlannerProvider planner={ownThreadPlanner}>
+        <HoleScreen />
+      </PlannerProvider>
+    </MayWork>,
   );
   await screen.findByTestId('figure-feedForceN');
 };
@@ -45,6 +48,17 @@ it('follows a change at once and saves it with the version it was read at', asyn
     path: '/pieces/p1/holes/h1',
     body: { version: 1, setup: { pace: 'gentle', bit: 'b1' } },
   });
+});
+
+it('plans what somebody tries who only reads, and sends nothing', async () => {
+  const log = fakeApi();
+  await open(false);
+  fireEvent.click(screen.getByTestId('fold-setup'));
+  fireEvent.click(within(screen.getByTestId('pace')).getByText('Gentle'));
+  expect(await shown('feedForceN').findByText('10')).toBeTruthy();
+  await new Promise((resolve) => setTimeout(resolve, 900));
+  expect(puts(log)).toEqual([]);
+  expect(screen.getByTestId('save-mark').textContent).toBe('Tried, not kept');
 });
 
 it('takes a change back and does it again', async () => {

@@ -73,20 +73,13 @@ export function HoleWorkbench(loaded: LoadedHole) {
   const view = (
     <HolePlan room={room} edges={edges} wide={wide} walk={wide ? null : walk} openRoom={openRoom} />
   );
-  const mayWork = useMayWork();
-  const drill =
-    plan && mayWork ? (
-      <Button
-        label={holeWords.drill}
-        icon={Drill}
-        look="main"
-        hint={holeWords.drillReadyCheckThen}
-        onPress={() => {
-          openRoom('ready');
-        }}
-        testID="drill"
-      />
-    ) : null;
+  const drill = plan ? (
+    <DrillButton
+      onPress={() => {
+        openRoom('ready');
+      }}
+    />
+  ) : null;
   const actions = (
     <>
       <SaveMark save={draft.save} />
@@ -142,6 +135,19 @@ export function HoleWorkbench(loaded: LoadedHole) {
       {menu}
     </Page>
   );
+}
+
+function DrillButton({ onPress }: { readonly onPress: () => void }) {
+  return useMayWork() ? (
+    <Button
+      label={holeWords.drill}
+      icon={Drill}
+      look="main"
+      hint={holeWords.drillReadyCheckThen}
+      onPress={onPress}
+      testID="drill"
+    />
+  ) : null;
 }
 
 interface HolePlanProps {

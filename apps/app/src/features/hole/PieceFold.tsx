@@ -29,7 +29,6 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
   const { piece, changePiece } = edit;
   const material = findMaterial(piece.material, custom);
   const layered = (piece.layers?.length ?? 0) > 0;
-  const sizes = usualSizes(piece.form, units).thicknessMm;
   return (
     <>
       <Button
@@ -59,45 +58,7 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
           .
         </Small>
       ) : (
-        <>
-          <MaterialPicker
-            value={piece.material}
-            custom={custom}
-            onPick={(picked) => {
-              changePiece(
-                {
-                  material: picked.id,
-                  couldBe: [],
-                  ...(picked.class === 'glass' && !piece.glassTreatment
-                    ? { glassTreatment: 'unknown' as const }
-                    : {}),
-                },
-                'material',
-              );
-            }}
-          />
-          <Chips
-            label={holeWords.thickness}
-            chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
-            value={piece.thicknessMm}
-            onChange={(thicknessMm) => {
-              changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
-            }}
-            testID="thickness-chips"
-          />
-          <LengthBox
-            label={holeWords.thicknessMeasured}
-            valueMm={piece.thicknessMm}
-            mostMm={LIMITS.thicknessMm.max}
-            onChangeMm={(thicknessMm) => {
-              changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
-            }}
-            testID="thickness"
-          />
-          {(piece.thicknessReadingsMm?.length ?? 0) > 1 ? (
-            <Small>{thicknessText(piece, units)}</Small>
-          ) : null}
-        </>
+        <Body edit={edit} custom={custom} />
       )}
       {material?.class === 'glass' ? (
         <Chips
@@ -132,6 +93,53 @@ export function PieceFold({ edit, custom, onKnow }: PieceFoldProps) {
         }}
         fault={piece.name.trim() === '' ? holeWords.giveItName1 : undefined}
       />
+    </>
+  );
+}
+
+/** What it is of and how thick, where it is of one thing. */
+function Body({ edit: { piece, changePiece }, custom }: Omit<PieceFoldProps, 'onKnow'>) {
+  const units = useUnits();
+  const sizes = usualSizes(piece.form, units).thicknessMm;
+  return (
+    <>
+      <MaterialPicker
+        value={piece.material}
+        custom={custom}
+        onPick={(picked) => {
+          changePiece(
+            {
+              material: picked.id,
+              couldBe: [],
+              ...(picked.class === 'glass' && !piece.glassTreatment
+                ? { glassTreatment: 'unknown' as const }
+                : {}),
+            },
+            'material',
+          );
+        }}
+      />
+      <Chips
+        label={holeWords.thickness}
+        chips={sizes.map((mm) => ({ value: mm, label: formatLengthShort(mm, units) }))}
+        value={piece.thicknessMm}
+        onChange={(thicknessMm) => {
+          changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
+        }}
+        testID="thickness-chips"
+      />
+      <LengthBox
+        label={holeWords.thicknessMeasured}
+        valueMm={piece.thicknessMm}
+        mostMm={LIMITS.thicknessMm.max}
+        onChangeMm={(thicknessMm) => {
+          changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
+        }}
+        testID="thickness"
+      />
+      {(piece.thicknessReadingsMm?.length ?? 0) > 1 ? (
+        <Small>{thicknessText(piece, units)}</Small>
+      ) : null}
     </>
   );
 }

@@ -30,15 +30,8 @@ interface SetupFoldProps {
 
 /** Bit, machine, start, pace and sides. */
 export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
-  const units = useUnits();
   const { hole, changeSetup } = edit;
   const setup = hole.setup ?? {};
-  const chosenBit = setup.bits?.at(-1) ?? setup.bit ?? PLANNER;
-  const bits = workshop.bits.filter((bit) => isUsable(bit) || bit.id === chosenBit);
-  const machines = workshop.machines.filter((one) => !one.retired || one.id === setup.machine);
-  const nearest = [...bits].sort(
-    (a, b) => Math.abs(a.diameterMm - hole.diameterMm) - Math.abs(b.diameterMm - hole.diameterMm),
-  );
   return (
     <>
       {hole.operations?.length ? (
@@ -50,6 +43,59 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
         onPress={onChoose}
         testID="open-choose"
       />
+      <ToolChips edit={edit} plan={plan} workshop={workshop} />
+      <Chips
+        label={holeWords.pace}
+        chips={PACE_CHIPS}
+        value={plan?.setup.pace ?? setup.pace}
+        onChange={(pace) => {
+          changeSetup({ pace, rimSpeedMPerS: undefined, contactPressureMpa: undefined }, 'pace');
+        }}
+        testID="pace"
+      />
+      <Chips
+        label={holeWords.start}
+        chips={START_CHIPS}
+        value={plan?.setup.start ?? setup.start}
+        onChange={(start) => {
+          changeSetup({ start }, 'start');
+        }}
+      />
+      <Chips
+        label={holeWords.drillFrom}
+        chips={SIDES_CHIPS}
+        value={plan?.setup.sides ?? setup.sides}
+        onChange={(sides) => {
+          changeSetup({ sides }, 'sides');
+        }}
+        testID="sides"
+      />
+      <Chips
+        label={holeWords.atEnd}
+        chips={EXIT_CHIPS}
+        value={setup.exit ?? 'ease'}
+        onChange={(exit) => {
+          changeSetup({ exit }, 'exit');
+        }}
+        testID="exit"
+      />
+    </>
+  );
+}
+
+/** Bit and machine, each chosen or left to the planner. */
+function ToolChips({ edit, plan, workshop }: Omit<SetupFoldProps, 'onChoose'>) {
+  const units = useUnits();
+  const { hole, changeSetup } = edit;
+  const setup = hole.setup ?? {};
+  const chosenBit = setup.bits?.at(-1) ?? setup.bit ?? PLANNER;
+  const bits = workshop.bits.filter((bit) => isUsable(bit) || bit.id === chosenBit);
+  const machines = workshop.machines.filter((one) => !one.retired || one.id === setup.machine);
+  const nearest = [...bits].sort(
+    (a, b) => Math.abs(a.diameterMm - hole.diameterMm) - Math.abs(b.diameterMm - hole.diameterMm),
+  );
+  return (
+    <>
       <Chips
         label={holeWords.bitNearestSizeFirst}
         chips={[
@@ -86,41 +132,6 @@ export function SetupFold({ edit, plan, workshop, onChoose }: SetupFoldProps) {
           {plan.setup.machineName}: {plan.reasons.machine?.text}
         </Small>
       ) : null}
-      <Chips
-        label={holeWords.pace}
-        chips={PACE_CHIPS}
-        value={plan?.setup.pace ?? setup.pace}
-        onChange={(pace) => {
-          changeSetup({ pace, rimSpeedMPerS: undefined, contactPressureMpa: undefined }, 'pace');
-        }}
-        testID="pace"
-      />
-      <Chips
-        label={holeWords.start}
-        chips={START_CHIPS}
-        value={plan?.setup.start ?? setup.start}
-        onChange={(start) => {
-          changeSetup({ start }, 'start');
-        }}
-      />
-      <Chips
-        label={holeWords.drillFrom}
-        chips={SIDES_CHIPS}
-        value={plan?.setup.sides ?? setup.sides}
-        onChange={(sides) => {
-          changeSetup({ sides }, 'sides');
-        }}
-        testID="sides"
-      />
-      <Chips
-        label={holeWords.atEnd}
-        chips={EXIT_CHIPS}
-        value={setup.exit ?? 'ease'}
-        onChange={(exit) => {
-          changeSetup({ exit }, 'exit');
-        }}
-        testID="exit"
-      />
     </>
   );
 }

@@ -4,6 +4,7 @@ import type { Plan } from '@nucleon/core/documents/plan';
 import { METRIC } from '@nucleon/core/data/unitSystem';
 import { fireEvent, screen } from '@testing-library/react';
 import { show } from '../../testing';
+import { MayWork } from '../../ui/mayWork';
 import { FigureGrid } from './FigureGrid';
 import { SaveMark } from '../draft/SaveMark';
 import { StepList } from './StepList';
@@ -37,6 +38,15 @@ it('opens one figure’s working at a time', () => {
   expect(screen.queryByText(/least of p·A_c/)).toBeNull();
   fireEvent.click(screen.getByTestId('figure-rpm'));
   expect(screen.queryByTestId('working-rpm')).toBeNull();
+});
+
+it('says to whoever only reads that what they try is not kept', () => {
+  show(
+    <MayWork value={false}>
+      <SaveMark save={{ kind: 'waiting' }} />
+    </MayWork>,
+  );
+  expect(screen.getByText('Tried, not kept')).toBeTruthy();
 });
 
 it('shows the depth of a step in the drawing', () => {

@@ -4,6 +4,7 @@ import { putHole } from '../../api/holes';
 import { putPiece } from '../../api/pieces';
 import { ApiProblem, Unreachable } from '../../api/problem';
 import { Around } from '../../testing';
+import { MayWork } from '../../ui/mayWork';
 import { bringBack, useAutosave, useHoleDraft } from './useHoleDraft';
 
 jest.mock('../../api/holes', () => ({ putHole: jest.fn(), restoreHole: jest.fn() }));
@@ -37,14 +38,21 @@ const detail = {
 } satisfies HoleDetail;
 const sendHole = jest.mocked(putHole);
 
-function open(sound = true) {
+function open(sound = true, mayWork = true) {
   return renderHook(
     ({ isSound }: { isSound: boolean }) => {
       const handle = useHoleDraft(detail);
       useAutosave(handle, isSound);
       return handle;
     },
-    { wrapper: Around, initialProps: { isSound: sound } },
+    {
+      wrapper: ({ children }) => (
+        <Around>
+          <MayWork value={mayWork}>{children}</MayWork>
+        </Around>
+      ),
+      initialProps: { isSound: sound },
+    },
   );
 }
 type Opened = ReturnType<typeof open>;
@@ -169,4 +177,20 @@ it('says that it was deleted elsewhere, and saves over it once it is brought bac
   await wait(1000);
   expect(sendHole.mock.calls[1]?.[2]).toMatchObject({ diameterMm: 24, version: 5 });
   expect(opened.result.current.draft.save.kind).toBe('saved');
+});
+
+it('leaves alone what was typed here before, while somebody looks who only reads', async () => {
+  sendHole.mockRejectedValue(new Unreachable('server'));
+  const own = open();
+  drill(own, 24);
+  await wait(1000);
+  own.unmount();
+  const sent = sendHole.mock.calls.length;
+  const reading = open(true, false);
+  expect(reading.result.current.draft.now.hole.diameterMm).toBe(22);
+  drill(reading, 30);
+  await wait(5000);
+  reading.unmount();
+  expect(sendHole).toHaveBeenCalledTimes(sent);
+  expect(open().result.current.draft.now.hole.diameterMm).toBe(24);
 });

@@ -7,6 +7,7 @@ import { putPiece } from '../../api/pieces';
 import type { ApiProblem } from '../../api/problem';
 import { useDraftSave, useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
 import { bodyOf, holeDraft, isHoleContent, type Content, type HoleDraft } from './holeDraft';
+import { readAnew } from '../../api/readAnew';
 
 export type HoleDraftHandle = DraftHandle<Content>;
 
@@ -62,8 +63,8 @@ export function useAutosave(handle: HoleDraftHandle, sound: boolean): void {
     read: theirs,
     write: async (draft, done) => {
       await write(draft, done);
-      void client.invalidateQueries({ queryKey: keys.job(draft.now.piece.jobId) });
-      void client.invalidateQueries({ queryKey: keys.hole(draft.now.hole.id) });
+      void readAnew(client, { queryKey: keys.job(draft.now.piece.jobId) });
+      void readAnew(client, { queryKey: keys.hole(draft.now.hole.id) });
     },
   });
 }

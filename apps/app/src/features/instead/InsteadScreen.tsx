@@ -15,6 +15,7 @@ import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { HoleTrouble } from '../hole/HoleTrouble';
 import { useHoleRoom } from '../hole/useHoleRoom';
 import { addPracticePiece } from './addPracticePiece';
+import { Trouble } from '../../ui/Trouble';
 
 /** Whether to drill this at all, and what can be done instead. */
 export function InsteadScreen() {
@@ -131,11 +132,7 @@ function Ways({ loaded, instead }: { readonly loaded: LoadedHole; readonly inste
           ) : null}
         </Column>
       ))}
-      {practise.trouble ? (
-        <Small color="$stop" role="alert">
-          {practise.trouble}
-        </Small>
-      ) : null}
+      <Trouble text={practise.trouble} />
     </Column>
   );
 }

@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
 import { Small } from '../../ui/text';
 import { TextBox } from '../../ui/TextBox';
+import { Trouble } from '../../ui/Trouble';
 
 interface Header {
   readonly name: string;
@@ -70,11 +71,7 @@ export function JobHeaderFields({ job }: { readonly job: JobDetail }) {
         }}
         testID="job-notes"
       />
-      {trouble ? (
-        <Small color="$stop" role="alert">
-          {trouble}
-        </Small>
-      ) : null}
+      <Trouble text={trouble} />
       <Row gap="$2">
         <Button
           label={jobWords.save}

@@ -38,8 +38,40 @@ interface PieceCardProps {
 /** One piece to scale with its holes, each a line that opens its plan. */
 export function PieceCard({ piece, custom }: PieceCardProps) {
   const units = useUnits();
-  const router = useRouter();
   const material = findMaterial(piece.layers?.[0]?.material ?? piece.material, custom);
+  const body = piece.layers?.length
+    ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ')
+    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? holeWords.orAnother : ''}`;
+  return (
+    <Panel wet testID={`piece-${piece.name}`}>
+      <Row padding="$4" gap="$4" alignItems="center">
+        <Column width={THUMB_PX} alignItems="center" flexShrink={0}>
+          <OutlineThumb
+            outline={piece.outline}
+            holes={piece.holes}
+            bodyClass={material?.class ?? 'stone'}
+            size={THUMB_PX}
+          />
+        </Column>
+        <Column flex={1} gap={2}>
+          <Heading aria-level={2}>{piece.name}</Heading>
+          {piece.practice ? <Label color="$water">{jobWords.toPractiseOnFirst}</Label> : null}
+          <Small>
+            {body}, {formatLengthShort(piece.thicknessMm, units)}
+          </Small>
+        </Column>
+      </Row>
+      {piece.holes.map((hole) => (
+        <HoleRow key={hole.id} hole={hole} jobId={piece.jobId} />
+      ))}
+      <PieceButtons piece={piece} />
+    </Panel>
+  );
+}
+
+/** What can be done with the whole piece. */
+function PieceButtons({ piece }: Pick<PieceCardProps, 'piece'>) {
+  const router = useRouter();
   const another = useWrite(
     () => {
       const like = piece.holes.at(-1);
@@ -68,31 +100,8 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
     });
   };
   const trouble = another.trouble || deletion.trouble;
-  const body = piece.layers?.length
-    ? piece.layers.map((layer) => findMaterial(layer.material, custom)?.name ?? 'cavity').join(', ')
-    : `${material?.name ?? piece.material}${(piece.couldBe?.length ?? 0) > 1 ? holeWords.orAnother : ''}`;
   return (
-    <Panel wet testID={`piece-${piece.name}`}>
-      <Row padding="$4" gap="$4" alignItems="center">
-        <Column width={THUMB_PX} alignItems="center" flexShrink={0}>
-          <OutlineThumb
-            outline={piece.outline}
-            holes={piece.holes}
-            bodyClass={material?.class ?? 'stone'}
-            size={THUMB_PX}
-          />
-        </Column>
-        <Column flex={1} gap={2}>
-          <Heading aria-level={2}>{piece.name}</Heading>
-          {piece.practice ? <Label color="$water">{jobWords.toPractiseOnFirst}</Label> : null}
-          <Small>
-            {body}, {formatLengthShort(piece.thicknessMm, units)}
-          </Small>
-        </Column>
-      </Row>
-      {piece.holes.map((hole) => (
-        <HoleRow key={hole.id} hole={hole} jobId={piece.jobId} />
-      ))}
+    <>
       <Row
         borderTopWidth={1}
         borderColor="$line"
@@ -147,7 +156,7 @@ export function PieceCard({ piece, custom }: PieceCardProps) {
           {trouble}
         </Small>
       ) : null}
-    </Panel>
+    </>
   );
 }
 

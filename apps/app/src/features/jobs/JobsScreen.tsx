@@ -1,7 +1,12 @@
 import { jobsWords } from '@nucleon/core/words/screens/jobs';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes, type JobsQuery, type Route } from '../../routes';
-import { useInfiniteQuery } from '@tanstack/react-query';
+import {
+  useInfiniteQuery,
+  type InfiniteData,
+  type UseInfiniteQueryResult,
+} from '@tanstack/react-query';
+import type { JobSummary, Page as Paged } from '@nucleon/contract/wire';
 import { useMedia } from '@tamagui/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import ArchiveRestore from 'lucide-react-native/icons/archive-restore';
@@ -93,37 +98,7 @@ export function JobsScreen() {
             inputMode="search"
             testID="search"
           />
-          {jobs.isError && !jobs.data ? (
-            <Failed error={jobs.error} onRetry={() => void jobs.refetch()} />
-          ) : null}
-          {jobs.isPending ? <Loading what={jobsWords.yourJobs} /> : null}
-          {jobs.data && items.length === 0 ? (
-            asked ? (
-              <Empty title={jobsWords.nothingByThatName} text={jobsWords.noJobOrPiece(asked)} />
-            ) : (
-              <Empty title={jobsWords.noJobsYet} text={jobsWords.sayWhatYouHave} />
-            )
-          ) : null}
-          {items.length > 0 ? (
-            <Panel wet render="ul" padding={0} margin={0} testID="jobs">
-              {items.map((job, index) => (
-                <JobRow
-                  key={job.id}
-                  job={job}
-                  first={index === 0}
-                  {...(beside
-                    ? { beside: { to: hereWith({ job: job.id }), here: job.id === beside } }
-                    : {})}
-                />
-              ))}
-            </Panel>
-          ) : null}
-          {jobs.hasNextPage ? (
-            <Button
-              label={jobs.isFetchingNextPage ? jobsWords.fetching : jobsWords.moreJobs}
-              onPress={() => void jobs.fetchNextPage()}
-            />
-          ) : null}
+          <Jobs jobs={jobs} items={items} asked={asked} hereWith={hereWith} beside={beside} />
           <ImportButton />
           <Button
             label={jobsWords.deletedJobs}
@@ -147,5 +122,53 @@ export function JobsScreen() {
         ) : null}
       </Column>
     </Page>
+  );
+}
+
+interface JobsProps {
+  readonly jobs: UseInfiniteQueryResult<InfiniteData<Paged<JobSummary>>>;
+  readonly items: readonly JobSummary[];
+  /** What was searched for. */
+  readonly asked: string;
+  readonly hereWith: (shown: Pick<JobsQuery, 'job' | 'hole'>) => Route;
+  /** The job that stands beside the list. */
+  readonly beside: string | undefined;
+}
+
+function Jobs({ jobs, items, asked, hereWith, beside }: JobsProps) {
+  return (
+    <>
+      {jobs.isError && !jobs.data ? (
+        <Failed error={jobs.error} onRetry={() => void jobs.refetch()} />
+      ) : null}
+      {jobs.isPending ? <Loading what={jobsWords.yourJobs} /> : null}
+      {jobs.data && items.length === 0 ? (
+        asked ? (
+          <Empty title={jobsWords.nothingByThatName} text={jobsWords.noJobOrPiece(asked)} />
+        ) : (
+          <Empty title={jobsWords.noJobsYet} text={jobsWords.sayWhatYouHave} />
+        )
+      ) : null}
+      {items.length > 0 ? (
+        <Panel wet render="ul" padding={0} margin={0} testID="jobs">
+          {items.map((job, index) => (
+            <JobRow
+              key={job.id}
+              job={job}
+              first={index === 0}
+              {...(beside
+                ? { beside: { to: hereWith({ job: job.id }), here: job.id === beside } }
+                : {})}
+            />
+          ))}
+        </Panel>
+      ) : null}
+      {jobs.hasNextPage ? (
+        <Button
+          label={jobs.isFetchingNextPage ? jobsWords.fetching : jobsWords.moreJobs}
+          onPress={() => void jobs.fetchNextPage()}
+        />
+      ) : null}
+    </>
   );
 }

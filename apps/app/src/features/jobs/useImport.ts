@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { importJob } from '../../api/jobs';
+import { readAnew } from '../../api/readAnew';
 
 /** A file that is being opened as a job, under an id of its own from the first try to the last. */
 interface Opening {
@@ -57,7 +58,7 @@ export function useImport(done: (imported: JobImported) => void): Import {
     } catch (error) {
       setState(mine.signal.aborted ? { kind: 'stopped' } : { kind: 'failed', error });
     }
-    await client.invalidateQueries();
+    await readAnew(client);
   };
   return {
     state,

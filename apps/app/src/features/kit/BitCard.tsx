@@ -4,7 +4,7 @@ import { commonWords } from '@nucleon/core/words/screens/common';
 import { routes } from '../../routes';
 import type { StoredBit } from '@nucleon/contract/wire';
 import { lastDressed, noteWords } from '@nucleon/core/words/bitWords';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import Copy from 'lucide-react-native/icons/copy';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -24,6 +24,7 @@ import { BIT_ENDS, type BitEnd } from '@nucleon/core/data/choices';
 import { BIT_END_WORDS } from '@nucleon/core/words/bitWords';
 import { Chips } from '../../ui/Chips';
 import { useUnits } from '../display/displayStore';
+import { Trouble } from '../../ui/Trouble';
 
 const day = (at: string): string => format(new Date(at), 'd MMM yyyy');
 
@@ -33,11 +34,8 @@ interface BitCardProps {
   readonly onDone: () => void;
 }
 
-/** One bit: look at it, change it, have another like it, put it away. */
-export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
-  const router = useRouter();
-  const units = useUnits();
-  const [checking, setChecking] = useState(startsWith === 'check');
+/** Another like it, new; or away it goes, with why (null: it is used again). */
+function useBitWrites(bit: StoredBit, onDone: () => void) {
   const { id, version, updatedAt: _at, ...own } = bit;
   const another = useWrite(() => {
     const { sharpness: _s, sharpnessLog: _log, runOutMm: _run, ...like } = own;
@@ -51,7 +49,6 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
       version: 0,
     });
   });
-  const [leaving, setLeaving] = useState(false);
   const putAway = useWrite(
     (retiredWhy: BitEnd | null) => {
       const { retiredWhy: _before, ...kept } = own;
@@ -64,8 +61,18 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
     },
     { done: onDone },
   );
+  return { another, putAway };
+}
+
+/** One bit: look at it, change it, have another like it, put it away. */
+export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
+  const router = useRouter();
+  const units = useUnits();
+  const [checking, setChecking] = useState(startsWith === 'check');
+  const [leaving, setLeaving] = useState(false);
+  const { another, putAway } = useBitWrites(bit, onDone);
   const trouble = another.trouble || putAway.trouble;
-  const due = useQuery(learningQuery).data?.report?.bits.find(({ bitId }) => bitId === id);
+  const due = useQuery(learningQuery).data?.report?.bits.find(({ bitId }) => bitId === bit.id);
   if (checking)
     return (
       <BitCheck
@@ -75,7 +82,6 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
         }}
       />
     );
-  const dressed = lastDressed(bit);
   return (
     <Column testID="bit-card">
       <Column padding="$4" gap="$3" backgroundColor="$ground">
@@ -93,7 +99,7 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
             label={commonWords.itsRuns}
             icon={NotebookPen}
             onPress={() => {
-              router.navigate(routes.log({ bitId: id }));
+              router.navigate(routes.log({ bitId: bit.id }));
             }}
             testID="bit-runs"
           />
@@ -126,23 +132,26 @@ export function BitCard({ bit, startsWith, onDone }: BitCardProps) {
           />
         ) : null}
         {due ? <Small testID="bit-due">{learningWords.dueOf(due, units)}</Small> : null}
-        {trouble ? (
-          <Small color="$stop" role="alert">
-            {trouble}
-          </Small>
-        ) : null}
-        {bit.sharpnessLog?.length ? (
-          <Column gap="$1" testID="sharpness-log">
-            <Label>{kitWords.sharpnessSoFar(dressed && day(dressed))}</Label>
-            {[...bit.sharpnessLog].reverse().map((note, index) => (
-              <Small key={`${note.at} ${index}`}>
-                {day(note.at)}: {noteWords(note)}
-              </Small>
-            ))}
-          </Column>
-        ) : null}
+        <Trouble text={trouble} />
+        <SharpnessLog bit={bit} />
       </Column>
       <BitForm bit={bit} onDone={onDone} />
+    </Column>
+  );
+}
+
+/** What was seen of its sharpness, the latest first. */
+function SharpnessLog({ bit }: { readonly bit: StoredBit }) {
+  if (!bit.sharpnessLog?.length) return null;
+  const dressed = lastDressed(bit);
+  return (
+    <Column gap="$1" testID="sharpness-log">
+      <Label>{kitWords.sharpnessSoFar(dressed && day(dressed))}</Label>
+      {bit.sharpnessLog.toReversed().map((note, index) => (
+        <Small key={`${note.at} ${index}`}>
+          {day(note.at)}: {noteWords(note)}
+        </Small>
+      ))}
     </Column>
   );
 }

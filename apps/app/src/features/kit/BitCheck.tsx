@@ -4,12 +4,13 @@ import {
   BIT_LOOK_IDS,
   dressedSharpness,
   judgeBit,
+  type BitLook,
   type BitLooks,
   type BitVerdict,
 } from '@nucleon/core/advice/bitCheck';
 import { lookAt, todoText, verdictText } from '@nucleon/core/words/advice/bitCheckWords';
 import type { SharpnessNote } from '@nucleon/core/documents/kit';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { putBit } from '../../api/kit';
 import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
@@ -17,8 +18,9 @@ import { Chips } from '../../ui/Chips';
 import { Column, Row } from '../../ui/layout';
 import { LengthBox } from '../../ui/LengthBox';
 import { Notice } from '../../ui/Notice';
-import { Small, Strong } from '../../ui/text';
+import { Strong } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
+import { Trouble } from '../../ui/Trouble';
 
 const LEVELS = { use: 'fine', dress: 'caution', bin: 'stop' } as const;
 const TITLES = { use: kitWords.useIt, dress: kitWords.dressItFirst, bin: kitWords.binIt } as const;
@@ -61,38 +63,19 @@ export function BitCheck({
   return (
     <Column padding="$4" gap="$4" backgroundColor="$ground" testID="bit-check-panel">
       {BIT_LOOK_IDS.filter((look) => looks[look] !== undefined || look === next).map((look) => (
-        <Column key={look} gap="$2">
-          <Strong>
-            {BIT_LOOK_IDS.indexOf(look) + 1} · {lookAt(look, bit.family).title}
-          </Strong>
-          <Chips
-            label={lookAt(look, bit.family).ask}
-            chips={Object.entries(lookAt(look, bit.family).answers).map(([value, label]) => ({
-              value,
-              label,
-            }))}
-            value={looks[look]}
-            onChange={(answer) => {
-              setLooks({ ...looks, [look]: answer });
-            }}
-            testID={`look-${look}`}
-          />
+        <LookQuestion
+          key={look}
+          look={look}
+          family={bit.family}
+          answer={looks[look]}
+          onAnswer={(answer) => {
+            setLooks({ ...looks, [look]: answer });
+          }}
+        >
           {look === 'spin' && looks.spin !== undefined ? (
-            <LengthBox
-              label={kitWords.runOutByGauge}
-              valueMm={gaugeMm}
-              placeholder={kitWords.notMeasured}
-              mostMm={20}
-              anySign
-              onChangeMm={(mm) => {
-                setGauge(Math.max(0, mm));
-              }}
-              onClear={() => {
-                setGauge(null);
-              }}
-            />
+            <GaugeBox gaugeMm={gaugeMm} onGauge={setGauge} />
           ) : null}
-        </Column>
+        </LookQuestion>
       ))}
       {verdict ? (
         <Notice
@@ -103,11 +86,7 @@ export function BitCheck({
           live
         />
       ) : null}
-      {kept.trouble ? (
-        <Small color="$stop" role="alert">
-          {kept.trouble}
-        </Small>
-      ) : null}
+      <Trouble text={kept.trouble} />
       <Row gap="$2" flexWrap="wrap">
         {verdict?.kind === 'dress' ? (
           <Button
@@ -132,5 +111,60 @@ export function BitCheck({
         <Button label={kitWords.leaveIt} look="quiet" onPress={onDone} />
       </Row>
     </Column>
+  );
+}
+
+function LookQuestion({
+  look,
+  family,
+  answer,
+  onAnswer,
+  children,
+}: {
+  readonly look: BitLook;
+  readonly family: StoredBit['family'];
+  readonly answer: string | undefined;
+  readonly onAnswer: (answer: string) => void;
+  readonly children: ReactNode;
+}) {
+  const { title, ask, answers } = lookAt(look, family);
+  return (
+    <Column gap="$2">
+      <Strong>
+        {BIT_LOOK_IDS.indexOf(look) + 1} · {title}
+      </Strong>
+      <Chips
+        label={ask}
+        chips={Object.entries(answers).map(([value, label]) => ({ value, label }))}
+        value={answer}
+        onChange={onAnswer}
+        testID={`look-${look}`}
+      />
+      {children}
+    </Column>
+  );
+}
+
+function GaugeBox({
+  gaugeMm,
+  onGauge,
+}: {
+  readonly gaugeMm: number | null;
+  readonly onGauge: (mm: number | null) => void;
+}) {
+  return (
+    <LengthBox
+      label={kitWords.runOutByGauge}
+      valueMm={gaugeMm}
+      placeholder={kitWords.notMeasured}
+      mostMm={20}
+      anySign
+      onChangeMm={(mm) => {
+        onGauge(Math.max(0, mm));
+      }}
+      onClear={() => {
+        onGauge(null);
+      }}
+    />
   );
 }

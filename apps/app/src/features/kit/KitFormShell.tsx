@@ -5,11 +5,12 @@ import type { ReactNode } from 'react';
 import { useDelete, useWrite, type Deletion } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column, Row } from '../../ui/layout';
-import { Small } from '../../ui/text';
+import { useMayWork } from '../../ui/mayWork';
 import { UndoRedo } from '../../ui/UndoRedo';
 import { DraftTrouble } from '../draft/DraftTrouble';
 import { SaveMark } from '../draft/SaveMark';
 import type { KitDraft } from './useKitDraft';
+import { Trouble } from '../../ui/Trouble';
 
 interface KitFormShellProps<D> {
   /** Where what is typed is kept, undone and put together with what others typed. */
@@ -41,6 +42,7 @@ export function KitFormShell<D extends object>({
   deletion,
   putAway,
 }: KitFormShellProps<D>) {
+  const mayWork = useMayWork();
   const kept = useWrite(save);
   const saved = draft && !draft.isNew ? draft.handle.draft.save : null;
   const away = useWrite(() => putAway?.toggle() ?? Promise.resolve(), { done: onDone });
@@ -52,14 +54,11 @@ export function KitFormShell<D extends object>({
       {draft ? (
         <DraftTrouble {...draft.handle} done={kitWords.typed} bringBack={draft.bringBack} />
       ) : null}
-      {trouble ? (
-        <Small color="$stop" role="alert">
-          {trouble}
-        </Small>
-      ) : null}
+      <Trouble text={trouble} />
       <Row gap="$2" flexWrap="wrap">
         <Button
           label={saved ? kitWords.done : kitWords.save}
+          writes
           look="main"
           onPress={() => {
             kept.run();
@@ -67,9 +66,8 @@ export function KitFormShell<D extends object>({
           disabled={!canSave || kept.busy}
           testID="kit-save"
         />
-        {saved ? (
-          <SaveMark save={saved} />
-        ) : (
+        {saved ? <SaveMark save={saved} /> : null}
+        {saved && mayWork ? null : (
           <Button label={commonWords.close} onPress={draft?.close ?? onDone} />
         )}
         {saved && !GOES_ON.has(saved.kind) ? (
@@ -79,6 +77,7 @@ export function KitFormShell<D extends object>({
         {putAway ? (
           <Button
             label={putAway.away ? kitWords.useItAgain : kitWords.putAway}
+            writes
             onPress={() => {
               away.run();
             }}

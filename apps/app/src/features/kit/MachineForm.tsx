@@ -29,6 +29,9 @@ type Draft = Omit<Machine, 'id'>;
 
 const NEW_MACHINE: Draft = { name: '', kind: 'cordless-drill' };
 
+const putAwayOrBack = ({ id, updatedAt: _at, ...own }: StoredMachine) =>
+  putMachine(id, { ...own, retired: !own.retired });
+
 /** The kind is enough; own speeds and torque where they are known. */
 export function MachineForm({ machine, onDone }: MachineFormProps) {
   const kit = useKitDraft<Draft, StoredMachine>({
@@ -42,24 +45,13 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
     onDone,
   });
   const { value: draft, change } = kit;
-  const [typedSpeeds, setTypedSpeeds] = useState<string | null>(null);
   const kind: MachineKind = MACHINE_KINDS[draft.kind];
   const name = draft.name.trim() || kind.name;
-  const torque = torqueUnit(useUnits());
-  // As many figures as anyone types: what was typed comes back as it was.
-  const inTorque = (torqueNm: number): number => Number((torqueNm / torque.nm).toPrecision(6));
-  const usual = showSpeeds(draft.speeds ?? kind.speeds);
-  const speedsFault =
-    typedSpeeds !== null &&
-    typedSpeeds.trim() !== '' &&
-    typedSpeeds !== usual &&
-    !readSpeeds(typedSpeeds)
-      ? kitWords.willNotDoSteps(typedSpeeds)
-      : undefined;
+  const speeds = useTypedSpeeds(showSpeeds(draft.speeds ?? kind.speeds));
   return (
     <KitFormShell
       draft={kit}
-      canSave={speedsFault === undefined && kit.nameFault === undefined}
+      canSave={speeds.fault === undefined && kit.nameFault === undefined}
       save={() => kit.save({ name })}
       onDone={onDone}
       deletion={
@@ -72,10 +64,7 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
       putAway={
         machine && {
           away: machine.retired ?? false,
-          toggle: () => {
-            const { id, updatedAt: _at, ...own } = machine;
-            return putMachine(id, { ...own, retired: !machine.retired });
-          },
+          toggle: () => putAwayOrBack(machine),
         }
       }
     >
@@ -85,7 +74,7 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
         value={draft.kind}
         onChange={(one) => {
           change({ kind: one, speeds: undefined });
-          setTypedSpeeds(null);
+          speeds.type(null);
         }}
         testID="machine-kind"
       />
@@ -101,25 +90,22 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
       />
       <TextBox
         label={kitWords.speedsRpm}
-        value={typedSpeeds ?? usual}
+        value={speeds.text}
         onChangeText={(text) => {
-          setTypedSpeeds(text);
-          const speeds = readSpeeds(text);
-          if (speeds) change({ speeds });
+          speeds.type(text);
+          const read = readSpeeds(text);
+          if (read) change({ speeds: read });
         }}
-        fault={speedsFault}
+        fault={speeds.fault}
         note={kitWords.stepsWithCommasBetween}
         testID="machine-speeds"
       />
-      <NumberBox
-        label={kitWords.torqueThatStallsIt(torque.unit)}
-        value={draft.stallTorqueNm === undefined ? undefined : inTorque(draft.stallTorqueNm)}
-        placeholder={String(inTorque(kind.stallTorqueNm))}
-        limit={{ ...LIMITS.torqueNm, max: inTorque(LIMITS.torqueNm.max), unit: torque.unit }}
-        onChange={(value) => {
-          change({ stallTorqueNm: value === undefined ? undefined : value * torque.nm });
+      <TorqueBox
+        torqueNm={draft.stallTorqueNm}
+        usualNm={kind.stallTorqueNm}
+        onChangeNm={(stallTorqueNm) => {
+          change({ stallTorqueNm });
         }}
-        testID="machine-torque"
       />
       <NumberBox
         label={kitWords.powerAtSpindleW}
@@ -139,5 +125,42 @@ export function MachineForm({ machine, onDone }: MachineFormProps) {
         }}
       />
     </KitFormShell>
+  );
+}
+
+/** Speeds as they are typed: what cannot be read stays, with what is wrong with it. */
+function useTypedSpeeds(usual: string) {
+  const [typed, type] = useState<string | null>(null);
+  const isFaulty =
+    typed !== null && typed.trim() !== '' && typed !== usual && readSpeeds(typed) === null;
+  return {
+    text: typed ?? usual,
+    type,
+    fault: isFaulty ? kitWords.willNotDoSteps(typed) : undefined,
+  };
+}
+
+interface TorqueBoxProps {
+  readonly torqueNm: number | undefined;
+  readonly usualNm: number;
+  readonly onChangeNm: (torqueNm: number | undefined) => void;
+}
+
+/** The torque that stalls it, in the person’s own unit. */
+function TorqueBox({ torqueNm, usualNm, onChangeNm }: TorqueBoxProps) {
+  const torque = torqueUnit(useUnits());
+  // As many figures as anyone types: what was typed comes back as it was.
+  const inTorque = (nm: number): number => Number((nm / torque.nm).toPrecision(6));
+  return (
+    <NumberBox
+      label={kitWords.torqueThatStallsIt(torque.unit)}
+      value={torqueNm === undefined ? undefined : inTorque(torqueNm)}
+      placeholder={String(inTorque(usualNm))}
+      limit={{ ...LIMITS.torqueNm, max: inTorque(LIMITS.torqueNm.max), unit: torque.unit }}
+      onChange={(value) => {
+        onChangeNm(value === undefined ? undefined : value * torque.nm);
+      }}
+      testID="machine-torque"
+    />
   );
 }

@@ -3,6 +3,8 @@ import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { asStored, putNew } from '../../api/newThings';
+import { readAnew } from '../../api/readAnew';
+import { useMayWork } from '../../ui/mayWork';
 import { dropFromDevice } from '../draft/keptOnDevice';
 import type { Part } from '../draft/merge';
 import { useDraftSave, useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
@@ -84,9 +86,10 @@ export function useKitDraft<D extends { readonly name?: string }, S extends KitC
   // A new one without a name gets the usual one.
   const nameFault = isNew || draft.now.name?.trim() ? undefined : kitWords.giveItName1;
   const { kind: saveKind } = draft.save;
+  const mayWork = useMayWork();
   const close = (): void => {
     // What waits for the server is kept; what it will not have, or nobody wants, is let go.
-    if (isNew || saveKind !== 'unreachable') dropFromDevice(kind, shelf);
+    if (mayWork && (isNew || saveKind !== 'unreachable')) dropFromDevice(kind, shelf);
     onDone();
   };
   const [done, setDone] = useState(false);
@@ -95,13 +98,13 @@ export function useKitDraft<D extends { readonly name?: string }, S extends KitC
   }, [done, saveKind, onDone]);
   const write = async (content: Content, version: number): Promise<S> => {
     const written = await put(content.id, { ...(known(content) as D), version });
-    void client.invalidateQueries();
+    void readAnew(client);
     return written;
   };
   const make = async (content: Content): Promise<void> => {
     const fields = known(content) as D;
     if (await putNew({ path: path(content.id), body: { ...fields, version: 0 } }))
-      void client.invalidateQueries();
+      void readAnew(client);
     else showNew(client, asStored({ ...fields, id: content.id }, new Date()));
   };
   useDraftSave(handle, {

@@ -5,6 +5,7 @@ import { useWrite } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { Small } from '../../ui/text';
+import { Trouble } from '../../ui/Trouble';
 
 interface BelieveRunProps {
   readonly runId: string;
@@ -38,11 +39,7 @@ export function BelieveRun({ runId, of }: BelieveRunProps) {
         }}
         testID={`belief-${runId}`}
       />
-      {save.trouble ? (
-        <Small color="$stop" role="alert">
-          {save.trouble}
-        </Small>
-      ) : null}
+      <Trouble text={save.trouble} />
     </Column>
   );
 }

@@ -1,5 +1,5 @@
 import type { LearnedLog } from '@nucleon/contract/wire';
-import type { LearningReport } from '@nucleon/core/learning/learningReport';
+import type { LearningReport } from '@nucleon/core/run/learning/learningReport';
 import { logWords } from '@nucleon/core/words/screens/log';
 import { learningWords } from '@nucleon/core/words/screens/learning';
 import { useQuery } from '@tanstack/react-query';
@@ -21,6 +21,7 @@ import { Heading, Small, Strong } from '../../ui/text';
 import { BandBar } from './BandBar';
 import { BelieveRun } from './BelieveRun';
 import { useUnits } from '../display/displayStore';
+import { Trouble } from '../../ui/Trouble';
 
 /** What the log tells of holes to come, how well that held, and what it does not believe. */
 export function LearningScreen() {
@@ -161,11 +162,7 @@ function PlansGoBy() {
         onChange={save.run}
         testID="plans-go-by"
       />
-      {save.trouble ? (
-        <Small color="$stop" role="alert">
-          {save.trouble}
-        </Small>
-      ) : null}
+      <Trouble text={save.trouble} />
     </>
   );
 }

@@ -6,7 +6,7 @@ import { routes } from '../../routes';
 import type { StoredRun } from '@nucleon/contract/wire';
 import { RUN_OUTCOMES } from '@nucleon/core/run/runOutcome';
 import { OUTCOME_WORDS } from '@nucleon/core/words/run/outcomeWords';
-import { useInfiniteQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, type UseInfiniteQueryResult } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, type TextInput } from 'react-native';
@@ -42,30 +42,11 @@ const logRow = (run: StoredRun): ReactNode => <LogRow run={run} />;
 /** All that was drilled, newest first: found, filtered, set beside its plan. */
 export function LogScreen() {
   const router = useRouter();
-  const asked = useLocalSearchParams<Record<string, string>>();
-  const [search, setSearch] = useAddressText('search');
-  const [outcomeAsked, setOutcome] = useAddressText('outcome');
-  const outcome = RUN_OUTCOMES.find((one) => one === outcomeAsked) ?? 'all';
-  const [materialAsked, setMaterial] = useAddressText('of');
-  const material = materialAsked === '' ? ANY : materialAsked;
-  const words = useDeferredValue(search.trim());
-  const filter: LogFilter = {
-    search: words,
-    ...(outcome === 'all' ? {} : { outcome }),
-    ...pick(asked, ['bitId', 'pieceId', 'holeId', 'material']),
-    ...(material === ANY ? {} : { material }),
-  };
+  const { filter, material, ...filters } = useLogFilter();
   const runs = useInfiniteQuery(runsQuery(filter));
   const items = runs.data?.pages.flatMap((page) => page.items) ?? [];
-  const total = runs.data?.pages[0]?.total ?? 0;
-  const { hasNextPage, isFetchingNextPage, fetchNextPage } = runs;
-  const fetchMore = useCallback(() => {
-    if (hasNextPage && !isFetchingNextPage) void fetchNextPage();
-  }, [hasNextPage, isFetchingNextPage, fetchNextPage]);
-  const materials = useMaterials(items);
-  const box = useRef<TextInput>(null);
-  useKeys([{ key: '/', does: commonWords.searchKey, run: () => box.current?.focus() }]);
   const narrowed = narrowedBy(filter, items);
+  const isAll = !filter.search && !filter.outcome && !narrowed;
   return (
     <Page
       title={logWords.log}
@@ -86,40 +67,7 @@ export function LogScreen() {
     >
       <Column padding="$4" gap="$4">
         <RefusedNotice />
-        <TextBox
-          label={logWords.searchLog}
-          hideLabel
-          placeholder={logWords.holePieceJobBit}
-          value={search}
-          onChangeText={setSearch}
-          inputRef={box}
-          inputMode="search"
-          testID="log-search"
-        />
-        <Sideways>
-          <Chips
-            label={logWords.howItCameOut}
-            hideLabel
-            nowrap
-            chips={OUTCOME_CHIPS}
-            value={outcome}
-            onChange={setOutcome}
-            testID="log-outcome"
-          />
-        </Sideways>
-        {materials.length > 1 || material !== ANY ? (
-          <Sideways>
-            <Chips
-              label={commonWords.material}
-              nowrap
-              chips={[{ value: ANY, label: logWords.anyMaterial }, ...materials]}
-              hideLabel
-              value={material}
-              onChange={setMaterial}
-              testID="log-material"
-            />
-          </Sideways>
-        ) : null}
+        <LogFilters {...filters} material={material} items={items} />
         {narrowed ? (
           <Row gap="$2" alignItems="center" flexWrap="wrap">
             <Small>{narrowed}</Small>
@@ -139,38 +87,12 @@ export function LogScreen() {
         {runs.isPending ? <Loading what={logWords.theLog} /> : null}
         {runs.data && items.length === 0 ? (
           <Empty
-            title={
-              words || outcome !== 'all' || narrowed
-                ? logWords.nothingLikeThat
-                : logWords.nothingDrilledYet
-            }
-            text={
-              words || outcome !== 'all' || narrowed
-                ? logWords.noRunFitsWhat
-                : logWords.openHolePressDrill
-            }
+            title={isAll ? logWords.nothingDrilledYet : logWords.nothingLikeThat}
+            text={isAll ? logWords.openHolePressDrill : logWords.noRunFitsWhat}
           />
         ) : null}
         {items.length > 0 ? (
-          <Beside>
-            <Half>
-              <LogChart runs={items} />
-            </Half>
-            <Half gap="$4">
-              <Small testID="log-total">
-                {total} {total === 1 ? logWords.run : logWords.runs}
-              </Small>
-              <Panel wet testID="log">
-                <VirtualRows
-                  items={items}
-                  keyOf={runId}
-                  rowPx={ROW_PX}
-                  row={logRow}
-                  onEnd={fetchMore}
-                />
-              </Panel>
-            </Half>
-          </Beside>
+          <LogRows items={items} total={runs.data?.pages[0]?.total ?? 0} runs={runs} />
         ) : null}
         {runs.hasNextPage ? (
           <Button
@@ -181,6 +103,111 @@ export function LogScreen() {
         <LogFiles filter={filter} />
       </Column>
     </Page>
+  );
+}
+
+/** What is looked for, as the page’s address has it. */
+function useLogFilter() {
+  const asked = useLocalSearchParams<Record<string, string>>();
+  const [search, setSearch] = useAddressText('search');
+  const [outcomeAsked, setOutcome] = useAddressText('outcome');
+  const outcome = RUN_OUTCOMES.find((one) => one === outcomeAsked) ?? 'all';
+  const [materialAsked, setMaterial] = useAddressText('of');
+  const material = materialAsked === '' ? ANY : materialAsked;
+  const filter: LogFilter = {
+    search: useDeferredValue(search.trim()),
+    ...(outcome === 'all' ? {} : { outcome }),
+    ...pick(asked, ['bitId', 'pieceId', 'holeId', 'material']),
+    ...(material === ANY ? {} : { material }),
+  };
+  return { filter, search, setSearch, outcome, setOutcome, material, setMaterial };
+}
+
+interface LogFiltersProps extends Omit<ReturnType<typeof useLogFilter>, 'filter'> {
+  readonly items: readonly StoredRun[];
+}
+
+function LogFilters({
+  search,
+  setSearch,
+  outcome,
+  setOutcome,
+  material,
+  setMaterial,
+  items,
+}: LogFiltersProps) {
+  const materials = useMaterials(items);
+  const box = useRef<TextInput>(null);
+  useKeys([{ key: '/', does: commonWords.searchKey, run: () => box.current?.focus() }]);
+  return (
+    <>
+      <TextBox
+        label={logWords.searchLog}
+        hideLabel
+        placeholder={logWords.holePieceJobBit}
+        value={search}
+        onChangeText={setSearch}
+        inputRef={box}
+        inputMode="search"
+        testID="log-search"
+      />
+      <Sideways>
+        <Chips
+          label={logWords.howItCameOut}
+          hideLabel
+          nowrap
+          chips={OUTCOME_CHIPS}
+          value={outcome}
+          onChange={setOutcome}
+          testID="log-outcome"
+        />
+      </Sideways>
+      {materials.length > 1 || material !== ANY ? (
+        <Sideways>
+          <Chips
+            label={commonWords.material}
+            nowrap
+            chips={[{ value: ANY, label: logWords.anyMaterial }, ...materials]}
+            hideLabel
+            value={material}
+            onChange={setMaterial}
+            testID="log-material"
+          />
+        </Sideways>
+      ) : null}
+    </>
+  );
+}
+
+interface LogRowsProps {
+  readonly items: readonly StoredRun[];
+  readonly total: number;
+  readonly runs: Pick<
+    UseInfiniteQueryResult,
+    'hasNextPage' | 'isFetchingNextPage' | 'fetchNextPage'
+  >;
+}
+
+/** The runs beside their chart; the next are fetched as the end comes near. */
+function LogRows({ items, total, runs }: LogRowsProps) {
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = runs;
+  const fetchMore = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) void fetchNextPage();
+  }, [hasNextPage, isFetchingNextPage, fetchNextPage]);
+  return (
+    <Beside>
+      <Half>
+        <LogChart runs={items} />
+      </Half>
+      <Half gap="$4">
+        <Small testID="log-total">
+          {total} {total === 1 ? logWords.run : logWords.runs}
+        </Small>
+        <Panel wet testID="log">
+          <VirtualRows items={items} keyOf={runId} rowPx={ROW_PX} row={logRow} onEnd={fetchMore} />
+        </Panel>
+      </Half>
+    </Beside>
   );
 }
 

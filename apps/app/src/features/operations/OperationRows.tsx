@@ -155,42 +155,59 @@ function OperationItem({ row, index, list, form }: OperationItemProps) {
       ))}
       {on ? (
         <Column gap="$4" padding="$3">
-          <Row gap="$2" flexWrap="wrap">
-            <Button
-              label={operationsWords.moveUp}
-              hint={operationsWords.moveUpOf(title)}
-              icon={ChevronUp}
-              disabled={index === 0}
-              onPress={() => {
-                list.move(one.id, -1);
-              }}
-              testID="operation-up"
-            />
-            <Button
-              label={operationsWords.moveDown}
-              hint={operationsWords.moveDownOf(title)}
-              icon={ChevronDown}
-              disabled={index === list.rows.length - 1}
-              onPress={() => {
-                list.move(one.id, 1);
-              }}
-              testID="operation-down"
-            />
-            <Button
-              label={operationsWords.remove}
-              hint={operationsWords.removeOf(title)}
-              icon={Trash}
-              look="quiet"
-              onPress={() => {
-                list.remove(one.id);
-              }}
-              testID="operation-remove"
-            />
-          </Row>
+          <RowButtons title={title} id={one.id} index={index} list={list} />
           {form}
         </Column>
       ) : null}
     </Column>
+  );
+}
+
+/** Without a drag: a step up or down, or away. */
+function RowButtons({
+  title,
+  id,
+  index,
+  list,
+}: {
+  readonly title: string;
+  readonly id: string;
+  readonly index: number;
+  readonly list: OperationList;
+}) {
+  return (
+    <Row gap="$2" flexWrap="wrap">
+      <Button
+        label={operationsWords.moveUp}
+        hint={operationsWords.moveUpOf(title)}
+        icon={ChevronUp}
+        disabled={index === 0}
+        onPress={() => {
+          list.move(id, -1);
+        }}
+        testID="operation-up"
+      />
+      <Button
+        label={operationsWords.moveDown}
+        hint={operationsWords.moveDownOf(title)}
+        icon={ChevronDown}
+        disabled={index === list.rows.length - 1}
+        onPress={() => {
+          list.move(id, 1);
+        }}
+        testID="operation-down"
+      />
+      <Button
+        label={operationsWords.remove}
+        hint={operationsWords.removeOf(title)}
+        icon={Trash}
+        look="quiet"
+        onPress={() => {
+          list.remove(id);
+        }}
+        testID="operation-remove"
+      />
+    </Row>
   );
 }
 

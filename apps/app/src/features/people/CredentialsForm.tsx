@@ -4,7 +4,7 @@ import type { Write } from '../../api/useWrite';
 import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { TextBox } from '../../ui/TextBox';
-import { Small } from '../../ui/text';
+import { Trouble } from '../../ui/Trouble';
 
 interface CredentialsFormProps {
   readonly given: Joining;
@@ -51,9 +51,7 @@ export function CredentialsForm({ given, onChange, isNew, label, entering }: Cre
         }}
         testID="device-name"
       />
-      <Small role="alert" color="$stop" testID="trouble">
-        {entering.trouble}
-      </Small>
+      <Trouble text={entering.trouble} testID="trouble" />
       <Button
         label={label}
         look="main"

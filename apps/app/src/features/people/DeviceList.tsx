@@ -7,6 +7,7 @@ import { Column, Panel, Row } from '../../ui/layout';
 import { Failed, Loading } from '../../ui/StateView';
 import { Small, Strong } from '../../ui/text';
 import { day } from './day';
+import { Trouble } from '../../ui/Trouble';
 
 /** Where people are signed in; each can be signed out from here. @param withNames as the owner sees them */
 export function DeviceList({ withNames }: { readonly withNames: boolean }) {
@@ -43,9 +44,7 @@ export function DeviceList({ withNames }: { readonly withNames: boolean }) {
           </Row>
         ))}
       </Panel>
-      <Small role="alert" color="$stop">
-        {end.trouble}
-      </Small>
+      <Trouble text={end.trouble} />
     </Column>
   );
 }

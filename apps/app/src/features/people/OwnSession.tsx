@@ -14,6 +14,7 @@ import { Body, Heading, Small, Strong } from '../../ui/text';
 import { DeviceList } from './DeviceList';
 import { Passkeys } from './Passkeys';
 import { useLeaving } from './useLeaving';
+import { Trouble } from '../../ui/Trouble';
 
 type Signed = Extract<Session, { kind: 'person' }>;
 
@@ -46,9 +47,7 @@ export function OwnSession({ session }: { readonly session: Signed }) {
           />
         ) : null}
       </Row>
-      <Small role="alert" color="$stop">
-        {leave.trouble || lockNow.trouble}
-      </Small>
+      <Trouble text={leave.trouble || lockNow.trouble} />
       {role === 'owner' ? (
         <Panel>
           <RowLink to={routes.people()} testID="to-people">
@@ -107,9 +106,7 @@ function BenchPin({ bench }: { readonly bench: boolean }) {
           />
         ) : null}
       </Row>
-      <Small role="alert" color="$stop">
-        {set.trouble}
-      </Small>
+      <Trouble text={set.trouble} />
     </Column>
   );
 }

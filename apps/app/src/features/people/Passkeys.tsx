@@ -19,6 +19,7 @@ import { Small, Strong } from '../../ui/text';
 import { day } from './day';
 import { thisDeviceName } from './deviceName';
 import { keepsPasskeys, makeKey, namedAddress } from './passkeyDevice';
+import { Trouble } from '../../ui/Trouble';
 
 /** Keys that open this workshop in place of the password: by a finger, a face, or the device’s own PIN. */
 export function Passkeys() {
@@ -75,9 +76,7 @@ function OwnPasskeys() {
           </Row>
         ))}
       </Panel>
-      <Small role="alert" color="$stop">
-        {remove.trouble}
-      </Small>
+      <Trouble text={remove.trouble} />
     </Column>
   );
 }
@@ -115,9 +114,7 @@ function AddPasskey() {
         }}
         testID="add-passkey"
       />
-      <Small role="alert" color="$stop">
-        {add.trouble}
-      </Small>
+      <Trouble text={add.trouble} />
     </Column>
   );
 }

@@ -27,6 +27,7 @@ import { DeviceList } from './DeviceList';
 import { LinkCode } from './LinkCode';
 import { linkWith } from './linkToken';
 import { useSession } from './useSession';
+import { Trouble } from '../../ui/Trouble';
 
 const ROLE_CHIPS = ROLES.map((value) => ({ value, label: peopleWords.roles[value] }));
 
@@ -106,9 +107,7 @@ function PersonRow({ person, isOwn }: { readonly person: Person; readonly isOwn:
           give.run({ id, role: value });
         }}
       />
-      <Small role="alert" color="$stop">
-        {give.trouble || remove.trouble}
-      </Small>
+      <Trouble text={give.trouble || remove.trouble} />
     </Column>
   );
 }
@@ -143,9 +142,7 @@ function Inviting({ invitations }: { readonly invitations: readonly Invitation[]
         }}
         testID="invite"
       />
-      <Small role="alert" color="$stop">
-        {make.trouble || end.trouble}
-      </Small>
+      <Trouble text={make.trouble || end.trouble} />
       {link === null ? null : (
         <Column gap="$3">
           <Small>{peopleWords.invited}</Small>

@@ -12,6 +12,7 @@ import { day } from './day';
 import { LinkCode } from './LinkCode';
 import { linkWith } from './linkToken';
 import { isOwner, useSession } from './useSession';
+import { Trouble } from '../../ui/Trouble';
 
 const DAYS = [1, 7, 30, 90].map((value) => ({ value, label: peopleWords.days(value) }));
 
@@ -59,9 +60,7 @@ function Sharing({ jobId }: { readonly jobId: string }) {
         }}
         testID="make-share"
       />
-      <Small role="alert" color="$stop">
-        {make.trouble || end.trouble}
-      </Small>
+      <Trouble text={make.trouble || end.trouble} />
       {link === null ? null : <LinkCode link={link} testID="share" />}
       {(shares.data ?? []).map(({ id, until }) => (
         <Row key={id} gap="$2" justifyContent="space-between">

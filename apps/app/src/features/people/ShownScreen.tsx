@@ -4,6 +4,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { openShare } from '../../api/people';
 import { keys } from '../../api/keys';
+import { readAnew } from '../../api/readAnew';
 import { routes } from '../../routes';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
@@ -26,7 +27,7 @@ export function ShownScreen() {
   const jobId = opened.data?.jobId;
   useEffect(() => {
     if (jobId === undefined) return;
-    void client.invalidateQueries({ queryKey: keys.session() }).then(() => {
+    void readAnew(client, { queryKey: keys.session() }).then(() => {
       router.replace(routes.job(jobId));
     });
   }, [client, router, jobId]);

@@ -11,6 +11,7 @@ import { CredentialsForm } from './CredentialsForm';
 import { thisDeviceName } from './deviceName';
 import { keepsPasskeys, signWithKey } from './passkeyDevice';
 import { useEntering } from './useEntering';
+import { Trouble } from '../../ui/Trouble';
 
 /** Asks who this is; what was asked for stands behind it and opens with it. */
 export function SignInScreen({ first }: { readonly first: boolean }) {
@@ -49,9 +50,7 @@ export function SignInScreen({ first }: { readonly first: boolean }) {
                   }}
                   testID="enter-by-passkey"
                 />
-                <Small role="alert" color="$stop">
-                  {enterByKey.trouble}
-                </Small>
+                <Trouble text={enterByKey.trouble} />
               </Column>
             ) : null}
             <Small>{peopleWords.noLink}</Small>

@@ -6,8 +6,9 @@ import { Button } from '../../ui/Button';
 import { Column } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { TextBox } from '../../ui/TextBox';
-import { Body, Small } from '../../ui/text';
+import { Body } from '../../ui/text';
 import { useLeaving } from './useLeaving';
+import { Trouble } from '../../ui/Trouble';
 
 /** A bench device that nobody has used for a while asks for its PIN. */
 export function UnlockScreen({ name }: { readonly name: string }) {
@@ -29,9 +30,7 @@ export function UnlockScreen({ name }: { readonly name: string }) {
           }}
           testID="pin"
         />
-        <Small role="alert" color="$stop" testID="trouble">
-          {open.trouble || leave.trouble}
-        </Small>
+        <Trouble text={open.trouble || leave.trouble} testID="trouble" />
         <Button
           label={peopleWords.unlock}
           look="main"

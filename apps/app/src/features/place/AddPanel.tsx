@@ -67,33 +67,6 @@ export function AddPanel({ room }: PanelProps) {
     diameterMm: 100,
     angleDeg: 0,
   });
-  const set = (change: Partial<Numbers>): void => {
-    setNumbers({ ...numbers, ...change });
-  };
-  const whole = (key: 'count' | 'rows', label: string) => (
-    <NumberBox
-      inRow
-      label={label}
-      value={numbers[key]}
-      limit={count}
-      onChange={(value) => {
-        set({ [key]: Math.max(1, Math.round(value ?? 1)) });
-      }}
-      testID={`pattern-${key}`}
-    />
-  );
-  const length = (key: 'pitchMm' | 'pitchYMm' | 'diameterMm', label: string) => (
-    <LengthBox
-      inRow
-      label={label}
-      valueMm={numbers[key]}
-      mostMm={LIMITS.lengthMm.max}
-      onChangeMm={(value) => {
-        set({ [key]: value });
-      }}
-      testID={`pattern-${key}`}
-    />
-  );
   const at: PointMm = lead
     ? { xMm: lead.hole.xMm + shift, yMm: lead.hole.yMm + shift }
     : outlineCentre(outline);
@@ -135,27 +108,7 @@ export function AddPanel({ room }: PanelProps) {
         onChange={setKind}
         testID="pattern-kind"
       />
-      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-        {whole('count', kind === 'grid' ? placeWords.columns : placeWords.howMany)}
-        {kind === 'grid' ? whole('rows', placeWords.rows) : null}
-        {kind === 'row' || kind === 'grid'
-          ? length('pitchMm', kind === 'grid' ? placeWords.apartAcross : placeWords.apart)
-          : null}
-        {kind === 'grid' ? length('pitchYMm', placeWords.apartUp) : null}
-        {kind === 'circle' ? length('diameterMm', placeWords.acrossCircle) : null}
-        {kind === 'row' || kind === 'circle' ? (
-          <NumberBox
-            inRow
-            label={kind === 'row' ? placeWords.degreesUpFromLevel : placeWords.firstAtDegrees}
-            value={numbers.angleDeg}
-            limit={angle}
-            onChange={(value) => {
-              set({ angleDeg: value ?? 0 });
-            }}
-            testID="pattern-angle"
-          />
-        ) : null}
-      </Row>
+      <PatternFields kind={kind} numbers={numbers} onChange={setNumbers} />
       <Button
         label={placeWords.setOut(kind === 'grid' ? numbers.count * numbers.rows : numbers.count)}
         look="main"
@@ -164,5 +117,67 @@ export function AddPanel({ room }: PanelProps) {
         testID="pattern-set"
       />
     </Column>
+  );
+}
+
+/** The numbers that a pattern of this kind has. */
+function PatternFields({
+  kind,
+  numbers,
+  onChange,
+}: {
+  readonly kind: Kind;
+  readonly numbers: Numbers;
+  readonly onChange: (numbers: Numbers) => void;
+}) {
+  const set = (change: Partial<Numbers>): void => {
+    onChange({ ...numbers, ...change });
+  };
+  const whole = (key: 'count' | 'rows', label: string) => (
+    <NumberBox
+      inRow
+      label={label}
+      value={numbers[key]}
+      limit={count}
+      onChange={(value) => {
+        set({ [key]: Math.max(1, Math.round(value ?? 1)) });
+      }}
+      testID={`pattern-${key}`}
+    />
+  );
+  const length = (key: 'pitchMm' | 'pitchYMm' | 'diameterMm', label: string) => (
+    <LengthBox
+      inRow
+      label={label}
+      valueMm={numbers[key]}
+      mostMm={LIMITS.lengthMm.max}
+      onChangeMm={(value) => {
+        set({ [key]: value });
+      }}
+      testID={`pattern-${key}`}
+    />
+  );
+  return (
+    <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+      {whole('count', kind === 'grid' ? placeWords.columns : placeWords.howMany)}
+      {kind === 'grid' ? whole('rows', placeWords.rows) : null}
+      {kind === 'row' || kind === 'grid'
+        ? length('pitchMm', kind === 'grid' ? placeWords.apartAcross : placeWords.apart)
+        : null}
+      {kind === 'grid' ? length('pitchYMm', placeWords.apartUp) : null}
+      {kind === 'circle' ? length('diameterMm', placeWords.acrossCircle) : null}
+      {kind === 'row' || kind === 'circle' ? (
+        <NumberBox
+          inRow
+          label={kind === 'row' ? placeWords.degreesUpFromLevel : placeWords.firstAtDegrees}
+          value={numbers.angleDeg}
+          limit={angle}
+          onChange={(value) => {
+            set({ angleDeg: value ?? 0 });
+          }}
+          testID="pattern-angle"
+        />
+      ) : null}
+    </Row>
   );
 }

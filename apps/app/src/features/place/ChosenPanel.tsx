@@ -1,3 +1,4 @@
+import type { Outline } from '@nucleon/core/documents/outline';
 import { placeWords } from '@nucleon/core/words/screens/place';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { exitClearText, exitReason } from '@nucleon/core/words/layout/exitPlaceWords';
@@ -70,46 +71,7 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
     <Column gap="$3" testID="chosen">
       <Heading aria-level={2}>{hole.label || commonWords.hole}</Heading>
       {clash ? <Notice level="stop" text={clashText(clash, units)} testID="clash" /> : null}
-      <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
-        <LengthBox
-          inRow
-          label={onBase ? placeWords.rightOfCentre : commonWords.fromLeft}
-          valueMm={hole.xMm}
-          anySign
-          mostMm={LIMITS.placeMm.max}
-          onChangeMm={(xMm) => {
-            change({ xMm }, 'x');
-          }}
-          testID="place-x"
-        />
-        <LengthBox
-          inRow
-          label={
-            onBase
-              ? placeWords.aboveCentre
-              : isRound(piece.outline)
-                ? placeWords.aboveBase
-                : placeWords.fromBottom
-          }
-          valueMm={hole.yMm}
-          anySign
-          mostMm={LIMITS.placeMm.max}
-          onChangeMm={(yMm) => {
-            change({ yMm }, 'y');
-          }}
-          testID="place-y"
-        />
-        <LengthBox
-          inRow
-          label={commonWords.diameter}
-          valueMm={hole.diameterMm}
-          mostMm={LIMITS.diameterMm.max}
-          onChangeMm={(diameterMm) => {
-            change({ diameterMm }, 'diameter');
-          }}
-          testID="place-diameter"
-        />
-      </Row>
+      <PlaceBoxes hole={hole} outline={piece.outline} onChange={change} />
       <TextBox
         label={commonWords.name}
         value={hole.label ?? ''}
@@ -150,6 +112,61 @@ function OneChosen({ room, hole }: { readonly room: PlaceRoomState; readonly hol
         />
       </Row>
     </Column>
+  );
+}
+
+/** Its place by numbers, from the edges it is measured from, and its size. */
+function PlaceBoxes({
+  hole,
+  outline,
+  onChange: change,
+}: {
+  readonly hole: StoredHole;
+  readonly outline: Outline;
+  readonly onChange: (part: Partial<StoredHole>, group: string) => void;
+}) {
+  const onBase = hole.face === 'base';
+  return (
+    <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
+      <LengthBox
+        inRow
+        label={onBase ? placeWords.rightOfCentre : commonWords.fromLeft}
+        valueMm={hole.xMm}
+        anySign
+        mostMm={LIMITS.placeMm.max}
+        onChangeMm={(xMm) => {
+          change({ xMm }, 'x');
+        }}
+        testID="place-x"
+      />
+      <LengthBox
+        inRow
+        label={
+          onBase
+            ? placeWords.aboveCentre
+            : isRound(outline)
+              ? placeWords.aboveBase
+              : placeWords.fromBottom
+        }
+        valueMm={hole.yMm}
+        anySign
+        mostMm={LIMITS.placeMm.max}
+        onChangeMm={(yMm) => {
+          change({ yMm }, 'y');
+        }}
+        testID="place-y"
+      />
+      <LengthBox
+        inRow
+        label={commonWords.diameter}
+        valueMm={hole.diameterMm}
+        mostMm={LIMITS.diameterMm.max}
+        onChangeMm={(diameterMm) => {
+          change({ diameterMm }, 'diameter');
+        }}
+        testID="place-diameter"
+      />
+    </Row>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useTheme } from '@tamagui/core';
 import type { StoredHole } from '@nucleon/contract/wire';
-import { boundingBox } from '@nucleon/core/layout/outline';
+import { boundingBox, type BoxMm } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -10,7 +10,7 @@ import { useThemeName } from '../display/displayStore';
 import { FaceAtRest } from './FaceAtRest';
 import { GuideLine } from './FaceShapes';
 import { Drawn } from './Drawn';
-import { HoleMark } from './HoleMark';
+import { HoleMark, type HoleMarkLook } from './HoleMark';
 import { LeadMarks } from './LeadMarks';
 import type { LayoutContent } from './layoutDraft';
 import type { Lead } from './lead';
@@ -98,30 +98,7 @@ export function PlanCanvas(props: PlanCanvasProps) {
         />
         <Svg width={width} height={height} style={OVER} aria-hidden>
           <G transform={`translate(${view.left} ${view.bottom}) scale(${view.scale})`}>
-            {carried?.lines.map((line) => (
-              <GuideLine key={line.axis} {...line} box={box} tone={theme.water.val} px={px} />
-            ))}
-            {carried ? (
-              <G transform={`translate(${carried.dx} ${-carried.dy})`}>
-                {holes
-                  .filter(({ id }) => carriedIds.has(id))
-                  .map((hole) => (
-                    <HoleMark
-                      key={hole.id}
-                      x={hole.xMm + shift}
-                      y={hole.yMm + shift}
-                      radiusMm={hole.diameterMm / 2}
-                      coverRadiusMm={placement.coverRadius(hole)}
-                      broken={
-                        hole.id === leadId ? (lead?.broken ?? false) : placement.broken.has(hole.id)
-                      }
-                      chosen
-                      px={px}
-                      look={look}
-                    />
-                  ))}
-              </G>
-            ) : null}
+            <Carried {...props} carriedIds={carriedIds} box={box} px={px} look={look} />
             {lead ? (
               <LeadMarks
                 lead={lead}
@@ -147,5 +124,53 @@ export function PlanCanvas(props: PlanCanvasProps) {
         isWhole={moved?.of !== fit}
       />
     </View>
+  );
+}
+
+/** What is being dragged, over all that rests, and the lines it snaps to. */
+function Carried({
+  state: { carried },
+  holes,
+  shift,
+  placement,
+  lead,
+  carriedIds,
+  box,
+  px,
+  look,
+}: PlanCanvasProps & {
+  readonly carriedIds: ReadonlySet<string>;
+  readonly box: BoxMm;
+  readonly px: number;
+  readonly look: HoleMarkLook;
+}) {
+  const leadId = lead?.hole.id ?? null;
+  return (
+    <>
+      {carried?.lines.map((line) => (
+        <GuideLine key={line.axis} {...line} box={box} tone={look.water} px={px} />
+      ))}
+      {carried ? (
+        <G transform={`translate(${carried.dx} ${-carried.dy})`}>
+          {holes
+            .filter(({ id }) => carriedIds.has(id))
+            .map((hole) => (
+              <HoleMark
+                key={hole.id}
+                x={hole.xMm + shift}
+                y={hole.yMm + shift}
+                radiusMm={hole.diameterMm / 2}
+                coverRadiusMm={placement.coverRadius(hole)}
+                broken={
+                  hole.id === leadId ? (lead?.broken ?? false) : placement.broken.has(hole.id)
+                }
+                chosen
+                px={px}
+                look={look}
+              />
+            ))}
+        </G>
+      ) : null}
+    </>
   );
 }

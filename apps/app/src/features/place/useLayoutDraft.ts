@@ -5,6 +5,7 @@ import { keys } from '../../api/keys';
 import { layoutQuery, putLayout } from '../../api/layouts';
 import { useDraftSave, useVersionedDraft, type DraftHandle } from '../draft/useVersionedDraft';
 import { dueChange, isLayoutContent, layoutDraft, type LayoutContent } from './layoutDraft';
+import { readAnew } from '../../api/readAnew';
 
 export type LayoutHandle = DraftHandle<LayoutContent>;
 
@@ -36,8 +37,8 @@ export function useLayoutSave(handle: LayoutHandle, sound: boolean): void {
       // A reading on its way is older than this.
       await client.cancelQueries({ queryKey: keys.layout(pieceId) });
       client.setQueryData(layoutQuery(pieceId).queryKey, layout);
-      void client.invalidateQueries({ queryKey: keys.job(jobId) });
-      for (const { id } of due.holes) void client.invalidateQueries({ queryKey: keys.hole(id) });
+      void readAnew(client, { queryKey: keys.job(jobId) });
+      for (const { id } of due.holes) void readAnew(client, { queryKey: keys.hole(id) });
     },
   });
 }

@@ -4,11 +4,10 @@ import { routes } from '../../routes';
 import type { JobDetail } from '@nucleon/contract/wire';
 import { materialClassOf } from '@nucleon/core/run/runMaterial';
 import type { ReadyItem } from '@nucleon/core/words/run/readyCheck';
-import { readyList } from '@nucleon/core/words/run/readyList';
+import { readyList, type ReadyPart } from '@nucleon/core/words/run/readyList';
 import type { Plan } from '@nucleon/core/documents/plan';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import ArrowRight from 'lucide-react-native/icons/arrow-right';
 import { useMemo, useState } from 'react';
 import { coverageQuery } from '../../api/holes';
 import { jobQuery } from '../../api/jobs';
@@ -18,21 +17,22 @@ import { Notice } from '../../ui/Notice';
 import { Loading } from '../../ui/StateView';
 import { Heading, Label, Small } from '../../ui/text';
 import { TickRow } from '../../ui/TickRow';
-import { useDisplay, useUnits } from '../display/displayStore';
+import { useUnits } from '../display/displayStore';
 import { AnswersHere } from '../gates/AnswersHere';
 import { AnswersThere } from '../gates/AnswersThere';
 import { GateLine } from '../gates/GateLine';
 import { GateTick } from '../gates/GateTick';
 import { StopPanel } from '../gates/StopPanel';
-import { useGateAnswers } from '../gates/useGateAnswers';
+import { useGateAnswers, type GateAnswers } from '../gates/useGateAnswers';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
 import { roomHref } from '../hole/rooms';
 import { useHoleRoom, type HoleRoom } from '../hole/useHoleRoom';
-import { openRun } from '../run/runStore';
+import { BeginButton } from './BeginButton';
 import { PackingFold } from './PackingFold';
 import { tickKey, useReadyTicks } from './readyTicks';
 import { useOpenRunOf } from './useOpenRunOf';
+import { Trouble } from '../../ui/Trouble';
 
 const clock = (): Date => new Date();
 
@@ -65,78 +65,17 @@ interface ReadyListProps {
 }
 
 function ReadyList({ room, plan, job }: ReadyListProps) {
-  const { edit, detail, workshop } = room;
+  const { edit, detail } = room;
   const router = useRouter();
   const answers = useGateAnswers(edit, detail.job, clock);
-  const { parts, isTicked, tick } = useReadyList(room, plan, job);
-  const items = parts.flatMap((part) => part.items);
+  const list = useReadyList(room, plan, job);
   const { data: coverage } = useQuery(coverageQuery(detail.hole.id));
-  const [packs, setPacks] = useState(false);
-  const person = useDisplay(({ person: name }) => name);
   const under = useOpenRunOf(detail.hole.id, job);
-  const stops = plan.gates.filter(({ level }) => level === 'stop').length;
-  const confirms = plan.gates.filter(({ level }) => level === 'confirm').length;
-  const left = items.filter((item) => !isTicked(item)).length;
-  const open = stops + confirms + left;
-  const begin = (): void => {
-    const { reasons: _reasons, ...bare } = plan;
-    const runId = openRun({
-      kind: 'open',
-      plan: bare,
-      ready: items.map(({ id }) => id),
-      subject: {
-        jobId: detail.job.id,
-        jobName: detail.job.name,
-        pieceId: edit.piece.id,
-        pieceName: edit.piece.name,
-        holeId: edit.hole.id,
-        holeName: edit.hole.label?.trim() ? edit.hole.label : commonWords.hole,
-        material: edit.piece.layers?.[0]?.material ?? edit.piece.material,
-        thicknessMm: edit.piece.thicknessMm,
-        diameterMm: edit.hole.diameterMm,
-        ...(edit.piece.practice ? { practice: true } : {}),
-        ...(edit.piece.sheet?.trim() ? { sheet: edit.piece.sheet.trim() } : {}),
-        ...(person.trim() ? { person: person.trim() } : {}),
-      },
-    });
-    useReadyTicks.getState().begun(edit.hole.id);
-    router.navigate(routes.run(runId));
-  };
-  const opens: Record<NonNullable<ReadyItem['opens']>, () => void> = {
-    packing: () => {
-      setPacks(!packs);
-    },
-    'bit-check': () => {
-      router.navigate(routes.kit({ check: plan.setup.bitId ?? '' }));
-    },
-    marks: () => {
-      router.navigate(routes.marks(detail.job.id, edit.piece.id));
-    },
-    practice: () => {
-      router.navigate(routes.job(detail.job.id));
-    },
-  };
   return (
     <RoomPage
       name="ready"
       room={room}
-      footer={
-        <Button
-          label={
-            open === 0
-              ? readyWords.toBench
-              : stops > 0
-                ? readyWords.stopped
-                : readyWords.toSeeTo(open)
-          }
-          icon={ArrowRight}
-          look="main"
-          grow
-          disabled={open > 0}
-          onPress={begin}
-          testID="begin-run"
-        />
-      }
+      footer={<BeginButton room={room} plan={plan} items={list.items} left={list.left} />}
     >
       {under ? (
         <Column padding="$3">
@@ -167,54 +106,89 @@ function ReadyList({ room, plan, job }: ReadyListProps) {
         <Column gap="$1">
           <Heading aria-level={2}>{readyWords.beforeMotorStarts}</Heading>
           <Small>{readyWords.ticksForDayAnd}</Small>
-          {answers.trouble ? (
-            <Small color="$stop" role="alert">
-              {answers.trouble}
-            </Small>
-          ) : null}
+          <Trouble text={answers.trouble} />
         </Column>
-        {parts.map(({ section, title, gates, items: own, notes }) => (
-          <Column key={section}>
-            <Label aria-level={3} role="heading">
-              {title}
-            </Label>
-            {gates.map((gate) => (
-              <GateTick key={gate.code} gate={gate} answers={answers} />
-            ))}
-            {own.map((item) => (
-              <Column key={item.id}>
-                <TickRow
-                  title={item.title}
-                  detail={item.detail}
-                  on={isTicked(item)}
-                  onChange={(on) => {
-                    tick(item, on);
-                  }}
-                  beside={
-                    item.opens ? (
-                      <Button
-                        label={OPENS[item.opens]}
-                        look="quiet"
-                        onPress={opens[item.opens]}
-                        testID={`ready-open-${item.opens}`}
-                      />
-                    ) : undefined
-                  }
-                  testID={`ready-${item.id}`}
-                />
-                {item.opens === 'packing' && packs && job ? (
-                  <PackingFold job={job} workshop={workshop} />
-                ) : null}
-              </Column>
-            ))}
-            {notes.map((gate) => (
-              <GateLine key={gate.code} gate={gate} answers={answers} />
-            ))}
-          </Column>
+        {list.parts.map((part) => (
+          <Section
+            key={part.section}
+            part={part}
+            list={list}
+            answers={answers}
+            room={room}
+            job={job}
+            bitId={plan.setup.bitId}
+          />
         ))}
       </Column>
       {coverage ? <AnswersThere holeId={detail.hole.id} coverage={coverage} /> : null}
     </RoomPage>
+  );
+}
+
+interface SectionProps extends Pick<ReadyListProps, 'room' | 'job'> {
+  readonly part: ReadyPart;
+  readonly list: ReturnType<typeof useReadyList>;
+  readonly answers: GateAnswers;
+  readonly bitId: string | null;
+}
+
+/** One heading of the list: what is confirmed, what is ticked, what is only said. */
+function Section({ part, list, answers, room, job, bitId }: SectionProps) {
+  const { edit, detail, workshop } = room;
+  const router = useRouter();
+  const [packs, setPacks] = useState(false);
+  const opens: Record<NonNullable<ReadyItem['opens']>, () => void> = {
+    packing: () => {
+      setPacks(!packs);
+    },
+    'bit-check': () => {
+      router.navigate(routes.kit({ check: bitId ?? '' }));
+    },
+    marks: () => {
+      router.navigate(routes.marks(detail.job.id, edit.piece.id));
+    },
+    practice: () => {
+      router.navigate(routes.job(detail.job.id));
+    },
+  };
+  return (
+    <Column>
+      <Label aria-level={3} role="heading">
+        {part.title}
+      </Label>
+      {part.gates.map((gate) => (
+        <GateTick key={gate.code} gate={gate} answers={answers} />
+      ))}
+      {part.items.map((item) => (
+        <Column key={item.id}>
+          <TickRow
+            title={item.title}
+            detail={item.detail}
+            on={list.isTicked(item)}
+            onChange={(on) => {
+              list.tick(item, on);
+            }}
+            beside={
+              item.opens ? (
+                <Button
+                  label={OPENS[item.opens]}
+                  look="quiet"
+                  onPress={opens[item.opens]}
+                  testID={`ready-open-${item.opens}`}
+                />
+              ) : undefined
+            }
+            testID={`ready-${item.id}`}
+          />
+          {item.opens === 'packing' && packs && job ? (
+            <PackingFold job={job} workshop={workshop} />
+          ) : null}
+        </Column>
+      ))}
+      {part.notes.map((gate) => (
+        <GateLine key={gate.code} gate={gate} answers={answers} />
+      ))}
+    </Column>
   );
 }
 
@@ -246,9 +220,13 @@ function useReadyList({ edit, detail, workshop }: HoleRoom, plan: Plan, job: Job
   );
   const key = (item: ReadyItem): string =>
     tickKey(item, { jobId: detail.job.id, holeId: detail.hole.id }, now);
+  const isTicked = (item: ReadyItem): boolean => ticked[key(item)] ?? false;
+  const items = parts.flatMap((part) => part.items);
   return {
     parts,
-    isTicked: (item: ReadyItem): boolean => ticked[key(item)] ?? false,
+    items,
+    left: items.filter((item) => !isTicked(item)).length,
+    isTicked,
     tick: (item: ReadyItem, on: boolean): void => {
       set(key(item), on);
     },

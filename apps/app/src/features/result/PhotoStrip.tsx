@@ -34,8 +34,12 @@ const opens = (picture: Blob): Promise<boolean> =>
     () => false,
   );
 
-/** Pictures of what came out; kept here until the server has them. */
-export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
+/** Pictures that wait for the server, sent again and again; how another is taken in. */
+function useKeptPhotos(
+  runId: string,
+  photoIds: readonly string[],
+  onChange: (photoIds: readonly string[]) => void,
+) {
   const [waiting, setWaiting] = useState<readonly WaitingPhoto[]>([]);
   const [said, setSaid] = useState('');
   const ids = photoIds.join();
@@ -90,6 +94,12 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
     }
     onChange([...photoIds, photoId]);
   };
+  return { waiting, said, add };
+}
+
+/** Pictures of what came out; kept here until the server has them. */
+export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
+  const { waiting, said, add } = useKeptPhotos(runId, photoIds, onChange);
   return (
     <Column gap="$2" testID="photos">
       <Label>{resultWords.pictures}</Label>
@@ -98,25 +108,7 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
           const here = waiting.find((photo) => photo.photoId === photoId);
           return (
             <Column key={photoId} gap="$1" alignItems="center">
-              {here ? (
-                <Column
-                  width={SIZE_PX}
-                  height={SIZE_PX}
-                  backgroundColor="$raised"
-                  alignItems="center"
-                  justifyContent="center"
-                >
-                  <Small>
-                    {here.refused === null ? resultWords.waiting : resultWords.notTaken}
-                  </Small>
-                </Column>
-              ) : (
-                <Image
-                  source={{ uri: runPhotoAddress(runId, photoId) }}
-                  style={{ width: SIZE_PX, height: SIZE_PX }}
-                  alt={resultWords.whatCameOut}
-                />
-              )}
+              <Picture runId={runId} photoId={photoId} waits={here ?? null} />
               <Button
                 label={resultWords.delete}
                 icon={X}
@@ -142,6 +134,36 @@ export function PhotoStrip({ runId, photoIds, onChange }: PhotoStripProps) {
         {said}
       </Small>
       <RefusedNotice runId={runId} since={waiting.filter(({ refused }) => refused).length} />
+    </Column>
+  );
+}
+
+function Picture({
+  runId,
+  photoId,
+  waits,
+}: {
+  readonly runId: string;
+  readonly photoId: string;
+  readonly waits: WaitingPhoto | null;
+}) {
+  if (waits === null)
+    return (
+      <Image
+        source={{ uri: runPhotoAddress(runId, photoId) }}
+        style={{ width: SIZE_PX, height: SIZE_PX }}
+        alt={resultWords.whatCameOut}
+      />
+    );
+  return (
+    <Column
+      width={SIZE_PX}
+      height={SIZE_PX}
+      backgroundColor="$raised"
+      alignItems="center"
+      justifyContent="center"
+    >
+      <Small>{waits.refused === null ? resultWords.waiting : resultWords.notTaken}</Small>
     </Column>
   );
 }

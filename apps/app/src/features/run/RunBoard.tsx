@@ -47,22 +47,14 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
   const { state, drives, act, undoable } = run;
   const units = useUnits();
   const router = useRouter();
-  const { wide } = useMedia();
+  const { wide, low, isBeside, isRoomy } = useBoardSize();
   const [sheet, setSheet] = useState<RunSheet | null>(null);
-  const { height, width } = useWindowDimensions();
-  const low = height < LOW_PX;
-  const isBeside = width >= BESIDE_PX;
-  const size = low ? (isBeside ? 'side' : 'low') : 'tall';
   const view = runView(state, units);
   const over = isOver(state);
   // The second person’s device calls out their own part.
   const help = drives ? null : helperView(state, units);
   const active = (drives || help !== null) && !over && state.phase !== 'prepare';
   const said = useRunCues(state, active, help ? 'helper' : 'driller');
-
-  const close = (): void => {
-    setSheet(null);
-  };
   const undo = (): void => {
     if (undoable) act({ kind: 'undo', of: undoable.id });
   };
@@ -73,96 +65,121 @@ export function RunBoard({ run, sync }: { readonly run: LiveRun; readonly sync: 
     setSheet((now) => (now === name ? null : name));
   };
   useRunKeys({ state, drives, act, pressMain, undo, toggle, hasEnd: view.end !== null });
-
-  const drawing = (maxHeight: number) => (
-    <Measured>
-      {(width) => (
-        <RunDrawing
-          state={state}
-          width={width}
-          maxHeight={maxHeight}
-          onMove={(depthMm) => {
-            if (drives) act({ kind: 'measure', depthMm, by: 'eye' });
-          }}
-        />
-      )}
-    </Measured>
-  );
-  const answer = (
-    <SignAnswer
-      state={state}
-      onHelped={(of, helped) => {
-        act({ kind: 'helped', of, answer: helped });
-      }}
-    />
-  );
-  const now = (
-    <RunNowPanel
-      run={run}
-      sync={sync}
-      view={{ ...view, ...help }}
-      said={said}
-      onUndo={undo}
-      size={size}
-    />
-  );
-  const buttons = (
-    <RunButtons
-      run={run}
-      view={view}
-      sheet={sheet}
-      onSheet={setSheet}
-      hasSigns={low || !wide}
-      low={low && width < ROOMY_PX}
-      onResult={() => {
-        router.navigate(routes.result(run.runId));
-      }}
-    />
-  );
-  const head = {
-    title: `${state.subject.holeName} · ${state.subject.pieceName}`,
-    subtitle: state.subject.jobName,
-    back: {
-      href: routes.hole(state.subject.jobId, state.subject.holeId),
-      label: commonWords.thePlan,
-    },
-    actions: (
-      <Row>
-        <RunMark sync={sync} />
-        <Press
-          paddingHorizontal="$2"
-          onPress={toggle('bench')}
-          aria-label={runWords.soundAndHand}
-          testID="open-bench"
-        >
-          <Icon of={Volume2} />
-        </Press>
-      </Row>
-    ),
-  };
-
   const sheetOf = (shown: RunSheet) => (
-    <RunSheetOf sheet={shown} run={run} columns={wide ? 1 : 2} onClose={close} />
+    <RunSheetOf
+      sheet={shown}
+      run={run}
+      columns={wide ? 1 : 2}
+      onClose={() => {
+        setSheet(null);
+      }}
+    />
   );
   const parts: BoardParts = {
-    head,
-    drawing,
-    now,
-    buttons,
-    answer: hasAnswer(state) ? answer : null,
+    head: headOf(state, sync, toggle('bench')),
+    drawing: (maxHeight) => <BoardDrawing run={run} maxHeight={maxHeight} />,
+    now: (
+      <RunNowPanel
+        run={run}
+        sync={sync}
+        view={{ ...view, ...help }}
+        said={said}
+        onUndo={undo}
+        size={low ? (isBeside ? 'side' : 'low') : 'tall'}
+      />
+    ),
+    buttons: (
+      <RunButtons
+        run={run}
+        view={view}
+        sheet={sheet}
+        onSheet={setSheet}
+        hasSigns={low || !wide}
+        low={low && !isRoomy}
+        onResult={() => {
+          router.navigate(routes.result(run.runId));
+        }}
+      />
+    ),
+    answer: hasAnswer(state) ? (
+      <SignAnswer
+        state={state}
+        onHelped={(of, answer) => {
+          act({ kind: 'helped', of, answer });
+        }}
+      />
+    ) : null,
     sheet: sheet && !(wide && !low && sheet === 'signs') ? sheetOf(sheet) : null,
     signs: over ? null : sheetOf('signs'),
-    result: over ? (
-      <>
-        <ResultSummary run={run} />
-        <BelieveRun runId={run.runId} />
-      </>
-    ) : null,
+    result: over ? <BoardResult run={run} /> : null,
     story: <RunStory state={state} />,
   };
   if (low) return <LowBoard {...parts} isBeside={isBeside} />;
   return wide ? <WideBoard {...parts} /> : <PhoneBoard {...parts} />;
 }
+
+/** What there is room for. */
+function useBoardSize() {
+  const { wide } = useMedia();
+  const { height, width } = useWindowDimensions();
+  return {
+    wide,
+    low: height < LOW_PX,
+    isBeside: width >= BESIDE_PX,
+    isRoomy: width >= ROOMY_PX,
+  };
+}
+
+const headOf = (
+  { subject }: LiveRun['state'],
+  sync: RunSync,
+  onBench: () => void,
+): BoardParts['head'] => ({
+  title: `${subject.holeName} · ${subject.pieceName}`,
+  subtitle: subject.jobName,
+  back: { href: routes.hole(subject.jobId, subject.holeId), label: commonWords.thePlan },
+  actions: (
+    <Row>
+      <RunMark sync={sync} />
+      <Press
+        paddingHorizontal="$2"
+        onPress={onBench}
+        aria-label={runWords.soundAndHand}
+        testID="open-bench"
+      >
+        <Icon of={Volume2} />
+      </Press>
+    </Row>
+  ),
+});
+
+interface BoardDrawingProps {
+  readonly run: LiveRun;
+  readonly maxHeight: number;
+}
+
+/** The hole as it is now; the rim can be dragged to where it is seen to be. */
+const BoardDrawing = ({ run: { state, drives, act }, maxHeight }: BoardDrawingProps) => (
+  <Measured>
+    {(width) => (
+      <RunDrawing
+        state={state}
+        width={width}
+        maxHeight={maxHeight}
+        onMove={(depthMm) => {
+          if (drives) act({ kind: 'measure', depthMm, by: 'eye' });
+        }}
+      />
+    )}
+  </Measured>
+);
+
+const BoardResult = ({ run }: { readonly run: LiveRun }) => (
+  <>
+    <ResultSummary run={run} />
+    <BelieveRun runId={run.runId} />
+  </>
+);
 
 /** What both layouts are made of. */
 interface BoardParts {

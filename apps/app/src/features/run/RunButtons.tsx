@@ -47,9 +47,10 @@ export function RunButtons({
   low = false,
   onResult,
 }: RunButtonsProps) {
-  const { state, drives, act } = run;
+  const { state } = run;
   const left = useBench(({ hand }) => hand === 'left');
   const order = left ? 'row-reverse' : 'row';
+  const eases = state.phase === 'ease-off';
   if (sheet)
     return (
       <Row width="100%" flexDirection={order}>
@@ -78,74 +79,86 @@ export function RunButtons({
         />
       </Row>
     );
-  const press = (button: RunButton) => (): void => {
-    act({ kind: button.act });
-  };
-  const started = state.phase !== 'prepare';
   return (
     <Column width="100%" gap={low ? '$1' : '$2'}>
-      {started ? (
+      {state.phase === 'prepare' ? null : (
         <Row gap="$2" flexDirection={order}>
-          <BigButton
-            low={low}
-            label={commonWords.stop}
-            icon={OctagonX}
-            look="stop"
-            disabled={!drives}
-            onPress={() => {
-              onSheet('stop');
-            }}
-            testID="open-stop"
-          />
-          <BigButton
-            low={low}
-            label={runWords.depth}
-            icon={Ruler}
-            disabled={!drives || !canMeasure(state)}
-            onPress={() => {
-              onSheet('measure');
-            }}
-            testID="open-measure"
-          />
-          {hasSigns ? (
-            <BigButton
-              low={low}
-              label={runWords.sign}
-              icon={Ear}
-              onPress={() => {
-                onSheet('signs');
-              }}
-              testID="open-signs"
-            />
-          ) : null}
+          <NoteButtons run={run} onSheet={onSheet} hasSigns={hasSigns} low={low} />
         </Row>
-      ) : null}
+      )}
       <Row gap="$2" flexDirection={order}>
-        {view.end ? (
-          <BigButton
-            low={low}
-            label={view.end.label}
-            icon={ICONS[view.end.act]}
-            look={state.phase === 'ease-off' ? 'main' : 'plain'}
-            tall
-            disabled={!drives}
-            onPress={press(view.end)}
-            testID="run-end"
-          />
-        ) : null}
-        {view.main ? (
-          <BigButton
-            low={low}
-            label={view.main.label}
-            icon={ICONS[view.main.act]}
-            look={state.phase === 'ease-off' ? 'plain' : 'main'}
-            tall
-            disabled={!drives}
-            onPress={press(view.main)}
-            testID="run-main"
-          />
-        ) : null}
+        <DriveButton run={run} button={view.end} isMain={eases} low={low} testID="run-end" />
+        <DriveButton run={run} button={view.main} isMain={!eases} low={low} testID="run-main" />
       </Row>
     </Column>
   );
 }
+
+/** Stop, a depth, a sign: what interrupts the cut. */
+function NoteButtons({
+  run: { state, drives },
+  onSheet,
+  hasSigns,
+  low,
+}: Pick<RunButtonsProps, 'run' | 'onSheet' | 'hasSigns' | 'low'>) {
+  return (
+    <>
+      <BigButton
+        low={low}
+        label={commonWords.stop}
+        icon={OctagonX}
+        look="stop"
+        disabled={!drives}
+        onPress={() => {
+          onSheet('stop');
+        }}
+        testID="open-stop"
+      />
+      <BigButton
+        low={low}
+        label={runWords.depth}
+        icon={Ruler}
+        disabled={!drives || !canMeasure(state)}
+        onPress={() => {
+          onSheet('measure');
+        }}
+        testID="open-measure"
+      />
+      {hasSigns ? (
+        <BigButton
+          low={low}
+          label={runWords.sign}
+          icon={Ear}
+          onPress={() => {
+            onSheet('signs');
+          }}
+          testID="open-signs"
+        />
+      ) : null}
+    </>
+  );
+}
+
+interface DriveButtonProps extends Pick<RunButtonsProps, 'run' | 'low'> {
+  readonly button: RunButton | null;
+  /** It is what is to be pressed next. */
+  readonly isMain: boolean;
+  readonly testID: string;
+}
+
+/** What takes the run on. */
+const DriveButton = ({ run: { drives, act }, button, isMain, low, testID }: DriveButtonProps) =>
+  button ? (
+    <BigButton
+      low={low}
+      label={button.label}
+      icon={ICONS[button.act]}
+      look={isMain ? 'main' : 'plain'}
+      tall
+      disabled={!drives}
+      onPress={() => {
+        act({ kind: button.act });
+      }}
+      testID={testID}
+    />
+  ) : null;

@@ -7,9 +7,9 @@ import { StateMark, type Mark } from '../../ui/StateMark';
 import type { RunSync } from './useRunSync';
 
 const MARKS = {
-  fetching: [Pencil, 'Fetching…', 'muted'],
-  writing: [Pencil, 'Writing…', 'muted'],
-  sending: [Pencil, 'Sending…', 'muted'],
+  fetching: [Pencil, runWords.fetching, 'muted'],
+  writing: [Pencil, runWords.writing, 'muted'],
+  sending: [Pencil, runWords.sending, 'muted'],
   sent: [Check, runWords.logged, 'fine'],
   away: [CloudOff, runWords.keptHere, 'caution'],
   unknown: [TriangleAlert, runWords.notFound, 'stop'],

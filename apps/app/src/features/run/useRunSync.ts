@@ -7,6 +7,7 @@ import { ApiProblem } from '../../api/problem';
 import { listenForOnline } from './listenForOnline';
 import { useRuns, type KnownEvent } from './runStore';
 import { sendRun } from './sendRun';
+import { readAnew } from '../../api/readAnew';
 
 const RETRY_MS = 2500;
 /** Another device may have taken over, or added a sign: heard of as it does, and asked for in case it was not. */
@@ -43,9 +44,9 @@ export function useRunSync(runId: string): RunSync {
 
     const send = async (): Promise<void> => {
       if ((await sendRun(runId)) === 0) return;
-      void client.invalidateQueries({ queryKey: keys.runs() });
-      void client.invalidateQueries({ queryKey: keys.job() });
-      void client.invalidateQueries({ queryKey: keys.learning() });
+      void readAnew(client, { queryKey: keys.runs() });
+      void readAnew(client, { queryKey: keys.job() });
+      void readAnew(client, { queryKey: keys.learning() });
     };
     const fetchNew = async (): Promise<void> => {
       const detail = await fetchRun(runId, upTo);

@@ -10,7 +10,9 @@ import { useDrawingInk } from '../../drawing/useDrawingInk';
 import { spreadLabels, wrapWords } from '../../drawing/spreadLabels';
 import { useUnits } from '../display/displayStore';
 import { at } from '../../drawing/at';
+import { HaloText } from '../../drawing/HaloText';
 
+const WORDS = { fontFamily: 'Hyperlegible', fontSize: 13 } as const;
 const LEAF_PX = 92;
 const GAP_PX = 46;
 const TOP_PX = 14;
@@ -41,7 +43,7 @@ interface DepthOverTimeProps {
 export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverTimeProps) {
   const theme = useTheme();
   const units = useUnits();
-  const { ink, edge } = useDrawingInk();
+  const { edge } = useDrawingInk();
   const height = Math.min(420, Math.max(260, width * 0.8));
   const foot = height - FOOT_PX;
   const left = LEAF_PX + GAP_PX;
@@ -55,20 +57,6 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
         : `L${X(toTime)} ${Y(toDepth)}`,
     )
     .join('');
-  // Spread upwards from the foot: what comes last stands lowest.
-  const named = spreadLabels(
-    timeline.marks
-      .filter(({ kind }) => NAMED.has(kind))
-      .map((mark) => ({ ...mark, y: -Y(mark.depth), heightPx: LABEL_PX })),
-    4 - foot,
-  );
-  const words = { fontFamily: 'Hyperlegible', fontSize: 13 } as const;
-  const tone = ({ kind }: TimelineMark): string =>
-    kind.startsWith('water')
-      ? theme.water.val
-      : kind === 'ease-off'
-        ? theme.rim.val
-        : theme.ink.val;
   return (
     <Svg
       width={width}
@@ -78,41 +66,11 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
       testID="way-down"
     >
       <GrainPattern stroke={edge} />
-      {plan.layers.map(({ fromMm, toMm, class: kind, name }) => {
-        const top = Y(Math.min(1, fromMm / depthMm));
-        const tall = Y(Math.min(1, toMm / depthMm)) - top;
-        return tall <= 0 ? null : (
-          <G key={`${name} ${fromMm}`}>
-            <Rect
-              {...at(2, top)}
-              width={LEAF_PX}
-              height={tall}
-              fill={ink(kind ?? 'void')}
-              stroke={edge}
-              strokeWidth={0.8}
-              strokeDasharray={kind === null ? '4 3' : undefined}
-            />
-            {tall > 18
-              ? wrapWords(name, LEAF_LETTERS)
-                  .slice(0, Math.floor(tall / LABEL_PX))
-                  .map((words_, index) => (
-                    <Text
-                      key={words_}
-                      {...words}
-                      {...at(8, top + 16 + index * LABEL_PX)}
-                      fill={edge}
-                    >
-                      {words_}
-                    </Text>
-                  ))
-              : null}
-          </G>
-        );
-      })}
-      <Text {...words} {...at(LEAF_PX + 6, TOP_PX + 8)} fill={theme.muted.val}>
+      <Leaves layers={plan.layers} depthMm={depthMm} Y={Y} />
+      <Text {...WORDS} {...at(LEAF_PX + 6, TOP_PX + 8)} fill={theme.muted.val}>
         0
       </Text>
-      <Text {...words} {...at(LEAF_PX + 6, foot)} fill={theme.ink.val}>
+      <Text {...WORDS} {...at(LEAF_PX + 6, foot)} fill={theme.ink.val}>
         {formatLengthShort(Math.min(depthMm, thicknessMm), units)}
       </Text>
       {plan.layers
@@ -132,6 +90,79 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
       <Line x1={left} x2={left} y1={TOP_PX} y2={foot} stroke={theme.line.val} />
       <Line x1={left} x2={width - RIGHT_PX} y1={foot} y2={foot} stroke={theme.line.val} />
       <Path d={line} fill="none" stroke={theme.water.val} strokeWidth={3} strokeLinejoin="round" />
+      <Marks marks={timeline.marks} X={X} Y={Y} foot={foot} />
+      <Text {...WORDS} {...at(left, height - 8)} fill={theme.muted.val}>
+        {throughWords.start}
+      </Text>
+      <Text {...WORDS} {...at(width - RIGHT_PX, height - 8)} fill={theme.ink.val} textAnchor="end">
+        {throughWords.about(formatDuration(timeline.totalS))}
+      </Text>
+    </Svg>
+  );
+}
+
+interface LeavesProps {
+  readonly layers: Plan['layers'];
+  /** What the whole height stands for. */
+  readonly depthMm: number;
+  readonly Y: (depth: number) => number;
+}
+
+/** What is cut through, each leaf with its name where there is room. */
+function Leaves({ layers, depthMm, Y }: LeavesProps) {
+  const { ink, edge } = useDrawingInk();
+  return layers.map(({ fromMm, toMm, class: kind, name }) => {
+    const top = Y(Math.min(1, fromMm / depthMm));
+    const tall = Y(Math.min(1, toMm / depthMm)) - top;
+    const lines =
+      tall > 18 ? wrapWords(name, LEAF_LETTERS).slice(0, Math.floor(tall / LABEL_PX)) : [];
+    return tall <= 0 ? null : (
+      <G key={`${name} ${fromMm}`}>
+        <Rect
+          {...at(2, top)}
+          width={LEAF_PX}
+          height={tall}
+          fill={ink(kind ?? 'void')}
+          stroke={edge}
+          strokeWidth={0.8}
+          strokeDasharray={kind === null ? '4 3' : undefined}
+        />
+        {lines.map((words, index) => (
+          <Text key={words} {...WORDS} {...at(8, top + 16 + index * LABEL_PX)} fill={edge}>
+            {words}
+          </Text>
+        ))}
+      </G>
+    );
+  });
+}
+
+interface MarksProps {
+  readonly marks: readonly TimelineMark[];
+  readonly X: (time: number) => number;
+  readonly Y: (depth: number) => number;
+  /** Where the drawing ends, px. */
+  readonly foot: number;
+}
+
+/** What happens on the way, beside the line. */
+function Marks({ marks, X, Y, foot }: MarksProps) {
+  const theme = useTheme();
+  // Spread upwards from the foot: what comes last stands lowest.
+  const named = spreadLabels(
+    marks
+      .filter(({ kind }) => NAMED.has(kind))
+      .map((mark) => ({ ...mark, y: -Y(mark.depth), heightPx: LABEL_PX })),
+    4 - foot,
+  );
+  const tone = ({ kind }: TimelineMark): string =>
+    kind.startsWith('water')
+      ? theme.water.val
+      : kind === 'ease-off'
+        ? theme.rim.val
+        : theme.ink.val;
+  return (
+    <>
       {named.map((mark) => {
         const late = mark.time > 0.55;
         const y = -mark.at;
@@ -139,33 +170,18 @@ export function DepthOverTime({ plan, timeline, thicknessMm, width }: DepthOverT
         return (
           <G key={`${mark.kind} ${mark.depth} ${mark.time}`}>
             <Circle cx={X(mark.time)} cy={Y(mark.depth)} r={5} fill={tone(mark)} />
-            <Text
-              {...words}
+            <HaloText
+              {...WORDS}
               {...at(x, y + 4)}
-              stroke={theme.surface.val}
-              strokeWidth={4}
-              fill="none"
-              textAnchor={late ? 'end' : 'start'}
-            >
-              {mark.title}
-            </Text>
-            <Text
-              {...words}
-              {...at(x, y + 4)}
+              halo={theme.surface.val}
               fill={tone(mark)}
               textAnchor={late ? 'end' : 'start'}
             >
               {mark.title}
-            </Text>
+            </HaloText>
           </G>
         );
       })}
-      <Text {...words} {...at(left, height - 8)} fill={theme.muted.val}>
-        {throughWords.start}
-      </Text>
-      <Text {...words} {...at(width - RIGHT_PX, height - 8)} fill={theme.ink.val} textAnchor="end">
-        {throughWords.about(formatDuration(timeline.totalS))}
-      </Text>
-    </Svg>
+    </>
   );
 }

@@ -22,7 +22,8 @@ import { useGateAnswers } from '../gates/useGateAnswers';
 import type { Editing } from '../hole/editing';
 import { HoleLoader, type LoadedHole } from '../hole/HoleLoader';
 import { RoomPage } from '../hole/RoomPage';
-import { useHoleRoom } from '../hole/useHoleRoom';
+import { useHoleRoom, type HoleRoom } from '../hole/useHoleRoom';
+import type { WaterView } from '../../workers/waterView';
 import { ClearnessGauge } from './ClearnessGauge';
 import RimChart from './RimChart';
 
@@ -50,7 +51,6 @@ function WaterRoom(loaded: LoadedHole) {
     'water',
     useMemo(() => ({ ...asked, dryForS }), [asked, dryForS]),
   );
-  const ranked = useTask('waters', asked);
   const view = watered.outcome?.kind === 'told' ? watered.outcome.view : null;
   if (!view || !plan)
     return (
@@ -92,50 +92,73 @@ function WaterRoom(loaded: LoadedHole) {
           />
         </Half>
         <Half>
-          <Column gap="$3">
-            <Heading aria-level={2}>{waterWords.howHotRingRuns}</Heading>
-            <Small role="status" color="$ink" testID="rim-text">
-              {view.storyText}
-            </Small>
-            <Chips
-              label={waterWords.ifWaterFailsHalf}
-              chips={DRY_CHIPS}
-              value={dryForS}
-              onChange={setDryForS}
-              testID="dry-spell"
-            />
-            <Suspense fallback={<Loading what={waterWords.theChart} />}>
-              <Measured>{(width) => <RimChart story={view.story} width={width} />}</Measured>
-            </Suspense>
-            <Small>{waterWords.liftsShowAsDips}</Small>
-          </Column>
-          <Column gap="$1" testID="waters">
-            <Heading aria-level={2}>{waterWords.waterMethod}</Heading>
-            {ranked.outcome?.kind === 'ranked' ? (
-              <>
-                {ranked.outcome.ranked.map((one, index) => (
-                  <MeansRow
-                    key={one.kind}
-                    place={index + 1}
-                    one={one}
-                    onUse={() => {
-                      edit.changeHole({ setup: one.setup }, 'water-choice');
-                    }}
-                  />
-                ))}
-                {ranked.outcome.barred.map(({ kind, name, why }) => (
-                  <Small key={kind} paddingVertical="$1">
-                    {name}: {why}
-                  </Small>
-                ))}
-              </>
-            ) : (
-              <Loading what={waterWords.theMeans} />
-            )}
-          </Column>
+          <RimStory view={view} dryForS={dryForS} onDryFor={setDryForS} />
+          <Waters room={room} />
         </Half>
       </Beside>
     </RoomPage>
+  );
+}
+
+/** How hot the ring runs from the first stroke to the last, and where the water fails half-way. */
+function RimStory({
+  view,
+  dryForS,
+  onDryFor,
+}: {
+  readonly view: WaterView;
+  readonly dryForS: number;
+  readonly onDryFor: (seconds: number) => void;
+}) {
+  return (
+    <Column gap="$3">
+      <Heading aria-level={2}>{waterWords.howHotRingRuns}</Heading>
+      <Small role="status" color="$ink" testID="rim-text">
+        {view.storyText}
+      </Small>
+      <Chips
+        label={waterWords.ifWaterFailsHalf}
+        chips={DRY_CHIPS}
+        value={dryForS}
+        onChange={onDryFor}
+        testID="dry-spell"
+      />
+      <Suspense fallback={<Loading what={waterWords.theChart} />}>
+        <Measured>{(width) => <RimChart story={view.story} width={width} />}</Measured>
+      </Suspense>
+      <Small>{waterWords.liftsShowAsDips}</Small>
+    </Column>
+  );
+}
+
+/** Every way to bring water, the best first, and what is barred here. */
+function Waters({ room }: { readonly room: HoleRoom }) {
+  const ranked = useTask('waters', room.asked);
+  return (
+    <Column gap="$1" testID="waters">
+      <Heading aria-level={2}>{waterWords.waterMethod}</Heading>
+      {ranked.outcome?.kind === 'ranked' ? (
+        <>
+          {ranked.outcome.ranked.map((one, index) => (
+            <MeansRow
+              key={one.kind}
+              place={index + 1}
+              one={one}
+              onUse={() => {
+                room.edit.changeHole({ setup: one.setup }, 'water-choice');
+              }}
+            />
+          ))}
+          {ranked.outcome.barred.map(({ kind, name, why }) => (
+            <Small key={kind} paddingVertical="$1">
+              {name}: {why}
+            </Small>
+          ))}
+        </>
+      ) : (
+        <Loading what={waterWords.theMeans} />
+      )}
+    </Column>
   );
 }
 

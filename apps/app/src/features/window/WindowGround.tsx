@@ -7,6 +7,7 @@ import { useTheme } from '@tamagui/core';
 import { memo } from 'react';
 import { G, Line, Path, Rect, Svg, Text } from 'react-native-svg';
 import { at } from '../../drawing/at';
+import { HaloText } from '../../drawing/HaloText';
 import type { Palette } from '../../ui/palette';
 import type { Rings, WindowView } from '../../workers/windowView';
 import { useUnits } from '../display/displayStore';
@@ -39,8 +40,6 @@ export const WindowGround = memo(function WindowGround({
   readonly height: number;
 }) {
   const theme = useTheme();
-  const units = useUnits();
-  const perUnit = newtonPerForce(units);
   const box = mapBox(width, height);
   const path = (rings: Rings): string =>
     rings
@@ -54,8 +53,6 @@ export const WindowGround = memo(function WindowGround({
             .join('L')}Z`,
       )
       .join('');
-  const middle = { rpm: view.fromRpm, forceN: view.fromForceN };
-  const words = { fontFamily: 'Hyperlegible', fontSize: 13 } as const;
   return (
     <Svg width={width} height={height} aria-hidden>
       <Rect
@@ -93,6 +90,37 @@ export const WindowGround = memo(function WindowGround({
       {view.machine.map(({ fromRpm, toRpm }) => (
         <MachineSpeed key={`${fromRpm} ${toRpm}`} view={view} box={box} from={fromRpm} to={toRpm} />
       ))}
+      <Axes view={view} box={box} height={height} />
+      {view.areas.map(({ area, label }) =>
+        label ? (
+          <AreaName
+            key={area}
+            name={AREA_WORDS[area].name}
+            X={Math.min(box.left + label[0] * box.width, width - NAME_ROOM_PX)}
+            Y={box.top + (1 - label[1]) * box.height + 5}
+            tone={theme[TONES[area]].val}
+          />
+        ) : null,
+      )}
+    </Svg>
+  );
+});
+
+interface AxesProps {
+  readonly view: WindowView;
+  readonly box: MapBox;
+  readonly height: number;
+}
+
+/** Speed along the foot, force up the side, both by their logarithm. */
+function Axes({ view, box, height }: AxesProps) {
+  const theme = useTheme();
+  const units = useUnits();
+  const perUnit = newtonPerForce(units);
+  const middle = { rpm: view.fromRpm, forceN: view.fromForceN };
+  const words = { fontFamily: 'Hyperlegible', fontSize: 13 } as const;
+  return (
+    <>
       {logTicks(view.fromRpm, view.toRpm).map((rpm) => {
         const { X } = placeOf(view, box, { ...middle, rpm });
         return (
@@ -138,20 +166,9 @@ export const WindowGround = memo(function WindowGround({
       <Text {...words} {...at(2, height - 4)} fill={theme.ink.val}>
         {windowWords.forceUpwards(units.force)}
       </Text>
-      {view.areas.map(({ area, label }) =>
-        label ? (
-          <AreaName
-            key={area}
-            name={AREA_WORDS[area].name}
-            X={Math.min(box.left + label[0] * box.width, width - NAME_ROOM_PX)}
-            Y={box.top + (1 - label[1]) * box.height + 5}
-            tone={theme[TONES[area]].val}
-          />
-        ) : null,
-      )}
-    </Svg>
+    </>
   );
-});
+}
 
 /** A name on a halo of the ground, so that it reads over borders. */
 function AreaName({
@@ -169,12 +186,9 @@ function AreaName({
   const words = { fontFamily: 'Hyperlegible-700', fontSize: 13, textAnchor: 'middle' } as const;
   return (
     <G>
-      <Text {...words} {...at(X, Y)} stroke={theme.surface.val} strokeWidth={4} fill="none">
+      <HaloText {...words} {...at(X, Y)} halo={theme.surface.val} fill={tone}>
         {name}
-      </Text>
-      <Text {...words} {...at(X, Y)} fill={tone}>
-        {name}
-      </Text>
+      </HaloText>
     </G>
   );
 }

@@ -1,13 +1,13 @@
 import { windowWords } from '@nucleon/core/words/screens/window';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { AREA_WORDS } from '@nucleon/core/words/advice/windowWords';
-import { newtonPerForce } from '@nucleon/core/words/units/formatQuantity';
 import { pointInNumbers, pointInWords } from '@nucleon/core/words/advice/windowWords';
 import { useMedia } from '@tamagui/core';
 import { useMemo } from 'react';
 import { Measured } from '../../drawing/Measured';
 import { Button } from '../../ui/Button';
 import { Column, Panel, Row } from '../../ui/layout';
+import { ForceBox } from '../../ui/ForceBox';
 import { NumberBox } from '../../ui/NumberBox';
 import { Loading } from '../../ui/StateView';
 import { Body, Small, Strong } from '../../ui/text';
@@ -22,7 +22,6 @@ import { withoutOwnPoint } from './windowPlace';
 import { WindowMap } from './WindowMap';
 
 const TALLEST_PX = 560;
-const FORCE_LIMIT = { above: 0, max: 5000 };
 
 /** Speed against force: what goes wrong where, and where the plan lies. */
 export function WindowScreen() {
@@ -64,7 +63,6 @@ function WindowRoom(loaded: LoadedHole) {
       )}
     </Measured>
   );
-  const perUnit = newtonPerForce(units);
   const stepped = view.machine.every(({ fromRpm, toRpm }) => fromRpm === toRpm);
   const beside = (
     <>
@@ -84,13 +82,13 @@ function WindowRoom(loaded: LoadedHole) {
           }}
           testID="window-rpm"
         />
-        <NumberBox
+        <ForceBox
           inRow
           label={windowWords.force(units.force)}
-          value={Number((point.forceN / perUnit).toPrecision(3))}
-          limit={{ ...FORCE_LIMIT, unit: units.force }}
-          onChange={(force) => {
-            if (force) move({ forceN: force * perUnit });
+          valueN={point.forceN}
+          limit={LIMITS.feedForceN}
+          onChangeN={(forceN) => {
+            move({ forceN });
           }}
           testID="window-force"
         />

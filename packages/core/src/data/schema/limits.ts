@@ -22,6 +22,9 @@ export const LIMITS = {
   share: { above: 0, max: 1, unit: 'as a share' },
   sharpness: { above: 0, max: 1, unit: 'from 0 bald to 1 new' },
   count: { min: 0, max: 1e6, unit: '' },
+  /** Clamps of a workshop press no harder. */
+  clampN: { above: 0, max: 5000, unit: 'N' },
+  feedForceN: { above: 0, max: 5000, unit: 'N' },
   money: { min: 0, max: 1e9, unit: 'of money' },
   rpm: { min: 0, max: 100_000, unit: 'rpm' },
   powerW: { above: 0, max: 20_000, unit: 'W' },

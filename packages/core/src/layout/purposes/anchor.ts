@@ -47,41 +47,39 @@ export const anchor = definePurpose({
       depth: { kind: 'blind', depthMm: v.makerDepthMm },
       coverMm: null,
       toleranceMm: 2,
-      says: ({ L }) => {
-        const near = (has: number | undefined, needs: number | undefined, what: string) =>
-          has !== undefined && needs !== undefined && has < needs
-            ? [
-                {
-                  code: 'hole-near-edge' as const,
-                  message: `${what} of ${L(has)} is under the maker’s ${L(needs)}: ask an engineer, or move it.`,
-                },
-              ]
-            : [];
-        return {
-          why: 'The maker’s own hole: an anchor holds as its maker tested it, in a hole drilled as the maker says.',
-          working: [
-            input('Maker’s hole', L(v.makerHoleMm)),
-            input('Maker’s depth', L(v.makerDepthMm)),
-          ],
-          source:
-            'The maker’s data, passed through. Many anchors are not tested in smooth diamond-cored holes: look before you core.',
-          results: [
-            { key: 'depthMm', label: 'Drill to', value: v.makerDepthMm, text: L(v.makerDepthMm) },
-          ],
-          followUps: [
+      found: {},
+    };
+  },
+  says: (v, _, { L }) => {
+    const near = (has: number | undefined, needs: number | undefined, what: string) =>
+      has !== undefined && needs !== undefined && has < needs
+        ? [
             {
-              when: 'after',
-              title: 'Clean as the maker says',
-              detail:
-                'Brush and blow or rinse as often as the sheet says, and rough a polished bore if it asks for it.',
+              code: 'hole-near-edge' as const,
+              message: `${what} of ${L(has)} is under the maker’s ${L(needs)}: ask an engineer, or move it.`,
             },
-          ],
-          cautions: [
-            ...near(v.edgeMm, v.makerEdgeMm, 'An edge distance'),
-            ...near(v.spacingMm, v.makerSpacingMm, 'A spacing'),
-          ],
-        };
-      },
+          ]
+        : [];
+    return {
+      why: 'The maker’s own hole: an anchor holds as its maker tested it, in a hole drilled as the maker says.',
+      working: [input('Maker’s hole', L(v.makerHoleMm)), input('Maker’s depth', L(v.makerDepthMm))],
+      source:
+        'The maker’s data, passed through. Many anchors are not tested in smooth diamond-cored holes: look before you core.',
+      results: [
+        { key: 'depthMm', label: 'Drill to', value: v.makerDepthMm, text: L(v.makerDepthMm) },
+      ],
+      followUps: [
+        {
+          when: 'after',
+          title: 'Clean as the maker says',
+          detail:
+            'Brush and blow or rinse as often as the sheet says, and rough a polished bore if it asks for it.',
+        },
+      ],
+      cautions: [
+        ...near(v.edgeMm, v.makerEdgeMm, 'An edge distance'),
+        ...near(v.spacingMm, v.makerSpacingMm, 'A spacing'),
+      ],
     };
   },
   draw: (v, { diameter }, _, { L }) => {

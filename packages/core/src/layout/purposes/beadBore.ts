@@ -60,70 +60,67 @@ export const beadBore = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: drift,
-      says: ({ L, decimals }) => ({
-        why: twoEnds
-          ? `Met from both ends: ${L(bundle)} of cord passes the step of about ${L(drift)} in the middle.`
-          : `${L(bundle)} of cord and three tenths of room.`,
-        working: [
-          input('Bundle', L(bundle)),
-          input(
-            'Length over bore',
-            `${L(v.beadLengthMm)} ÷ ${L(targetMm)} = ${decimals(ratio, 1)}`,
-          ),
-          input('Lean', `${decimals(AIM_DEG[v.aim], 1)}°`),
-          input(
-            twoEnds ? 'Step where the two meet' : 'Drift at the far end',
-            twoEnds
-              ? `√2 × half × tan(lean) + ${L(MARKING_MM)} = ${L(drift)}`
-              : `length × tan(lean) = ${L(drift)}`,
-          ),
-        ],
-        source:
-          'From both ends above eight diameters; drift by the angle each way of steering holds.',
-        results: [
-          {
-            key: 'aspectRatio',
-            label: 'Length over bore',
-            value: ratio,
-            text: decimals(ratio, 1),
-          },
-          {
-            key: 'driftMm',
-            label: twoEnds ? 'Step in the middle' : 'Drift at the far end',
-            value: drift,
-            text: L(drift),
-          },
-        ],
-        followUps: [
-          ...(twoEnds
-            ? [
-                {
-                  when: 'before' as const,
-                  title: 'Mark both ends',
-                  detail:
-                    'Drill half from each; a dimple in a hard rest takes the first end and lines up the second.',
-                },
-              ]
-            : []),
-          {
-            when: 'after',
-            title: 'Clean the bore',
-            detail: 'Flush it, draw a wetted thread with abrasive through, ease both mouths.',
-          },
-        ],
-        cautions: [
-          ...(ratio > 2 * ONE_END_RATIO
-            ? [
-                {
-                  code: 'tight-bore' as const,
-                  message: `${decimals(ratio, 0)} diameters long: clear it every millimetre or two, thin bits bend and bind.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { twoEnds, bundle, drift, targetMm, ratio },
     };
   },
+  says: (v, { twoEnds, bundle, drift, targetMm, ratio }, { L, decimals }) => ({
+    why: twoEnds
+      ? `Met from both ends: ${L(bundle)} of cord passes the step of about ${L(drift)} in the middle.`
+      : `${L(bundle)} of cord and three tenths of room.`,
+    working: [
+      input('Bundle', L(bundle)),
+      input('Length over bore', `${L(v.beadLengthMm)} ÷ ${L(targetMm)} = ${decimals(ratio, 1)}`),
+      input('Lean', `${decimals(AIM_DEG[v.aim], 1)}°`),
+      input(
+        twoEnds ? 'Step where the two meet' : 'Drift at the far end',
+        twoEnds
+          ? `√2 × half × tan(lean) + ${L(MARKING_MM)} = ${L(drift)}`
+          : `length × tan(lean) = ${L(drift)}`,
+      ),
+    ],
+    source: 'From both ends above eight diameters; drift by the angle each way of steering holds.',
+    results: [
+      {
+        key: 'aspectRatio',
+        label: 'Length over bore',
+        value: ratio,
+        text: decimals(ratio, 1),
+      },
+      {
+        key: 'driftMm',
+        label: twoEnds ? 'Step in the middle' : 'Drift at the far end',
+        value: drift,
+        text: L(drift),
+      },
+    ],
+    followUps: [
+      ...(twoEnds
+        ? [
+            {
+              when: 'before' as const,
+              title: 'Mark both ends',
+              detail:
+                'Drill half from each; a dimple in a hard rest takes the first end and lines up the second.',
+            },
+          ]
+        : []),
+      {
+        when: 'after',
+        title: 'Clean the bore',
+        detail: 'Flush it, draw a wetted thread with abrasive through, ease both mouths.',
+      },
+    ],
+    cautions: [
+      ...(ratio > 2 * ONE_END_RATIO
+        ? [
+            {
+              code: 'tight-bore' as const,
+              message: `${decimals(ratio, 0)} diameters long: clear it every millimetre or two, thin bits bend and bind.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter }, _, { L }) => {
     const long = v.beadLengthMm;
     const half = Math.max(0.45 * long, 1.6 * diameter.targetMm);

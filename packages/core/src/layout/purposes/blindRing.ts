@@ -44,35 +44,36 @@ export const blindRing = definePurpose({
       depth: { kind: v.core === 'standing' ? 'ring' : 'blind', depthMm: v.ringDepthMm },
       coverMm: null,
       toleranceMm: 1,
-      says: ({ L }) => ({
-        why: `The bit’s outside is the ring’s outside; ${L(left)} stay below.`,
-        working: [
-          input('Ring, outside', L(v.outerDiameterMm)),
-          input('Depth by a stop', L(v.ringDepthMm)),
-          input('Left below', `thickness − depth = ${L(left)}`),
-        ],
-        source: 'A core bit cuts its own outside diameter; no far face is opened.',
-        results: [{ key: 'leftBelowMm', label: 'Left below', value: left, text: L(left) }],
-        followUps: [
-          {
-            when: 'before',
-            title: 'Set a depth stop',
-            detail: `Collar or tape at ${L(v.ringDepthMm)}; try it on a scrap first.`,
-          },
-        ],
-        cautions: [
-          ...(left < MIN_LEFT * thicknessMm
-            ? [
-                {
-                  code: 'thin-left' as const,
-                  message: `${L(left)} below a ring of ${L(v.ringDepthMm)} is less than a third of ${L(thicknessMm)}: it may break along the ring.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { left, thicknessMm },
     };
   },
+  says: (v, { left, thicknessMm }, { L }) => ({
+    why: `The bit’s outside is the ring’s outside; ${L(left)} stay below.`,
+    working: [
+      input('Ring, outside', L(v.outerDiameterMm)),
+      input('Depth by a stop', L(v.ringDepthMm)),
+      input('Left below', `thickness − depth = ${L(left)}`),
+    ],
+    source: 'A core bit cuts its own outside diameter; no far face is opened.',
+    results: [{ key: 'leftBelowMm', label: 'Left below', value: left, text: L(left) }],
+    followUps: [
+      {
+        when: 'before',
+        title: 'Set a depth stop',
+        detail: `Collar or tape at ${L(v.ringDepthMm)}; try it on a scrap first.`,
+      },
+    ],
+    cautions: [
+      ...(left < MIN_LEFT * thicknessMm
+        ? [
+            {
+              code: 'thin-left' as const,
+              message: `${L(left)} below a ring of ${L(v.ringDepthMm)} is less than a third of ${L(thicknessMm)}: it may break along the ring.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter, depth }, _, { L }) => {
     const t = v.pieceThicknessMm;
     const R = diameter.targetMm / 2;

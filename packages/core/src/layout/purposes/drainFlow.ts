@@ -55,47 +55,48 @@ export const drainFlow = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
-      says: ({ L, decimals, significant }) => {
-        const flow = (litres: number): string => `${significant(litres, 3)} L/h`;
-        return {
-          why: `${flow(each)} through each, under ${L(v.headMm)} of water.`,
-          working: [
-            input('Flow through each hole Q', flow(each)),
-            input('Head h', L(v.headMm)),
-            input('Runs', v.runs === 'drowned' ? 'full' : 'half full: × 0.5'),
-            input('Q = C_d·A·√(2·g·h), C_d 0.6', `just ${L(exact)}`),
-            input('Next size up', L(targetMm)),
-          ],
-          source:
-            'Torricelli’s relation for a sharp-edged orifice, C_d 0.6; an overflow derated by half.',
-          results: [
-            {
-              key: 'passesLPerH',
-              label: 'That size passes',
-              value: passes,
-              text: flow(passes),
-            },
-            { key: 'exactDiameterMm', label: 'Just enough', value: exact, text: L(exact) },
-          ],
-          followUps: [
-            {
-              when: 'after',
-              title: 'Try the flow',
-              detail: `Fill to ${L(v.headMm)} above the hole and time a litre: about ${decimals((3600 / passes) * v.holes, 0)} s through each. Ease the edge; a rough one passes less.`,
-            },
-          ],
-          cautions: [
-            ...(v.holes > 20
-              ? [
-                  {
-                    code: 'many-holes' as const,
-                    message: `${v.holes} holes weaken the piece: keep three diameters between them.`,
-                  },
-                ]
-              : []),
-          ],
-        };
-      },
+      found: { each, exact, targetMm, passes },
+    };
+  },
+  says: (v, { each, exact, targetMm, passes }, { L, decimals, significant }) => {
+    const flow = (litres: number): string => `${significant(litres, 3)} L/h`;
+    return {
+      why: `${flow(each)} through each, under ${L(v.headMm)} of water.`,
+      working: [
+        input('Flow through each hole Q', flow(each)),
+        input('Head h', L(v.headMm)),
+        input('Runs', v.runs === 'drowned' ? 'full' : 'half full: × 0.5'),
+        input('Q = C_d·A·√(2·g·h), C_d 0.6', `just ${L(exact)}`),
+        input('Next size up', L(targetMm)),
+      ],
+      source:
+        'Torricelli’s relation for a sharp-edged orifice, C_d 0.6; an overflow derated by half.',
+      results: [
+        {
+          key: 'passesLPerH',
+          label: 'That size passes',
+          value: passes,
+          text: flow(passes),
+        },
+        { key: 'exactDiameterMm', label: 'Just enough', value: exact, text: L(exact) },
+      ],
+      followUps: [
+        {
+          when: 'after',
+          title: 'Try the flow',
+          detail: `Fill to ${L(v.headMm)} above the hole and time a litre: about ${decimals((3600 / passes) * v.holes, 0)} s through each. Ease the edge; a rough one passes less.`,
+        },
+      ],
+      cautions: [
+        ...(v.holes > 20
+          ? [
+              {
+                code: 'many-holes' as const,
+                message: `${v.holes} holes weaken the piece: keep three diameters between them.`,
+              },
+            ]
+          : []),
+      ],
     };
   },
   draw: (v, { diameter }, { thicknessMm: t }, { L }) => {

@@ -60,66 +60,71 @@ export const drainage = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
-      says: ({ L, volume, decimals, significant }) => ({
-        why: `Seven tenths of a grain of ${L(v.grainMm)}${bridged > v.maxHoleMm ? `, held to ${L(v.maxHoleMm)}` : ''}.`,
-        working: [
-          input('0.7 × smallest grain', L(bridged)),
-          input('Open area wanted', `${significant(wanted, 3)} mm²`),
-          input('Each hole', `${significant((Math.PI * targetMm ** 2) / 4, 3)} mm²`),
-          input('Holes', String(count)),
-          ...(reserveL === null
-            ? []
-            : [
-                input(
-                  'Water kept below the side hole',
-                  `0.4 × base × ${L(v.sideHeightMm ?? 0)} = ${volume(reserveL)}`,
-                ),
-              ]),
-        ],
-        source:
-          'Grains bridge an opening narrower than about 0.7 of their size; a bed holds water in two fifths of its volume.',
-        results: [
-          { key: 'holeCount', label: 'Holes', value: count, text: decimals(count, 0) },
-          ...(reserveL === null
-            ? []
-            : [
-                {
-                  key: 'reserveL',
-                  label: 'Water kept below',
-                  value: reserveL,
-                  text: volume(reserveL),
-                },
-              ]),
-        ],
-        followUps: [
-          {
-            when: 'after',
-            title: 'Fill from coarse to fine',
-            detail: 'Coarsest grit over the holes first; water through once before planting.',
-          },
-          ...(v.rootBall === 'out'
-            ? [
-                {
-                  when: 'before' as const,
-                  title: 'Look for an inward lip',
-                  detail: 'The root ball must come out: a rim that turns in keeps it for good.',
-                },
-              ]
-            : []),
-        ],
-        cautions: [
-          ...(count > MANY_HOLES
-            ? [
-                {
-                  code: 'many-holes' as const,
-                  message: `${count} holes of ${L(targetMm)}: fewer, wider ones under a piece of mesh are quicker and leave the base stronger.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { bridged, wanted, targetMm, count, reserveL },
     };
   },
+  says: (
+    v,
+    { bridged, wanted, targetMm, count, reserveL },
+    { L, volume, decimals, significant },
+  ) => ({
+    why: `Seven tenths of a grain of ${L(v.grainMm)}${bridged > v.maxHoleMm ? `, held to ${L(v.maxHoleMm)}` : ''}.`,
+    working: [
+      input('0.7 × smallest grain', L(bridged)),
+      input('Open area wanted', `${significant(wanted, 3)} mm²`),
+      input('Each hole', `${significant((Math.PI * targetMm ** 2) / 4, 3)} mm²`),
+      input('Holes', String(count)),
+      ...(reserveL === null
+        ? []
+        : [
+            input(
+              'Water kept below the side hole',
+              `0.4 × base × ${L(v.sideHeightMm ?? 0)} = ${volume(reserveL)}`,
+            ),
+          ]),
+    ],
+    source:
+      'Grains bridge an opening narrower than about 0.7 of their size; a bed holds water in two fifths of its volume.',
+    results: [
+      { key: 'holeCount', label: 'Holes', value: count, text: decimals(count, 0) },
+      ...(reserveL === null
+        ? []
+        : [
+            {
+              key: 'reserveL',
+              label: 'Water kept below',
+              value: reserveL,
+              text: volume(reserveL),
+            },
+          ]),
+    ],
+    followUps: [
+      {
+        when: 'after',
+        title: 'Fill from coarse to fine',
+        detail: 'Coarsest grit over the holes first; water through once before planting.',
+      },
+      ...(v.rootBall === 'out'
+        ? [
+            {
+              when: 'before' as const,
+              title: 'Look for an inward lip',
+              detail: 'The root ball must come out: a rim that turns in keeps it for good.',
+            },
+          ]
+        : []),
+    ],
+    cautions: [
+      ...(count > MANY_HOLES
+        ? [
+            {
+              code: 'many-holes' as const,
+              message: `${count} holes of ${L(targetMm)}: fewer, wider ones under a piece of mesh are quicker and leave the base stronger.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter }, { thicknessMm: t }, { L }) => {
     const hole = diameter.targetMm;
     const half = Math.max(2.2 * hole, 3 * v.grainMm, t);

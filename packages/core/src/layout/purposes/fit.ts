@@ -46,9 +46,6 @@ export interface FitWords extends Pick<Fit, 'results' | 'followUps' | 'cautions'
   readonly source: string;
 }
 
-/** What a calculator returns: numbers, and the words for them. */
-export type Calculated = FitNumbers & { readonly says: Says<FitWords> };
-
 /** Two values that cannot both be: the field that would mend it, and a sentence naming both. */
 export interface Clash {
   readonly kind: 'clash';

@@ -35,33 +35,33 @@ export const hangingCord = definePurpose({
       coverMm: null,
       toleranceMm: null,
       easesEdges: true,
-      says: ({ L, significant }) => ({
-        why: `A bundle of ${L(bundle)} and three tenths of room.`,
-        working: [
-          input('Strand', L(v.strandMm)),
-          input(`${v.strands} side by side`, L(bundle)),
-          input('Hole', `bundle × 1.3 = ${L(bundle * CORD_ROOM)}`),
-        ],
-        source:
-          'Smallest circle round equal strands; a cord passes easily at 1.3 times its bundle.',
-        results: [
-          { key: 'bundleMm', label: 'Bundle', value: bundle, text: L(bundle) },
-          ...(pieceMassKg === null
-            ? []
-            : [
-                {
-                  key: 'massG',
-                  label: 'It weighs',
-                  value: pieceMassKg * 1000,
-                  text: `${significant(pieceMassKg * 1000, 2)} g`,
-                },
-              ]),
-        ],
-        followUps: [],
-        cautions: [],
-      }),
+      found: { bundle, pieceMassKg },
     };
   },
+  says: (v, { bundle, pieceMassKg }, { L, significant }) => ({
+    why: `A bundle of ${L(bundle)} and three tenths of room.`,
+    working: [
+      input('Strand', L(v.strandMm)),
+      input(`${v.strands} side by side`, L(bundle)),
+      input('Hole', `bundle × 1.3 = ${L(bundle * CORD_ROOM)}`),
+    ],
+    source: 'Smallest circle round equal strands; a cord passes easily at 1.3 times its bundle.',
+    results: [
+      { key: 'bundleMm', label: 'Bundle', value: bundle, text: L(bundle) },
+      ...(pieceMassKg === null
+        ? []
+        : [
+            {
+              key: 'massG',
+              label: 'It weighs',
+              value: pieceMassKg * 1000,
+              text: `${significant(pieceMassKg * 1000, 2)} g`,
+            },
+          ]),
+    ],
+    followUps: [],
+    cautions: [],
+  }),
   draw: (v, { diameter }, _, { L }) => {
     const R = diameter.targetMm / 2;
     const bundle = bundleDiameter(v.strandMm, v.strands);

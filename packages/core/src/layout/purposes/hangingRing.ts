@@ -1,4 +1,5 @@
 import { STANDARD_GRAVITY_M_PER_S2 } from '../../math/constants';
+import type { FollowUp } from '../../documents/fit';
 import { input } from '../../documents/reason';
 import { definePurpose } from './definePurpose';
 import { clash } from './fit';
@@ -11,6 +12,19 @@ const ROOM_MOST_MM = 1.5;
 /** h ≥ wire + r − √(r² − t²/4): the chord a ring of inside radius r makes through thickness t. */
 export const ringHole = (wireMm: number, r: number, t: number): number =>
   wireMm + r - Math.sqrt(r ** 2 - t ** 2 / 4);
+
+const FOLLOW_UPS: readonly FollowUp[] = [
+  {
+    when: 'before',
+    title: 'Find where it hangs',
+    detail: 'Hold it by the mark: it hangs straight with its middle of mass below the hole.',
+  },
+  {
+    when: 'after',
+    title: 'Open the ring sideways',
+    detail: 'Never apart: it closes flush that way, and does not press on the stone.',
+  },
+];
 
 /** A closed ring or bail through the piece, round its edge. */
 export const hangingRing = definePurpose({
@@ -44,7 +58,10 @@ export const hangingRing = definePurpose({
     const r = inside / 2;
     const just = ringHole(v.wireMm, r, t);
     const targetMm = just + SWING_MM;
-    const weightN = pieceMassKg === null ? null : pieceMassKg * STANDARD_GRAVITY_M_PER_S2;
+    const hangs =
+      pieceMassKg === null
+        ? null
+        : { massG: pieceMassKg * 1000, weightN: pieceMassKg * STANDARD_GRAVITY_M_PER_S2 };
     const farthest = Math.sqrt(inside ** 2 - t ** 2);
     return {
       diameter: { targetMm, leastMm: just, mostMm: just + ROOM_MOST_MM },
@@ -52,76 +69,69 @@ export const hangingRing = definePurpose({
       coverMm: null,
       toleranceMm: Math.max(0, farthest - e),
       easesEdges: true,
-      says: ({ L, force, significant }) => ({
-        why: `The wire of ${L(v.wireMm)} turns through ${L(t)} on a ring of ${L(inside)}.`,
-        working: [
-          input('Inside radius r', L(r)),
-          input('Thickness t', L(t)),
-          input('r − √(r² − t²/4)', L(just - v.wireMm)),
-          input('Hole, just', `wire + that = ${L(just)}`),
-          input('Hole, to swing', L(targetMm)),
-          input('Ring closes round the edge', `inside ${L(inside)} ≥ √(e² + t²) = ${L(needed)}`),
-          ...(weightN === null || pieceMassKg === null
-            ? []
-            : [
-                input(
-                  'Hangs',
-                  `volume × density = ${significant(pieceMassKg * 1000, 2)} g, ${force(weightN)}`,
-                ),
-              ]),
-        ],
-        source:
-          'Geometry of a circle through a slab: the chord over its thickness, and the diagonal of edge and thickness.',
-        results: [
-          {
-            key: 'farthestEdgeMm',
-            label: 'Farthest from the edge',
-            value: farthest,
-            text: L(farthest),
-          },
-          {
-            key: 'leastRingInsideMm',
-            label: 'Smallest ring that closes',
-            value: needed,
-            text: L(needed),
-          },
-          ...(pieceMassKg === null
-            ? []
-            : [
-                {
-                  key: 'massG',
-                  label: 'It weighs',
-                  value: pieceMassKg * 1000,
-                  text: `${significant(pieceMassKg * 1000, 2)} g`,
-                },
-              ]),
-        ],
-        followUps: [
-          {
-            when: 'before',
-            title: 'Find where it hangs',
-            detail:
-              'Hold it by the mark: it hangs straight with its middle of mass below the hole.',
-          },
-          {
-            when: 'after',
-            title: 'Open the ring sideways',
-            detail: 'Never apart: it closes flush that way, and does not press on the stone.',
-          },
-        ],
-        cautions: [
-          ...(e < t
-            ? [
-                {
-                  code: 'hole-near-edge' as const,
-                  message: `${L(e)} of edge is less than the thickness of ${L(t)}: pebbles keep one thickness.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { t, inside, r, just, targetMm, needed, hangs, farthest, e },
     };
   },
+  says: (
+    v,
+    { t, inside, r, just, targetMm, needed, hangs, farthest, e },
+    { L, force, significant },
+  ) => ({
+    why: `The wire of ${L(v.wireMm)} turns through ${L(t)} on a ring of ${L(inside)}.`,
+    working: [
+      input('Inside radius r', L(r)),
+      input('Thickness t', L(t)),
+      input('r − √(r² − t²/4)', L(just - v.wireMm)),
+      input('Hole, just', `wire + that = ${L(just)}`),
+      input('Hole, to swing', L(targetMm)),
+      input('Ring closes round the edge', `inside ${L(inside)} ≥ √(e² + t²) = ${L(needed)}`),
+      ...(hangs
+        ? [
+            input(
+              'Hangs',
+              `volume × density = ${significant(hangs.massG, 2)} g, ${force(hangs.weightN)}`,
+            ),
+          ]
+        : []),
+    ],
+    source:
+      'Geometry of a circle through a slab: the chord over its thickness, and the diagonal of edge and thickness.',
+    results: [
+      {
+        key: 'farthestEdgeMm',
+        label: 'Farthest from the edge',
+        value: farthest,
+        text: L(farthest),
+      },
+      {
+        key: 'leastRingInsideMm',
+        label: 'Smallest ring that closes',
+        value: needed,
+        text: L(needed),
+      },
+      ...(hangs
+        ? [
+            {
+              key: 'massG',
+              label: 'It weighs',
+              value: hangs.massG,
+              text: `${significant(hangs.massG, 2)} g`,
+            },
+          ]
+        : []),
+    ],
+    followUps: FOLLOW_UPS,
+    cautions: [
+      ...(e < t
+        ? [
+            {
+              code: 'hole-near-edge' as const,
+              message: `${L(e)} of edge is less than the thickness of ${L(t)}: pebbles keep one thickness.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter }, _, { L }) => {
     const { pieceThicknessMm: t, edgeDistanceMm: e, wireMm } = v;
     const hole = diameter.targetMm;

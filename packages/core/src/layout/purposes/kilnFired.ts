@@ -34,66 +34,67 @@ export const kilnFired = definePurpose({
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: null,
-      says: ({ L, decimals }) => {
-        const percent = (share: number): string => `${decimals(share * 100, 0)} %`;
-        return {
-          why: closes
-            ? `A full fuse may close it: drill ${L(wanted)} after the firing, or keep it open with a fibre plug.`
-            : `It loses ${percent(few)} to ${percent(many)} in the kiln.`,
-          working: [
-            input('Wanted after', L(wanted)),
-            input('Shrinks by', `${percent(few)} to ${percent(many)}`),
-            input(
-              'Drill',
-              closes
-                ? `after the firing: ${L(wanted)}`
-                : `wanted ÷ (1 − ${percent(middle)}) = ${L(targetMm)}`,
-            ),
-          ],
-          source:
-            'What holes lose in tack, contour and full firings; try your own schedule on a scrap.',
-          results: [
-            {
-              key: 'afterLeastMm',
-              label: 'After the firing, at worst',
-              value: targetMm * (1 - many),
-              text: L(targetMm * (1 - many)),
-            },
-          ],
-          followUps: [
-            ...(closes
-              ? [
-                  {
-                    when: 'before' as const,
-                    title: 'Fire first, or plug it',
-                    detail: `Drill after firing and annealing. If it must be drilled before: ${L(wanted / (1 - few))} with a fibre plug of ${L(wanted)}, and reopen it after.`,
-                  },
-                ]
-              : [
-                  {
-                    when: 'after' as const,
-                    title: 'Clean before the kiln',
-                    detail: 'Fines left in the hole fire into a white scum: rinse, brush, dry.',
-                  },
-                ]),
-            {
-              when: 'after',
-              title: 'Reopen if it closed in',
-              detail: 'A rod of the wanted size, wet, after the anneal.',
-            },
-          ],
-          cautions: [
-            ...(closes
-              ? [
-                  {
-                    code: 'closes-in-the-kiln' as const,
-                    message: `A full fuse takes ${percent(few)} to ${percent(many)}: a hole of ${L(wanted)} drilled before may be gone after.`,
-                  },
-                ]
-              : []),
-          ],
-        };
-      },
+      found: { closes, wanted, few, many, middle, targetMm },
+    };
+  },
+  says: (_, { closes, wanted, few, many, middle, targetMm }, { L, decimals }) => {
+    const percent = (share: number): string => `${decimals(share * 100, 0)} %`;
+    return {
+      why: closes
+        ? `A full fuse may close it: drill ${L(wanted)} after the firing, or keep it open with a fibre plug.`
+        : `It loses ${percent(few)} to ${percent(many)} in the kiln.`,
+      working: [
+        input('Wanted after', L(wanted)),
+        input('Shrinks by', `${percent(few)} to ${percent(many)}`),
+        input(
+          'Drill',
+          closes
+            ? `after the firing: ${L(wanted)}`
+            : `wanted ÷ (1 − ${percent(middle)}) = ${L(targetMm)}`,
+        ),
+      ],
+      source:
+        'What holes lose in tack, contour and full firings; try your own schedule on a scrap.',
+      results: [
+        {
+          key: 'afterLeastMm',
+          label: 'After the firing, at worst',
+          value: targetMm * (1 - many),
+          text: L(targetMm * (1 - many)),
+        },
+      ],
+      followUps: [
+        ...(closes
+          ? [
+              {
+                when: 'before' as const,
+                title: 'Fire first, or plug it',
+                detail: `Drill after firing and annealing. If it must be drilled before: ${L(wanted / (1 - few))} with a fibre plug of ${L(wanted)}, and reopen it after.`,
+              },
+            ]
+          : [
+              {
+                when: 'after' as const,
+                title: 'Clean before the kiln',
+                detail: 'Fines left in the hole fire into a white scum: rinse, brush, dry.',
+              },
+            ]),
+        {
+          when: 'after',
+          title: 'Reopen if it closed in',
+          detail: 'A rod of the wanted size, wet, after the anneal.',
+        },
+      ],
+      cautions: [
+        ...(closes
+          ? [
+              {
+                code: 'closes-in-the-kiln' as const,
+                message: `A full fuse takes ${percent(few)} to ${percent(many)}: a hole of ${L(wanted)} drilled before may be gone after.`,
+              },
+            ]
+          : []),
+      ],
     };
   },
   draw: (v, { diameter }, _, { L }) => {

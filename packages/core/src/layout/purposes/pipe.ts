@@ -12,6 +12,22 @@ const COVER_ERROR_MM = 1;
 /** Steeper than this, a core drill by hand wanders on the way in. */
 const STEEP_ONE_IN = 4;
 
+/** Both marks from each other. */
+const fallResults = (lowSide: 'far' | 'near', drop: number, text: string) => [
+  {
+    key: 'heightDifferenceMm',
+    label: lowSide === 'far' ? 'Far face lower by' : 'Near face lower by',
+    value: drop,
+    text,
+  },
+  {
+    key: 'farFaceHeightMm',
+    label: 'Far mark, from the near one',
+    value: lowSide === 'far' ? -drop : drop,
+    text: `${text} ${lowSide === 'far' ? 'down' : 'up'}`,
+  },
+];
+
 /** Pipe, duct or cable through a wall, at a fall or level. */
 export const pipe = definePurpose({
   title: 'Pipe, duct or cable',
@@ -95,85 +111,71 @@ export const pipe = definePurpose({
         : {}),
       coverMm,
       toleranceMm: clearance,
-      says: ({ L }) => ({
-        why: `${L(od)} and ${L(clearance)} all round${room > 0 ? `, and ${L(room)} for the slope inside a level hole` : ''}.`,
-        working: [
-          input('Outside diameter OD', L(od)),
-          input('Room all round c', L(clearance)),
-          ...(drop > 0
-            ? [
-                input(
-                  'Drop through the wall',
-                  `${L(v.wallThicknessMm)} ÷ ${v.fallOneIn ?? 0} = ${L(drop)}`,
-                ),
-              ]
-            : []),
-          input(
-            'Hole',
-            room > 0 ? `OD + 2·c + wall·tan(angle) = ${L(targetMm)}` : `OD + 2·c = ${L(targetMm)}`,
-          ),
-          ...(lap === null ? [] : [input('Cover laps over', `(cover − hole) ÷ 2 = ${L(lap)}`)]),
-        ],
-        source:
-          'A hole drilled at the fall needs no more than pipe and room; a level one must also hold the drop over the wall’s thickness.',
-        results: [
-          ...(drop > 0
-            ? [
-                {
-                  key: 'heightDifferenceMm',
-                  label: v.lowSide === 'far' ? 'Far face lower by' : 'Near face lower by',
-                  value: drop,
-                  text: L(drop),
-                },
-                {
-                  key: 'farFaceHeightMm',
-                  label: 'Far mark, from the near one',
-                  value: v.lowSide === 'far' ? -drop : drop,
-                  text: `${L(drop)} ${v.lowSide === 'far' ? 'down' : 'up'}`,
-                },
-              ]
-            : []),
-          ...(lap === null
-            ? []
-            : [{ key: 'coverLapMm', label: 'Cover laps over', value: lap, text: L(lap) }]),
-        ],
-        followUps: [
-          ...(drop > 0
-            ? [
-                {
-                  when: 'before' as const,
-                  title: 'Set the fall',
-                  detail: `Mark the far face ${L(drop)} ${v.lowSide === 'far' ? 'lower' : 'higher'} than the near one; check the drill against a level with a wedge of one in ${v.fallOneIn ?? 0}.`,
-                },
-              ]
-            : []),
-          {
-            when: 'after',
-            title: `Seal round the ${v.service}`,
-            detail: `Pass it through, centre it with ${L(clearance)} all round, and seal both faces.`,
-          },
-        ],
-        cautions: [
-          ...(v.fallOneIn !== undefined && v.fallOneIn < STEEP_ONE_IN
-            ? [
-                {
-                  code: 'steep-fall' as const,
-                  message: `One in ${v.fallOneIn} is steep: start square to the face until the ring holds, then tilt, or use a stand.`,
-                },
-              ]
-            : []),
-          ...(coverMm === 0
-            ? [
-                {
-                  code: 'no-chip-hidden' as const,
-                  message: 'The cover laps over so little that any chip shows.',
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { od, clearance, room, drop, targetMm, lap, coverMm },
     };
   },
+  says: (v, { od, clearance, room, drop, targetMm, lap, coverMm }, { L }) => ({
+    why: `${L(od)} and ${L(clearance)} all round${room > 0 ? `, and ${L(room)} for the slope inside a level hole` : ''}.`,
+    working: [
+      input('Outside diameter OD', L(od)),
+      input('Room all round c', L(clearance)),
+      ...(drop > 0
+        ? [
+            input(
+              'Drop through the wall',
+              `${L(v.wallThicknessMm)} ÷ ${v.fallOneIn ?? 0} = ${L(drop)}`,
+            ),
+          ]
+        : []),
+      input(
+        'Hole',
+        room > 0 ? `OD + 2·c + wall·tan(angle) = ${L(targetMm)}` : `OD + 2·c = ${L(targetMm)}`,
+      ),
+      ...(lap === null ? [] : [input('Cover laps over', `(cover − hole) ÷ 2 = ${L(lap)}`)]),
+    ],
+    source:
+      'A hole drilled at the fall needs no more than pipe and room; a level one must also hold the drop over the wall’s thickness.',
+    results: [
+      ...(drop > 0 ? fallResults(v.lowSide, drop, L(drop)) : []),
+      ...(lap === null
+        ? []
+        : [{ key: 'coverLapMm', label: 'Cover laps over', value: lap, text: L(lap) }]),
+    ],
+    followUps: [
+      ...(drop > 0
+        ? [
+            {
+              when: 'before' as const,
+              title: 'Set the fall',
+              detail: `Mark the far face ${L(drop)} ${v.lowSide === 'far' ? 'lower' : 'higher'} than the near one; check the drill against a level with a wedge of one in ${v.fallOneIn ?? 0}.`,
+            },
+          ]
+        : []),
+      {
+        when: 'after',
+        title: `Seal round the ${v.service}`,
+        detail: `Pass it through, centre it with ${L(clearance)} all round, and seal both faces.`,
+      },
+    ],
+    cautions: [
+      ...(v.fallOneIn !== undefined && v.fallOneIn < STEEP_ONE_IN
+        ? [
+            {
+              code: 'steep-fall' as const,
+              message: `One in ${v.fallOneIn} is steep: start square to the face until the ring holds, then tilt, or use a stand.`,
+            },
+          ]
+        : []),
+      ...(coverMm === 0
+        ? [
+            {
+              code: 'no-chip-hidden' as const,
+              message: 'The cover laps over so little that any chip shows.',
+            },
+          ]
+        : []),
+    ],
+  }),
   // Drawn as it lies in the wall: near face to the left, height upwards, so that the fall is seen.
   draw: (v, { diameter, fall }, _, { L }) => {
     const t = v.wallThicknessMm;

@@ -68,56 +68,61 @@ export const postSocket = definePurpose({
       coverMm: null,
       toleranceMm: v.groutGapMm / 2,
       roughensWall: true,
-      says: ({ L, volume }) => ({
-        why: `${L(across_)} ${v.section === 'round' ? 'of post' : 'corner to corner'} and ${L(v.groutGapMm)} of grout all round.`,
-        working: [
-          input(v.section === 'round' ? 'Post' : 'Corner to corner', L(across_)),
-          input('Core', `+ 2 × grout = ${L(targetMm)}`),
-          input(
-            'Over-depth',
-            `larger of ${L(OVER_DEPTH.leastMm)} and ${OVER_DEPTH.ofDiameter} × core = ${L(over)}`,
-          ),
-          input('Depth', `embedment + over-depth = ${L(depthMm)}`),
-          input('Left below', L(Math.max(0, below))),
-          input('Grout', `(core − post) × depth × 1.1 = ${volume(groutL)}`),
-        ],
-        source:
-          'At least 6 mm of grout to flow, 50 mm of concrete left below, a tenth more grout than the gap.',
-        results: [
-          { key: 'depthMm', label: 'Core to', value: holeDepth, text: L(holeDepth) },
-          { key: 'groutL', label: 'Mix grout', value: groutL, text: volume(groutL) },
-          {
-            key: 'leftBelowMm',
-            label: 'Concrete left below',
-            value: Math.max(0, below),
-            text: L(Math.max(0, below)),
-          },
-        ],
-        followUps: [
-          {
-            when: 'after',
-            title: 'Make it ready for grout',
-            detail: 'All slurry out; leave it damp but not wet.',
-          },
-          {
-            when: 'after',
-            title: `Grout with ${volume(groutL)}`,
-            detail: `Post on ${L(over)} of packing, plumb both ways and braced; pour from one side until it rises at the other. Slope the top to shed water.`,
-          },
-        ],
-        cautions: [
-          ...(through
-            ? [
-                {
-                  code: 'goes-right-through' as const,
-                  message: `${L(depthMm)} would leave ${L(Math.max(0, below))} of a slab of ${L(v.slabThicknessMm)}: under ${L(MIN_BELOW_MM)} it breaks out. Planned as a through hole: shutter the underside.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { across_, targetMm, over, depthMm, below, groutL, holeDepth, through },
     };
   },
+  says: (
+    v,
+    { across_, targetMm, over, depthMm, below, groutL, holeDepth, through },
+    { L, volume },
+  ) => ({
+    why: `${L(across_)} ${v.section === 'round' ? 'of post' : 'corner to corner'} and ${L(v.groutGapMm)} of grout all round.`,
+    working: [
+      input(v.section === 'round' ? 'Post' : 'Corner to corner', L(across_)),
+      input('Core', `+ 2 × grout = ${L(targetMm)}`),
+      input(
+        'Over-depth',
+        `larger of ${L(OVER_DEPTH.leastMm)} and ${OVER_DEPTH.ofDiameter} × core = ${L(over)}`,
+      ),
+      input('Depth', `embedment + over-depth = ${L(depthMm)}`),
+      input('Left below', L(Math.max(0, below))),
+      input('Grout', `(core − post) × depth × 1.1 = ${volume(groutL)}`),
+    ],
+    source:
+      'At least 6 mm of grout to flow, 50 mm of concrete left below, a tenth more grout than the gap.',
+    results: [
+      { key: 'depthMm', label: 'Core to', value: holeDepth, text: L(holeDepth) },
+      { key: 'groutL', label: 'Mix grout', value: groutL, text: volume(groutL) },
+      {
+        key: 'leftBelowMm',
+        label: 'Concrete left below',
+        value: Math.max(0, below),
+        text: L(Math.max(0, below)),
+      },
+    ],
+    followUps: [
+      {
+        when: 'after',
+        title: 'Make it ready for grout',
+        detail: 'All slurry out; leave it damp but not wet.',
+      },
+      {
+        when: 'after',
+        title: `Grout with ${volume(groutL)}`,
+        detail: `Post on ${L(over)} of packing, plumb both ways and braced; pour from one side until it rises at the other. Slope the top to shed water.`,
+      },
+    ],
+    cautions: [
+      ...(through
+        ? [
+            {
+              code: 'goes-right-through' as const,
+              message: `${L(depthMm)} would leave ${L(Math.max(0, below))} of a slab of ${L(v.slabThicknessMm)}: under ${L(MIN_BELOW_MM)} it breaks out. Planned as a through hole: shutter the underside.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter, depth }, _, { L }) => {
     const t = v.slabThicknessMm;
     const end = depth.kind === 'through' ? t : depth.depthMm;

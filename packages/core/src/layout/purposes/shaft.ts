@@ -60,40 +60,41 @@ export const shaft = definePurpose({
       depth: { kind: 'through' },
       coverMm: coverMm === null ? null : Math.max(0, coverMm),
       toleranceMm: 0.5,
-      says: ({ L }) => ({
-        why: `${L(part)} ${v.fit === 'bush' ? 'of bush' : 'of shaft'} and ${L(room.usual)} of room.`,
-        working: [
-          input(v.fit === 'bush' ? 'Bush, outside' : 'Shaft', L(part)),
-          input('Room', `${L(room.min)} to ${L(room.max)}`),
-          input('Hole', L(targetMm)),
-          ...(coverMm === null ? [] : [input('Chips the washer hides', L(coverMm))]),
-        ],
-        source:
-          'Running, push and glued fits in brittle bodies; no press fits: they wedge the hole open.',
-        results: [],
-        followUps: [
-          {
-            when: 'after',
-            title: v.fit === 'bush' ? 'Glue the bush' : 'Try the shaft',
-            detail:
-              v.fit === 'bush'
-                ? 'Dry and clean, thin even glue, the bush held square by the shaft until it sets.'
-                : 'It goes in by its own weight or a light push; ease the hole, never force the shaft.',
-          },
-        ],
-        cautions: [
-          ...(coverMm !== null && coverMm <= 0
-            ? [
-                {
-                  code: 'no-chip-hidden' as const,
-                  message: `A washer of ${L(flange ?? 0)} over a hole of ${L(targetMm)} hides no chip.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { part, room, targetMm, coverMm, flange },
     };
   },
+  says: (v, { part, room, targetMm, coverMm, flange }, { L }) => ({
+    why: `${L(part)} ${v.fit === 'bush' ? 'of bush' : 'of shaft'} and ${L(room.usual)} of room.`,
+    working: [
+      input(v.fit === 'bush' ? 'Bush, outside' : 'Shaft', L(part)),
+      input('Room', `${L(room.min)} to ${L(room.max)}`),
+      input('Hole', L(targetMm)),
+      ...(coverMm === null ? [] : [input('Chips the washer hides', L(coverMm))]),
+    ],
+    source:
+      'Running, push and glued fits in brittle bodies; no press fits: they wedge the hole open.',
+    results: [],
+    followUps: [
+      {
+        when: 'after',
+        title: v.fit === 'bush' ? 'Glue the bush' : 'Try the shaft',
+        detail:
+          v.fit === 'bush'
+            ? 'Dry and clean, thin even glue, the bush held square by the shaft until it sets.'
+            : 'It goes in by its own weight or a light push; ease the hole, never force the shaft.',
+      },
+    ],
+    cautions: [
+      ...(coverMm !== null && coverMm <= 0
+        ? [
+            {
+              code: 'no-chip-hidden' as const,
+              message: `A washer of ${L(flange ?? 0)} over a hole of ${L(targetMm)} hides no chip.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter }, { thicknessMm: t }, { L }) => {
     const hole = diameter.targetMm;
     const half = Math.max(1.6 * hole, 0.8 * t, (v.flangeDiameterMm ?? 0) * 0.7);

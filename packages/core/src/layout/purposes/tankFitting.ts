@@ -83,52 +83,51 @@ export const tankFitting = definePurpose({
       depth: { kind: 'through' },
       coverMm,
       toleranceMm: null,
-      says: ({ L }) => ({
-        why: `${L(thread)} of thread and ${L(targetMm - thread)} of room.`,
-        working: [
-          input('Thread', L(thread)),
-          input('Hole', `${L(leastMm)} to ${L(mostMm)}; ${L(targetMm)}`),
-          input('Worst shift of the thread in it', `(hole − thread) ÷ 2 = ${L(shift)}`),
-          input('Flange beyond the hole', `(flange − hole) ÷ 2 = ${L((flange - targetMm) / 2)}`),
-          input('Seal kept on sound face', L(v.sealWidthMm)),
-          input('Chips it hides', `beyond − shift − seal = ${L(raw)}`),
-        ],
-        source:
-          'Thread plus 1 to 2 mm, or the maker’s own range, never wider than leaves the seal on sound face.',
-        results: [
-          { key: 'worstShiftMm', label: 'Thread can shift by', value: shift, text: L(shift) },
-        ],
-        followUps: [
-          {
-            when: 'before',
-            title: `Drill from ${other}`,
-            detail: `Chips are worse where the bit comes out: let that be the ${v.sealSide} face, under the gasket.`,
-          },
-          {
-            when: 'after',
-            title: 'Fit and test',
-            detail: `Gasket ${v.sealSide}, clean and dry, hand-tight and a quarter turn. Fill, wait a day with dry paper under it.`,
-          },
-          {
-            when: 'after',
-            title: 'If it weeps',
-            detail:
-              'Reseat the gasket; then a second gasket; then sealant on clean dry faces. Never more force.',
-          },
-        ],
-        cautions: [
-          ...(raw <= 0
-            ? [
-                {
-                  code: 'no-chip-hidden' as const,
-                  message: `With the thread shifted to one side the flange of ${L(flange)} leaves ${L(Math.max(0, (flange - targetMm) / 2 - shift))} for seal and chips together; the seal alone wants ${L(v.sealWidthMm)}. No chip may reach the gasket.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { thread, targetMm, leastMm, mostMm, shift, flange, raw, other },
     };
   },
+  says: (v, { thread, targetMm, leastMm, mostMm, shift, flange, raw, other }, { L }) => ({
+    why: `${L(thread)} of thread and ${L(targetMm - thread)} of room.`,
+    working: [
+      input('Thread', L(thread)),
+      input('Hole', `${L(leastMm)} to ${L(mostMm)}; ${L(targetMm)}`),
+      input('Worst shift of the thread in it', `(hole − thread) ÷ 2 = ${L(shift)}`),
+      input('Flange beyond the hole', `(flange − hole) ÷ 2 = ${L((flange - targetMm) / 2)}`),
+      input('Seal kept on sound face', L(v.sealWidthMm)),
+      input('Chips it hides', `beyond − shift − seal = ${L(raw)}`),
+    ],
+    source:
+      'Thread plus 1 to 2 mm, or the maker’s own range, never wider than leaves the seal on sound face.',
+    results: [{ key: 'worstShiftMm', label: 'Thread can shift by', value: shift, text: L(shift) }],
+    followUps: [
+      {
+        when: 'before',
+        title: `Drill from ${other}`,
+        detail: `Chips are worse where the bit comes out: let that be the ${v.sealSide} face, under the gasket.`,
+      },
+      {
+        when: 'after',
+        title: 'Fit and test',
+        detail: `Gasket ${v.sealSide}, clean and dry, hand-tight and a quarter turn. Fill, wait a day with dry paper under it.`,
+      },
+      {
+        when: 'after',
+        title: 'If it weeps',
+        detail:
+          'Reseat the gasket; then a second gasket; then sealant on clean dry faces. Never more force.',
+      },
+    ],
+    cautions: [
+      ...(raw <= 0
+        ? [
+            {
+              code: 'no-chip-hidden' as const,
+              message: `With the thread shifted to one side the flange of ${L(flange)} leaves ${L(Math.max(0, (flange - targetMm) / 2 - shift))} for seal and chips together; the seal alone wants ${L(v.sealWidthMm)}. No chip may reach the gasket.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter, coverMm }, { thicknessMm: t }, { L }) => {
     const hole = diameter.targetMm;
     const half = v.flangeDiameterMm * 0.72;

@@ -49,51 +49,52 @@ export const tubeRivet = definePurpose({
       depth: { kind: 'through' },
       coverMm: Math.max(0, rawCover),
       toleranceMm: null,
-      says: ({ L }) => ({
-        why: `${L(od)} of tube and a tenth of a millimetre to slip in.`,
-        working: [
-          input('Tube OD', L(od)),
-          input('Hole', `OD + ${L(ROOM_MM.min)} to ${L(ROOM_MM.max)}: ${L(targetMm)}`),
-          input('Flare each side', L(flare)),
-          input('Tube length', `thickness + 2 × flare = ${L(length)}`),
-          input('Bore left', `OD − 2 × wall = ${L(od - 2 * v.tubeWallMm)}`),
-          input('Chips the flare hides', `flare − wall − play = ${L(rawCover)}`),
-        ],
-        source: 'Slip fit of 0.05 to 0.15 mm; flare 0.35 of the tube, at least 1 mm a side.',
-        results: [
-          { key: 'tubeLengthMm', label: 'Cut the tube to', value: length, text: L(length) },
-          {
-            key: 'boreMm',
-            label: 'Bore left',
-            value: od - 2 * v.tubeWallMm,
-            text: L(od - 2 * v.tubeWallMm),
-          },
-        ],
-        followUps: [
-          {
-            when: 'before',
-            title: 'Make the tube ready',
-            detail: `Cut ${L(length)}, square both ends, take off the burr, soften it: heat to dull red and quench.`,
-          },
-          {
-            when: 'after',
-            title: 'Flare from both sides by turns',
-            detail: `${L(flare)} standing each side. Support the far flare on a cone; press, never strike: riveting is a risk of its own.`,
-          },
-        ],
-        cautions: [
-          ...(rawCover <= 0
-            ? [
-                {
-                  code: 'no-chip-hidden' as const,
-                  message: `A flare of ${L(flare)} with a wall of ${L(v.tubeWallMm)} covers nothing beyond the hole: any chip shows.`,
-                },
-              ]
-            : []),
-        ],
-      }),
+      found: { od, targetMm, flare, length, rawCover },
     };
   },
+  says: (v, { od, targetMm, flare, length, rawCover }, { L }) => ({
+    why: `${L(od)} of tube and a tenth of a millimetre to slip in.`,
+    working: [
+      input('Tube OD', L(od)),
+      input('Hole', `OD + ${L(ROOM_MM.min)} to ${L(ROOM_MM.max)}: ${L(targetMm)}`),
+      input('Flare each side', L(flare)),
+      input('Tube length', `thickness + 2 × flare = ${L(length)}`),
+      input('Bore left', `OD − 2 × wall = ${L(od - 2 * v.tubeWallMm)}`),
+      input('Chips the flare hides', `flare − wall − play = ${L(rawCover)}`),
+    ],
+    source: 'Slip fit of 0.05 to 0.15 mm; flare 0.35 of the tube, at least 1 mm a side.',
+    results: [
+      { key: 'tubeLengthMm', label: 'Cut the tube to', value: length, text: L(length) },
+      {
+        key: 'boreMm',
+        label: 'Bore left',
+        value: od - 2 * v.tubeWallMm,
+        text: L(od - 2 * v.tubeWallMm),
+      },
+    ],
+    followUps: [
+      {
+        when: 'before',
+        title: 'Make the tube ready',
+        detail: `Cut ${L(length)}, square both ends, take off the burr, soften it: heat to dull red and quench.`,
+      },
+      {
+        when: 'after',
+        title: 'Flare from both sides by turns',
+        detail: `${L(flare)} standing each side. Support the far flare on a cone; press, never strike: riveting is a risk of its own.`,
+      },
+    ],
+    cautions: [
+      ...(rawCover <= 0
+        ? [
+            {
+              code: 'no-chip-hidden' as const,
+              message: `A flare of ${L(flare)} with a wall of ${L(v.tubeWallMm)} covers nothing beyond the hole: any chip shows.`,
+            },
+          ]
+        : []),
+    ],
+  }),
   draw: (v, { diameter }, _, { L }) => {
     const hole = diameter.targetMm;
     const t = v.pieceThicknessMm;

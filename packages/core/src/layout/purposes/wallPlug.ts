@@ -54,66 +54,64 @@ export const wallPlug = definePurpose({
       behindMm: v.plugDiameterMm,
       coverMm,
       toleranceMm: v.pairSpacingMm === undefined ? null : 1,
-      says: ({ L }) => ({
-        why: `Plug of ${L(v.plugDiameterMm)} and half to one millimetre, so that it slides past the tile.`,
-        working: [
-          input(
-            'Hole in the tile',
-            `plug + ${L(ROOM_MM.min)} to ${L(ROOM_MM.max)}: ${L(targetMm)}`,
-          ),
-          input('Plug set below the face', `tile + adhesive = ${L(recess)}`),
-          input(
-            'Depth from the face',
-            `recess + plug + ${L(BELOW_MM.min)} to ${L(BELOW_MM.max)} = ${L(depthMm)}`,
-          ),
-          input('Screw', `fixture + recess + plug = ${L(screw)}`),
-        ],
-        source:
-          'The expanding part must start below the tile body; rotation only until through the tile.',
-        results: [
-          { key: 'recessMm', label: 'Push the plug in', value: recess, text: L(recess) },
-          { key: 'depthMm', label: 'Drill, from the face', value: depthMm, text: L(depthMm) },
-          { key: 'screwLengthMm', label: 'Screw of at least', value: screw, text: L(screw) },
-        ],
-        followUps: [
-          ...(v.pairSpacingMm === undefined
-            ? []
-            : [
-                {
-                  when: 'before' as const,
-                  title: 'Mark the pair',
-                  detail: `${L(v.pairSpacingMm)} apart, on one level line; measure again after the tape is on.`,
-                },
-              ]),
-          // Where the wall behind is part of the piece, its operations say so.
-          ...(thicknessMm > recess
-            ? []
-            : [
-                {
-                  when: 'after' as const,
-                  title: 'Change the bit below the tile',
-                  detail: `Diamond through tile and adhesive, rotation only; then a masonry bit of ${L(v.plugDiameterMm)} to ${L(depthMm)} from the face.`,
-                },
-              ]),
-          {
-            when: 'after',
-            title: `Set the plug ${L(recess)} below the face`,
-            detail: `Push it past the tile with the screw’s shank; screw of ${L(screw)} or a little longer, by hand at the end.`,
-          },
-        ],
-        cautions: [
-          ...(intoWall || thicknessMm <= v.tileThicknessMm + 1e-6
-            ? []
-            : [
-                {
-                  code: 'reaches-past-tile' as const,
-                  message: `${L(depthMm)} goes through the ${L(thicknessMm)} you entered for the piece: is there wall enough behind the tile?`,
-                },
-              ]),
-        ],
-      }),
+      found: { targetMm, recess, depthMm, screw, intoWall, thicknessMm },
     };
   },
+  says: (v, { targetMm, recess, depthMm, screw, intoWall, thicknessMm }, { L }) => ({
+    why: `Plug of ${L(v.plugDiameterMm)} and half to one millimetre, so that it slides past the tile.`,
+    working: [
+      input('Hole in the tile', `plug + ${L(ROOM_MM.min)} to ${L(ROOM_MM.max)}: ${L(targetMm)}`),
+      input('Plug set below the face', `tile + adhesive = ${L(recess)}`),
+      input(
+        'Depth from the face',
+        `recess + plug + ${L(BELOW_MM.min)} to ${L(BELOW_MM.max)} = ${L(depthMm)}`,
+      ),
+      input('Screw', `fixture + recess + plug = ${L(screw)}`),
+    ],
+    source:
+      'The expanding part must start below the tile body; rotation only until through the tile.',
+    results: [
+      { key: 'recessMm', label: 'Push the plug in', value: recess, text: L(recess) },
+      { key: 'depthMm', label: 'Drill, from the face', value: depthMm, text: L(depthMm) },
+      { key: 'screwLengthMm', label: 'Screw of at least', value: screw, text: L(screw) },
+    ],
+    followUps: [
+      ...(v.pairSpacingMm === undefined
+        ? []
+        : [
+            {
+              when: 'before' as const,
+              title: 'Mark the pair',
+              detail: `${L(v.pairSpacingMm)} apart, on one level line; measure again after the tape is on.`,
+            },
+          ]),
+      // Where the wall behind is part of the piece, its operations say so.
+      ...(thicknessMm > recess
+        ? []
+        : [
+            {
+              when: 'after' as const,
+              title: 'Change the bit below the tile',
+              detail: `Diamond through tile and adhesive, rotation only; then a masonry bit of ${L(v.plugDiameterMm)} to ${L(depthMm)} from the face.`,
+            },
+          ]),
+      {
+        when: 'after',
+        title: `Set the plug ${L(recess)} below the face`,
+        detail: `Push it past the tile with the screw’s shank; screw of ${L(screw)} or a little longer, by hand at the end.`,
+      },
+    ],
+    cautions: [
+      ...(intoWall || thicknessMm <= v.tileThicknessMm + 1e-6
+        ? []
+        : [
+            {
+              code: 'reaches-past-tile' as const,
+              message: `${L(depthMm)} goes through the ${L(thicknessMm)} you entered for the piece: is there wall enough behind the tile?`,
+            },
+          ]),
+    ],
+  }),
   draw: (v, { diameter }, _, { L }) => {
     const hole = diameter.targetMm;
     const recess = v.tileThicknessMm + v.adhesiveMm;

@@ -1,15 +1,10 @@
-import { solveEnvelope, type Envelope } from '../../math/envelopeCholesky';
+import { conjugateGradients, type DiagonalChange } from '../../math/conjugateGradients';
+import { solveEnvelope } from '../../math/envelopeCholesky';
 import { factorWith, type PreparedPlate } from './preparePlate';
 import { tensions } from './tensions';
 
 /** Contact is settled when no node changes sides; this often it is tried. */
 const MAX_CONTACT_ROUNDS = 40;
-/**
- * Steps of conjugate gradients after which factoring anew is the shorter way: a factor of this mean
- * width costs about a tenth of it in solves.
- */
-const stepsWorth = ({ size, values }: Envelope): number =>
-  Math.max(6, Math.round(values.length / size / 10));
 /** Of the nodes: when more than these have changed, steps would be too many anyway. */
 const MANY = 0.12;
 /** Residual beside the load at which the steps end: while contact is looked for, and at last. */
@@ -76,7 +71,7 @@ export function bendPlate(
     const stepped =
       change.length === 0
         ? solveEnvelope(factor, b)
-        : change.length < MANY * nodes && steps(factor, b, u, change, tolerance);
+        : change.length < MANY * nodes && conjugateGradients(factor, change, b, u, tolerance);
     if (stepped) u = stepped;
     else {
       const anew = factorWith(prepared, touching);
@@ -104,74 +99,18 @@ export function bendPlate(
 }
 
 /** Rows whose spring is not as it was factored, and by how much, N/mm. */
-interface Change {
-  readonly row: number;
-  readonly springNPerMm: number;
-}
-
 function changeBetween(
   { plate, rowOf }: PreparedPlate,
   factored: Uint8Array,
   touching: Uint8Array,
-): readonly Change[] {
-  const changes: Change[] = [];
+): readonly DiagonalChange[] {
+  const changes: DiagonalChange[] = [];
   for (let node = 0; node < touching.length; node++) {
     const sign = (touching[node] ?? 0) - (factored[node] ?? 0);
     if (sign !== 0)
-      changes.push({ row: rowOf[node] ?? 0, springNPerMm: sign * (plate.springNPerMm[node] ?? 0) });
+      changes.push({ row: rowOf[node] ?? 0, by: sign * (plate.springNPerMm[node] ?? 0) });
   }
   return changes;
-}
-
-/**
- * Solves (A + Δ)·u = b, A by its factor and Δ a few springs, by preconditioned conjugate gradients.
- * A·p is carried along rather than multiplied out, since A·z is the residual itself.
- * @returns null when it takes too many steps, or the springs no longer hold
- */
-function steps(
-  factor: Envelope,
-  b: Float64Array,
-  start: Float64Array,
-  change: readonly Change[],
-  tolerance: number,
-): Float64Array | null {
-  const size = b.length;
-  // From u₀ = A⁻¹(b − Δ·u): A·u₀ is known, so the first residual is too.
-  const guess = Float64Array.from(b);
-  for (const { row, springNPerMm } of change)
-    guess[row] = (guess[row] ?? 0) - springNPerMm * (start[row] ?? 0);
-  const u = solveEnvelope(factor, guess);
-  const r = new Float64Array(size);
-  for (const { row, springNPerMm } of change)
-    r[row] = springNPerMm * ((start[row] ?? 0) - (u[row] ?? 0));
-  const enough = tolerance * Math.sqrt(inner(b, b));
-  const max = stepsWorth(factor);
-  let z = solveEnvelope(factor, r);
-  const p = Float64Array.from(z);
-  const Ap = Float64Array.from(r);
-  let rz = inner(r, z);
-  for (let step = 0; step < max; step++) {
-    if (Math.sqrt(inner(r, r)) <= enough) return u;
-    const Sp = Float64Array.from(Ap);
-    for (const { row, springNPerMm } of change)
-      Sp[row] = (Sp[row] ?? 0) + springNPerMm * (p[row] ?? 0);
-    const curvature = inner(p, Sp);
-    if (!(curvature > 0)) return null;
-    const α = rz / curvature;
-    for (let i = 0; i < size; i++) {
-      u[i] = (u[i] ?? 0) + α * (p[i] ?? 0);
-      r[i] = (r[i] ?? 0) - α * (Sp[i] ?? 0);
-    }
-    z = solveEnvelope(factor, r);
-    const next = inner(r, z);
-    const β = next / rz;
-    rz = next;
-    for (let i = 0; i < size; i++) {
-      p[i] = (z[i] ?? 0) + β * (p[i] ?? 0);
-      Ap[i] = (r[i] ?? 0) + β * (Ap[i] ?? 0);
-    }
-  }
-  return null;
 }
 
 /** Directions in which something must lie beyond the load. */
@@ -202,12 +141,6 @@ function doesTip({ plate }: PreparedPlate, loadN: Float64Array): boolean {
     if (!bears) return true;
   }
   return false;
-}
-
-function inner(a: Float64Array, b: Float64Array): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += (a[i] ?? 0) * (b[i] ?? 0);
-  return sum;
 }
 
 function recover(settled: Settled, u: Float64Array, rounds: number): PlateSolution {

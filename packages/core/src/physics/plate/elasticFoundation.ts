@@ -74,12 +74,16 @@ export function heldNodes(scene: BendingScene, { x, y }: PlateMesh): readonly nu
     return onEdge.filter((node) => Math.min(x[node] ?? 0, scene.widthMm - (x[node] ?? 0)) < mm);
   };
   const straight = within(LINE_SUPPORT);
-  return straight.length >= 4 ? straight : within(ROUND_SUPPORT);
+  const ys = straight.map((node) => y[node] ?? 0);
+  const isStraight = Math.max(...ys) - Math.min(...ys) >= STRAIGHT_SHARE * scene.heightMm;
+  return isStraight ? straight : within(ROUND_SUPPORT);
 }
 
 /** Of the width: a straight end lies on its batten, a round one as far in as this. */
 const LINE_SUPPORT = 1e-3;
 const ROUND_SUPPORT = 0.04;
+/** Of the height: an end that is straight for so long is. A circle is within LINE_SUPPORT for a sixteenth of its own. */
+const STRAIGHT_SHARE = 0.25;
 
 /** A board under or over a triangle adds its own bending stiffness, unglued. */
 export function stiffening(scene: BendingScene, mesh: PlateMesh): Float64Array {

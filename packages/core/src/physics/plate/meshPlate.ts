@@ -115,15 +115,14 @@ function* ringsAbout(
   mostMm: number,
 ): Generator<PointMm> {
   const reach = Math.max(...edge.map(({ a }) => distance(a, centre))) * 1.5;
-  const radii: number[] = [];
-  if (radiusMm > 0) radii.push(radiusMm);
+  const inner: number[] = [];
   for (let r = radiusMm; r > 0.9 * leastMm;) {
     r -= ROW * (leastMm + GROWTH * (radiusMm - r));
-    if (r > 0.45 * leastMm) radii.push(r);
+    if (r > 0.45 * leastMm) inner.push(r);
   }
   yield* onRing(centre, radiusMm, leastMm, 0);
   yield centre;
-  for (const [index, r] of radii.slice(1).entries())
+  for (const [index, r] of inner.entries())
     yield* onRing(centre, r, leastMm + GROWTH * (radiusMm - r), index + 1);
   let r = radiusMm;
   for (let index = 1; r < reach; index++) {
@@ -198,12 +197,12 @@ function joined(
       xMm: nodes.reduce((sum, node) => sum + (x[node] ?? 0), 0) / 3,
       yMm: nodes.reduce((sum, node) => sum + (y[node] ?? 0), 0) / 3,
     };
-    const area = areaOf(all, nodes);
-    if (Math.abs(area) < SLIVER * sideAt(middle) ** 2) continue;
+    // Delaunator goes round clockwise.
+    const [a, c, b] = nodes;
+    if (areaOf(all, [a, b, c]) < SLIVER * sideAt(middle) ** 2) continue;
     // Only triangles between nodes of the edges can lie beyond them.
     if (nodes.every((node) => node < onEdges) && !isOnPlate(middle)) continue;
-    const [a, b, c] = nodes;
-    kept.push(...(area > 0 ? [a, b, c] : [a, c, b]));
+    kept.push(a, b, c);
   }
   return compacted({ x, y, corners: Int32Array.from(kept) });
 }

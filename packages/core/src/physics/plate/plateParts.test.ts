@@ -1,19 +1,10 @@
-import { freeEdges } from '../../layout/outline';
 import { bendPlate } from './bendPlate';
 import type { BendingScene } from './bendingScene';
 import { heldNodes, isOnEdge, springsUnder, stiffening, twistGap } from './elasticFoundation';
 import { locator } from './locate';
-import { meshPlate, type Focus } from './meshPlate';
-import { neighboursOf, nodeOrder } from './nodeOrder';
 import { discLoad, nodeAreas, patchShares, ringLoad } from './nodeShares';
-import {
-  areaOf,
-  cornersOf,
-  evenAxis,
-  rectangleMesh,
-  triangleCount,
-  type PlateMesh,
-} from './plateMesh';
+import { paneOf } from './paneFixtures';
+import { cornersOf, evenAxis, rectangleMesh, triangleCount, type PlateMesh } from './plateMesh';
 import { preparePlate, type HeldPlate } from './preparePlate';
 
 const sum = (values: Iterable<number>): number => [...values].reduce((all, one) => all + one, 0);
@@ -25,18 +16,7 @@ const nodeAt = (mesh: PlateMesh, xMm: number, yMm: number): number =>
     const p = at(mesh, node);
     return Math.hypot(p.xMm - xMm, p.yMm - yMm) < 1e-6;
   });
-const scene = {
-  edge: freeEdges({ kind: 'rectangle', widthMm: 40, heightMm: 20 }),
-  widthMm: 40,
-  heightMm: 20,
-  thicknessMm: 6,
-  youngModulusMpa: 70_000,
-  poisson: 0.22,
-  pads: [],
-  boards: [],
-  edgesHeld: 'none',
-  twistMm: 0,
-} as unknown as BendingScene;
+const scene = paneOf(40, 20);
 
 describe('what holds a plate', () => {
   it('stands off by its twist at two corners across, by half in the middle', () => {
@@ -128,97 +108,6 @@ describe('loads and places', () => {
     }
     expect(ringLoad(GRID, locate, { xMm: 38, yMm: 9 }, 6, 30)).toBeNull();
     expect(discLoad(GRID, locate, { xMm: 38, yMm: 9 }, 9, 30)).toBeNull();
-  });
-});
-
-describe('a mesh about a rim', () => {
-  const focus: Focus = { centre: { xMm: 100, yMm: 60 }, radiusMm: 15, leastMm: 3 };
-  const MOST_MM = 14;
-  const sideAt = (x: number, y: number): number =>
-    Math.min(MOST_MM, 3 + 0.22 * Math.abs(Math.hypot(x - 100, y - 60) - 15));
-  const meshed = meshPlate({
-    edge: freeEdges({ kind: 'rectangle', widthMm: 200, heightMm: 150 }),
-    gaps: [],
-    foci: [focus],
-    mostMm: MOST_MM,
-  });
-  if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
-  const { mesh } = meshed;
-  const points = Array.from(mesh.x.keys(), (node) => at(mesh, node));
-  const middleOf = (nodes: readonly number[]) => ({
-    x: sum(nodes.map((node) => mesh.x[node] ?? 0)) / 3,
-    y: sum(nodes.map((node) => mesh.y[node] ?? 0)) / 3,
-  });
-
-  it('has triangles of the wished size everywhere, none of them a sliver', () => {
-    const ratios = Array.from({ length: triangleCount(mesh) }, (_, triangle) => {
-      const nodes = cornersOf(mesh, triangle);
-      const { x, y } = middleOf(nodes);
-      return areaOf(mesh, nodes) / ((Math.sqrt(3) / 4) * sideAt(x, y) ** 2);
-    });
-    expect(Math.min(...ratios)).toBeGreaterThan(0.1);
-    expect(Math.max(...ratios)).toBeLessThan(3);
-    const mean = sum(ratios) / ratios.length;
-    expect(mean).toBeGreaterThan(0.75);
-    expect(mean).toBeLessThan(1.25);
-    expect(sum(nodeAreas(mesh))).toBeCloseTo(30_000, 6);
-  });
-
-  it('has nodes on the rim’s own circle and in its middle, and mirrors about it', () => {
-    const onRim = points.filter((p) => Math.abs(Math.hypot(p.xMm - 100, p.yMm - 60) - 15) < 1e-6);
-    // 2π·15/3 = 31.4 sides, to a multiple of four.
-    expect(onRim).toHaveLength(32);
-    expect(points.some((p) => p.xMm === 100 && p.yMm === 60)).toBe(true);
-    const inside = points.filter((p) => Math.hypot(p.xMm - 100, p.yMm - 60) < 14);
-    expect(inside.length).toBeGreaterThan(30);
-    const hasMirror = ({ xMm, yMm }: (typeof points)[number]): boolean =>
-      points.some((p) => Math.hypot(p.xMm + xMm - 200, p.yMm - yMm) < 1e-6);
-    expect(points.every(hasMirror)).toBe(true);
-  });
-
-  it('keeps its nodes apart, and along the edge as near as wished', () => {
-    const nearest = points.map((p, index) => {
-      const off = points.map((other, one) =>
-        one === index ? Infinity : Math.hypot(p.xMm - other.xMm, p.yMm - other.yMm),
-      );
-      return Math.min(...off) / sideAt(p.xMm, p.yMm);
-    });
-    expect(Math.min(...nearest)).toBeGreaterThan(0.54);
-    const bottom = points.filter(({ yMm }) => yMm === 0).map(({ xMm }) => xMm);
-    const sorted = bottom.sort((a, b) => a - b);
-    for (const [index, x] of sorted.slice(1).entries()) {
-      const before = sorted[index] ?? 0;
-      const wished = sideAt((x + before) / 2, 0);
-      expect((x - before) / wished).toBeGreaterThan(0.85);
-      expect((x - before) / wished).toBeLessThan(1.05);
-    }
-  });
-
-  it('is numbered so that neighbours stand near each other, each node once', () => {
-    const order = nodeOrder(mesh);
-    expect([...order].sort((a, b) => a - b)).toEqual(points.map((_, node) => node));
-    const neighbours = neighboursOf(mesh);
-    const profile = (places: Int32Array): number => {
-      const place = new Map([...places].map((node, where) => [node, where]));
-      return sum(
-        [...places].map(
-          (node, where) =>
-            where - Math.min(where, ...(neighbours[node] ?? []).map((one) => place.get(one) ?? 0)),
-        ),
-      );
-    };
-    const swept = Int32Array.from(points.keys()).sort(
-      (a, b) => (mesh.x[a] ?? 0) - (mesh.x[b] ?? 0) || (mesh.y[a] ?? 0) - (mesh.y[b] ?? 0),
-    );
-    expect(profile(order)).toBeLessThanOrEqual(profile(swept));
-    // Two plates that do not touch are both numbered.
-    const apart: PlateMesh = {
-      x: Float64Array.of(0, 1, 0, 5, 6, 5),
-      y: Float64Array.of(0, 0, 1, 0, 0, 1),
-      corners: Int32Array.of(0, 1, 2, 3, 4, 5),
-    };
-    expect([...nodeOrder(apart)].sort((a, b) => a - b)).toEqual([0, 1, 2, 3, 4, 5]);
-    expect(neighboursOf(apart)[1]).toEqual([0, 2]);
   });
 });
 

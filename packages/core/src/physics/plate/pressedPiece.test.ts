@@ -1,27 +1,14 @@
 import { freeEdges } from '../../layout/outline';
-import { bendPiece, loadRadius, preparePieceEvenly, pressPiece } from './bendPiece';
+import { bendPiece, loadRadius, preparePiece, preparePieceEvenly, pressPiece } from './bendPiece';
 import type { BendingScene } from './bendingScene';
+import { paneOf } from './paneFixtures';
 
-const pane = (over: Partial<BendingScene> = {}): BendingScene => ({
-  edge: freeEdges({ kind: 'rectangle', widthMm: 300, heightMm: 200 }),
-  widthMm: 300,
-  heightMm: 200,
-  gaps: [],
-  thicknessMm: 6,
-  youngModulusMpa: 70_000,
-  poisson: 0.22,
-  densityKgPerM3: 2500,
-  lies: false,
-  bedNPerMm3: 0.1,
-  pads: [],
-  edgesHeld: 'none',
-  twistMm: 0,
-  clamps: [],
-  boards: [],
-  rim: { xMm: 110, yMm: 90, meanRadiusMm: 12 },
-  forceN: 40,
-  ...over,
-});
+const pane = (over: Partial<BendingScene> = {}): BendingScene =>
+  paneOf(300, 200, {
+    bedNPerMm3: 0.1,
+    rim: { xMm: 110, yMm: 90, meanRadiusMm: 12 },
+    ...over,
+  });
 function pressed(scene: BendingScene) {
   const { bending, field } = bendPiece(scene);
   if (bending.kind !== 'bent' || !field) throw new Error(JSON.stringify(bending));
@@ -66,6 +53,15 @@ it('says where it is stretched most: anywhere, under the rim, and at the edge', 
   // The clamp strains it most, and does so before anybody drills.
   expect(Math.hypot(bending.at.xMm - 285, bending.at.yMm - 185)).toBeLessThan(30);
   expect(bending.atRestMpa / bending.stressMpa).toBeGreaterThan(0.5);
+  const stands = (p: Node, { xMm, yMm }: typeof bending.at) => p.xMm === xMm && p.yMm === yMm;
+  expect(nodes.find((p) => stands(p, bending.at))?.[bending.face]).toBe(bending.stressMpa);
+  const atEdge = nodes.find((p) => stands(p, bending.edgeAt));
+  expect(atEdge && Math.max(atEdge.far, atEdge.near)).toBe(bending.edgeMpa);
+  const rest = preparePiece(scene);
+  if (rest.kind !== 'ready' || !rest.piece.atRest) throw new Error(rest.kind);
+  const { farTensionMpa, nearTensionMpa } = rest.piece.atRest;
+  const worst = nodes.findIndex((p) => stands(p, bending.at));
+  expect(bending.atRestMpa).toBe((bending.face === 'far' ? farTensionMpa : nearTensionMpa)[worst]);
   expect(bending.carriedN).toBeCloseTo(440, 3);
   expect(bending.deflectionMm).toBe(Math.max(...nodes.map(({ w }) => w)));
 });

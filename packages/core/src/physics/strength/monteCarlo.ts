@@ -1,8 +1,9 @@
 import { widening } from '../exit/exitChip';
 import { pressedTime } from '../cutting/pressedTime';
 import { normalDraws, seededRandom } from '../../math/seededRandom';
-import { ageHazard, handlingBase, thinHazard } from './handlingHazard';
+import { ageHazard, handlingBase, thinHazard, type HandlingCase } from './handlingHazard';
 import { UNKNOWNS, type RiskModel, type SpreadUnknown, type Unknown } from './riskModel';
+import type { StressSite } from './stressSites';
 import { weibullHazard } from './weibull';
 
 /** F ∝ s^−0.3: a hand presses a rim harder that turns out duller. */
@@ -51,6 +52,12 @@ const COLUMN = Object.fromEntries(UNKNOWNS.map((name, column) => [name, column])
   Record<Unknown, number>
 >;
 
+/** The sd of each unknown in the column of its deviates; 0 where it is held still. */
+const spreadColumns = (sd: RiskModel['sd'], frozen?: Unknown): Float64Array =>
+  Float64Array.from(UNKNOWNS, (unknown) =>
+    unknown === 'identity' || unknown === frozen ? 0 : sd[unknown],
+  );
+
 /**
  * Every draw carried through the model: force log-normal, speed, sharpness, rate, pauses, toughness,
  * thickness, heat, strength and m by their spreads. The heat stress goes with force times speed, the
@@ -68,10 +75,10 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
   const chipMm = new Float64Array(chip ? draws : 0);
   const odds = new Float64Array(draws);
   const width = UNKNOWNS.length;
+  const sds = spreadColumns(sd, frozen);
   const handBase = handlingBase(handling);
   // Λ is the mean over what is not known of people, so its draws are shifted down by half their variance.
   const handShift = frozen === 'handling' ? 0 : sd.handling ** 2 / 2;
-  const sheet = handling.sheetThicknessMm;
   const sheetMm = chip?.sheetThicknessMm ?? null;
   const thinAtMiddle = sheetMm === null ? 1 : widening(PLAIN, sheetMm);
   const strained = strains.some(({ sites }) => sites.length > 0);
@@ -80,8 +87,10 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
 
   for (let draw = 0; draw < draws; draw++) {
     const row = draw * width;
-    const at = (unknown: SpreadUnknown): number =>
-      unknown === frozen || sd[unknown] === 0 ? 0 : (z[row + COLUMN[unknown]] ?? 0) * sd[unknown];
+    const at = (unknown: SpreadUnknown): number => {
+      const column = COLUMN[unknown];
+      return (z[row + column] ?? 0) * (sds[column] ?? 0);
+    };
     const dull = at('sharpness');
     const s = s0 * Math.exp(dull);
     const f = Math.exp(at('force') - PRESSED_FOR_DULL * dull);
@@ -107,10 +116,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
     }
 
     const handHazard =
-      handBase *
-      thinHazard(sheet === null ? null : sheet * t) *
-      ageHazard(Math.min(s, 1), handling.abrasive) *
-      Math.exp(at('handling') - handShift);
+      handHazardAt(handling, handBase, t, s) * Math.exp(at('handling') - handShift);
     let stressHazard = 0;
     if (strained) {
       const m = Math.max(MIN_MODULUS, strength.weibullModulus * (1 + at('weibull')));
@@ -122,14 +128,7 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
         for (const site of sites)
           stressHazard +=
             site.lengthShare *
-            weibullHazard(
-              site.thermalMpa * heat +
-                (site.pressedMpa * f) / (t * t) +
-                site.atRestMpa / t +
-                model.builtInMpa,
-              fractileMpa,
-              m,
-            );
+            weibullHazard(stressAt(site, heat, f, t) + model.builtInMpa, fractileMpa, m);
       }
     }
     const sound = Math.exp(-handHazard - stressHazard) * (1 - model.treatmentOdds);
@@ -137,6 +136,21 @@ export function tryMany(model: RiskModel, deviates: Deviates, frozen?: Unknown):
   }
   return { timeS, chipMm, odds };
 }
+
+/** σ_thermal·heat + σ_pressed·f/t² + σ_rest/t, each as many times its middle, MPa. */
+const stressAt = (site: StressSite, heat: number, f: number, t: number): number =>
+  site.thermalMpa * heat + (site.pressedMpa * f) / (t * t) + site.atRestMpa / t;
+
+/** Λ_hand of one draw, from its own thickness (times t) and sharpness s. */
+const handHazardAt = (
+  { sheetThicknessMm, abrasive }: HandlingCase,
+  base: number,
+  t: number,
+  s: number,
+): number =>
+  base *
+  thinHazard(sheetThicknessMm === null ? null : sheetThicknessMm * t) *
+  ageHazard(Math.min(s, 1), abrasive);
 
 function identityAt(
   { identities }: RiskModel,

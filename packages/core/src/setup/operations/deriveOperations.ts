@@ -1,5 +1,5 @@
 import { isBuilding } from '../../data/pieceForms';
-import type { Face, OperationKindId } from '../../data/operations';
+import type { Face, HandKindId, OperationKindId } from '../../data/operations';
 import type { FitNumbers } from '../../layout/purposes/fit';
 import { coreBreaks, type SolidStretch } from '../../physics/cutting/passes';
 import { layersFromFarFace, type DepthLayer } from '../cutLayers';
@@ -16,7 +16,7 @@ type Draft =
       readonly toMm: number;
       readonly setup: ResolvedSetup;
     }
-  | { readonly does: OperationKindId; readonly face: Face; readonly atMm: number };
+  | { readonly does: HandKindId; readonly face: Face; readonly atMm: number };
 
 /** What the part asks of the operations. */
 export type PartAsks = Pick<FitNumbers, 'behindMm' | 'easesEdges' | 'roughensWall'>;

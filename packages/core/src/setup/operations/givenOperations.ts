@@ -2,7 +2,7 @@ import { BIT_FAMILIES, type BitFamilyId } from '../../data/bits/bitFamilies';
 import { COOLANTS } from '../../data/coolants';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 import type { Material } from '../../data/materials/material';
-import { OPERATION_KINDS, type Face } from '../../data/operations';
+import { isByHand, type Face } from '../../data/operations';
 import type { Coupling, Kit } from '../../documents/kit';
 import type { Operation } from '../../documents/operation';
 import type { Setup } from '../../documents/setup';
@@ -69,18 +69,19 @@ export function givenOperations(drillCase: DrillCase): GivenOperations {
     const add = (clash: Clash, field?: string): void => {
       clashes.push({ index, ...(field === undefined ? {} : { field }), clash });
     };
-    if (!OPERATION_KINDS[given.does].cuts) {
+    const { does } = given;
+    if (isByHand(does)) {
       const face = given.face ?? operations.at(-1)?.face ?? 'near';
       const atMm = given.toMm ?? walk.depthMm[face];
       operations.push({
         kind: 'hand',
         id: given.id,
-        does: given.does,
+        does,
         face,
         helper: given.helper ?? null,
         atMm,
       });
-      if (given.does === 'break-out')
+      if (does === 'break-out')
         walk = { ...walk, coreFromMm: { ...walk.coreFromMm, [face]: atMm } };
       return;
     }

@@ -1,4 +1,4 @@
-import type { Face, Help, OperationKindId } from '../../data/operations';
+import type { Face, HandKindId, Help, OperationKindId } from '../../data/operations';
 import type { Coupling } from '../../documents/kit';
 import type { ResolvedSetup } from '../resolvedSetup';
 
@@ -22,6 +22,7 @@ export interface CutOperation extends OperationHead {
 /** Work of hands at a depth of its face, mm. */
 export interface HandOperation extends OperationHead {
   readonly kind: 'hand';
+  readonly does: HandKindId;
   readonly atMm: number;
 }
 

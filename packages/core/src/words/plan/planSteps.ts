@@ -1,5 +1,6 @@
 import { FEED_AIDS } from '../../data/machines/feedAids';
 import { capitalised } from '../sentence';
+import type { HandKindId } from '../../data/operations';
 import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import { COOLANTS } from '../../data/coolants';
 import type { Hold } from '../../data/choices';
@@ -45,88 +46,81 @@ export function operationSteps(context: PlanInUnits, one: WorkedOperation): Step
   ];
 }
 
-function ownSteps(context: PlanInUnits, one: WorkedOperation): Step[] {
-  const { units, hole } = context;
+function ownSteps(context: PlanInUnits, one: WorkedOperation): readonly Step[] {
   const { operation, cut } = one;
-  if (cut) {
-    const cuts = cutsOf(context);
-    return [
-      ...(cut === cuts[0] ? setUpSteps(context, cut) : cut.swapped ? [changeTo(context, cut)] : []),
-      ...cutSteps(context, cut),
-      ...(cut === cuts.at(-1) ? outSteps(context, cut) : []),
-    ];
-  }
-  const at = formatLengthShort(operation.kind === 'hand' ? operation.atMm : 0, units);
-  switch (operation.does) {
-    case 'mark':
-      return [
-        ...partSteps(context, 'before'),
-        { kind: 'prepare', title: 'Mark the hole', detail: markDetail(context) },
-      ];
-    case 'break-out':
-      return [coreBreak(context, one)];
-    case 'chisel':
-      if (context.fit?.roughensWall && one.operation === lastChisel(context))
-        return [
-          {
-            kind: 'clean',
-            title: 'Rough the wall',
-            detail:
-              'Grout does not hold on a cored wall: chisel it rough all round, and the floor level.',
-          },
-        ];
-      return [
-        {
+  if (operation.kind === 'hand') return HAND_STEPS[operation.does](context, one, operation.atMm);
+  if (!cut) return [];
+  const cuts = cutsOf(context);
+  return [
+    ...(cut === cuts[0] ? setUpSteps(context, cut) : cut.swapped ? [changeTo(context, cut)] : []),
+    ...cutSteps(context, cut),
+    ...(cut === cuts.at(-1) ? outSteps(context, cut) : []),
+  ];
+}
+
+/** What is done by hand at a depth, mm. */
+type HandSteps = (context: PlanInUnits, one: WorkedOperation, atMm: number) => readonly Step[];
+
+const HAND_STEPS: Readonly<Record<HandKindId, HandSteps>> = {
+  mark: (context) => [
+    ...partSteps(context, 'before'),
+    { kind: 'prepare', title: 'Mark the hole', detail: markDetail(context) },
+  ],
+  'break-out': (context, one) => [coreBreak(context, one)],
+  chisel: (context, one, atMm) => [
+    context.fit?.roughensWall && one.operation === lastChisel(context)
+      ? {
+          kind: 'clean',
+          title: 'Rough the wall',
+          detail:
+            'Grout does not hold on a cored wall: chisel it rough all round, and the floor level.',
+        }
+      : {
           kind: 'core-break',
-          title: `Chisel clear at ${at}`,
+          title: `Chisel clear at ${formatLengthShort(atMm, context.units)}`,
           detail:
             'Motor off. Small blows, away from the good edge. Hammer off again before the diamond bit goes back.',
         },
-      ];
-    case 'turn-over':
-      return [
-        {
-          kind: 'flip',
-          title: 'Turn the piece over',
-          detail:
-            `At ${at}. Carry the centre to the other face and finish from there. ${crossingText(context)}`.trim(),
-        },
-      ];
-    case 'go-round':
-      return [
-        {
-          kind: 'flip',
-          title: 'Go round to the other side',
-          detail:
-            `At ${at}. Carry the centre round: measure it from two edges, or follow the pilot. ${crossingText(context)}`.trim(),
-        },
-      ];
-    case 'ease-edge':
-      return [
-        {
-          kind: 'clean',
-          title: 'Ease the edge',
-          detail: context.fit?.easesEdges
-            ? 'Both rims: a sharp one saws through what hangs in it. Fine abrasive, wet, until a thread slides.'
-            : 'Fine abrasive, wet, once round each rim: no more than takes the sharpness off.',
-        },
-      ];
-    default:
-      return [
-        {
-          kind: 'clean',
-          title: allDry(context) ? 'Clear the dust and look' : 'Rinse and look',
-          detail: `${allDry(context) ? 'Draw the dust out with the vacuum, not by breath.' : 'Rinse the fines before they dry.'} Check ${formatLength(hole.diameterMm, units)}, chips on both faces, hidden cracks; ease the sharp edge, wet.`,
-        },
-        ...partSteps(context, 'after'),
-        {
-          kind: 'done',
-          title: 'Done',
-          detail: 'Note how it went: the wear of the bit is counted on.',
-        },
-      ];
-  }
-}
+  ],
+  'turn-over': (context, _, atMm) => [
+    {
+      kind: 'flip',
+      title: 'Turn the piece over',
+      detail:
+        `At ${formatLengthShort(atMm, context.units)}. Carry the centre to the other face and finish from there. ${crossingText(context)}`.trim(),
+    },
+  ],
+  'go-round': (context, _, atMm) => [
+    {
+      kind: 'flip',
+      title: 'Go round to the other side',
+      detail:
+        `At ${formatLengthShort(atMm, context.units)}. Carry the centre round: measure it from two edges, or follow the pilot. ${crossingText(context)}`.trim(),
+    },
+  ],
+  'ease-edge': ({ fit }) => [
+    {
+      kind: 'clean',
+      title: 'Ease the edge',
+      detail: fit?.easesEdges
+        ? 'Both rims: a sharp one saws through what hangs in it. Fine abrasive, wet, until a thread slides.'
+        : 'Fine abrasive, wet, once round each rim: no more than takes the sharpness off.',
+    },
+  ],
+  clean: (context) => [
+    {
+      kind: 'clean',
+      title: allDry(context) ? 'Clear the dust and look' : 'Rinse and look',
+      detail: `${allDry(context) ? 'Draw the dust out with the vacuum, not by breath.' : 'Rinse the fines before they dry.'} Check ${formatLength(context.hole.diameterMm, context.units)}, chips on both faces, hidden cracks; ease the sharp edge, wet.`,
+    },
+    ...partSteps(context, 'after'),
+    {
+      kind: 'done',
+      title: 'Done',
+      detail: 'Note how it went: the wear of the bit is counted on.',
+    },
+  ],
+};
 
 /** What is chiselled once the cutting is done. */
 const lastChisel = ({ operations }: PlanInUnits) =>

@@ -15,6 +15,8 @@ export const draftWords = {
   yours: 'Yours',
   theirs: 'Theirs',
   andMore: (more: number): string => `And ${more} more.`,
+  saving: 'Saving…',
+  triedOnly: 'Tried, not kept',
   saved: 'Saved',
   keptHere: 'Kept here',
 };

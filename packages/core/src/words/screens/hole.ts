@@ -118,6 +118,7 @@ export const holeWords = {
   anEstimate:
     'An engineering estimate, with its spread beside each number: it does not replace your makers’ instructions or local rules.',
   layers: (count: number): string => `${count} layers`,
+  through: 'through',
   deep: (depth: string): string => `${depth} deep`,
   piece: 'Piece',
   holeAndPlace: 'Hole and place',

@@ -7,8 +7,8 @@ import {
   type Held,
   type LearnedLevel,
   type LearningReport,
-} from '../../learning/learningReport';
-import type { Doubt } from '../../learning/loggedHole';
+} from '../../run/learning/learningReport';
+import type { Doubt } from '../../run/learning/loggedHole';
 import type { UnitSystem } from '../../data/unitSystem';
 import { formatMoney, ofYourMoney } from '../units/money';
 import { oddsInWords } from '../odds';

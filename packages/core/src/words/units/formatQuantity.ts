@@ -1,3 +1,4 @@
+import type { NumberLimit } from '../../data/schema/limits';
 import {
   KG_PER_LB,
   LITRE_PER_US_QUART,
@@ -20,6 +21,13 @@ const joined = (shown: ShownQuantity): string => `${shown.value} ${shown.unit}`;
 /** Newtons in one of the units force is read in. */
 export const newtonPerForce = ({ force }: UnitSystem): number =>
   ({ N: 1, kgf: NEWTON_PER_KGF, lbf: NEWTON_PER_LBF })[force];
+
+/** A limit of newtons in the unit force is typed in: three figures, rounded down to stay within it. */
+export function forceLimit(limit: NumberLimit, units: UnitSystem): NumberLimit {
+  const max = limit.max / newtonPerForce(units);
+  const step = 10 ** (Math.floor(Math.log10(max)) - 2);
+  return { ...limit, max: Math.floor(max / step) * step, unit: units.force };
+}
 
 export function showForce(forceN: number, units: UnitSystem): ShownQuantity {
   const perUnit = newtonPerForce(units);

@@ -2,6 +2,7 @@ import {
   formatDuration,
   formatDurationSpan,
   formatFlow,
+  forceLimit,
   formatForce,
   formatPressure,
   formatTempRise,
@@ -124,6 +125,15 @@ it('rounds without exponent', () => {
   expect(
     [0.001234, 0.5, 26.389, 812.3, 10_185.9].map((value) => formatSignificant(value, 2)),
   ).toEqual(['0.0012', '0.5', '26', '810', '10\u2009000']);
+});
+
+it('limits a force as it is typed to three figures that are no more newtons', () => {
+  const limit = { above: 0, max: 5000, unit: 'N' };
+  expect(forceLimit(limit, METRIC)).toEqual(limit);
+  // 5000/9.80665 = 509.9 and 5000/4.44822 = 1124.05: up, both would be over.
+  const kilograms = { length: 'mm', force: 'kgf' } as const;
+  expect(forceLimit(limit, kilograms)).toEqual({ above: 0, max: 509, unit: 'kgf' });
+  expect(forceLimit(limit, INCH_POUND)).toEqual({ above: 0, max: 1120, unit: 'lbf' });
 });
 
 it('converts force, pressure, heat, volume and flow', () => {

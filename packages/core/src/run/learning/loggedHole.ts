@@ -1,25 +1,15 @@
-import type { ChipSpread, TimeSpread } from '../documents/plan';
-import type { ForceFelt } from '../data/choices';
-import type { RunEvent } from '../documents/runEvent';
-import { isOver } from '../run/runState';
-import { replayRun } from '../run/replay';
-import { bitUses, runRecord } from '../run/runRecord';
+import type { ChipSpread, TimeSpread } from '../../documents/plan';
+import type { RunEvent } from '../../documents/runEvent';
+import { isOver } from '../runState';
+import { replayRun } from '../replay';
+import { bitUses, runRecord } from '../runRecord';
+import type { Target } from './mixedModel';
 
 /** One hole of the log as it is learned from: what was planned, and what came of it. */
-export interface LoggedHole {
+export interface LoggedHole extends Target {
   readonly id: string;
   /** When it was begun, ISO 8601. */
   readonly at: string;
-  readonly material: string;
-  readonly family: string;
-  /** null where nobody said with which, whose hand, from what sheet. */
-  readonly bit: string | null;
-  readonly person: string | null;
-  readonly sheet: string | null;
-  /** How hard it was pressed beside the plan, where somebody said. */
-  readonly force?: ForceFelt | undefined;
-  /** Holes the bit had cut before, cracked ones too. */
-  readonly holesBefore: number;
   /** From start to through, stops included; null where that is not known. */
   readonly takenS: number | null;
   /** Calculated, without the log. */

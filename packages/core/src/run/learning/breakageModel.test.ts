@@ -1,4 +1,4 @@
-import { seededRandom } from '../math/seededRandom';
+import { seededRandom } from '../../math/seededRandom';
 import { fitBreakage, type BreakageFit, type BreakTarget, type BreakTrial } from './breakageModel';
 import { oddsBand } from './experience';
 

@@ -1,5 +1,5 @@
-import { normalDraws, seededRandom } from '../math/seededRandom';
-import type { TimeSpread } from '../documents/plan';
+import { normalDraws, seededRandom } from '../../math/seededRandom';
+import type { TimeSpread } from '../../documents/plan';
 
 /** What a bit's holes cost as it ages; money in one's own. */
 export interface BitCosts {

@@ -1,5 +1,5 @@
-import { writeRun } from '../run/runFixtures';
-import type { LogRatio } from '../documents/experience';
+import { writeRun } from '../runFixtures';
+import type { LogRatio } from '../../documents/experience';
 import { chipBounds, learn } from './learn';
 import type { Target } from './mixedModel';
 import { loggedRun, type LoggedHole } from './loggedHole';

@@ -1,7 +1,7 @@
-import type { Experience, LoggedFactors } from '../documents/experience';
-import type { Bit } from '../documents/kit';
-import type { TimeSpread } from '../documents/plan';
-import { Z_90 } from '../math/normal';
+import type { Experience, LoggedFactors } from '../../documents/experience';
+import type { Bit } from '../../documents/kit';
+import type { TimeSpread } from '../../documents/plan';
+import { Z_90 } from '../../math/normal';
 import type { Learned } from './learn';
 
 type AgedBit = Pick<Bit, 'id' | 'family' | 'holesCut'>;

@@ -1,7 +1,7 @@
-import type { LoggedFactors } from '../documents/experience';
-import type { TimeSpread } from '../documents/plan';
-import { Z_90 } from '../math/normal';
-import { CHIP_SIZES_MM } from '../run/chipSizes';
+import type { LoggedFactors } from '../../documents/experience';
+import type { TimeSpread } from '../../documents/plan';
+import { Z_90 } from '../../math/normal';
+import { CHIP_SIZES_MM } from '../chipSizes';
 import { fitBreakage } from './breakageModel';
 import type { LoggedHole } from './loggedHole';
 import { fitMixed, type MixedFit, type Target, type Trial } from './mixedModel';

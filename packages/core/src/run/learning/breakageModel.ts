@@ -1,4 +1,4 @@
-import type { LogRatio } from '../documents/experience';
+import type { LogRatio } from '../../documents/experience';
 import {
   addGram,
   diagonalOf,
@@ -9,8 +9,13 @@ import {
   sparsityOf,
   type SparseFactor,
   type Sparsity,
-} from '../math/sparseCholesky';
-import { sparseMatrix, sparseRow, transposeTimes, type SparseMatrix } from '../math/sparseMatrix';
+} from '../../math/sparseCholesky';
+import {
+  sparseMatrix,
+  sparseRow,
+  transposeTimes,
+  type SparseMatrix,
+} from '../../math/sparseMatrix';
 
 /** One logged hole, as far as its breaking tells something. */
 export interface BreakTrial {

@@ -1,11 +1,11 @@
-import type { TimeSpread } from '../documents/plan';
-import type { Bit } from '../documents/kit';
-import { Z_90 } from '../math/normal';
-import type { DrillCase } from '../setup/drillCase';
+import type { TimeSpread } from '../../documents/plan';
+import type { Bit } from '../../documents/kit';
+import { Z_90 } from '../../math/normal';
+import type { DrillCase } from '../../setup/drillCase';
 import { bitChange } from './bitChange';
 import type { ChangePoint } from './changeBit';
 import { experienceOf } from './experience';
-import type { Experience } from '../documents/experience';
+import type { Experience } from '../../documents/experience';
 import { lifetimes, lifetimesOf } from './lifetimes';
 import { learn, type Learned, type Told } from './learn';
 import type { Doubt, LoggedHole } from './loggedHole';

@@ -1,6 +1,6 @@
-import type { ForceFelt } from '../data/choices';
-import type { LogRatio } from '../documents/experience';
-import { truncatedNormal, Z_90 } from '../math/normal';
+import type { ForceFelt } from '../../data/choices';
+import type { LogRatio } from '../../documents/experience';
+import { truncatedNormal, Z_90 } from '../../math/normal';
 import {
   addGram,
   diagonalIn,
@@ -14,7 +14,7 @@ import {
   sparsityOf,
   type SparseFactor,
   type Sparsity,
-} from '../math/sparseCholesky';
+} from '../../math/sparseCholesky';
 import {
   dot,
   sparseMatrix,
@@ -23,21 +23,24 @@ import {
   transposeTimes,
   type SparseMatrix,
   type SparseRow,
-} from '../math/sparseMatrix';
+} from '../../math/sparseMatrix';
 
-/** One logged hole, as far as its time or its chip tells something. */
-export interface Trial {
+/** What a hole is known by, drilled or to be drilled. */
+export interface Target {
   readonly material: string;
   readonly family: string;
-  /** null where nobody said. */
+  /** null where nobody said with which, whose hand, from what sheet or batch. */
   readonly bit: string | null;
   readonly person: string | null;
-  /** Sheet or batch the piece is from. */
   readonly sheet: string | null;
   /** How hard it was pressed beside the plan; as planned where nobody said. */
   readonly force?: ForceFelt | undefined;
-  /** Holes the bit had cut before. */
+  /** Holes the bit had cut before, cracked ones too. */
   readonly holesBefore: number;
+}
+
+/** One logged hole, as far as its time or its chip tells something. */
+export interface Trial extends Target {
   /** ln(found/planned): of the time to the depth that was reached, or of the chip. */
   readonly lnRatio: number;
   /** Where only bounds are known, these; `lnRatio` lies between them. */
@@ -47,12 +50,6 @@ export interface Trial {
   /** Standard deviation of the logarithm the plan was given with. */
   readonly plannedSd: number;
 }
-
-/** What a hole to be drilled is known by. */
-export type Target = Pick<
-  Trial,
-  'material' | 'family' | 'bit' | 'person' | 'sheet' | 'force' | 'holesBefore'
->;
 
 /** Where shops, stones, tools and hands differ from the plan. `wear` is a slope by family over the bit's age. */
 export const LEVELS = [

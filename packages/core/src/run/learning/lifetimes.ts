@@ -1,6 +1,6 @@
-import type { LogRatio } from '../documents/experience';
-import type { Bit } from '../documents/kit';
-import { truncatedNormal } from '../math/normal';
+import type { LogRatio } from '../../documents/experience';
+import type { Bit } from '../../documents/kit';
+import { truncatedNormal } from '../../math/normal';
 import type { LoggedHole } from './loggedHole';
 
 /** One bit: lives it has cut, by plan, of those after which it hardly cuts; and whether it does not any more. */

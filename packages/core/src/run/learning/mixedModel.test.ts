@@ -1,4 +1,4 @@
-import { normalDraws, seededRandom } from '../math/seededRandom';
+import { normalDraws, seededRandom } from '../../math/seededRandom';
 import { fitMixed, LEVELS, type Target, type Trial, type Variances } from './mixedModel';
 
 const SD = 0.5;
