@@ -113,6 +113,24 @@ test('a double tap answers one question; back and reload keep the answers @once'
   await expect(page.getByTestId('answers')).toContainText('5.5 mm');
 });
 
+test('whoever goes back the moment a page is seen again, goes back @once', async ({ page }) => {
+  await page.goto('/new');
+  await page.getByTestId('thing-shell').click();
+  await page.getByRole('radio', { name: '40 mm' }).click();
+  await expect(page.getByTestId('question-thickness')).toBeVisible();
+  await page.addInitScript(() => {
+    const seen = new MutationObserver(() => {
+      if (document.querySelector('[data-testid=question-thickness]') === null) return;
+      seen.disconnect();
+      history.back();
+    });
+    seen.observe(document, { childList: true, subtree: true });
+  });
+  await page.reload();
+  await expect(page.getByTestId('question-size')).toBeVisible();
+  await expect(page).not.toHaveURL(/size=/);
+});
+
 test('what was started last is begun again with a tap, in a new job or beside the other', async ({
   page,
 }) => {

@@ -6,7 +6,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { Slot } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect, useState } from 'react';
 import { keepAnswers } from '../api/keptAnswers';
 import { ApiProblem } from '../api/problem';
 import { useSendNewThings } from '../api/useSendNewThings';
@@ -44,6 +44,19 @@ const makeClient = (): QueryClient =>
     },
   });
 
+/**
+ * The page at the address. It follows the address from the moment it is seen: a state set in a layout effect makes
+ * React run all effects before the browser's next event. Otherwise whoever goes back between a page's coming and its
+ * effects, a second on a slow phone, is put where they were, and what they went back to is overwritten.
+ */
+function Pages() {
+  const [, setSeen] = useState(false);
+  useLayoutEffect(() => {
+    setSeen(true);
+  }, []);
+  return <Slot />;
+}
+
 export function AppRoot() {
   const [client] = useState(makeClient);
   const theme = useThemeName();
@@ -79,7 +92,7 @@ export function AppRoot() {
             </Suspense>
             <View flex={1} minHeight={0}>
               <WhoIsHere>
-                <Slot />
+                <Pages />
               </WhoIsHere>
             </View>
           </View>
