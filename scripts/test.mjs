@@ -72,6 +72,7 @@ async function runChecks() {
         'cli/src',
       ],
     ],
+    ['depcruise', ['--config', '.dependency-cruiser.page.cjs', 'apps/app/app']],
     ...types.map((project) => ['tsc', ['-p', project]]),
   ];
   const failed = [];

@@ -1,3 +1,4 @@
+import { rankSetups } from '@nucleon/core/advice/choice/rankSetups';
 import { rankingInWords } from '@nucleon/core/words/advice/rankingInWords';
 import { rememberingBend } from '@nucleon/core/physics/plate/bender';
 import { MODEL_VERSION } from '@nucleon/core/documents/plan';
@@ -9,7 +10,7 @@ import { NUCLEON_VERSION } from './version';
 
 /** Prints what is owned that makes the hole, best first, and what cannot and why. */
 export function chooseHole(drillCase: DrillCase, console: Console, units: UnitSystem): number {
-  const outcome = rankingInWords(drillCase, units, rememberingBend());
+  const outcome = rankingInWords(rankSetups(drillCase, rememberingBend()), units);
   if (outcome.kind === 'faulty') {
     outcome.faults.forEach((fault) => {
       console.err(faultLine(fault));

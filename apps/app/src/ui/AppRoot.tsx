@@ -52,7 +52,7 @@ const makeClient = (): QueryClient =>
 function Pages() {
   const [, setSeen] = useState(false);
   useLayoutEffect(() => {
-    setSeen(true);
+    setSeen(true); // eslint-disable-line react-hooks/set-state-in-effect -- the render at once is what is wanted
   }, []);
   return <Slot />;
 }

@@ -1,7 +1,16 @@
 import { operationPresets } from '@nucleon/core/advice/operationPresets';
 import { comparisonsInWords } from '@nucleon/core/words/advice/comparisonsInWords';
 import { edgeTruthInWords } from '@nucleon/core/words/advice/edgeTruthInWords';
-import type { HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
+import { bitsForPurpose } from '@nucleon/core/advice/choice/bitsForPurpose';
+import { compareMethods } from '@nucleon/core/advice/choice/compareMethods';
+import { edgeTruth } from '@nucleon/core/advice/choice/edgeTruth';
+import { hireOrBuy, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
+import { rankSetups } from '@nucleon/core/advice/choice/rankSetups';
+import { rankSupports } from '@nucleon/core/advice/choice/rankSupports';
+import { rankWater } from '@nucleon/core/advice/choice/rankWater';
+import { stepChain } from '@nucleon/core/advice/choice/stepChain';
+import type { Fit } from '@nucleon/core/documents/fit';
+import { bitsForPurposeInWords } from '@nucleon/core/words/advice/bitsForPurposeInWords';
 import { hireInWords } from '@nucleon/core/words/advice/hireInWords';
 import { rankingInWords } from '@nucleon/core/words/advice/rankingInWords';
 import { supportsInWords } from '@nucleon/core/words/advice/supportsInWords';
@@ -31,9 +40,10 @@ export const TASKS = {
   bentPlan: ({ drillCase, units }: AskedHole) => makePlan(drillCase, units, bend),
   stress: (asked: AskedHole) => stressView(asked, bend),
   oddsRow: oddsRows(bend),
-  supports: ({ drillCase, units }: AskedHole) => supportsInWords(drillCase, bend, units),
+  supports: ({ drillCase, units }: AskedHole) =>
+    supportsInWords(rankSupports(drillCase, bend), units),
   edges: ({ drillCase, units, judged }: AskedHole & { readonly judged: readonly JudgedRule[] }) =>
-    edgeTruthInWords(drillCase, judged, bend, units),
+    edgeTruthInWords(edgeTruth(drillCase, judged, bend), units),
   packing: ({
     cases,
     units,
@@ -41,17 +51,22 @@ export const TASKS = {
     kind: 'listed' as const,
     items: packingListOf(cases, units),
   }),
-  waters: ({ drillCase, units }: AskedHole) => waterInWords(drillCase, bend, units),
+  waters: ({ drillCase, units }: AskedHole) => waterInWords(rankWater(drillCase, bend), units),
   water: (asked: AskedHole & { readonly dryForS: number }) => waterView(asked, bend),
-  rank: ({ drillCase, units }: AskedHole) => rankingInWords(drillCase, units, bend),
-  compare: ({ drillCase, units }: AskedHole) => comparisonsInWords(drillCase, units, bend),
-  chain: ({ drillCase, units }: AskedHole) => chainInWords(drillCase, units),
+  rank: ({ drillCase, units }: AskedHole) => rankingInWords(rankSetups(drillCase, bend), units),
+  compare: ({ drillCase, units }: AskedHole) =>
+    comparisonsInWords(compareMethods(drillCase, bend), units),
+  chain: ({ drillCase, units }: AskedHole) => chainInWords(stepChain(drillCase), units),
   risk: ({ drillCase }: AskedHole) => {
     const assessed = assessHole(drillCase, { bend });
     return assessed.kind === 'faulty' ? faultyInWords(assessed) : assessed;
   },
   hire: ({ drillCase, prices }: AskedHole & { readonly prices: Partial<HirePrices> }) =>
-    hireInWords(drillCase, prices),
+    hireInWords(hireOrBuy(drillCase, prices)),
+  bitsForPurpose: ({ drillCase, units, fit }: AskedHole & { readonly fit: Fit }) => ({
+    kind: 'judged' as const,
+    bits: bitsForPurposeInWords(bitsForPurpose(drillCase, fit), fit, units),
+  }),
   presets: ({ drillCase }: AskedHole) => ({
     kind: 'listed' as const,
     presets: operationPresets(drillCase),

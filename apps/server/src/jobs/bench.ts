@@ -1,5 +1,5 @@
 import type { Bench } from '@nucleon/contract/wire';
-import { isDue } from '@nucleon/core/run/learning/learningReport';
+import { isDue } from '@nucleon/core/run/learning/bitDue';
 import { isUsable } from '@nucleon/core/setup/assumeSetup';
 import type { DataSource } from 'typeorm';
 import { workshopNow } from '../database/workshop';

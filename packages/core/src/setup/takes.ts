@@ -1,5 +1,7 @@
 import type { Holder, Shank } from '../data/couplings/shank';
 import { CONNECTIONS } from '../data/couplings/connections';
+import { MACHINE_KINDS } from '../data/machines/machineKinds';
+import type { Machine } from '../documents/kit';
 
 /** A collet closes on a shank this much off its size, mm. */
 const COLLET_GRIP_MM = 0.1;
@@ -17,3 +19,7 @@ export function takes(holder: Holder, shank: Shank): boolean {
     ? holder.sizesMm.some((one) => Math.abs(one - sizeMm) <= COLLET_GRIP_MM)
     : sizeMm >= (holder.leastMm ?? 0) && sizeMm <= (holder.mostMm ?? Infinity);
 }
+
+/** What a machine holds bits with: its own, or what its kind usually has. */
+export const holdersOf = (machine: Machine): readonly Holder[] =>
+  machine.holders?.length ? machine.holders : MACHINE_KINDS[machine.kind].holders;

@@ -1,6 +1,6 @@
 import { chooseWords } from '@nucleon/core/words/screens/choose';
 import { routes } from '../../routes';
-import { byBitAndMachine } from '@nucleon/core/advice/choice/rankSetups';
+import { byBitAndMachine } from '@nucleon/core/advice/choice/byBitAndMachine';
 import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
 import { useRouter } from 'expo-router';
 import Plus from 'lucide-react-native/icons/plus';

@@ -1,11 +1,11 @@
 import { chooseWords } from '@nucleon/core/words/screens/choose';
 import { learningWords } from '@nucleon/core/words/screens/learning';
-import type { BitDue } from '@nucleon/core/run/learning/learningReport';
+import type { BitDue } from '@nucleon/core/run/learning/bitDue';
 import { commonWords } from '@nucleon/core/words/screens/common';
 import { costReason, outcomeFigures } from '@nucleon/core/words/advice/outcomeWords';
 import { formatMoney } from '@nucleon/core/words/units/money';
 import type { DescribedSetup } from '@nucleon/core/words/advice/rankingInWords';
-import { meansInWords } from '@nucleon/core/words/advice/rankingInWords';
+import { meansInWords } from '@nucleon/core/words/advice/meansInWords';
 import { COOLANTS } from '@nucleon/core/data/coolants';
 import { APART_WORDS } from '@nucleon/core/data/couplings/apart';
 import { useState } from 'react';

@@ -1,6 +1,6 @@
 import { compareWords } from '@nucleon/core/words/screens/compare';
 import { commonWords } from '@nucleon/core/words/screens/common';
-import { COMPARED_FIGURES } from '@nucleon/core/advice/choice/compareMethods';
+import { COMPARED_FIGURES } from '@nucleon/core/advice/choice/comparedFigures';
 import type {
   DescribedComparison,
   DescribedMethod,

@@ -1,7 +1,7 @@
 import { hireWords } from '@nucleon/core/words/screens/hire';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { formatMoney } from '@nucleon/core/words/units/money';
-import { MAX_HOLES, type HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
+import type { HirePrices } from '@nucleon/core/advice/choice/hireOrBuy';
 import { Suspense, useMemo, useState } from 'react';
 import { LineSwatch } from '../../drawing/LineSwatch';
 import { Measured } from '../../drawing/Measured';
@@ -27,7 +27,6 @@ const PRICES: readonly { readonly key: keyof HirePrices; readonly label: string 
   { key: 'orderedHoleMoney', label: hireWords.drilledForYouHole },
   { key: 'orderedTripMoney', label: hireWords.andTrip },
 ];
-const HOLES_LIMIT = { min: 1, max: MAX_HOLES, unit: hireWords.holes };
 
 /** What one to sixty holes like this cost, done this way or that. */
 export function HireScreen() {
@@ -62,7 +61,11 @@ function HireRoom(loaded: LoadedHole) {
           <NumberBox
             label={hireWords.howManyHolesLike}
             value={holes}
-            limit={HOLES_LIMIT}
+            limit={{
+              min: 1,
+              max: weighed.options[0]?.costMoney.length ?? 1,
+              unit: hireWords.holes,
+            }}
             onChange={(value) => {
               if (value) setHoles(Math.round(value));
             }}

@@ -1,6 +1,6 @@
 import type { StoredBit, StoredMachine, StoredParts } from '@nucleon/contract/wire';
 import type { Experience } from '@nucleon/core/documents/experience';
-import { isDue, type BitDue } from '@nucleon/core/run/learning/learningReport';
+import { isDue, type BitDue } from '@nucleon/core/run/learning/bitDue';
 import type { House } from '@nucleon/core/documents/house';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';

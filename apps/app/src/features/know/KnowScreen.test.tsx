@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { DETAIL, fakeApi, ownThreadPlanner, PIECE, type Sent } from '../../testingApi';
 import { PlannerProvider } from '../../workers/PlannerProvider';
-import { KnowScreen } from './KnowScreen';
+import KnowScreen from './KnowScreen';
 
 const mockNavigate = jest.fn();
 jest.mock('expo-router', () => ({

@@ -3,7 +3,7 @@ import { HoleLoader } from '../hole/HoleLoader';
 import { KnowPath } from './KnowPath';
 
 /** Getting to know the piece, one question a screen. */
-export function KnowScreen() {
+export default function KnowScreen() {
   return (
     <HoleLoader title={knowWords.identifyPiece}>
       {(loaded) => <KnowPath key={loaded.detail.hole.id} {...loaded} />}

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { fakeApi, HOLE, PIECE, DETAIL, type Sent } from '../../testingApi';
 import { MarksScreen } from '../marks/MarksScreen';
-import { PlaceScreen } from './PlaceScreen';
+import PlaceScreen from './PlaceScreen';
 
 jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn() }),

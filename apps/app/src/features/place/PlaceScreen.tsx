@@ -10,7 +10,7 @@ import { Failed, Loading } from '../../ui/StateView';
 import { PlaceRoom } from './PlaceRoom';
 
 /** Where the holes of one piece go. */
-export function PlaceScreen() {
+export default function PlaceScreen() {
   const { jobId, pieceId, hole } = useLocalSearchParams<{
     jobId: string;
     pieceId: string;

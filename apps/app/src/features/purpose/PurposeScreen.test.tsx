@@ -40,7 +40,9 @@ it('sizes the hole from the part and feeds it to the hole with the bit', async (
   const log = open('shaft');
   typeIn(await screen.findByTestId('field-shaftDiameterMm'), '21.6');
   expect(screen.getByTestId('fit-target')).toHaveTextContent('22 mm');
-  expect(screen.getByText('Use 22 mm with Cup saw 22')).toBeTruthy();
+  await waitFor(() => {
+    expect(screen.getByTestId('use-fit')).toHaveTextContent('Use 22 mm with Cup saw 22');
+  });
   fireEvent.click(screen.getByTestId('use-fit'));
   expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1/holes/h1');
   await waitFor(() => {

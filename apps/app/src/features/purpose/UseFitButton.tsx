@@ -19,7 +19,7 @@ interface UseFitButtonProps {
 export function UseFitButton({ room, kind, purpose, home }: UseFitButtonProps) {
   const units = useUnits();
   const router = useRouter();
-  const { outcome, bits, pickedBit, given } = purpose;
+  const { outcome, bits, isJudged, pickedBit, given } = purpose;
   const picked = bits?.fitting.find((one) => one.bit.id === pickedBit)?.bit;
   const fit = outcome.kind === 'fits' ? outcome.fit : null;
   const diameterMm = fit && holeDiameter(fit, picked);
@@ -38,7 +38,7 @@ export function UseFitButton({ room, kind, purpose, home }: UseFitButtonProps) {
       }
       look="main"
       grow
-      disabled={diameterMm === null}
+      disabled={diameterMm === null || !isJudged}
       onPress={use}
       testID="use-fit"
     />

@@ -1,7 +1,4 @@
-import {
-  bitsForPurposeInWords,
-  type DescribedBitsForPurpose,
-} from '@nucleon/core/words/advice/bitsForPurposeInWords';
+import type { DescribedBitsForPurpose } from '@nucleon/core/words/advice/bitsForPurposeInWords';
 import { findMaterial } from '@nucleon/core/data/materials/materials';
 import type { Purpose } from '@nucleon/core/layout/purposes/definePurpose';
 import { fitInWords, type FitOutcome } from '@nucleon/core/words/purposes/fitInWords';
@@ -9,6 +6,7 @@ import { PURPOSES, sceneOf, type PurposeKind } from '@nucleon/core/layout/purpos
 import { useMemo, useState } from 'react';
 import { useUnits } from '../display/displayStore';
 import { caseOf } from '../hole/useLivePlan';
+import { useTask } from '../../workers/useTask';
 import type { HoleRoom } from '../hole/useHoleRoom';
 
 type Given = Readonly<Record<string, unknown>>;
@@ -21,6 +19,8 @@ export interface PurposeDraft {
   readonly outcome: FitOutcome;
   /** Owned bits for it; null until the part is known. */
   readonly bits: DescribedBitsForPurpose | null;
+  /** Whether they are of the part as it is entered now, or cannot be judged. */
+  readonly isJudged: boolean;
   readonly pickedBit: string | null;
   readonly pickBit: (id: string | null) => void;
 }
@@ -41,15 +41,17 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
     () => fitInWords(tool, given, sceneOf(piece, material), units),
     [tool, given, piece, material, units],
   );
-  const bits = useMemo(() => {
+  const asked = useMemo(() => {
     if (outcome.kind !== 'fits') return null;
     const drillCase = caseOf(
       detail.job,
       { piece, hole: { ...hole, purpose: { ...given, kind } } },
       workshop,
     );
-    return bitsForPurposeInWords(drillCase, outcome.fit, units);
+    return { drillCase, units, fit: outcome.fit };
   }, [outcome, given, kind, hole, piece, detail.job, workshop, units]);
+  const judged = useTask('bitsForPurpose', asked);
+  const bits = asked && judged.outcome?.kind === 'judged' ? judged.outcome.bits : null;
   return {
     tool,
     given,
@@ -61,6 +63,7 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
     },
     outcome,
     bits,
+    isJudged: judged.of === asked || judged.faults.length > 0,
     // The best one that does not spoil the edge, until the person chooses otherwise.
     pickedBit: picked === undefined ? bestBit(bits) : picked,
     pickBit,

@@ -3,7 +3,7 @@ import { caseWith, type JobParts } from '../../setup/jobFixtures';
 import { makePlan } from '../../words/plan/makePlan';
 import { METRIC } from '../../data/unitSystem';
 import { bitsForPurposeInWords } from '../../words/advice/bitsForPurposeInWords';
-import { verdictOf } from './bitsForPurpose';
+import { bitsForPurpose, verdictOf } from './bitsForPurpose';
 import { insteadOfDrilling } from '../../words/advice/insteadOfDrilling';
 
 function scene(parts: JobParts) {
@@ -28,7 +28,7 @@ describe('bits for a purpose', () => {
   it('takes those whose chips the gasket hides, and says by how much others miss', () => {
     const { drillCase, plan } = fitting(60, 'press');
     if (!plan.fit) throw new Error('no fit');
-    const found = bitsForPurposeInWords(drillCase, plan.fit, METRIC);
+    const found = bitsForPurposeInWords(bitsForPurpose(drillCase, plan.fit), plan.fit, METRIC);
     expect(found.fitting.map((one) => [one.bit.id, one.verdict])).toEqual([
       ['right', 'covered'],
       ['tube', 'covered'],
@@ -38,7 +38,7 @@ describe('bits for a purpose', () => {
   it('rejects a bit whose chips the gasket cannot hide', () => {
     const { drillCase, plan } = fitting(33, 'freehand');
     if (!plan.fit) throw new Error('no fit');
-    const found = bitsForPurposeInWords(drillCase, plan.fit, METRIC);
+    const found = bitsForPurposeInWords(bitsForPurpose(drillCase, plan.fit), plan.fit, METRIC);
     expect(found.fitting.every((one) => one.verdict === 'not-covered')).toBe(true);
     expect(found.fitting[0]?.text).toMatch(/^Rejected: chips of about .* the part hides 0\.25 mm/);
   });

@@ -2,6 +2,7 @@ import { type DrillCase, withSetup } from '../../setup/drillCase';
 import type { JobFault } from '../../setup/jobFault';
 import type { Setup } from '../../documents/setup';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
+import { COMPARED_FIGURES, type ComparedFigure } from './comparedFigures';
 import { contextOf } from '../../plan/contextOf';
 import type { PlanContext } from '../../plan/planContext';
 import { SCHOOLS, takeWay, type School } from '../../setup/schools';
@@ -29,9 +30,6 @@ export interface Method {
   /** Best of the columns in these, by name. */
   readonly bestIn: readonly ComparedFigure[];
 }
-
-export const COMPARED_FIGURES = ['time', 'crack', 'chip', 'effort', 'cost'] as const;
-export type ComparedFigure = (typeof COMPARED_FIGURES)[number];
 
 export interface Comparison {
   readonly id: QuestionId;

@@ -41,7 +41,7 @@ it('follows the prices it is given', () => {
 
 it('hires a stand for a wall and a press for a loose piece', () => {
   const titles = (parts: JobParts) => {
-    const outcome = hireInWords(caseWith(parts));
+    const outcome = hireInWords(hireOrBuy(caseWith(parts)));
     return outcome.kind === 'weighed' ? outcome.hireOrBuy.options.map((one) => one.title) : [];
   };
   expect(titles({})).toContain('Hired: bench drill press');

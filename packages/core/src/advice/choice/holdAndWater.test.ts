@@ -10,6 +10,8 @@ import { edgeTruthInWords } from '../../words/advice/edgeTruthInWords';
 import { supportsInWords } from '../../words/advice/supportsInWords';
 import { waterInWords } from '../../words/advice/waterInWords';
 import { holdAdvice } from '../../words/advice/holdAdvice';
+import { edgeTruth } from './edgeTruth';
+import { rankWater } from './rankWater';
 import { rankSupports } from './rankSupports';
 import { cloudingText, waterAdvice } from '../../words/advice/waterAdvice';
 import { cloudingOf } from './clouding';
@@ -27,7 +29,7 @@ const POT = {
 } as const;
 
 it('ranks what a pane may lie on, firmest exits first, with what each asks', () => {
-  const outcome = supportsInWords(caseWith(), bend);
+  const outcome = supportsInWords(rankSupports(caseWith(), bend));
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const { ranked } = outcome;
   const cost = ranked.map((one) => one.outcome.cost.totalMoney);
@@ -54,7 +56,7 @@ it('beds round ware in what follows it before anything flat', () => {
 });
 
 it('ranks the ways of wetting, and says why others cannot', () => {
-  const outcome = waterInWords(caseWith(), bend);
+  const outcome = waterInWords(rankWater(caseWith(), bend));
   if (outcome.kind !== 'ranked') throw new Error('faulty');
   const rise = (kind: string) => outcome.ranked.find((one) => one.kind === kind)?.tempRiseK ?? NaN;
   expect(rise('still-bath')).toBeLessThan(rise('bottle'));
@@ -150,7 +152,7 @@ it('sets the stress near an edge beside the rules of thumb', () => {
   const [hole] = piece?.holes ?? [];
   if (!piece || !hole) throw new Error('no hole');
   const judged = judgeEdges({ piece, material: MATERIALS['float-glass'], hole }, []);
-  const told = edgeTruthInWords(caseIn(file), judged, bend, METRIC);
+  const told = edgeTruthInWords(edgeTruth(caseIn(file), judged, bend), METRIC);
   if (told.kind !== 'told') throw new Error(told.why);
   const stress = told.curve.map(({ bendingMpa }) => bendingMpa);
   expect(stress[0]).toBeGreaterThan(1.3 * (stress.at(-1) ?? 0));

@@ -1,7 +1,7 @@
 import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
-import type { Holder } from '../../data/couplings/shank';
+import { holdersOf } from '../../setup/takes';
 import { chainReach, couplingChain } from '../../setup/couplingChain';
 import { contactOf, rimSpeedAt } from '../../physics/cutting/contact';
 import { chooseSpeed } from '../../physics/cutting/chooseSpeed';
@@ -64,9 +64,6 @@ type Judge = (trial: Trial) => object | null;
 const PRESS_CLEARANCE_MM = 10;
 /** Under half of the least speed it hardly cuts. */
 const MIN_SPEED_SHARE = 0.5;
-
-export const holdersOf = (machine: Machine): readonly Holder[] =>
-  machine.holders?.length ? machine.holders : MACHINE_KINDS[machine.kind].holders;
 
 export const hasSpindleWater = (machine: Machine): boolean =>
   machine.spindleWater ?? MACHINE_KINDS[machine.kind].spindleWater;

@@ -33,7 +33,7 @@ const rank = (kit: Kit): Ranking => {
   return found.ranking;
 };
 const described = (kit: Kit) => {
-  const found = rankingInWords(caseIn(fileWith(kit)));
+  const found = rankingInWords(rankSetups(caseIn(fileWith(kit))));
   if (found.kind === 'faulty') throw new Error(JSON.stringify(found.faults));
   return found.ranking;
 };

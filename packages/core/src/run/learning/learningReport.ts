@@ -3,7 +3,7 @@ import type { Bit } from '../../documents/kit';
 import { Z_90 } from '../../math/normal';
 import type { DrillCase } from '../../setup/drillCase';
 import { bitChange } from './bitChange';
-import type { ChangePoint } from './changeBit';
+import type { BitDue } from './bitDue';
 import { experienceOf } from './experience';
 import type { Experience } from '../../documents/experience';
 import { lifetimes, lifetimesOf } from './lifetimes';
@@ -25,17 +25,6 @@ export interface LearnedLevel {
   readonly rate: TimeSpread;
   readonly runs: number;
 }
-
-/** A bit, and when it costs more than it saves. */
-export interface BitDue extends ChangePoint {
-  readonly bitId: string;
-  readonly name: string;
-  readonly holesCut: number;
-}
-
-/** It has cut as many holes as it pays for. */
-export const isDue = ({ changeAt, holesCut }: Pick<BitDue, 'changeAt' | 'holesCut'>): boolean =>
-  holesCut >= changeAt.p50;
 
 /** A run with something against it; a person may have put it back all the same. */
 export interface Doubted {

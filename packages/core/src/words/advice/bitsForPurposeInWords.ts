@@ -1,8 +1,7 @@
-import { bitsForPurpose, type BitForPurpose } from '../../advice/choice/bitsForPurpose';
+import type { BitForPurpose, BitsForPurpose } from '../../advice/choice/bitsForPurpose';
 import type { UnitSystem } from '../../data/unitSystem';
 import type { Fit } from '../../documents/fit';
 import type { OwnedBit } from '../../layout/purposes/ownedFit';
-import type { DrillCase } from '../../setup/drillCase';
 import { formatLength, formatLengthAbout } from '../units/length';
 import { missText } from './rankingInWords';
 
@@ -14,11 +13,10 @@ export interface DescribedBitsForPurpose {
 }
 
 export function bitsForPurposeInWords(
-  drillCase: DrillCase,
+  { fitting, misses }: BitsForPurpose,
   fit: Fit,
   units: UnitSystem,
 ): DescribedBitsForPurpose {
-  const { fitting, misses } = bitsForPurpose(drillCase, fit);
   return {
     fitting: fitting.map((one) => ({ ...one, text: fittingText(one, fit, units) })),
     misses: misses.map((one) => ({ ...one, text: missText(one.missMm, units) })),

@@ -1,15 +1,9 @@
-import {
-  stepChain,
-  type BitChain,
-  type ChainChoice,
-  type PilotRule,
-} from '../../advice/choice/stepChain';
+import type { BitChain, ChainChoice, ChainOutcome, PilotRule } from '../../advice/choice/stepChain';
 import type { Fault } from '../../documents/fault';
 import type { Bit } from '../../documents/kit';
-import type { DrillCase } from '../../setup/drillCase';
 import { formatDuration } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
-import { METRIC, type UnitSystem } from '../../data/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import { faultyInWords } from '../faults';
 
 /** Steps or straight to size, as it is shown. */
@@ -32,11 +26,7 @@ const PILOT_RULES = {
 
 export const pilotRuleText = (rule: PilotRule): string => PILOT_RULES[rule];
 
-export function chainInWords(
-  drillCase: DrillCase,
-  units: UnitSystem = METRIC,
-): DescribedChainOutcome {
-  const outcome = stepChain(drillCase);
+export function chainInWords(outcome: ChainOutcome, units: UnitSystem): DescribedChainOutcome {
   if (outcome.kind === 'faulty') return faultyInWords(outcome);
   if (outcome.kind === 'no-bit')
     return {

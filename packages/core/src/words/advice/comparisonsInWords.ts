@@ -1,15 +1,13 @@
-import {
-  compareMethods,
-  type Comparison,
-  type Method,
-  type Verdict,
+import type {
+  CompareOutcome,
+  Comparison,
+  Method,
+  Verdict,
 } from '../../advice/choice/compareMethods';
 import type { Outcome } from '../../advice/choice/outcome';
 import type { ChainChoice } from '../../advice/choice/stepChain';
-import { METRIC, type UnitSystem } from '../../data/unitSystem';
+import type { UnitSystem } from '../../data/unitSystem';
 import type { Fault } from '../../documents/fault';
-import type { Bend } from '../../physics/plate/bender';
-import type { DrillCase } from '../../setup/drillCase';
 import { SCHOOLS, type School, type SchoolWay } from '../../setup/schools';
 import { oddsInWords } from '../odds';
 import { formatDuration, formatForce } from '../units/formatQuantity';
@@ -38,11 +36,9 @@ export type DescribedCompareOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 export function comparisonsInWords(
-  drillCase: DrillCase,
-  units: UnitSystem = METRIC,
-  bend?: Bend,
+  outcome: CompareOutcome,
+  units: UnitSystem,
 ): DescribedCompareOutcome {
-  const outcome = compareMethods(drillCase, bend);
   return outcome.kind === 'faulty'
     ? faultyInWords(outcome)
     : { kind: 'compared', comparisons: outcome.comparisons.map((one) => said(one, units)) };

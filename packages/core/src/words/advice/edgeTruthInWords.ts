@@ -1,12 +1,9 @@
-import {
-  edgeTruth,
-  type EdgeTruth,
-  type EdgeUntold,
-  type RuleTruth,
+import type {
+  EdgeTruth,
+  EdgeTruthOutcome,
+  EdgeUntold,
+  RuleTruth,
 } from '../../advice/choice/edgeTruth';
-import type { JudgedRule } from '../../layout/edgeRules';
-import type { Bend } from '../../physics/plate/bender';
-import type { DrillCase } from '../../setup/drillCase';
 import { faultsInWords } from '../faults';
 import { oddsInWords } from '../odds';
 import { formatPressure } from '../units/formatQuantity';
@@ -38,13 +35,7 @@ const VERDICT: Readonly<Record<RuleTruth['verdict'], (odds: string) => string>> 
   laxer: (odds) => `Asks less than stress does here.${odds} Go by the stress.`,
 };
 
-export function edgeTruthInWords(
-  drillCase: DrillCase,
-  judged: readonly JudgedRule[],
-  bend: Bend,
-  units: UnitSystem,
-): DescribedEdge {
-  const truth = edgeTruth(drillCase, judged, bend);
+export function edgeTruthInWords(truth: EdgeTruthOutcome, units: UnitSystem): DescribedEdge {
   if (truth.kind === 'untold') {
     const { why } = truth;
     return {

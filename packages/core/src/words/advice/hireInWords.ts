@@ -1,15 +1,12 @@
-import {
-  hireOrBuy,
-  MAX_HOLES,
-  type HireOption,
-  type HireOrBuy,
-  type HirePrices,
-  type WayToHaveIt,
+import type {
+  HireOption,
+  HireOrBuy,
+  HireOutcome,
+  WayToHaveIt,
 } from '../../advice/choice/hireOrBuy';
 import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 import type { Fault } from '../../documents/fault';
-import type { DrillCase } from '../../setup/drillCase';
 import { formatDuration } from '../units/formatQuantity';
 import { faultyInWords } from '../faults';
 
@@ -49,12 +46,7 @@ const WAY_WORDS = {
   },
 } as const satisfies Record<WayToHaveIt, Record<'title' | 'text', (option: HireOption) => string>>;
 
-/** @param own prices that are known better than the usual ones */
-export function hireInWords(
-  drillCase: DrillCase,
-  own: Partial<HirePrices> = {},
-): DescribedHireOutcome {
-  const outcome = hireOrBuy(drillCase, own);
+export function hireInWords(outcome: HireOutcome): DescribedHireOutcome {
   if (outcome.kind === 'faulty') return faultyInWords(outcome);
   const { options, cheapestFrom, prices } = outcome.hireOrBuy;
   const said = options.map((one) => ({
@@ -78,6 +70,6 @@ function cheapestText(
   if (!first) return '';
   const start = `For one hole, ${title(first.way)} costs least`;
   return others.length === 0
-    ? `${start}, and it stays so up to ${MAX_HOLES}.`
+    ? `${start}, and it stays so up to ${options[0]?.costMoney.length ?? 1}.`
     : `${start}; ${others.map(({ holes, way }) => `from ${holes}, ${title(way)}`).join('; ')}.`;
 }

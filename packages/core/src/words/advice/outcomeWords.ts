@@ -5,7 +5,7 @@ import { formatDuration, formatDurationSpan, formatForce } from '../units/format
 import { formatLengthAbout } from '../units/length';
 import { formatMoney } from '../units/money';
 import type { UnitSystem } from '../../data/unitSystem';
-import type { ComparedFigure } from '../../advice/choice/compareMethods';
+import type { ComparedFigure } from '../../advice/choice/comparedFigures';
 import type { HoleCost, Outcome } from '../../advice/choice/outcome';
 
 export interface OutcomeFigure {

@@ -1,14 +1,11 @@
-import {
-  rankSetups,
-  type ImpossibleSetup,
-  type RankedSetup,
-  type Ranking,
+import type {
+  ImpossibleSetup,
+  RankedSetup,
+  Ranking,
+  RankOutcome,
 } from '../../advice/choice/rankSetups';
-import { COOLANTS } from '../../data/coolants';
 import type { Fault } from '../../documents/fault';
 import type { Bit } from '../../documents/kit';
-import type { Bend } from '../../physics/plate/bender';
-import type { DrillCase } from '../../setup/drillCase';
 import { inUnits } from '../plan/planInUnits';
 import { formatLength } from '../units/length';
 import { METRIC, type UnitSystem } from '../../data/unitSystem';
@@ -40,11 +37,9 @@ export type DescribedRankOutcome =
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 export function rankingInWords(
-  drillCase: DrillCase,
+  outcome: RankOutcome,
   units: UnitSystem = METRIC,
-  bend?: Bend,
 ): DescribedRankOutcome {
-  const outcome = rankSetups(drillCase, bend);
   return outcome.kind === 'faulty'
     ? faultyInWords(outcome)
     : { kind: 'ranked', ranking: said(outcome.ranking, units) };
@@ -75,11 +70,3 @@ function said(
     toGet: whatToGet(inUnits(asIs, units), machines),
   };
 }
-
-/** Short name of a set of means. */
-export const meansInWords = ({
-  bit,
-  machine,
-  water,
-}: Pick<RankedSetup, 'bit' | 'machine' | 'water'>): string =>
-  `${bit.name}, ${machine.name}, ${COOLANTS[water].name.toLowerCase()}`;

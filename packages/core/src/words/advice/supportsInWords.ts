@@ -1,13 +1,7 @@
-import {
-  rankSupports,
-  type RankedSupport,
-  type SupportNeed,
-} from '../../advice/choice/rankSupports';
+import type { RankedSupport, SupportNeed, SupportsOutcome } from '../../advice/choice/rankSupports';
 import { SUPPORTS } from '../../data/supports';
 import type { Fault } from '../../documents/fault';
 import type { PlanContext } from '../../plan/planContext';
-import type { Bend } from '../../physics/plate/bender';
-import type { DrillCase } from '../../setup/drillCase';
 import { inUnits } from '../plan/planInUnits';
 import { stressText } from '../plan/stressText';
 import { METRIC, type UnitSystem } from '../../data/unitSystem';
@@ -52,11 +46,9 @@ const nameOf = ({ kind, context }: RankedSupport): string =>
   kind === 'nothing' ? EDGES_HELD[context.setup.support.edgesHeld] : SUPPORTS[kind].name;
 
 export function supportsInWords(
-  drillCase: DrillCase,
-  bend: Bend,
+  outcome: SupportsOutcome,
   units: UnitSystem = METRIC,
 ): DescribedSupports {
-  const outcome = rankSupports(drillCase, bend);
   if (outcome.kind === 'faulty') return faultyInWords(outcome);
   const { ranked, troubled, barred } = outcome;
   const [first] = ranked;

@@ -1,13 +1,11 @@
-import {
-  rankWater,
-  type BarredWater,
-  type RankedWater,
-  type WaterBar,
+import type {
+  BarredWater,
+  RankedWater,
+  WaterBar,
+  WaterOutcome,
 } from '../../advice/choice/rankWater';
 import { COOLANTS } from '../../data/coolants';
 import type { Fault } from '../../documents/fault';
-import type { Bend } from '../../physics/plate/bender';
-import type { DrillCase } from '../../setup/drillCase';
 import { gateInWords } from '../hazards/gateInWords';
 import { inUnits } from '../plan/planInUnits';
 import { formatRimSpeed } from '../units/formatQuantity';
@@ -58,12 +56,7 @@ function barText(bar: WaterBar, units: UnitSystem): string {
   }
 }
 
-export function waterInWords(
-  drillCase: DrillCase,
-  bend: Bend,
-  units: UnitSystem = METRIC,
-): DescribedWaters {
-  const outcome = rankWater(drillCase, bend);
+export function waterInWords(outcome: WaterOutcome, units: UnitSystem = METRIC): DescribedWaters {
   if (outcome.kind === 'faulty') return faultyInWords(outcome);
   const { ranked, barred } = outcome;
   const [first] = ranked;

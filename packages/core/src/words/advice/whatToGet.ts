@@ -2,7 +2,7 @@ import { BIT_FAMILIES, type BitFamilyId } from '../../data/bits/bitFamilies';
 import { bitGeometry } from '../../physics/cutting/bitGeometry';
 import { usualShank } from '../../setup/usualBit';
 import { connectionInLine } from '../../data/couplings/connections';
-import { takes } from '../../setup/takes';
+import { holdersOf, takes } from '../../setup/takes';
 import { rpmForRimSpeed } from '../../physics/cutting/contact';
 import { cuttingWindow } from '../../physics/cutting/pace';
 import { TWO_HANDS_NM } from '../../physics/effort/handLimits';
@@ -13,7 +13,6 @@ import { isBuilding } from '../../data/pieceForms';
 import { suits, usualFamily } from '../../setup/assumeSetup';
 import { formatForce, formatRpm, formatTorque } from '../units/formatQuantity';
 import { formatLength, formatLengthShort } from '../units/length';
-import { holdersOf } from '../../advice/choice/obstacles';
 
 /** A specification to buy or hire by: what it must be, never whose. */
 export interface ToGet {

@@ -3,7 +3,7 @@ import { isOfToday } from '../../setup/hazards/coverage';
 import type { HazardCode } from '../../setup/hazards/judgeHazards';
 import { COOLANTS, type CoolantId } from '../../data/coolants';
 import type { Bit } from '../../documents/kit';
-import type { BitDue } from '../../run/learning/learningReport';
+import type { BitDue } from '../../run/learning/bitDue';
 import type { Hole } from '../../documents/hole';
 import type { Piece } from '../../documents/piece';
 import { MACHINE_KINDS, type MachineKindId } from '../../data/machines/machineKinds';

@@ -1,13 +1,8 @@
 import { BIT_FAMILIES, type BitFamilyId } from '../../data/bits/bitFamilies';
 import { findMaterial } from '../../data/materials/materials';
 import type { TimeSpread } from '../../documents/plan';
-import {
-  isDue,
-  type BitDue,
-  type Held,
-  type LearnedLevel,
-  type LearningReport,
-} from '../../run/learning/learningReport';
+import { isDue, type BitDue } from '../../run/learning/bitDue';
+import type { Held, LearnedLevel, LearningReport } from '../../run/learning/learningReport';
 import type { Doubt } from '../../run/learning/loggedHole';
 import type { UnitSystem } from '../../data/unitSystem';
 import { formatMoney, ofYourMoney } from '../units/money';

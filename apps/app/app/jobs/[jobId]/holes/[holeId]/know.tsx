@@ -1,3 +1,3 @@
-import { KnowScreen } from '../../../../../src/features/know/KnowScreen';
+import { lazyScreen } from '../../../../../src/ui/lazyScreen';
 
-export default KnowScreen;
+export default lazyScreen(() => import('../../../../../src/features/know/KnowScreen'));

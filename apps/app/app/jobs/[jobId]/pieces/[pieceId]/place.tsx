@@ -1,3 +1,3 @@
-import { PlaceScreen } from '../../../../../src/features/place/PlaceScreen';
+import { lazyScreen } from '../../../../../src/ui/lazyScreen';
 
-export default PlaceScreen;
+export default lazyScreen(() => import('../../../../../src/features/place/PlaceScreen'));
