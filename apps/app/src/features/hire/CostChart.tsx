@@ -5,6 +5,7 @@ import type { DescribedHireOption } from '@nucleon/core/words/advice/hireInWords
 import { View } from 'react-native';
 import { LazyLinesChart } from '../../drawing/lazyLinesChart';
 import { LINE_DASHES, useLineTones } from './lineLooks';
+import { Small } from '../../ui/text';
 import { useUnits } from '../display/displayStore';
 
 const HEIGHT_PX = 280;
@@ -32,6 +33,7 @@ export default function CostChart({ options, holes, width }: CostChartProps) {
   })) as Record<string, number>[];
   return (
     <View testID="cost-chart">
+      <Small>{hireWords.costByHoles(units.currency)}</Small>
       <LazyLinesChart
         data={data}
         xKey="holes"

@@ -39,6 +39,15 @@ it('follows the prices it is given', () => {
   );
 });
 
+it('says how long a bit lasts in two figures, for nobody knows it better', () => {
+  const outcome = hireInWords(hireOrBuy(caseWith()));
+  if (outcome.kind !== 'weighed') throw new Error('faulty');
+  const texts = outcome.hireOrBuy.options.map(({ text }) => text);
+  const lasts = texts.flatMap((text) => /lasts about (\d+) hole/.exec(text)?.[1] ?? []);
+  expect(lasts.length).toBeGreaterThan(1);
+  for (const holes of lasts) expect(holes).toMatch(/^[1-9]\d?0*$/);
+});
+
 it('hires a stand for a wall and a press for a loose piece', () => {
   const titles = (parts: JobParts) => {
     const outcome = hireInWords(hireOrBuy(caseWith(parts)));

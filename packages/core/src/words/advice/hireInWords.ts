@@ -8,6 +8,7 @@ import { BIT_FAMILIES } from '../../data/bits/bitFamilies';
 import { MACHINE_KINDS } from '../../data/machines/machineKinds';
 import type { Fault } from '../../documents/fault';
 import { formatDuration } from '../units/formatQuantity';
+import { formatSignificant } from '../units/roundNumber';
 import { faultyInWords } from '../faults';
 
 /** One way of having n holes, as it is shown. */
@@ -30,7 +31,7 @@ const bitName = ({ family }: HireOption): string =>
 const machineName = ({ machine }: HireOption): string =>
   machine === null ? '' : MACHINE_KINDS[machine].name.toLowerCase();
 const bitLasts = ({ holesPerBit, perHoleS }: HireOption): string =>
-  `One bit lasts about ${holesPerBit} ${holesPerBit === 1 ? 'hole' : 'holes'}; each takes about ${formatDuration(perHoleS)} with marking and cleaning.`;
+  `One bit lasts about ${formatSignificant(holesPerBit, 2)} ${holesPerBit === 1 ? 'hole' : 'holes'}; each takes about ${formatDuration(perHoleS)} with marking and cleaning.`;
 
 const WAY_WORDS = {
   'cheap-bit': { title: (one) => `Cheap bit: ${bitName(one)}`, text: bitLasts },

@@ -14,6 +14,8 @@ export const hireWords = {
   pricesInYourOwn: (currency: string | undefined): string =>
     `Prices, in ${currency ?? 'your own money'}`,
   roughUntilYouType: 'Rough until you type your own. Nothing is remembered but for this page.',
+  costByHoles: (currency: string | undefined): string =>
+    `Cost in ${currency ?? 'your own money'}, by number of holes`,
   costOfHoles: (
     max: number,
     options: readonly { readonly title: string; readonly one: string; readonly all: string }[],
