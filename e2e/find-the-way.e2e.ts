@@ -142,3 +142,18 @@ test('a hole and a bit made without a server are worked with at once, and sent w
   };
   expect(detail.hole.diameterMm).toBe(33);
 });
+
+test('large screens come after the first page, before they are opened @once', async ({
+  browser,
+  baseURL,
+}) => {
+  // As at a bare address, where no service worker fetches ahead.
+  const context = await browser.newContext({ baseURL, serviceWorkers: 'block' });
+  const page = await context.newPage();
+  const come = ['PlaceScreen', 'KnowScreen'].map((name) =>
+    page.waitForResponse((response) => response.url().includes(name)),
+  );
+  await page.goto('/');
+  await Promise.all(come);
+  await context.close();
+});

@@ -10,6 +10,8 @@ import { lazy, Suspense, useEffect, useLayoutEffect, useState } from 'react';
 import { keepAnswers } from '../api/keptAnswers';
 import { ApiProblem } from '../api/problem';
 import { useSendNewThings } from '../api/useSendNewThings';
+// A route is read in when it is opened: what is to come before that begins here.
+import '../features/lateScreens';
 import { useThemeName } from '../features/display/displayStore';
 import { useOutbox } from '../features/run/useOutbox';
 import { KeeperBar } from '../features/people/KeeperBar';

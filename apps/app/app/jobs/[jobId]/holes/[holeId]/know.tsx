@@ -1,3 +1,1 @@
-import { lazyScreen } from '../../../../../src/ui/lazyScreen';
-
-export default lazyScreen(() => import('../../../../../src/features/know/KnowScreen'));
+export { KnowScreen as default } from '../../../../../src/features/lateScreens';

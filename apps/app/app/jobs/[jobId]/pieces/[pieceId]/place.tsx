@@ -1,3 +1,1 @@
-import { lazyScreen } from '../../../../../src/ui/lazyScreen';
-
-export default lazyScreen(() => import('../../../../../src/features/place/PlaceScreen'));
+export { PlaceScreen as default } from '../../../../../src/features/lateScreens';
