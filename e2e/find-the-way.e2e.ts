@@ -148,7 +148,7 @@ test('large screens come after the first page, before they are opened @once', as
   baseURL,
 }) => {
   // As at a bare address, where no service worker fetches ahead.
-  const context = await browser.newContext({ baseURL, serviceWorkers: 'block' });
+  const context = await browser.newContext({ baseURL: baseURL ?? '', serviceWorkers: 'block' });
   const page = await context.newPage();
   const come = ['PlaceScreen', 'KnowScreen'].map((name) =>
     page.waitForResponse((response) => response.url().includes(name)),
