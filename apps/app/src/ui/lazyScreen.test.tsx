@@ -11,6 +11,7 @@ it('says that a screen did not come, asks for it again, and then keeps it', asyn
     .mockResolvedValue({ default: Layout });
   const Screen = lazyScreen(load);
   const first = show(<Screen />);
+  expect(screen.getByRole('status')).toHaveTextContent('Fetching the page');
   expect(await screen.findByRole('alert')).toHaveTextContent('server cannot be reached');
   fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
   expect(await screen.findByText('The layout')).toBeVisible();

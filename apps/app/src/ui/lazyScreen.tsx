@@ -1,6 +1,8 @@
+import { uiWords } from '@nucleon/core/words/screens/ui';
 import { useEffect, useState, type ComponentType } from 'react';
 import { Unreachable } from '../api/problem';
-import { Failed } from './StateView';
+import { Column } from './layout';
+import { Failed, Loading } from './StateView';
 
 /** After the app is opened, ms. */
 const AFTER_FIRST_PAGE_MS = 2000;
@@ -34,6 +36,14 @@ export function lazyScreen(
       if (found === null) open();
     }, []);
     if (Screen) return <Screen />;
-    return failed ? <Failed error={new Unreachable('server')} onRetry={open} /> : null;
+    return (
+      <Column flex={1} backgroundColor="$ground">
+        {failed ? (
+          <Failed error={new Unreachable('server')} onRetry={open} />
+        ) : (
+          <Loading what={uiWords.thePage} />
+        )}
+      </Column>
+    );
   };
 }

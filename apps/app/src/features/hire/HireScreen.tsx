@@ -17,8 +17,6 @@ import { LINE_DASHES, useLineTones } from './lineLooks';
 import CostChart from './CostChart';
 import { useUnits } from '../display/displayStore';
 
-/** The chart's library comes only when it is looked at. */
-
 const PRICES: readonly { readonly key: keyof HirePrices; readonly label: string }[] = [
   { key: 'hourMoney', label: hireWords.anHourOfYours },
   { key: 'cheapBitMoney', label: hireWords.aCheapBit },

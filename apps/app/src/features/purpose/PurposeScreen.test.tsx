@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { show, typeIn } from '../../testing';
 import { fakeApi, ownThreadPlanner, type Sent } from '../../testingApi';
+import type { Planner } from '../../workers/planner';
 import { PlannerProvider } from '../../workers/PlannerProvider';
 import { PurposeScreen } from './PurposeScreen';
 
@@ -12,16 +13,20 @@ jest.mock('expo-router', () => ({
   useLocalSearchParams: () => ({ jobId: 'j1', holeId: 'h1', kind: mockKind }),
 }));
 
-function open(kind?: string): Sent[] {
+function open(kind?: string, planner = ownThreadPlanner): Sent[] {
   mockKind = kind;
   const log = fakeApi();
   show(
-    <PlannerProvider planner={ownThreadPlanner}>
+    <PlannerProvider planner={planner}>
       <PurposeScreen />
     </PlannerProvider>,
   );
   return log;
 }
+
+beforeEach(() => {
+  mockNavigate.mockClear();
+});
 
 it('lists what a hole is for, finds one by a word, and turns it round from a bit', async () => {
   open();
@@ -53,6 +58,36 @@ it('sizes the hole from the part and feeds it to the hole with the bit', async (
       setup: { bit: 'b1' },
     });
   });
+});
+
+it('waits with the button until the bits are of the part as it is entered now', async () => {
+  let isAway = false;
+  const ask: Planner['ask'] = (task, input, answered) =>
+    isAway ? () => undefined : ownThreadPlanner.ask(task, input, answered);
+  open('shaft', { ...ownThreadPlanner, ask });
+  typeIn(await screen.findByTestId('field-shaftDiameterMm'), '21.6');
+  await waitFor(() => {
+    expect(screen.getByTestId('use-fit')).not.toHaveAttribute('aria-disabled', 'true');
+  });
+  isAway = true;
+  typeIn(screen.getByTestId('field-shaftDiameterMm'), '30');
+  fireEvent.click(screen.getByTestId('use-fit'));
+  expect(mockNavigate).not.toHaveBeenCalled();
+});
+
+it('takes the hole without a bit where none can be judged', async () => {
+  const ask: Planner['ask'] = (_task, _input, _answered, broken) => {
+    broken?.();
+    return () => undefined;
+  };
+  open('shaft', { ...ownThreadPlanner, ask });
+  typeIn(await screen.findByTestId('field-shaftDiameterMm'), '21.6');
+  await waitFor(() => {
+    expect(screen.getByTestId('use-fit')).toHaveTextContent(/^Use [\d.]+ mm$/);
+  });
+  expect(screen.queryByTestId('fit-bits')).toBeNull();
+  fireEvent.click(screen.getByTestId('use-fit'));
+  expect(mockNavigate).toHaveBeenCalledWith('/jobs/j1/holes/h1');
 });
 
 it('offers the sizes a part is sold in, each by one tap', async () => {

@@ -51,7 +51,8 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
     return { drillCase, units, fit: outcome.fit };
   }, [outcome, given, kind, hole, piece, detail.job, workshop, units]);
   const judged = useTask('bitsForPurpose', asked);
-  const bits = asked && judged.outcome?.kind === 'judged' ? judged.outcome.bits : null;
+  const cannot = judged.faults.length > 0;
+  const bits = asked && !cannot && judged.outcome?.kind === 'judged' ? judged.outcome.bits : null;
   return {
     tool,
     given,
@@ -63,7 +64,7 @@ export function usePurpose(room: HoleRoom, kind: PurposeKind): PurposeDraft {
     },
     outcome,
     bits,
-    isJudged: judged.of === asked || judged.faults.length > 0,
+    isJudged: judged.of === asked || cannot,
     // The best one that does not spoil the edge, until the person chooses otherwise.
     pickedBit: picked === undefined ? bestBit(bits) : picked,
     pickBit,

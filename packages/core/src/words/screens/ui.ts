@@ -1,6 +1,7 @@
 /** What the parts of every screen say: notices, boxes, panels, keys. */
 export const uiWords = {
   backTo: (label: string): string => `Back to ${label}`,
+  thePage: 'the page',
   fetching: (what: string): string => `Fetching ${what}…`,
   somethingUnexpectedWentWrong: 'Something unexpected went wrong.',
   tryAgain: 'Try again',
