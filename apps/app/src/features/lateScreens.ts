@@ -1,5 +1,7 @@
+import { knowWords } from '@nucleon/core/words/screens/know';
+import { placeWords } from '@nucleon/core/words/screens/place';
 import { lazyScreen } from '../ui/lazyScreen';
 
 /** Large, and not where one begins. */
-export const PlaceScreen = lazyScreen(() => import('./place/PlaceScreen'));
-export const KnowScreen = lazyScreen(() => import('./know/KnowScreen'));
+export const PlaceScreen = lazyScreen(placeWords.layOut, () => import('./place/PlaceScreen'));
+export const KnowScreen = lazyScreen(knowWords.identifyPiece, () => import('./know/KnowScreen'));

@@ -1,7 +1,10 @@
+import { commonWords } from '@nucleon/core/words/screens/common';
 import { uiWords } from '@nucleon/core/words/screens/ui';
+import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useState, type ComponentType } from 'react';
 import { Unreachable } from '../api/problem';
-import { Column } from './layout';
+import { routes } from '../routes';
+import { Page } from './Page';
 import { Failed, Loading } from './StateView';
 
 /** After the app is opened, ms. */
@@ -9,9 +12,12 @@ const AFTER_FIRST_PAGE_MS = 2000;
 
 /**
  * A screen that is large and not where one begins: its code comes after the first page, or when it is opened, whichever
- * is sooner. From then on it is there with a server or without.
+ * is sooner. From then on it is there with a server or without. Until then its title and the way back are.
+ *
+ * @param title of a page of a job, as it stands there before the job is read
  */
 export function lazyScreen(
+  title: string,
   load: () => Promise<{ readonly default: ComponentType }>,
 ): ComponentType {
   let found: ComponentType | null = null;
@@ -21,6 +27,7 @@ export function lazyScreen(
   return function LazyScreen() {
     const [Screen, setScreen] = useState(() => found);
     const [failed, setFailed] = useState(false);
+    const { jobId } = useLocalSearchParams<{ jobId: string }>();
     const open = (): void => {
       setFailed(false);
       find().then(
@@ -37,13 +44,13 @@ export function lazyScreen(
     }, []);
     if (Screen) return <Screen />;
     return (
-      <Column flex={1} backgroundColor="$ground">
+      <Page title={title} back={{ href: routes.job(jobId), label: commonWords.theJob }}>
         {failed ? (
           <Failed error={new Unreachable('server')} onRetry={open} />
         ) : (
           <Loading what={uiWords.thePage} />
         )}
-      </Column>
+      </Page>
     );
   };
 }

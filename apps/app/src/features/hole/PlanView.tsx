@@ -112,7 +112,7 @@ export function PlanBody({
       <CheckList plan={plan} answers={answers} />
       <Row paddingHorizontal="$3">
         <Button
-          label={holeWords.shouldItBeDrilled}
+          label={holeWords.alternativesToDrilling}
           look="quiet"
           onPress={onInstead}
           testID="instead"

@@ -20,7 +20,7 @@ import { Trouble } from '../../ui/Trouble';
 /** Whether to drill this at all, and what can be done instead. */
 export function InsteadScreen() {
   return (
-    <HoleLoader title={insteadWords.shouldItBeDrilled}>
+    <HoleLoader title={insteadWords.alternatives}>
       {(loaded) => <InsteadRoom key={loaded.detail.hole.id} {...loaded} />}
     </HoleLoader>
   );
@@ -58,7 +58,7 @@ function InsteadRoom(loaded: LoadedHole) {
       : null;
   return (
     <Page
-      title={insteadWords.shouldItBeDrilled}
+      title={insteadWords.alternatives}
       subtitle={`${edit.hole.label?.trim() || commonWords.hole} · ${edit.piece.name}`}
       back={{ href: home, label: commonWords.thePlan }}
     >

@@ -20,7 +20,7 @@ import { Chips } from '../../ui/Chips';
 import { Column, Panel, Row } from '../../ui/layout';
 import { Page } from '../../ui/Page';
 import { RowLink } from '../../ui/RowLink';
-import { Failed, Loading } from '../../ui/StateView';
+import { Empty, Failed, Loading } from '../../ui/StateView';
 import { Heading, Small, Strong } from '../../ui/text';
 import { day } from './day';
 import { DeviceList } from './DeviceList';
@@ -33,42 +33,53 @@ const ROLE_CHIPS = ROLES.map((value) => ({ value, label: peopleWords.roles[value
 
 /** Who works in the workshop, on which devices, and how others come in. */
 export function PeopleScreen() {
-  const people = useQuery(peopleQuery);
   const session = useSession();
-  const own = session?.kind === 'person' ? session.personId : '';
   return (
     <Page
       title={peopleWords.people}
       subtitle={peopleWords.whoWorksHere}
       back={{ href: routes.display(), label: uiWords.display }}
     >
-      <Column padding="$4" gap="$5">
-        {people.isPending ? <Loading what={peopleWords.thePeople} /> : null}
-        {people.isError && !people.data ? (
-          <Failed error={people.error} onRetry={() => void people.refetch()} />
-        ) : null}
-        {people.data ? (
-          <>
-            <Panel wet testID="people">
-              {people.data.people.map((person) => (
-                <PersonRow key={person.id} person={person} isOwn={person.id === own} />
-              ))}
-            </Panel>
-            <Inviting invitations={people.data.invitations} />
-            <Column gap="$3">
-              <Heading aria-level={2}>{peopleWords.devices}</Heading>
-              <DeviceList withNames />
-            </Column>
-            <Panel>
-              <RowLink to={routes.audit()} testID="to-audit">
-                <Strong>{peopleWords.whatWasDone}</Strong>
-                <Small>{peopleWords.whatWasDoneWhy}</Small>
-              </RowLink>
-            </Panel>
-          </>
-        ) : null}
-      </Column>
+      {session === null ? (
+        <Loading what={peopleWords.thePeople} />
+      ) : session.kind === 'local' ? (
+        <Empty title={peopleWords.nobodySignsIn} text={peopleWords.aloneHere} />
+      ) : (
+        <People own={session.kind === 'person' ? session.personId : ''} />
+      )}
     </Page>
+  );
+}
+
+function People({ own }: { readonly own: string }) {
+  const people = useQuery(peopleQuery);
+  return (
+    <Column padding="$4" gap="$5">
+      {people.isPending ? <Loading what={peopleWords.thePeople} /> : null}
+      {people.isError && !people.data ? (
+        <Failed error={people.error} onRetry={() => void people.refetch()} />
+      ) : null}
+      {people.data ? (
+        <>
+          <Panel wet testID="people">
+            {people.data.people.map((person) => (
+              <PersonRow key={person.id} person={person} isOwn={person.id === own} />
+            ))}
+          </Panel>
+          <Inviting invitations={people.data.invitations} />
+          <Column gap="$3">
+            <Heading aria-level={2}>{peopleWords.devices}</Heading>
+            <DeviceList withNames />
+          </Column>
+          <Panel>
+            <RowLink to={routes.audit()} testID="to-audit">
+              <Strong>{peopleWords.whatWasDone}</Strong>
+              <Small>{peopleWords.whatWasDoneWhy}</Small>
+            </RowLink>
+          </Panel>
+        </>
+      ) : null}
+    </Column>
   );
 }
 

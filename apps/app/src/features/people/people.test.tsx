@@ -195,6 +195,15 @@ it('invites by a link whose secret stands after #, and takes somebody out by two
   });
 });
 
+it('invites nobody to a server that answers its own machine alone, and says how it lets others in', async () => {
+  const { log } = serverWith({ kind: 'local' }, () => undefined);
+  show(<PeopleScreen />);
+  expect(await screen.findByText('Nobody signs in on this computer')).toBeVisible();
+  expect(screen.getByText(/To let phones in, start it with/)).toBeVisible();
+  expect(screen.queryByTestId('invite')).toBeNull();
+  expect(log.every(({ path }) => path === '/session')).toBe(true);
+});
+
 it('tells whoever keeps the server that its disk is nearly full, and nobody else', async () => {
   const disk = { freeBytes: 4.3e8, totalBytes: 1e11, low: true };
   const { state, log } = serverWith({ kind: 'local' }, ({ path }) =>

@@ -1,3 +1,4 @@
+import { logVariance, mean, quantile } from '../../math/sample';
 import { drawDeviates, tryMany, type Tries } from './monteCarlo';
 import { UNKNOWNS, type RiskModel, type Unknown } from './riskModel';
 
@@ -53,7 +54,7 @@ export function assessRisk(model: RiskModel, draws = DRAWS, seed = SEED): Risk {
   return {
     draws,
     seed,
-    crackProbability: meanOf(tries.odds),
+    crackProbability: mean(tries.odds),
     crackOdds: percentiles(tries.odds.toSorted()) ?? NO_ODDS,
     timeS: percentiles(times),
     chipMm: tries.chipMm.length > 0 ? percentiles(tries.chipMm.toSorted()) : null,
@@ -104,33 +105,6 @@ const spreads = (tries: Tries): Spreads => ({
   chip: logVariance(tries.chipMm),
   odds: logVariance(tries.odds),
 });
-
-function logVariance(values: Float64Array): number {
-  let n = 0;
-  let mean = 0;
-  let squares = 0;
-  for (const value of values) {
-    if (!(value > 0) || !Number.isFinite(value)) continue;
-    const x = Math.log(value);
-    n++;
-    const step = x - mean;
-    mean += step / n;
-    squares += step * (x - mean);
-  }
-  // Rounding of equal values is not a spread.
-  return n > 1 && squares / n > 1e-12 ? squares / n : 0;
-}
-
-const meanOf = (values: Float64Array): number =>
-  values.reduce((sum, value) => sum + value, 0) / Math.max(values.length, 1);
-
-/** @param sorted rising */
-function quantile(sorted: Float64Array, q: number): number {
-  const at = Math.min(sorted.length - 1, Math.max(0, q * sorted.length - 0.5));
-  const below = sorted[Math.floor(at)] ?? NaN;
-  const above = sorted[Math.ceil(at)] ?? NaN;
-  return below === above ? below : below + (at - Math.floor(at)) * (above - below);
-}
 
 /** Odds are never without bound; this is for a model of no draws. */
 const NO_ODDS: Percentiles = { p10: 0, p50: 0, p90: 0 };

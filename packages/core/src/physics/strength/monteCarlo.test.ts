@@ -82,6 +82,23 @@ it('keeps the mean of the handling however unsure it is, and spreads the odds', 
   expect(unsure.crackOdds.p90 / unsure.crackOdds.p10).toBeCloseTo(Math.exp(2 * Z_90 * 0.6), 0);
 });
 
+it('narrows the spread of the cutting time by what the log says, about the same middle', () => {
+  const logged = { timeSpread: 0.5, hazardTimes: 1 };
+  const { timeS } = assessRisk(model({ logged, fixedS: 0 }, { rate: 0.3 }));
+  expect(timeS?.p50).toBeCloseTo(100, 0);
+  expect(Math.log((timeS?.p90 ?? 0) / 100) / (Z_90 * 0.3 * 0.5)).toBeCloseTo(1, 1);
+  // What would never cut has no middle to narrow about.
+  const cuts = [{ seconds: Infinity, pressureMpa: 0.1, idleMpa: 0.1 }];
+  const never = tryMany(model({ logged, cuts }, { rate: 0.3 }), drawDeviates(9, 5));
+  expect(new Set(never.timeS)).toEqual(new Set([Infinity]));
+});
+
+it('multiplies the hazard by what the log says: 1 − (1 − P)^k', () => {
+  const once = assessRisk(model()).crackProbability;
+  const logged = { timeSpread: 1, hazardTimes: 3 };
+  expect(assessRisk(model({ logged })).crackProbability).toBeCloseTo(1 - (1 - once) ** 3, 12);
+});
+
 it('gives the same answer for the same seed, and another for another', () => {
   const uncertain = model({}, { force: 0.2, rate: 0.3, sharpness: 0.1, thickness: 0.02 });
   expect(assessRisk(uncertain, 500, 1)).toEqual(assessRisk(uncertain, 500, 1));
@@ -97,6 +114,37 @@ it('weighs unknowns by the variance they bring, the costliest first', () => {
   expect(time['force']).toBeCloseTo(0.1 ** 2 / total, 1);
   const byTime = [...unknowns].sort((a, b) => b.timeShare - a.timeShare);
   expect(byTime[0]?.unknown).toBe('rate');
+});
+
+it('lists an unknown by what its spread does, and none that does nothing', () => {
+  const pane = model({ chip: { widthMm: 2, sheetThicknessMm: 6 } }, { shelling: 0.2, pauses: 0.3 });
+  const [pauses, shelling, ...others] = assessRisk(pane).unknowns;
+  // Alone with the chip, and alone with the time: of two outcomes that spread, all of one.
+  expect(shelling).toMatchObject({ unknown: 'shelling', timeShare: 0, oddsShare: 0, cost: 0.5 });
+  expect(shelling?.chipShare).toBe(1);
+  expect(pauses).toMatchObject({ unknown: 'pauses', timeShare: 1, chipShare: 0, cost: 0.5 });
+  expect(pauses?.timeWithoutS).toEqual({ p10: 110, p50: 110, p90: 110 });
+  expect(others).toEqual([]);
+  // How tough it is matters to the chip alone.
+  expect(assessRisk(model({ chip: null }, { toughness: 0.3 })).unknowns).toEqual([]);
+  const identities = [0.5, 0.5].map((share, i) => ({
+    share,
+    rateFactor: 1 + i,
+    chipFactor: 1,
+    ...SAME,
+  }));
+  expect(assessRisk(model({ identities })).unknowns).toMatchObject([
+    { unknown: 'identity', cost: 1 },
+  ]);
+});
+
+it('shows twenty tries that stand for all: the middles of equal shares', () => {
+  const sd = 0.3;
+  const { likeTriesS } = assessRisk(model({ fixedS: 0 }, { rate: sd }));
+  expect(likeTriesS).toHaveLength(20);
+  // Φ⁻¹(0.025) = −1.960, Φ⁻¹(0.975) = 1.960.
+  expect(Math.log((likeTriesS[0] ?? 0) / 100) / -(1.96 * sd)).toBeCloseTo(1, 1);
+  expect(Math.log((likeTriesS[19] ?? 0) / 100) / (1.96 * sd)).toBeCloseTo(1, 1);
 });
 
 it('mixes what the piece may be by their shares', () => {

@@ -49,7 +49,7 @@ export const holeWords = {
   stepShowItIn: (count: number, title: string, detail: string): string =>
     `Step ${count}: ${title}. ${detail} Show it in the drawing.`,
   near: 'Near',
-  shouldItBeDrilled: 'Should it be drilled at all?',
+  alternativesToDrilling: 'Alternatives to drilling it',
   stepByStep: 'Step by step',
   theEngineering: 'The engineering',
   howNearIsToo: 'How near is too near',

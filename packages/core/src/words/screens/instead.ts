@@ -1,6 +1,6 @@
 /** Alternatives to drilling. */
 export const insteadWords = {
-  shouldItBeDrilled: 'Should it be drilled?',
+  alternatives: 'Alternatives',
   notAsItStands: 'Not as it stands',
   somethingMustBeCleared: 'Something must be cleared first, or it is not to be drilled at all.',
   theOddsArePoor: 'The odds are poor',

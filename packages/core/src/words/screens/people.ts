@@ -108,6 +108,7 @@ export const peopleWords = {
     `Only ${Math.floor(freeBytes / 1e6)} MB are left on the server’s disk. Make room, or nothing can be kept soon.`,
 
   people: 'People',
+  nobodySignsIn: 'Nobody signs in on this computer',
   whoWorksHere: 'Who works here, and on what',
   inviteSomebody: 'Invite somebody',
   invite: 'Make an invitation',
