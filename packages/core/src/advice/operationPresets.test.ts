@@ -10,9 +10,9 @@ const setupOf = (parts: JobParts, wanted: string) =>
 
 const WALL: JobParts = {
   piece: wallOf(['clay-brick', 215]),
-  hole: { diameterMm: 117 },
+  hole: { diameterMm: 127 },
   bits: [
-    { id: 'core', name: 'Core', family: 'segmented-core', diameterMm: 117 },
+    { id: 'core', name: 'Core', family: 'segmented-core', diameterMm: 127 },
     { id: 'long', name: 'Long 10', family: 'masonry-bit', diameterMm: 10, usableDepthMm: 300 },
     { id: 'short', name: 'Short 6', family: 'masonry-bit', diameterMm: 6, usableDepthMm: 100 },
   ],

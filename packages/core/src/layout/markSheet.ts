@@ -10,6 +10,7 @@ import { hasTrait } from '../data/materials/traits';
 import { sceneOf, sizeFor } from './purposes/purposes';
 import { brokenRule, judgeEdges } from './edgeRules';
 import { checkMark, markingOrder, type MarkCheck } from './markCheck';
+import { isRound } from './wrap';
 import { usualMark, type MarkScene } from './markKind';
 import { tapePlan, type TapePlan } from './tapes';
 
@@ -105,10 +106,8 @@ function checkReading(
 }
 
 function notesFor({ piece, holes }: MarkSheetInput, material: Material): readonly MarkNote[] {
-  const { outline } = piece;
-  const round = outline.kind === 'cylinder' || outline.kind === 'cone';
   return [
-    { code: round ? 'from-the-seam' : 'from-two-edges' },
+    { code: isRound(piece.outline) ? 'from-the-seam' : 'from-two-edges' },
     ...(isGlossy(material) ? [{ code: 'degrease' } as const] : []),
     ...(piece.form === 'wall' ? [{ code: 'strike-a-level' } as const] : []),
     ...(holes.length > 0

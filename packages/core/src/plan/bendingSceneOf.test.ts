@@ -1,4 +1,5 @@
 import { boundingBox } from '../layout/outline';
+import { CAVITY } from '../data/materials/materials';
 import { supportModulus } from '../data/supports';
 import type { Piece } from '../documents/piece';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
@@ -69,6 +70,16 @@ it('has each pad with its own bed, of its own thickness where that is given', ()
     ].map((one) => expect.closeTo(one, 9) as number),
   );
   expect(scene.pads[0]).toMatchObject(at);
+  // A bed of its own thickness is that of its own pads, not of others.
+  const thin = sceneOf({
+    setup: {
+      support: { kind: 'softwood', thicknessMm: 9, pads: [at, { ...at, kind: 'foam' }] },
+    },
+  });
+  expect(thin.scene.pads.map(({ foundationNPerMm3 }) => foundationNPerMm3)).toEqual([
+    expect.closeTo(supportModulus('softwood', 9) * thin.setup.support.contactFraction, 9),
+    expect.closeTo(supportModulus('foam', undefined) * thin.setup.support.contactFraction, 9),
+  ]);
 });
 
 it('has a gap where a hole or a cut-out is drawn, and none for what only keeps off', () => {
@@ -98,6 +109,18 @@ it('has a gap where a hole or a cut-out is drawn, and none for what only keeps o
   ]);
 });
 
+it('has no gap where a line is drawn', () => {
+  const { piece, hole, setup, headline } = posed({});
+  const pointsMm: [number, number][] = [
+    [20, 20],
+    [90, 60],
+  ];
+  const line = { id: 'a', kind: 'cut-out', shape: { kind: 'line', pointsMm } } as const;
+  const drawn: Piece = { ...piece, keepOff: [line] };
+  const outcome = bendingSceneOf(drawn, hole, setup, headline);
+  expect(outcome.kind === 'scene' && outcome.scene.gaps).toEqual([]);
+});
+
 it('declines what does not bend as a flat plate, and says why', () => {
   expect(why({})).toBe('scene');
   expect(why(wallOf(['clay-brick', 100]))).toBe('built-in');
@@ -110,7 +133,18 @@ it('declines what does not bend as a flat plate, and says why', () => {
   expect(why({ layers: layers.slice(0, 1).map((one) => ({ ...one, thicknessMm: 6 })) })).toBe(
     'scene',
   );
+  // A pane with air behind it is one leaf.
+  const { piece, hole, setup, headline } = posed({});
+  const leaves = [...layers.slice(0, 1), { material: CAVITY, thicknessMm: 12 }];
+  expect(bendingSceneOf({ ...piece, layers: leaves }, hole, setup, headline).kind).toBe('scene');
   expect(why({}, { face: 'side' })).toBe('curved');
+  for (const outline of [
+    { kind: 'circle', diameterMm: 400 },
+    { kind: 'cylinder', outerDiameterMm: 400, heightMm: 400 },
+  ] as const)
+    expect(bendingSceneOf({ ...piece, outline }, hole, setup, headline)).toMatchObject(
+      outline.kind === 'circle' ? { kind: 'scene' } : { why: 'curved' },
+    );
   const square = { kind: 'rectangle', widthMm: 120, heightMm: 160 } as const;
   const thick = (thicknessMm: number) =>
     posed({

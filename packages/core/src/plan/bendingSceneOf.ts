@@ -1,6 +1,7 @@
 import { isBuilding } from '../data/pieceForms';
 import type { Side } from '../math/arc';
 import { boundingBox, freeEdges } from '../layout/outline';
+import { isRound } from '../layout/wrap';
 import type { Hole } from '../documents/hole';
 import type { Piece, KeepOff } from '../documents/piece';
 import { CAVITY } from '../data/materials/materials';
@@ -63,9 +64,8 @@ export function bendingSceneOf(
 function declineOf(piece: Piece, hole: Hole): BendingDecline | null {
   if (isBuilding(piece)) return 'built-in';
   const { outline } = piece;
-  const isFlat =
-    outline.kind === 'rectangle' || outline.kind === 'circle' || outline.kind === 'polygon';
-  if (!isFlat || piece.form === 'vessel' || (hole.face ?? 'top') !== 'top') return 'curved';
+  if (isRound(outline) || piece.form === 'vessel' || (hole.face ?? 'top') !== 'top')
+    return 'curved';
   const leaves = (piece.layers ?? []).filter(({ material }) => material !== CAVITY);
   if (leaves.length > 1) return 'layered';
   const { widthMm, heightMm } = boundingBox(outline);

@@ -90,6 +90,11 @@ it('widens the chip, and eases off sooner to keep it allowed', () => {
   expect((wide.fromLog?.asNew.exitChipMm?.p50 ?? NaN) * 2).toBeCloseTo(p50, 9);
 });
 
+it('has no chip as new where no far face is opened', () => {
+  const blind = { ...DIAL, hole: { ...DIAL.hole, depth: { kind: 'blind', depthMm: 4 } } } as const;
+  expect(planWith(SLOW, blind).fromLog).toMatchObject({ asNew: { exitChipMm: null } });
+});
+
 it('lets a piece be that nobody is sure of', () => {
   const couldBe = [
     { material: 'float-glass', share: 0.5 },

@@ -1,7 +1,7 @@
 import { METRIC } from '../data/unitSystem';
 import type { Operation } from '../documents/operation';
 import type { Plan } from '../documents/plan';
-import { CHISEL_S, EASE_EDGE_S, lastCoreS, TURN_S } from '../physics/cutting/pauses';
+import { CHISEL_S, coreBreakS, EASE_EDGE_S, lastCoreS, TURN_S } from '../physics/cutting/pauses';
 import { caseIn, jobWith, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import { operationLine, operationTotals } from '../words/plan/operationLine';
@@ -62,6 +62,23 @@ it('wedges the last core of a blind hole off after the drilling', () => {
   ]);
   expect(p50(plan, 'out')).toBeCloseTo(lastCoreS(false, true, 40), 9);
   expect(plan.drillTimeS?.p50).toBeCloseTo(p50(plan, 'core'), 6);
+});
+
+it('breaks each core out at its own diameter, between cuts and after them', () => {
+  const wide = { id: 'wide', name: 'Core 60', family: 'segmented-core', diameterMm: 60 } as const;
+  const cored: JobParts = {
+    ...BLOCK,
+    hole: { ...BLOCK.hole, diameterMm: 60 },
+    bits: [...(BLOCK.bits ?? []), { ...wide, usableDepthMm: 150 }],
+  };
+  const plan = planOf(cored, [
+    { id: 'core', does: 'core', bitId: 'core' },
+    { id: 'out', does: 'break-out' },
+    { id: 'wide', does: 'core', bitId: 'wide' },
+    { id: 'last', does: 'break-out' },
+  ]);
+  expect(p50(plan, 'out')).toBeCloseTo(coreBreakS({ why: 'barrel-full', lengthMm: 50 }, 40), 9);
+  expect(p50(plan, 'last')).toBeCloseTo(lastCoreS(false, true, 60), 9);
 });
 
 it('goes faster with the hammer on, which is named where the bit is changed', () => {

@@ -286,9 +286,9 @@ describe('from both faces', () => {
   it('a cavity wall is drilled leaf by leaf, each from its own face', () => {
     const cavity = planOf({
       piece: wallOf(['clay-brick', 102], ['cavity', 70], ['lightweight-block', 100]),
-      hole: { diameterMm: 117 },
+      hole: { diameterMm: 127 },
       setup: { bit: 'dry', sides: 'two', water: { kind: 'none' } },
-      bits: [{ id: 'dry', name: 'Dry core 117', family: 'dry-segmented-core', diameterMm: 117 }],
+      bits: [{ id: 'dry', name: 'Dry core 127', family: 'dry-segmented-core', diameterMm: 127 }],
     });
     expect(listed(cavity)).toEqual([
       'mark near 0-0',

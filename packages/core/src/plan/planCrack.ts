@@ -8,6 +8,7 @@ import type { Material } from '../data/materials/material';
 import type { Piece } from '../documents/piece';
 import { thermalStress } from '../physics/heat/thermalStress';
 import { spanToShape } from '../layout/clearDistances';
+import { isRound } from '../layout/wrap';
 import type { Bending } from '../documents/bending';
 import { bearableStress, crackOdds, type CrackOdds } from '../physics/strength/crackOdds';
 import {
@@ -192,9 +193,7 @@ export function clearOf(
   diameterMm: number,
 ): number | null {
   const { outline } = piece;
-  const flatFace =
-    outline.kind === 'rectangle' || outline.kind === 'circle' || outline.kind === 'polygon';
-  if (!flatFace || isBuilding(piece)) return null;
+  if (isRound(outline) || isBuilding(piece)) return null;
   const openings = (piece.keepOff ?? []).filter(
     ({ kind }) => kind === 'hole' || kind === 'cut-out' || kind === 'crack',
   );

@@ -42,14 +42,14 @@ const CUP: JobParts = {
 };
 const CAVITY: JobParts = {
   piece: wallOf(['clay-brick', 102], ['cavity', 70], ['lightweight-block', 100]),
-  hole: { diameterMm: 117 },
+  hole: { diameterMm: 127 },
   setup: { bit: 'dry', water: { kind: 'none' } },
   bits: [
     {
       id: 'dry',
-      name: 'Dry core 117',
+      name: 'Dry core 127',
       family: 'dry-segmented-core',
-      diameterMm: 117,
+      diameterMm: 127,
       usableDepthMm: 300,
     },
   ],
@@ -87,13 +87,13 @@ describe('cores', () => {
   it('drop free at a cavity, as long as the leaf before it', () => {
     const context = worked(CAVITY);
     const [core] = context.operations.flatMap((one) => (one.core ? [one.core] : []));
-    expect(core).toMatchObject({ atMm: 102, lengthMm: 102, why: 'cavity', diameterMm: 117 });
+    expect(core).toMatchObject({ atMm: 102, lengthMm: 102, why: 'cavity', diameterMm: 127 });
     const halt = context.operations.find((one) => one.core)?.time.pauses.coreBreaks;
-    expect(halt).toBeCloseTo(20 + 0.2 * 117, 9);
-    expect(core && coreBreakS(core, 117)).toBeCloseTo(halt ?? NaN, 9);
+    expect(halt).toBeCloseTo(20 + 0.2 * 127, 9);
+    expect(core && coreBreakS(core, 127)).toBeCloseTo(halt ?? NaN, 9);
     // The last one is pushed out once the work is done.
     const clean = context.operations.at(-1);
-    expect(clean?.time.around.lastCore).toBeCloseTo(lastCoreS(false, false, 117), 9);
+    expect(clean?.time.around.lastCore).toBeCloseTo(lastCoreS(false, false, 127), 9);
   });
 
   it('are asked of the hazards cut by cut, by what each leaves standing', () => {
@@ -391,7 +391,7 @@ describe('on the way down', () => {
   it('what is behind the bottom of a blind hole is no part of it', () => {
     const blind = worked({
       ...CAVITY,
-      hole: { diameterMm: 117, depth: { kind: 'blind', depthMm: 102 } },
+      hole: { diameterMm: 127, depth: { kind: 'blind', depthMm: 102 } },
     });
     expect(blind.layers.map(({ layer }) => layer.id)).toEqual(['clay-brick']);
     expect(blind.depthMm).toBe(102);

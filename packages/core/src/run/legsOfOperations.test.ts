@@ -11,9 +11,9 @@ import type { RunState } from './runState';
 
 const CAVITY_WALL: JobParts = {
   piece: wallOf(['clay-brick', 102], ['cavity', 70], ['lightweight-block', 100]),
-  hole: { diameterMm: 117 },
+  hole: { diameterMm: 127 },
   setup: { bit: 'dry', sides: 'two', water: { kind: 'none' } },
-  bits: [{ id: 'dry', name: 'Dry core 117', family: 'dry-segmented-core', diameterMm: 117 }],
+  bits: [{ id: 'dry', name: 'Dry core 127', family: 'dry-segmented-core', diameterMm: 127 }],
 };
 const TILED: JobParts = {
   piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),

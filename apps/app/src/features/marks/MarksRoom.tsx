@@ -6,6 +6,7 @@ import type { PieceLayout, StoredBit } from '@nucleon/contract/wire';
 import type { Datum } from '@nucleon/core/documents/piece';
 import { markSheet } from '@nucleon/core/layout/markSheet';
 import { USUAL_DATUM } from '@nucleon/core/layout/tapes';
+import { isRound } from '@nucleon/core/layout/wrap';
 import { useQuery } from '@tanstack/react-query';
 import Printer from 'lucide-react-native/icons/printer';
 import { houseQuery } from '../../api/house';
@@ -42,7 +43,7 @@ export function MarksRoom({ layout, bits }: MarksRoomProps) {
   const edit = (change: ReturnType<typeof changePiece>, group: string): void => {
     handle.dispatch({ type: 'edit', change, group, atMs: clockMs() });
   };
-  const round = piece.outline.kind === 'cylinder' || piece.outline.kind === 'cone';
+  const round = isRound(piece.outline);
   return (
     <Page
       title={piece.name}

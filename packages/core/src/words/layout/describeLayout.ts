@@ -1,4 +1,5 @@
 import { boundingBox, faceOutline } from '../../layout/outline';
+import { isRound } from '../../layout/wrap';
 import type { Hole } from '../../documents/hole';
 import type { Piece } from '../../documents/piece';
 import { formatLengthShort } from '../units/length';
@@ -18,7 +19,7 @@ export function describeLayout(
   const size =
     face.kind === 'circle'
       ? `round, ${show(face.diameterMm)} across`
-      : `${show(widthMm)} × ${show(heightMm)}${face.kind === 'cylinder' || face.kind === 'cone' ? ' unrolled' : ''}`;
+      : `${show(widthMm)} × ${show(heightMm)}${isRound(face) ? ' unrolled' : ''}`;
   const named = holes
     .slice(0, MAX_NAMED)
     .map(
