@@ -9,7 +9,7 @@ import { cutsOf, type PlanContext } from './planContext';
 
 const bend = rememberingBend();
 const OUTLINE = { kind: 'rectangle', widthMm: 400, heightMm: 300 } as const;
-const planned = (couldBe?: Possibility[]): PlanContext => {
+const planned = (couldBe: Possibility[] = []): PlanContext => {
   const piece = { form: 'sheet', material: 'basalt', thicknessMm: 10, outline: OUTLINE } as const;
   const outcome = contextOf(caseWith({ piece: { ...piece, couldBe } }), bend);
   if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
