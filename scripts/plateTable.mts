@@ -45,12 +45,12 @@ function solve(mesh: PlateMesh, loadN: Float64Array | null, onFoam: boolean): Pl
   return outcome;
 }
 
-function ringed(aMm: number, yMm: number, radiusMm: number, leastMm: number): PlateMesh {
+function ringed(aMm: number, yMm: number, radiusMm: number, minMm: number): PlateMesh {
   const meshed = meshPlate({
     edge: freeEdges({ kind: 'rectangle', widthMm: aMm, heightMm: aMm }),
     gaps: [],
-    foci: [{ centre: { xMm: aMm / 2, yMm }, radiusMm, leastMm }],
-    mostMm: aMm / 20,
+    foci: [{ centre: { xMm: aMm / 2, yMm }, radiusMm, minMm }],
+    maxMm: aMm / 20,
   });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   return meshed.mesh;

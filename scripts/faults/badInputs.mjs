@@ -8,7 +8,7 @@ import { newFolder, openStack } from './stack.mjs';
 const INPUTS = 400;
 const SHORT = 120;
 const SOON_MS = 10_000;
-const LEAST_SENTENCE = 10;
+const MIN_SENTENCE = 10;
 
 const nested = (depth) => JSON.parse(`${'['.repeat(depth)}${']'.repeat(depth)}`);
 /** In the place of something right. */
@@ -146,7 +146,7 @@ export async function badInputs({ work, random, short }) {
       else {
         came.refused++;
         const { detail = '' } = JSON.parse(text);
-        if (detail.length < LEAST_SENTENCE || / at .*\(.*:\d+:\d+\)/.test(detail)) {
+        if (detail.length < MIN_SENTENCE || / at .*\(.*:\d+:\d+\)/.test(detail)) {
           came.unsaid++;
           say('said nothing of use');
         }

@@ -6,7 +6,7 @@ import { watchStalls } from './stalls.mjs';
 
 /** So many times what one caller after another gets answered are asked for. */
 const TIMES_OVER = 4;
-const MOST_PER_SECOND = 400;
+const MAX_PER_SECOND = 400;
 /** Written one after another to learn what this machine takes, once the server is warm. */
 const WARM = 20;
 const PACED = 40;
@@ -24,7 +24,7 @@ export async function load({ work, short }) {
   };
   try {
     await inTurn(WARM);
-    const perSecond = Math.min(Math.round(TIMES_OVER * (await inTurn(PACED))), MOST_PER_SECOND);
+    const perSecond = Math.min(Math.round(TIMES_OVER * (await inTurn(PACED))), MAX_PER_SECOND);
     const stalls = watchStalls(folder);
     const answers = await Promise.all(
       Array.from({ length: perSecond * (short ? 3 : 10) }, async (_, index) => {

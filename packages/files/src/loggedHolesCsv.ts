@@ -57,8 +57,8 @@ export function readLoggedHoles(text: string, kit: Kit): LoggedHolesOutcome {
   const counted = new Map<string, number>();
   const holes = read.flatMap(({ line, hole }): LoggedHole[] => {
     const bitName = textIn(hole, 'bit');
-    const told = numberIn(hole.row, 'bit_holes');
-    const holesBefore = told >= 0 ? told : (counted.get(bitName ?? '') ?? 0);
+    const given = numberIn(hole.row, 'bit_holes');
+    const holesBefore = given >= 0 ? given : (counted.get(bitName ?? '') ?? 0);
     if (bitName !== null) counted.set(bitName, holesBefore + 1);
     const same = JSON.stringify(hole.row);
     const twice = seen.has(same) && isTellingApart(hole);

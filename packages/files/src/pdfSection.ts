@@ -14,7 +14,7 @@ const FILLS: Readonly<Record<Tone, RGB>> = {
   hard: rgb(0.78, 0.81, 0.82),
   grain: rgb(0.9, 0.87, 0.78),
   water: rgb(0.8, 0.9, 0.93),
-  murk: rgb(0.95, 0.96, 0.95),
+  turbidity: rgb(0.95, 0.96, 0.95),
   void: rgb(1, 1, 1),
   rim: rgb(0.63, 0.27, 0.06),
   barrel: rgb(0.55, 0.6, 0.62),

@@ -94,7 +94,7 @@ export type ListOutcome =
   | { readonly kind: 'refused'; readonly message: string };
 
 /** The rows of a notebook’s list, each read or refused by itself. */
-export function readList(text: string, mostRows: number): ListOutcome {
+export function readList(text: string, maxRows: number): ListOutcome {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -110,10 +110,10 @@ export function readList(text: string, mostRows: number): ListOutcome {
       kind: 'refused',
       message: `The list has no column ${missing.join(', ')}; it needs ${NEEDED.join(', ')}.`,
     };
-  if (parsed.data.length > mostRows)
+  if (parsed.data.length > maxRows)
     return {
       kind: 'refused',
-      message: `${parsed.data.length} rows are too many at once; at most ${mostRows}.`,
+      message: `${parsed.data.length} rows are too many at once; at most ${maxRows}.`,
     };
   return {
     kind: 'read',

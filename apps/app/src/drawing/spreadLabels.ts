@@ -1,6 +1,6 @@
 /**
  * Labels of one side moved just far enough apart to be read, in their order down the side.
- * @param leastPx nothing is placed above this
+ * @param minPx nothing is placed above this
  */
 export function spreadLabels<T extends { readonly y: number; readonly heightPx: number }>(
   labels: readonly T[],

@@ -23,8 +23,8 @@ interface LengthBoxProps {
   readonly onFault?: () => void;
   /** Enter was pressed. */
   readonly onEnter?: () => void;
-  readonly leastMm?: number;
-  readonly mostMm: number;
+  readonly minMm?: number;
+  readonly maxMm: number;
   /** Places may be zero or negative; sizes may not. */
   readonly anySign?: boolean;
   readonly testID?: string;
@@ -45,8 +45,8 @@ export function LengthBox({
   onClear,
   onFault,
   onEnter,
-  leastMm = LIMITS.lengthMm.min,
-  mostMm,
+  minMm = LIMITS.lengthMm.min,
+  maxMm,
   anySign = false,
   testID,
   fault,
@@ -54,7 +54,7 @@ export function LengthBox({
   const units = useUnits();
   const [typed, setTyped] = useState<string | null>(null);
   const emptied = onClear !== undefined && typed?.trim() === '';
-  const read = typed === null || emptied ? null : readLength(typed, anySign, mostMm);
+  const read = typed === null || emptied ? null : readLength(typed, anySign, maxMm);
 
   const change = (text: string): void => {
     setTyped(text);
@@ -62,7 +62,7 @@ export function LengthBox({
       onClear();
       return;
     }
-    const next = readLength(text, anySign, mostMm);
+    const next = readLength(text, anySign, maxMm);
     if (next.kind === 'parsed') onChangeMm(next.mm);
     else onFault?.();
   };
@@ -72,12 +72,12 @@ export function LengthBox({
     if (signed && NOTHING.test(bare)) return { kind: 'parsed', mm: 0 } as const;
     const parsed = parseLength(bare, units);
     if (parsed.kind === 'fault') return parsed;
-    if (!signed && parsed.mm < leastMm) {
+    if (!signed && parsed.mm < minMm) {
       return {
         kind: 'fault',
         message: uiWords.isTooLittleAt(
           formatLengthExact(parsed.mm, units),
-          formatLengthExact(leastMm, units),
+          formatLengthExact(minMm, units),
         ),
       } as const;
     }

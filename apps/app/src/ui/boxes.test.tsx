@@ -9,14 +9,14 @@ import { NumberBox } from './NumberBox';
 
 it('takes a length in either unit as it is typed', () => {
   const changed = jest.fn();
-  show(<LengthBox label="Thickness" valueMm={6} mostMm={100} onChangeMm={changed} testID="box" />);
+  show(<LengthBox label="Thickness" valueMm={6} maxMm={100} onChangeMm={changed} testID="box" />);
   expect(screen.getByTestId('box')).toHaveValue('6 mm');
   typeIn(screen.getByTestId('box'), '1/4 in');
   expect(changed).toHaveBeenLastCalledWith(6.35);
 });
 
 it('keeps every figure that was typed, and lets no phone mend it', () => {
-  show(<LengthBox label="Bit" valueMm={38.125} mostMm={100} onChangeMm={jest.fn()} testID="box" />);
+  show(<LengthBox label="Bit" valueMm={38.125} maxMm={100} onChangeMm={jest.fn()} testID="box" />);
   const box = screen.getByTestId('box');
   expect(box).toHaveValue('38.125 mm');
   expect(box).toHaveAttribute('inputmode', 'decimal');
@@ -28,7 +28,7 @@ it('keeps every figure that was typed, and lets no phone mend it', () => {
 
 it('says what a length must be and sends nothing', () => {
   const changed = jest.fn();
-  show(<LengthBox label="Thickness" valueMm={6} mostMm={100} onChangeMm={changed} testID="box" />);
+  show(<LengthBox label="Thickness" valueMm={6} maxMm={100} onChangeMm={changed} testID="box" />);
   typeIn(screen.getByTestId('box'), 'thick');
   expect(screen.getByText(/“thick” is not a length/)).toBeTruthy();
   typeIn(screen.getByTestId('box'), '200');
@@ -39,7 +39,7 @@ it('says what a length must be and sends nothing', () => {
 it('takes negative places only where asked', () => {
   const changed = jest.fn();
   show(
-    <LengthBox label="Place" valueMm={0} anySign mostMm={100} onChangeMm={changed} testID="box" />,
+    <LengthBox label="Place" valueMm={0} anySign maxMm={100} onChangeMm={changed} testID="box" />,
   );
   typeIn(screen.getByTestId('box'), '-12,5');
   expect(changed).toHaveBeenLastCalledWith(-12.5);

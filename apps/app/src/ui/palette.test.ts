@@ -51,7 +51,7 @@ describe.each(themes)('%s drawings', (_name, palette, bodies) => {
   });
 
   it('have a rim that stands out from what it cuts', () => {
-    const cut = ['glass', 'ceramic', 'stone', 'masonry', 'bath', 'murk'] as const;
+    const cut = ['glass', 'ceramic', 'stone', 'masonry', 'bath', 'turbidity'] as const;
     expect(cut.map((body) => [body, contrast(palette.rim, bodies[body]) >= STROKES])).toEqual(
       cut.map((body) => [body, true]),
     );

@@ -69,7 +69,7 @@ export const BODIES = {
     core: '#CFE3E2',
     part: '#9AA9AE',
     gasket: '#5E6A5C',
-    murk: '#EDEFEA',
+    turbidity: '#EDEFEA',
     bath: '#A9D3D9',
   },
   dark: {
@@ -85,7 +85,7 @@ export const BODIES = {
     core: '#35565A',
     part: '#8596A0',
     gasket: '#A9B39A',
-    murk: '#0F181C',
+    turbidity: '#0F181C',
     bath: '#1D4B56',
   },
 } as const;

@@ -19,7 +19,7 @@ export interface WaterView {
 }
 
 export type WaterViewOutcome =
-  | { readonly kind: 'told'; readonly view: WaterView }
+  | { readonly kind: 'worked-out'; readonly view: WaterView }
   | { readonly kind: 'faulty'; readonly faults: readonly Fault[] };
 
 export function waterView(
@@ -31,7 +31,7 @@ export function waterView(
   const { context } = worked;
   const story = rimStory(context, dryForS);
   return {
-    kind: 'told',
+    kind: 'worked-out',
     view: {
       advice: waterAdvice(inUnits(context, units)),
       clouding: cloudingOf(context),

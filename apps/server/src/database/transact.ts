@@ -7,9 +7,9 @@ import { isWorthRetrying } from './databaseErrors';
 const TRIES = 3;
 
 /** Told after each commit: something may have changed. */
-const told = new WeakMap<DataSource, () => void>();
+const listeners = new WeakMap<DataSource, () => void>();
 export const afterCommits = (source: DataSource, tell: () => void): void => {
-  told.set(source, tell);
+  listeners.set(source, tell);
 };
 
 /**
@@ -30,7 +30,7 @@ export async function transact<T>(
         refuseIfLate();
         return made;
       });
-      told.get(source)?.();
+      listeners.get(source)?.();
       return done;
     } catch (error) {
       // What was written down of it went with it.

@@ -52,18 +52,18 @@ export async function loadKit(manager: EntityManager): Promise<LoadedKit> {
   const reads = lastRead.get(source) ?? new Map<string, LoadedKit>();
   lastRead.set(source, reads);
   const last = reads.get(workshopNow());
-  const told = now?.learned ?? '';
+  const hash = now?.learned ?? '';
   if (
     last?.version === version &&
     last.houseVersion === houseVersion &&
-    (last.learnedHash === told || last.habits.fromLog === 'leave')
+    (last.learnedHash === hash || last.habits.fromLog === 'leave')
   )
     return last;
   const { document = null } = now ?? {};
   // The driver reads a JSON column, where the database says that it is one.
   const read: unknown = typeof document === 'string' ? JSON.parse(document) : document;
   const habits = (read ?? {}) as House;
-  const learnedHash = habits.fromLog === 'leave' ? '' : told;
+  const learnedHash = habits.fromLog === 'leave' ? '' : hash;
   const learned =
     learnedHash === '' ? null : await manager.findOneBy(learnedEntity, { id: workshopNow() });
   const kit = {

@@ -9,7 +9,7 @@ import type { ServerContext } from '../serverContext';
 
 /** Proxies and phones let go of a line nothing is said on; and whoever was signed out is found by then. */
 const BEAT_MS = 20_000;
-const MOST_LISTENERS = 400;
+const MAX_LISTENERS = 400;
 /** A page asks again so soon when the line breaks. */
 const RETRY_MS = 2000;
 
@@ -25,7 +25,7 @@ export function newsRoutes({ source, now, doors, newsroom }: ServerContext): Rou
     for (const response of open) response.end();
   });
   router.get('/news', (request: Request, response: Response) => {
-    if (open.size >= MOST_LISTENERS)
+    if (open.size >= MAX_LISTENERS)
       throw new Problem('busy', 'Too many listen at once; this page asks by itself.');
     const asker = askingNow()?.asker ?? null;
     response.set({

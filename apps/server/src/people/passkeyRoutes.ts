@@ -25,7 +25,7 @@ const checkOptions = validator(postPasskeyOptions);
 const checkPasskey = validator(postPasskey);
 const checkSession = validator(postPasskeySession);
 
-const MOST_PASSKEYS = 20;
+const MAX_PASSKEYS = 20;
 
 const NOT_KNOWN = faultyProblem([
   {
@@ -72,7 +72,7 @@ export function passkeyRoutes({ source, now, newId }: ServerContext, tried: Trie
       if (!(await isPassword(password, person.password))) throw NOT_YOUR_PASSWORD;
     });
     const own = await ofPerson(personId);
-    if (own.length >= MOST_PASSKEYS)
+    if (own.length >= MAX_PASSKEYS)
       throw new Problem(
         'conflict',
         `You have ${own.length} passkeys; take one off before you add another.`,

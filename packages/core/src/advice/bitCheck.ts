@@ -53,7 +53,7 @@ const GOOD = 0.9;
 /** Grains that still stand proud bite at least this well. */
 const STANDING = 0.6;
 /** Dressing brings back what wear has left. */
-const DRESSED_AT_MOST = 0.95;
+const MAX_DRESSED = 0.95;
 
 /**
  * What four looks say about a bit: use it, dress it first, or bin it, with the run-out and sharpness
@@ -129,4 +129,4 @@ function wearLeft({ family, depthCutMm }: Pick<Bit, 'family' | 'depthCutMm'>): n
 
 /** How sharp a rim is once dressed: what wear has left of it, never quite new. */
 export const dressedSharpness = (bit: Pick<Bit, 'family' | 'depthCutMm'>): number =>
-  Math.min(DRESSED_AT_MOST, wearLeft(bit));
+  Math.min(MAX_DRESSED, wearLeft(bit));

@@ -35,7 +35,7 @@ function drawCore(
         x1: Math.max(outer + side * gap, inner - side * gap),
         z0: 0,
         z1: depthMm,
-        tone: 'murk',
+        tone: 'turbidity',
       },
       {
         kind: 'area',
@@ -85,7 +85,7 @@ function drawSolid(D: number, depthMm: number, topMm: number): Primitive[] {
     [-R, depthMm - tip],
   ];
   return [
-    { kind: 'area', x0: -R * 1.12, x1: R * 1.12, z0: 0, z1: depthMm, tone: 'murk' },
+    { kind: 'area', x0: -R * 1.12, x1: R * 1.12, z0: 0, z1: depthMm, tone: 'turbidity' },
     { kind: 'path', points: body(topMm), tone: 'barrel', closed: true },
     { kind: 'path', points: body(depthMm - rimHeight), tone: 'rim', closed: true },
   ];

@@ -4,7 +4,7 @@ import type { Piece } from '../documents/piece';
 export const UNMEASURED_THICKNESS_SD = 0.02;
 
 /** Where a hole comes no piece is so many times as thick in one place as in another: one of them is misread. */
-export const MOST_APART = 3;
+export const MAX_APART = 3;
 
 export interface ThicknessSpread {
   readonly thinnestMm: number;

@@ -19,7 +19,7 @@ const density = (z: number): number =>
   Number.isFinite(z) ? Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI) : 0;
 
 /** Under this the normal has nothing between the bounds that its distribution function could tell apart. */
-const LEAST_MASS = 1e-6;
+const MIN_MASS = 1e-6;
 
 /**
  * Mean and variance of a normal known to lie between two bounds (Johnson, Kotz & Balakrishnan 1994, 13.134):
@@ -32,7 +32,7 @@ export function truncatedNormal(
 ): { readonly mean: number; readonly variance: number } {
   const [a, b] = [(low - mean) / sd, (high - mean) / sd];
   const mass = normalCdf(b) - normalCdf(a);
-  if (mass < LEAST_MASS) return { mean: mean < low ? low : high, variance: 0 };
+  if (mass < MIN_MASS) return { mean: mean < low ? low : high, variance: 0 };
   const weighed = (z: number): number => (Number.isFinite(z) ? z * density(z) : 0);
   const shift = (density(a) - density(b)) / mass;
   return {

@@ -13,7 +13,7 @@ export type Tone =
   | 'hard'
   | 'grain'
   | 'water'
-  | 'murk'
+  | 'turbidity'
   | 'void'
   | 'rim'
   | 'barrel'

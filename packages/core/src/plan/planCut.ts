@@ -114,12 +114,12 @@ export function planCut(task: HoleTask, operation: CutOperation, left: Left): Cu
   const { time: asNew } = cutOnce(task, { ...operation, setup: { ...setup, logged: null } }, left);
   const f = timesOf(setup);
   const C = asNew.cuttingS * (1 + asNew.restShare);
-  const cuttingTimes = Math.max(LEAST_TIMES, f + ((f - 1) * sumOf(asNew.pauses)) / C);
+  const cuttingTimes = Math.max(MIN_TIMES, f + ((f - 1) * sumOf(asNew.pauses)) / C);
   const again = { ...operation, setup: { ...setup, cuttingTimes } };
   return { ...cutOnce(task, again, left), operation, asNew };
 }
 
-const LEAST_TIMES = 0.1;
+const MIN_TIMES = 0.1;
 
 /** How many times as long as calculated the log makes a cut, pauses and all. */
 export const timesOf = ({ logged }: ResolvedSetup): number => Math.exp(logged?.time?.mean ?? 0);

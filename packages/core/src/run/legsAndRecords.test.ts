@@ -378,23 +378,23 @@ describe('the run as the diagnosis looks at it', () => {
     // 5 s: 0.5 mm of 1 to the first lift, of 2 to the change.
     const early = runSceneOf(at(5));
     expect(early.sinceLift).toBeCloseTo(0.5, 9);
-    expect(early.murk).toBeCloseTo(0.25, 9);
+    expect(early.turbidity).toBeCloseTo(0.25, 9);
     expect(early.coreShare).toBeCloseTo(0.5 / 20, 9);
     expect(early.depthShare).toBeCloseTo(0.5 / 8, 9);
     expect(early).toMatchObject({ freehand: true, solidBit: false, forceFactor: 1 });
     // Past the water: 2.5 mm, half of the way from the lift at 1 to that at 3… three quarters.
     const later = runSceneOf(at(5, ONE, [23, NEXT]));
     expect(later.sinceLift).toBeCloseTo(0.75, 9);
-    expect(later.murk).toBeCloseTo(0.25, 9);
+    expect(later.turbidity).toBeCloseTo(0.25, 9);
   });
 
   it('goes by the fill where the plan changes no water, and by nothing where it runs', () => {
     const still = { ...ONE, timeline: [] };
-    expect(runSceneOf(at(5, still)).murk).toBeCloseTo(0.5 / 8, 9);
+    expect(runSceneOf(at(5, still)).turbidity).toBeCloseTo(0.5 / 8, 9);
     const twice = { ...still, water: { ...water, holesPerFill: 2 } };
-    expect(runSceneOf(at(5, twice)).murk).toBeCloseTo(0.5 / 16, 9);
+    expect(runSceneOf(at(5, twice)).turbidity).toBeCloseTo(0.5 / 16, 9);
     const running = { ...still, water: { ...water, method: 'running-tap' as const } };
-    expect(runSceneOf(at(5, running)).murk).toBe(0);
+    expect(runSceneOf(at(5, running)).turbidity).toBe(0);
     expect(runSceneOf(at(5, { ...still, lifts: [] })).sinceLift).toBe(0);
     expect(runSceneOf(at(5, { ...still, stressLimitMpa: 0 })).heatShare).toBe(0);
     const solid = { ...still, setup: { ...ONE.setup, solid: true } };

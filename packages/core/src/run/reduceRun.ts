@@ -86,7 +86,7 @@ export function reduceRun(state: RunState, event: RunEvent): RunState {
       return flagged(state, event, { code: 'opened-twice' });
     case 'start':
       return state.phase === 'prepare'
-        ? told(
+        ? withHappening(
             { ...state, phase: phaseAt(legOf(state), 0), startedAt: event.at },
             { code: 'started' },
           )
@@ -97,7 +97,7 @@ export function reduceRun(state: RunState, event: RunEvent): RunState {
         : halted(state, { code: 'paused' });
     case 'resume':
       return state.phase === 'paused' && state.resumeTo
-        ? told({ ...state, phase: state.resumeTo, resumeTo: null }, { code: 'went-on' })
+        ? withHappening({ ...state, phase: state.resumeTo, resumeTo: null }, { code: 'went-on' })
         : outOfTurn(state, event);
     case 'measure':
       return measured(state, event, act.depthMm, act.by);
@@ -117,11 +117,11 @@ export function reduceRun(state: RunState, event: RunEvent): RunState {
     case 'crack':
       return isOver(state)
         ? outOfTurn(state, event)
-        : told({ ...state, phase: 'cracked' }, { code: 'cracked' });
+        : withHappening({ ...state, phase: 'cracked' }, { code: 'cracked' });
     case 'abort':
       return isOver(state)
         ? outOfTurn(state, event)
-        : told({ ...state, phase: 'aborted' }, { code: 'given-up', why: act.why });
+        : withHappening({ ...state, phase: 'aborted' }, { code: 'given-up', why: act.why });
     case 'undo':
       // Left out before replaying, with what it takes back.
       return state;
@@ -132,7 +132,7 @@ export function reduceRun(state: RunState, event: RunEvent): RunState {
   }
 }
 
-const told = (state: RunState, what: Happening): RunState => ({
+const withHappening = (state: RunState, what: Happening): RunState => ({
   ...state,
   story: [
     ...state.story,
@@ -152,7 +152,7 @@ const outOfTurn = (state: RunState, event: RunEvent): RunState =>
 /** Standing still; a lift cut short is not taken up again. */
 function halted(state: RunState, what: Happening): RunState {
   const lifted = state.phase === 'lift' ? goOn(state) : state;
-  return told({ ...lifted, phase: 'paused', resumeTo: lifted.phase }, what);
+  return withHappening({ ...lifted, phase: 'paused', resumeTo: lifted.phase }, what);
 }
 
 /** The rim set where it was measured; the rate of the stretch behind it is learnt, the rest re-timed. */
@@ -177,7 +177,7 @@ function measured(state: RunState, event: RunEvent, depthMm: number, by: 'rule' 
   const phase = stays ? at : phaseHere(state, z);
   const set: RunState =
     state.phase === 'paused' ? { ...moved, resumeTo: phase } : { ...moved, phase };
-  return told(set, { code: by === 'rule' ? 'measured' : 'moved-on-drawing' });
+  return withHappening(set, { code: by === 'rule' ? 'measured' : 'moved-on-drawing' });
 }
 
 /** Depth known here: what it took to come here says how fast it goes. */
@@ -217,29 +217,29 @@ function nextPhase(state: RunState, event: RunEvent): RunState {
     case 'water-change':
     case 'core-break':
     case 'chisel':
-      return told(goOn(state), { code: 'done-went-on' });
+      return withHappening(goOn(state), { code: 'done-went-on' });
     case 'bar':
-      return told(
+      return withHappening(
         { ...state, inBar: false, phase: phaseAt(legOf(state), state.depthMm) },
         { code: 'past-the-bar' },
       );
     case 'flip':
     case 'step-change':
-      return told(goOn(state), {
+      return withHappening(goOn(state), {
         code: state.phase === 'flip' ? 'turned-over' : 'bit-changed',
       });
     case 'cool':
       return state.resumeTo
-        ? told(
+        ? withHappening(
             { ...state, phase: state.resumeTo, resumeTo: null, hot: false },
             { code: 'cooled-went-on' },
           )
-        : told(afterPhase(state), { code: 'next' });
+        : withHappening(afterPhase(state), { code: 'next' });
     case 'through':
     case 'withdraw':
     case 'free-core':
     case 'clean':
-      return told(afterPhase(state), { code: 'next' });
+      return withHappening(afterPhase(state), { code: 'next' });
     default:
       return outOfTurn(state, event);
   }
@@ -254,8 +254,8 @@ function gaveWay(state: RunState, event: RunEvent): RunState {
     leg.then === 'at-depth' || (leg.then === 'next' && !leg.givesWay && !isHalf(leg));
   const what = { code: isInside ? 'at-depth' : 'through' } as const;
   // A first half that breaks through leaves nothing for the second.
-  if (leg.then === 'next' && !isHalf(leg)) return atFoot(told(there, what));
-  return told({ ...there, phase: leg.then === 'at-depth' ? 'withdraw' : 'through' }, what);
+  if (leg.then === 'next' && !isHalf(leg)) return atFoot(withHappening(there, what));
+  return withHappening({ ...there, phase: leg.then === 'at-depth' ? 'withdraw' : 'through' }, what);
 }
 
 /** A sign does what it always asks for; what it means here is for the diagnosis to say. */
@@ -269,7 +269,7 @@ function seen(state: RunState, event: RunEvent, id: SignId): RunState {
   };
   const { effect } = SIGNS[id];
   const at = state.phase === 'paused' ? state.resumeTo : state.phase;
-  return told(effect && at !== null && isOnPiece(at) ? acted(noted, effect, at) : noted, {
+  return withHappening(effect && at !== null && isOnPiece(at) ? acted(noted, effect, at) : noted, {
     code: 'sign',
     sign: id,
   });

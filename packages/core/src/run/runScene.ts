@@ -38,7 +38,7 @@ export function runSceneOf(state: RunState): RunScene {
     depthShare: wholeMm > 0 ? doneMm / wholeMm : 0,
     rateFactor: rateFactor(state.rate),
     sinceLift: lifts.length === 0 ? 0 : (depthMm - last(lifts)) / gap(lifts),
-    murk: standing ? (depthMm - last(changes)) / fillMm : 0,
+    turbidity: standing ? (depthMm - last(changes)) / fillMm : 0,
     forceFactor: state.forceFactor,
     coreShare: leg.solid ? 0 : (depthMm - last(breaks)) / leg.boreDepthMm,
     heatShare: plan.stressLimitMpa > 0 ? plan.totalStressMpa / plan.stressLimitMpa : 0,

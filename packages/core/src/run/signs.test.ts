@@ -7,7 +7,7 @@ const CALM: RunScene = {
   depthShare: 0.4,
   rateFactor: 1,
   sinceLift: 0.5,
-  murk: 0.2,
+  turbidity: 0.2,
   forceFactor: 1,
   coreShare: 0.2,
   heatShare: 0.2,
@@ -32,7 +32,7 @@ it.each<[SignId[], Partial<RunScene>, CauseId]>([
   [['plume-fades'], { freehand: true, forceFactor: 0.8 }, 'too-little-force'],
   [['labours'], { forceFactor: 1.1, freehand: true }, 'too-much-force'],
   [['thick-slurry', 'screech'], { sinceLift: 2 }, 'too-little-water'],
-  [['murky'], { murk: 1.1 }, 'murky-water'],
+  [['murky'], { turbidity: 1.1 }, 'murky-water'],
   [['hot'], { heatShare: 1 }, 'overheating'],
   [['hot', 'screech'], { sinceLift: 2 }, 'too-little-water'],
   [['whirls'], {}, 'too-fast'],
@@ -48,12 +48,12 @@ it.each<[SignId[], Partial<RunScene>, CauseId]>([
   expect(first(now(...signs), scene)).toBe(cause);
 });
 
-it('makes a bald rim likelier the duller the bit, and murk the murkier the water', () => {
+it('makes a bald rim likelier the duller the bit, and turbidity the murkier the water', () => {
   const shareOf = (id: CauseId, scene: Partial<RunScene>): number =>
     diagnose(now('plume-fades'), { ...CALM, ...scene }).find((one) => one.id === id)?.share ?? 0;
   const dull = [1, 0.8, 0.6, 0.4, 0.2].map((sharpness) => shareOf('worn-rim', { sharpness }));
   expect(dull).toEqual([...dull].sort((a, b) => a - b));
-  const murky = [0, 0.5, 0.9, 1.2].map((murk) => shareOf('murky-water', { murk }));
+  const murky = [0, 0.5, 0.9, 1.2].map((turbidity) => shareOf('murky-water', { turbidity }));
   expect(murky).toEqual([...murky].sort((a, b) => a - b));
 });
 

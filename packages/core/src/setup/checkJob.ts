@@ -3,7 +3,7 @@ import type { Material } from '../data/materials/material';
 import { selfCrossing } from '../math/crossing';
 import { boundingBox, distanceToEdge, faceOutline, polygonSides } from '../layout/outline';
 import type { Outline, PolygonOutline } from '../documents/outline';
-import { MOST_APART } from '../layout/thickness';
+import { MAX_APART } from '../layout/thickness';
 import { CAVITY, findMaterial } from '../data/materials/materials';
 import { checkIds, checkKit } from './checkKit';
 import type { Add, JobFault } from './jobFault';
@@ -125,7 +125,7 @@ function checkReadings(
 ): void {
   if (readings.length === 0) return;
   const [thinnest, thickest] = [Math.min(...readings), Math.max(...readings)];
-  const mostMm = thinnest * MOST_APART;
+  const mostMm = thinnest * MAX_APART;
   if (thickest > mostMm)
     add(`${at}/thicknessReadingsMm/${readings.indexOf(thickest)}`, {
       code: 'readings-apart',

@@ -209,7 +209,7 @@ interface SmallLengthProps {
 }
 
 const SmallLength = (props: SmallLengthProps) => (
-  <LengthBox inRow mostMm={LIMITS.smallMm.max} {...props} />
+  <LengthBox inRow maxMm={LIMITS.smallMm.max} {...props} />
 );
 
 interface PartProps {

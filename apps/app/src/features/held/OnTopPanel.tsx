@@ -102,7 +102,7 @@ function ClampRow({
         inRow
         label={heldWords.pad}
         valueMm={clamp.padDiameterMm}
-        mostMm={LIMITS.smallMm.max}
+        maxMm={LIMITS.smallMm.max}
         onChangeMm={(padDiameterMm) => {
           onChange({ padDiameterMm }, 'clamp-pad');
         }}

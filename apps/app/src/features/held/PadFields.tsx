@@ -22,7 +22,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           anySign
           label={commonWords.fromLeft}
           valueMm={pad.xMm}
-          mostMm={LIMITS.lengthMm.max}
+          maxMm={LIMITS.lengthMm.max}
           onChangeMm={(xMm) => {
             onChange({ xMm });
           }}
@@ -33,7 +33,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           anySign
           label={heldWords.fromBelow}
           valueMm={pad.yMm}
-          mostMm={LIMITS.lengthMm.max}
+          maxMm={LIMITS.lengthMm.max}
           onChangeMm={(yMm) => {
             onChange({ yMm });
           }}
@@ -43,7 +43,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           inRow
           label={heldWords.wide}
           valueMm={pad.widthMm}
-          mostMm={LIMITS.lengthMm.max}
+          maxMm={LIMITS.lengthMm.max}
           onChangeMm={(wide) => {
             onChange({ widthMm: wide });
           }}
@@ -53,7 +53,7 @@ export function PadFields({ pad, onChange, onRemove }: PadFieldsProps) {
           inRow
           label={heldWords.high}
           valueMm={pad.heightMm}
-          mostMm={LIMITS.lengthMm.max}
+          maxMm={LIMITS.lengthMm.max}
           onChangeMm={(high) => {
             onChange({ heightMm: high });
           }}

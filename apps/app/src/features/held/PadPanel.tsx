@@ -124,7 +124,7 @@ function BedFields({
         label={heldWords.twistOneCornerStands}
         valueMm={support.twistMm ?? 0}
         anySign
-        mostMm={20}
+        maxMm={20}
         onChangeMm={(twistMm) => {
           onChange({ twistMm: Math.max(0, twistMm) }, 'twist');
         }}

@@ -7,9 +7,9 @@ const DARKEST = 0.85;
 function oddsEnds(
   odds: readonly number[],
 ): { readonly best: number; readonly worst: number } | null {
-  const told = odds.filter((one) => !Number.isNaN(one));
-  if (told.length === 0) return null;
-  return { best: Math.min(...told), worst: Math.max(...told) };
+  const known = odds.filter((one) => !Number.isNaN(one));
+  if (known.length === 0) return null;
+  return { best: Math.min(...known), worst: Math.max(...known) };
 }
 
 /** From pale where it cracks least to dark where most, by the logarithm; even where all is alike. */

@@ -100,7 +100,7 @@ function Size({ edit: { piece, hole, changeHole } }: FoldPartProps) {
       <LengthBox
         label={holeWords.diameterExactly}
         valueMm={hole.diameterMm}
-        mostMm={LIMITS.diameterMm.max}
+        maxMm={LIMITS.diameterMm.max}
         onChangeMm={(diameterMm) => {
           changeHole({ diameterMm }, 'diameter');
         }}
@@ -111,7 +111,7 @@ function Size({ edit: { piece, hole, changeHole } }: FoldPartProps) {
         <LengthBox
           label={holeWords.howDeep}
           valueMm={depth.depthMm}
-          mostMm={LIMITS.thicknessMm.max}
+          maxMm={LIMITS.thicknessMm.max}
           onChangeMm={(depthMm) => {
             changeHole({ depth: { ...depth, depthMm } }, 'depth');
           }}
@@ -142,7 +142,7 @@ function Place({ edit: { piece, hole, changeHole } }: FoldPartProps) {
           label={fromCentre ? holeWords.rightOfCentre : commonWords.fromLeft}
           valueMm={hole.xMm}
           anySign
-          mostMm={LIMITS.placeMm.max}
+          maxMm={LIMITS.placeMm.max}
           onChangeMm={(xMm) => {
             changeHole({ xMm }, 'x');
           }}
@@ -153,7 +153,7 @@ function Place({ edit: { piece, hole, changeHole } }: FoldPartProps) {
           label={fromCentre ? holeWords.aboveCentre : holeWords.fromBottom}
           valueMm={hole.yMm}
           anySign
-          mostMm={LIMITS.placeMm.max}
+          maxMm={LIMITS.placeMm.max}
           onChangeMm={(yMm) => {
             changeHole({ yMm }, 'y');
           }}

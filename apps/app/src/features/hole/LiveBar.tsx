@@ -7,13 +7,13 @@ import { useLetterPx } from '../../ui/TextScale';
 import { useUnits } from '../display/displayStore';
 
 /** With letters as large as that they stand above the button, not beside it. */
-const LEAST_PX = 190;
+const MIN_PX = 190;
 const SHOWN = ['feedForceN', holeWords.rpm, 'drillTimeS'];
 
 /** The three numbers that move as choices change, always in sight at the foot. */
 export function LiveBar({ plan }: { readonly plan: Plan }) {
   const units = useUnits();
-  const basis = useLetterPx(LEAST_PX);
+  const basis = useLetterPx(MIN_PX);
   const stops = plan.gates.filter((gate) => gate.level === 'stop');
   if (stops.length > 0) {
     return (

@@ -87,7 +87,7 @@ export function OutlineFields({ outline, onChange }: OutlineFieldsProps) {
             key={`${outline.kind}.${key}`}
             label={label}
             valueMm={values[key] ?? 0}
-            mostMm={LIMITS.lengthMm.max}
+            maxMm={LIMITS.lengthMm.max}
             onChangeMm={(mm) => {
               onChange({ ...outline, [key]: mm }, `outline-${key}`);
             }}

@@ -131,7 +131,7 @@ function Body({ edit: { piece, changePiece }, custom }: Omit<PieceFoldProps, 'on
       <LengthBox
         label={holeWords.thicknessMeasured}
         valueMm={piece.thicknessMm}
-        mostMm={LIMITS.thicknessMm.max}
+        maxMm={LIMITS.thicknessMm.max}
         onChangeMm={(thicknessMm) => {
           changePiece({ thicknessMm, thicknessReadingsMm: [] }, 'thickness');
         }}

@@ -101,7 +101,7 @@ function BathPart({
         inRow
         label={holeWords.overFace}
         valueMm={water?.coverMm ?? COOLANTS[waterKind].coverMm}
-        mostMm={500}
+        maxMm={500}
         onChangeMm={(coverMm) => {
           changeWater({ coverMm }, 'cover');
         }}
@@ -113,7 +113,7 @@ function BathPart({
             inRow
             label={holeWords.trayLength}
             valueMm={water.trayLengthMm}
-            mostMm={LIMITS.lengthMm.max}
+            maxMm={LIMITS.lengthMm.max}
             onChangeMm={(trayLengthMm) => {
               changeWater({ trayLengthMm }, 'tray-length');
             }}
@@ -122,7 +122,7 @@ function BathPart({
             inRow
             label={holeWords.trayWidth}
             valueMm={water.trayWidthMm}
-            mostMm={LIMITS.lengthMm.max}
+            maxMm={LIMITS.lengthMm.max}
             onChangeMm={(trayWidthMm) => {
               changeWater({ trayWidthMm }, 'tray-width');
             }}

@@ -157,7 +157,7 @@ function GaugeBox({
       label={kitWords.runOutByGauge}
       valueMm={gaugeMm}
       placeholder={kitWords.notMeasured}
-      mostMm={20}
+      maxMm={20}
       anySign
       onChangeMm={(mm) => {
         onGauge(Math.max(0, mm));

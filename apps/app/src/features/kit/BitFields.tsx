@@ -36,7 +36,7 @@ export function BitSize({ draft, change }: BitFieldsProps) {
         inRow
         label={kitWords.outsideDiameter}
         valueMm={draft.diameterMm}
-        mostMm={LIMITS.diameterMm.max}
+        maxMm={LIMITS.diameterMm.max}
         onChangeMm={(mm) => {
           change({ diameterMm: mm });
         }}
@@ -47,7 +47,7 @@ export function BitSize({ draft, change }: BitFieldsProps) {
           inRow
           label={kitWords.rimWidth}
           valueMm={draft.rimWidthMm ?? usual.rimWidthMm}
-          mostMm={draft.diameterMm / 2}
+          maxMm={draft.diameterMm / 2}
           onChangeMm={(mm) => {
             change({ rimWidthMm: mm });
           }}
@@ -97,7 +97,7 @@ export function BitWear({ draft, change }: BitFieldsProps) {
         />
         <NumberBox
           inRow
-          label={kitWords.mostRpm}
+          label={kitWords.maxRpm}
           value={draft.maxRpm}
           limit={{ above: 0, max: 100_000, unit: kitWords.rpm }}
           placeholder={kitWords.notGiven}
@@ -118,7 +118,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
       <LengthBox
         label={kitWords.usableDepth}
         valueMm={draft.usableDepthMm ?? usual.usableDepthMm}
-        mostMm={LIMITS.toolLengthMm.max}
+        maxMm={LIMITS.toolLengthMm.max}
         onChangeMm={(mm) => {
           change({ usableDepthMm: mm });
         }}
@@ -145,7 +145,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
           label={kitWords.freeLength}
           valueMm={draft.freeLengthMm ?? null}
           placeholder={kitWords.notKnown}
-          mostMm={LIMITS.toolLengthMm.max}
+          maxMm={LIMITS.toolLengthMm.max}
           onChangeMm={(mm) => {
             change({ freeLengthMm: mm });
           }}
@@ -162,7 +162,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
             label={kitWords.boreDepth}
             valueMm={draft.boreDepthMm ?? null}
             placeholder={kitWords.asUsable}
-            mostMm={LIMITS.toolLengthMm.max}
+            maxMm={LIMITS.toolLengthMm.max}
             onChangeMm={(mm) => {
               change({ boreDepthMm: mm });
             }}
@@ -176,7 +176,7 @@ export function BitReach({ draft, change }: BitFieldsProps) {
             label={kitWords.barrelIfNarrower}
             valueMm={draft.barrelDiameterMm ?? null}
             placeholder={kitWords.asRim}
-            mostMm={draft.diameterMm}
+            maxMm={draft.diameterMm}
             onChangeMm={(mm) => {
               change({ barrelDiameterMm: mm });
             }}
@@ -220,7 +220,7 @@ export function BitPurchase({ draft, change }: BitFieldsProps) {
           label={kitWords.runOut}
           valueMm={draft.runOutMm ?? null}
           placeholder={kitWords.notMeasured}
-          mostMm={20}
+          maxMm={20}
           anySign
           onChangeMm={(mm) => {
             change({ runOutMm: Math.max(0, mm) });

@@ -25,7 +25,7 @@ export function HolderField({ label, holder, onChange, testID = 'holder' }: Hold
       label={text}
       valueMm={holder?.[field] ?? null}
       placeholder={kitWords.notKnown}
-      mostMm={100}
+      maxMm={100}
       onChangeMm={(mm) => {
         if (holder) onChange({ ...holder, [field]: mm });
       }}

@@ -47,7 +47,7 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
       label={label}
       valueMm={(draft[field] as number | undefined) ?? null}
       placeholder={kitWords.notMeasured}
-      mostMm={5000}
+      maxMm={5000}
       onChangeMm={(mm) => {
         onChange(field, mm);
       }}
@@ -98,7 +98,7 @@ export function MachineRoomFields({ draft, kind, onChange }: MachineRoomFieldsPr
         <Column gap="$2">
           <Row gap="$3" flexWrap="wrap" alignItems="flex-start">
             {length('travelMm', kitWords.quillComesDown)}
-            {length('chuckToTableMm', kitWords.chuckToTableMost)}
+            {length('chuckToTableMm', kitWords.chuckToTableMax)}
             {length('throatMm', kitWords.spindleToColumn)}
           </Row>
           <Row gap="$3" flexWrap="wrap" alignItems="flex-start">

@@ -148,7 +148,7 @@ function Fields({ sort, draft, change }: FieldsProps) {
       label={label}
       valueMm={(draft[field] as number | undefined) ?? null}
       placeholder={kitWords.notMeasured}
-      mostMm={5000}
+      maxMm={5000}
       onChangeMm={(mm) => {
         change({ [field]: mm });
       }}

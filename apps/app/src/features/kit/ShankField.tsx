@@ -38,7 +38,7 @@ export function ShankField({ label, shank, onChange, testID = 'shank' }: ShankFi
           label={kitWords.acrossIt}
           valueMm={shank?.sizeMm ?? null}
           placeholder={kitWords.notKnown}
-          mostMm={100}
+          maxMm={100}
           onChangeMm={(sizeMm) => {
             if (shank) onChange({ ...shank, sizeMm });
           }}

@@ -177,7 +177,7 @@ function LeafCard({ layer, number, open, onToggle, onChange, onRemove }: LeafCar
           inRow
           label={knowWords.thick(nameOf(layer))}
           valueMm={layer.thicknessMm}
-          mostMm={LIMITS.thicknessMm.max}
+          maxMm={LIMITS.thicknessMm.max}
           onChangeMm={(thicknessMm) => {
             onChange({ ...layer, thicknessMm });
           }}

@@ -1,7 +1,7 @@
 import { knowWords } from '@nucleon/core/words/screens/know';
 import { LIMITS } from '@nucleon/core/data/schema/limits';
 import { usualSizes } from '@nucleon/core/advice/presumePiece';
-import { meanThickness, MOST_APART } from '@nucleon/core/layout/thickness';
+import { meanThickness, MAX_APART } from '@nucleon/core/layout/thickness';
 import { thicknessText } from '@nucleon/core/words/layout/thicknessText';
 import { formatLengthShort } from '@nucleon/core/words/units/length';
 import ArrowRight from 'lucide-react-native/icons/arrow-right';
@@ -58,8 +58,8 @@ export function ThicknessStep({ room, knowing }: StepProps) {
         label={readings.length === 0 ? knowWords.firstReading : knowWords.anotherReading}
         valueMm={nextMm}
         placeholder={units.length === 'mm' ? knowWords.suchAs61 : knowWords.suchAs14}
-        leastMm={readings.length === 0 ? undefined : Math.max(...readings) / MOST_APART}
-        mostMm={Math.min(LIMITS.thicknessMm.max, ...readings.map((mm) => mm * MOST_APART))}
+        minMm={readings.length === 0 ? undefined : Math.max(...readings) / MAX_APART}
+        maxMm={Math.min(LIMITS.thicknessMm.max, ...readings.map((mm) => mm * MAX_APART))}
         onChangeMm={setNextMm}
         testID="reading"
       />

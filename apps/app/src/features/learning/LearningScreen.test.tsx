@@ -69,7 +69,7 @@ it('says how often it held, what it learned, and when to change the bit', async 
   expect(screen.getByText('12 of 13 runs are believed.')).toBeTruthy();
   expect(text('learning-levels')).toContain('Plated cup saw in float glass× 1.6 (1.2 to 2.1)');
   expect(text('learning-bits')).toContain('Due: change after 9 (7 to 12) holes; it has cut 10.');
-  expect(text('learning-odds')).toContain('Told 1 in 20: 2 of 20 cracked, 1 expected');
+  expect(text('learning-odds')).toContain('Predicted 1 in 20: 2 of 20 cracked, 1 expected');
   expect(text('learning-next')).toContain('Sintered core in slate: 1 hole so far');
 });
 

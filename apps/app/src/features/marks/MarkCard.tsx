@@ -65,7 +65,7 @@ export function MarkCard({ row, number, onChange }: MarkCardProps) {
       label={marksWords.from(from)}
       valueMm={reading[key] ?? null}
       placeholder={placeWords.asMeasured}
-      mostMm={LIMITS.placeMm.max}
+      maxMm={LIMITS.placeMm.max}
       anySign
       onChangeMm={(mm) => {
         read({ [key]: mm });

@@ -86,8 +86,8 @@ function Measures({
             inRow={boxes.length > 1}
             label={box.label}
             valueMm={measuredMm[at] ?? null}
-            leastMm={box.leastMm}
-            mostMm={box.mostMm}
+            minMm={box.minMm}
+            maxMm={box.maxMm}
             onChangeMm={(mm) => {
               setMeasured((now) => now.map((one, index) => (index === at ? mm : one)));
             }}

@@ -175,7 +175,7 @@ function DepthFields({ row, piece, custom, onChange }: OperationFormProps) {
           inRow
           label={operationsWords.from}
           valueMm={one.fromMm ?? planned?.fromMm ?? null}
-          mostMm={piece.thicknessMm}
+          maxMm={piece.thicknessMm}
           anySign
           onChangeMm={(fromMm) => {
             onChange(({ leaf: _leaf, ...rest }) => ({ ...rest, fromMm: Math.max(0, fromMm) }));
@@ -187,7 +187,7 @@ function DepthFields({ row, piece, custom, onChange }: OperationFormProps) {
           inRow
           label={operationsWords.to}
           valueMm={one.toMm ?? planned?.toMm ?? null}
-          mostMm={piece.thicknessMm}
+          maxMm={piece.thicknessMm}
           onChangeMm={(toMm) => {
             onChange(({ leaf: _leaf, ...rest }) => ({ ...rest, toMm }));
           }}

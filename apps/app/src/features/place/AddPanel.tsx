@@ -150,7 +150,7 @@ function PatternFields({
       inRow
       label={label}
       valueMm={numbers[key]}
-      mostMm={LIMITS.lengthMm.max}
+      maxMm={LIMITS.lengthMm.max}
       onChangeMm={(value) => {
         set({ [key]: value });
       }}

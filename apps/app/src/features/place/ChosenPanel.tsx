@@ -133,7 +133,7 @@ function PlaceBoxes({
         label={onBase ? placeWords.rightOfCentre : commonWords.fromLeft}
         valueMm={hole.xMm}
         anySign
-        mostMm={LIMITS.placeMm.max}
+        maxMm={LIMITS.placeMm.max}
         onChangeMm={(xMm) => {
           change({ xMm }, 'x');
         }}
@@ -150,7 +150,7 @@ function PlaceBoxes({
         }
         valueMm={hole.yMm}
         anySign
-        mostMm={LIMITS.placeMm.max}
+        maxMm={LIMITS.placeMm.max}
         onChangeMm={(yMm) => {
           change({ yMm }, 'y');
         }}
@@ -160,7 +160,7 @@ function PlaceBoxes({
         inRow
         label={commonWords.diameter}
         valueMm={hole.diameterMm}
-        mostMm={LIMITS.diameterMm.max}
+        maxMm={LIMITS.diameterMm.max}
         onChangeMm={(diameterMm) => {
           change({ diameterMm }, 'diameter');
         }}

@@ -55,7 +55,7 @@ export function KeepOffPanel({ room }: PanelProps) {
               label={placeWords.stayAwayBy}
               valueMm={place.marginMm ?? null}
               placeholder={placeWords.byRule}
-              mostMm={LIMITS.smallMm.max}
+              maxMm={LIMITS.smallMm.max}
               onChangeMm={(marginMm) => {
                 edit(changeKeepOff(place.id, { marginMm }), `margin ${place.id}`);
               }}

@@ -131,7 +131,7 @@ function Bows({
               label={placeWords.side(side + 1)}
               anySign
               valueMm={bowOfBulge(chord, outline.bulges?.[side] ?? 0)}
-              mostMm={LIMITS.smallMm.max}
+              maxMm={LIMITS.smallMm.max}
               onChangeMm={(bow) => {
                 const bulges = outline.pointsMm.map((__, i) =>
                   i === side ? bulgeOfBow(chord, bow) : (outline.bulges?.[i] ?? 0),

@@ -74,7 +74,7 @@ export function PhotoPanel({ room }: PanelProps) {
                 label={placeWords.fromOnePointTo(formatLengthShort(distance(first, second), units))}
                 valueMm={trueMm}
                 placeholder={placeWords.asMeasured}
-                mostMm={LIMITS.lengthMm.max}
+                maxMm={LIMITS.lengthMm.max}
                 onChangeMm={setTrueMm}
                 testID="photo-true"
               />

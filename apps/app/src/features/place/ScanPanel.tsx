@@ -39,7 +39,7 @@ export function ScanPanel({ room }: PanelProps) {
           inRow
           label={placeWords.howWide}
           valueMm={band.widthMm}
-          mostMm={LIMITS.smallMm.max}
+          maxMm={LIMITS.smallMm.max}
           onChangeMm={(widthMm) => {
             set({ widthMm });
           }}
@@ -49,7 +49,7 @@ export function ScanPanel({ room }: PanelProps) {
           inRow
           label={placeWords.mayBeOffBy}
           valueMm={band.uncertaintyMm}
-          mostMm={LIMITS.smallMm.max}
+          maxMm={LIMITS.smallMm.max}
           onChangeMm={(uncertaintyMm) => {
             set({ uncertaintyMm });
           }}
@@ -60,7 +60,7 @@ export function ScanPanel({ room }: PanelProps) {
           label={placeWords.howDeep}
           valueMm={band.depthMm ?? null}
           placeholder={placeWords.notKnownInLine}
-          mostMm={LIMITS.smallMm.max}
+          maxMm={LIMITS.smallMm.max}
           onClear={() => {
             set({ depthMm: undefined });
           }}

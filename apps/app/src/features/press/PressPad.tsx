@@ -19,7 +19,7 @@ import { pretendScale } from './scale';
 
 const PAD_PX = 240;
 /** The pad's top asks for this much of the band's upper end. */
-const TOP_OVER_MOST = 1.6;
+const TOP_OVER_MAX = 1.6;
 const SEED = 7;
 const STEP = 1.05;
 const nowMs = (): number => Date.now();
@@ -36,7 +36,7 @@ interface PressPadProps {
  */
 export function PressPad({ band, tare, onTried }: PressPadProps) {
   const units = useUnits();
-  const topN = band.maxN * TOP_OVER_MOST;
+  const topN = band.maxN * TOP_OVER_MAX;
   const [scale] = useState(() => pretendScale(SEED, nowMs));
   const [reading, setReading] = useState<ForceSample | null>(null);
   const [wantedN, setWantedN] = useState<number | null>(null);

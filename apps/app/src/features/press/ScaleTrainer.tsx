@@ -58,7 +58,7 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
           <Row gap="$3" alignItems="flex-start">
             <NumberBox
               inRow
-              label={pressWords.leastItShowed(unit)}
+              label={pressWords.minItShowed(unit)}
               value={min}
               limit={READING_LIMIT}
               onChange={setMin}
@@ -66,7 +66,7 @@ export function ScaleTrainer({ band, tare }: ScaleTrainerProps) {
             />
             <NumberBox
               inRow
-              label={pressWords.mostItShowed(unit)}
+              label={pressWords.maxItShowed(unit)}
               value={max}
               limit={READING_LIMIT}
               onChange={setMax}

@@ -106,7 +106,7 @@ function FieldBox({ name, field, value, thicknessMm, fault, onChange }: FieldBox
         label={field.label}
         valueMm={known}
         placeholder={taken ?? (field.optional ? purposeWords.asUsual : purposeWords.needed)}
-        mostMm={field.max}
+        maxMm={field.max}
         anySign={field.min === 0}
         onChangeMm={onChange}
         onClear={() => {

@@ -117,7 +117,7 @@ export function Measurements({ result, change, forget, plan }: ResultFieldsProps
       label={label}
       valueMm={result[key] ?? null}
       anySign={anySign}
-      mostMm={LIMITS.diameterMm.max}
+      maxMm={LIMITS.diameterMm.max}
       onChangeMm={(mm) => {
         change({ [key]: mm });
       }}

@@ -57,7 +57,7 @@ export function MeasureSheet({ state, onMeasured }: MeasureSheetProps) {
         label={runWords.orTyped}
         valueMm={depthMm}
         anySign
-        mostMm={LIMITS.thicknessMm.max}
+        maxMm={LIMITS.thicknessMm.max}
         onChangeMm={(mm) => {
           setDepthMm(Math.max(0, mm));
         }}

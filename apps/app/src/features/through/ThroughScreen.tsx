@@ -96,7 +96,7 @@ function WaterOff({ room }: { readonly room: HoleRoom }) {
       <LengthBox
         label={throughWords.shutWaterBeforeFar}
         valueMm={before}
-        mostMm={piece.thicknessMm}
+        maxMm={piece.thicknessMm}
         anySign
         onChangeMm={(mm) => {
           changeSetup(

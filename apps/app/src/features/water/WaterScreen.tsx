@@ -51,7 +51,7 @@ function WaterRoom(loaded: LoadedHole) {
     'water',
     useMemo(() => ({ ...asked, dryForS }), [asked, dryForS]),
   );
-  const view = watered.outcome?.kind === 'told' ? watered.outcome.view : null;
+  const view = watered.outcome?.kind === 'worked-out' ? watered.outcome.view : null;
   if (!view || !plan)
     return (
       <RoomPage name="water" room={room}>
@@ -175,7 +175,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
         inRow
         label={waterWords.overFace}
         valueMm={water?.coverMm ?? COOLANTS[kind].coverMm}
-        mostMm={500}
+        maxMm={500}
         onChangeMm={(coverMm) => {
           change({ coverMm }, 'cover');
         }}
@@ -188,7 +188,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
             label={waterWords.trayLong}
             valueMm={water?.trayLengthMm ?? null}
             placeholder={waterWords.notMeasured}
-            mostMm={LIMITS.lengthMm.max}
+            maxMm={LIMITS.lengthMm.max}
             onChangeMm={(trayLengthMm) => {
               change({ trayLengthMm }, 'tray-length');
             }}
@@ -199,7 +199,7 @@ function Tray({ edit, kind }: { readonly edit: Editing; readonly kind: CoolantId
             label={waterWords.trayWide}
             valueMm={water?.trayWidthMm ?? null}
             placeholder={waterWords.notMeasured}
-            mostMm={LIMITS.lengthMm.max}
+            maxMm={LIMITS.lengthMm.max}
             onChangeMm={(trayWidthMm) => {
               change({ trayWidthMm }, 'tray-width');
             }}

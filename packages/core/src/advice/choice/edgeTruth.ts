@@ -28,7 +28,7 @@ export interface RuleTruth {
 }
 
 export interface EdgeTruth {
-  readonly kind: 'told';
+  readonly kind: 'judged';
   readonly curve: readonly EdgePoint[];
   readonly limitMpa: number;
   /** Least clear distance at which the edge hardly matters any more, mm. */
@@ -68,7 +68,7 @@ export function edgeTruth(
   if (!way) return { kind: 'untold', why: { code: 'deep-inside' } };
   const rules = judged.filter(({ measure }) => measure === 'edge');
   const distances = LADDER.map((times) => times * context.piece.thicknessMm)
-    .filter((mm) => mm <= way.mostMm)
+    .filter((mm) => mm <= way.maxMm)
     .sort((a, b) => a - b);
   const curve = distances.flatMap(
     (clearMm) => pointAt(drillCase, way.at(clearMm), clearMm, bend) ?? [],
@@ -80,7 +80,7 @@ export function edgeTruth(
     curve.find(({ odds, stressMpa }) => odds <= MATTERS * deep.odds && stressMpa <= limitMpa)
       ?.clearMm ?? deep.clearMm;
   return {
-    kind: 'told',
+    kind: 'judged',
     curve,
     limitMpa,
     byStressMm,
@@ -89,7 +89,7 @@ export function edgeTruth(
 }
 
 interface Inwards {
-  readonly mostMm: number;
+  readonly maxMm: number;
   readonly at: (clearMm: number) => PointMm;
 }
 
@@ -107,7 +107,7 @@ function inwards({ piece, hole, setup }: PlanContext): Inwards | null {
     xMm: edge.xMm + ux * (clearMm + radiusMm),
     yMm: edge.yMm + uy * (clearMm + radiusMm),
   });
-  let mostMm = 0;
+  let maxMm = 0;
   for (const times of LADDER) {
     const clearMm = times * piece.thicknessMm;
     const place = at(clearMm);
@@ -115,9 +115,9 @@ function inwards({ piece, hole, setup }: PlanContext): Inwards | null {
       isOnFace(outline, place) &&
       Math.abs(distanceToEdge(outline, place) - clearMm - radiusMm) < 0.5;
     if (!isNearest) break;
-    mostMm = clearMm;
+    maxMm = clearMm;
   }
-  return mostMm > 0 ? { mostMm, at } : null;
+  return maxMm > 0 ? { maxMm, at } : null;
 }
 
 function pointAt(

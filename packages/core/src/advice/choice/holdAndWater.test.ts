@@ -152,10 +152,10 @@ it('sets the stress near an edge beside the rules of thumb', () => {
   const [hole] = piece?.holes ?? [];
   if (!piece || !hole) throw new Error('no hole');
   const judged = judgeEdges({ piece, material: MATERIALS['float-glass'], hole }, []);
-  const told = edgeTruthInWords(edgeTruth(caseIn(file), judged, bend), METRIC);
-  if (told.kind !== 'told') throw new Error(told.why);
-  const stress = told.curve.map(({ bendingMpa }) => bendingMpa);
+  const truth = edgeTruthInWords(edgeTruth(caseIn(file), judged, bend), METRIC);
+  if (truth.kind !== 'judged') throw new Error(truth.why);
+  const stress = truth.curve.map(({ bendingMpa }) => bendingMpa);
   expect(stress[0]).toBeGreaterThan(1.3 * (stress.at(-1) ?? 0));
-  expect(told.rules.map(({ rule }) => rule)).toContain('two-thicknesses-of-glass');
-  expect(told.text).toContain('rules of thumb also cover what is not calculated');
+  expect(truth.rules.map(({ rule }) => rule)).toContain('two-thicknesses-of-glass');
+  expect(truth.text).toContain('rules of thumb also cover what is not calculated');
 });

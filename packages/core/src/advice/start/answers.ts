@@ -3,7 +3,7 @@ import { findMaterial, MATERIAL_IDS } from '../../data/materials/materials';
 import type { Material } from '../../data/materials/material';
 import { LIMITS, type NumberLimit } from '../../data/schema/limits';
 import { isPurposeKind } from '../../layout/purposes/purposes';
-import { leastWallMm, hasTwoSides, isWallBuildId } from './wallBuilds';
+import { minWallMm, hasTwoSides, isWallBuildId } from './wallBuilds';
 import {
   isWorkpieceId,
   makeId,
@@ -77,9 +77,9 @@ const MEASURES = { across: 1, face: 2, vessel: 2, tank: 3 } as const;
 export const measuresOf = ({ measures }: Pick<Workpiece, 'measures'>): number => MEASURES[measures];
 
 /** The least it may be thick, mm, by how it is built. */
-export const leastThicknessMm = ({ build }: Answers): number =>
+export const minThicknessMm = ({ build }: Answers): number =>
   build !== undefined && isWallBuildId(build)
-    ? Math.max(leastWallMm(build), LIMITS.thicknessMm.min)
+    ? Math.max(minWallMm(build), LIMITS.thicknessMm.min)
     : LIMITS.thicknessMm.min;
 
 /** A hole takes no more than this of what it goes through. */
@@ -99,7 +99,7 @@ export function widestHoleMm(answers: Answers): number {
 /** Gasket beyond the thread that its hole and the least seal take, mm. */
 const FLANGE_BEYOND_MM = 8;
 /** The narrowest flange that seals over the hole of a thread, mm. */
-export const leastFlangeMm = (thread: string | undefined): number =>
+export const minFlangeMm = (thread: string | undefined): number =>
   Number(thread ?? 0) + FLANGE_BEYOND_MM;
 
 /** Whether an answer is one to its question. */
@@ -126,12 +126,12 @@ const ACCEPTS: Record<Question, (said: string, answers: Answers) => boolean> = {
     );
   },
   thickness: (said, answers) =>
-    isNumber(said, { ...LIMITS.thicknessMm, min: leastThicknessMm(answers) }),
+    isNumber(said, { ...LIMITS.thicknessMm, min: minThicknessMm(answers) }),
   place: oneOf('middle', 'end'),
   through: (said, answers) => isHole(said, answers) || isPurposeKind(said),
   part: isHole,
   flange: (said, { part }) =>
-    said === USUAL || isNumber(said, { ...LIMITS.diameterMm, min: leastFlangeMm(part) }),
+    said === USUAL || isNumber(said, { ...LIMITS.diameterMm, min: minFlangeMm(part) }),
   count: (said) => isNumber(said, COUNT) && Number.isInteger(Number(said)),
 };
 

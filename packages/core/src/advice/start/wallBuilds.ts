@@ -8,7 +8,7 @@ const BRICK_MM = 102;
 const BLOCK_MM = 100;
 const PLASTER_MM = 13;
 /** Narrower than this two leaves are not kept apart. */
-const LEAST_CAVITY_MM = 25;
+const MIN_CAVITY_MM = 25;
 
 /** How outside walls are built: work sizes of bricks and blocks, as laid. */
 export const WALL_BUILDS = {
@@ -40,12 +40,12 @@ const isHollow = (build: WallBuildId): boolean =>
   leavesOf(build).some(([material]) => material === CAVITY);
 
 /** The least such a wall measures, mm: its leaves and the narrowest cavity; 0 for a single leaf. */
-export const leastWallMm = (build: WallBuildId): number =>
-  isHollow(build) ? leavesOf(build).reduce((sum, [, mm]) => sum + (mm ?? LEAST_CAVITY_MM), 0) : 0;
+export const minWallMm = (build: WallBuildId): number =>
+  isHollow(build) ? leavesOf(build).reduce((sum, [, mm]) => sum + (mm ?? MIN_CAVITY_MM), 0) : 0;
 
 /**
  * The leaves of a wall of a measured thickness, from the side it is entered.
- * @param thicknessMm from face to face, at least `leastWallMm`
+ * @param thicknessMm from face to face, at least `minWallMm`
  * @returns undefined where it is one leaf
  */
 export function wallLeaves(

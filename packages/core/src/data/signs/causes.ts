@@ -12,7 +12,7 @@ export interface RunScene {
   /** Cutting since the last lift, over the planned stretch between two. */
   readonly sinceLift: number;
   /** Fines in the water, over what hides the mark; 0 where water runs. */
-  readonly murk: number;
+  readonly turbidity: number;
   /** Pressed beside the plan. */
   readonly forceFactor: number;
   /** Core in the barrel over what it takes. */
@@ -63,7 +63,7 @@ export const CAUSES = {
     prior: ({ sinceLift, heatShare }) => 0.15 + 0.3 * logistic((sinceLift - 1.3) / 0.3) + 0.2 * Math.min(1, heatShare),
     shows: { screech: 0.7, 'thick-slurry': 0.6, hot: 0.5, sticks: 0.15 } },
   'murky-water': { title: 'The water is full of fines', todo: 'Motor off; change the water.', source: MODEL,
-    prior: ({ murk }) => 0.02 + 0.8 * logistic((murk - 0.8) / 0.15),
+    prior: ({ turbidity }) => 0.02 + 0.8 * logistic((turbidity - 0.8) / 0.15),
     shows: { murky: 0.9, 'thick-slurry': 0.3 } },
   'overheating': { title: 'It runs hot', todo: 'Stop; let it cool by itself; more water, less speed.', source: MODEL,
     prior: ({ heatShare }) => 0.03 + 0.3 * logistic((heatShare - 0.7) / 0.15),

@@ -7,7 +7,7 @@ import { across, drawing, upright } from './sketch';
 
 /** Room for a ring to swing, mm over the hole it just needs. */
 const SWING_MM = 0.3;
-const ROOM_MOST_MM = 1.5;
+const MAX_ROOM_MM = 1.5;
 
 /** h ≥ wire + r − √(r² − t²/4): the chord a ring of inside radius r makes through thickness t. */
 export const ringHole = (wireMm: number, r: number, t: number): number =>
@@ -64,7 +64,7 @@ export const hangingRing = definePurpose({
         : { massG: pieceMassKg * 1000, weightN: pieceMassKg * STANDARD_GRAVITY_M_PER_S2 };
     const farthest = Math.sqrt(inside ** 2 - t ** 2);
     return {
-      diameter: { targetMm, leastMm: just, mostMm: just + ROOM_MOST_MM },
+      diameter: { targetMm, leastMm: just, mostMm: just + MAX_ROOM_MM },
       depth: { kind: 'through' },
       coverMm: null,
       toleranceMm: Math.max(0, farthest - e),

@@ -8,7 +8,7 @@ const MIN_GAP_MM = 6;
 const USUAL_GAP_MM = 10;
 /** Sound concrete to leave below a blind socket. */
 const MIN_BELOW_MM = 50;
-const OVER_DEPTH = { leastMm: 15, ofDiameter: 0.15 } as const;
+const OVER_DEPTH = { minMm: 15, ofDiameter: 0.15 } as const;
 const GROUT_SPARE = 1.1;
 
 /** A post or railing socket, grouted. */
@@ -45,7 +45,7 @@ export const postSocket = definePurpose({
     const across_ = v.section === 'round' ? v.postWidthMm : Math.hypot(v.postWidthMm, other);
     const post = v.section === 'round' ? (Math.PI * v.postWidthMm ** 2) / 4 : v.postWidthMm * other;
     const targetMm = across_ + 2 * v.groutGapMm;
-    const over = Math.max(OVER_DEPTH.leastMm, OVER_DEPTH.ofDiameter * targetMm);
+    const over = Math.max(OVER_DEPTH.minMm, OVER_DEPTH.ofDiameter * targetMm);
     const depthMm = v.embedmentMm + over;
     const below = v.slabThicknessMm - depthMm;
     if (v.embedmentMm > v.slabThicknessMm) {
@@ -82,7 +82,7 @@ export const postSocket = definePurpose({
       input('Core', `+ 2 × grout = ${L(targetMm)}`),
       input(
         'Over-depth',
-        `larger of ${L(OVER_DEPTH.leastMm)} and ${OVER_DEPTH.ofDiameter} × core = ${L(over)}`,
+        `larger of ${L(OVER_DEPTH.minMm)} and ${OVER_DEPTH.ofDiameter} × core = ${L(over)}`,
       ),
       input('Depth', `embedment + over-depth = ${L(depthMm)}`),
       input('Left below', L(Math.max(0, below))),

@@ -56,13 +56,13 @@ export function preparePiece(scene: BendingScene): PieceOutcome {
   const { rim } = scene;
   const radiusMm = loadRadius(rim.meanRadiusMm, scene.thicknessMm);
   const span = Math.min(scene.widthMm, scene.heightMm);
-  const leastMm = Math.min((2 * Math.PI * radiusMm) / SIDES_ROUND_RIM, span / SIDES_ACROSS);
+  const minMm = Math.min((2 * Math.PI * radiusMm) / SIDES_ROUND_RIM, span / SIDES_ACROSS);
   // Far from the rim a long strip needs no finer sides than a square of its area.
-  const mostMm = Math.max(
+  const maxMm = Math.max(
     span / SIDES_ACROSS,
     Math.sqrt((scene.widthMm * scene.heightMm) / MAX_FAR_NODES),
   );
-  return preparedOn(scene, [{ centre: rim, radiusMm, leastMm }], mostMm);
+  return preparedOn(scene, [{ centre: rim, radiusMm, minMm }], maxMm);
 }
 
 /**
@@ -76,13 +76,13 @@ export function preparePieceEvenly(scene: BendingScene): PieceOutcome {
   const [short, long] = [scene.widthMm, scene.heightMm].sort((a, b) => a - b) as [number, number];
   const across = noTension ? EVEN_SIDES.touching : EVEN_SIDES.whole;
   const sideMm = Math.max(short / across, long / MAX_SIDES_LONG);
-  return preparedOn(scene, [{ centre, radiusMm: 0, leastMm: sideMm }], sideMm, noTension);
+  return preparedOn(scene, [{ centre, radiusMm: 0, minMm: sideMm }], sideMm, noTension);
 }
 
 function preparedOn(
   scene: BendingScene,
   foci: readonly [Focus, ...Focus[]],
-  mostMm: number,
+  maxMm: number,
   noTension = true,
 ): PieceOutcome {
   const round = scene.gaps.map((gap): Focus => {
@@ -95,10 +95,10 @@ function preparedOn(
     return {
       centre,
       radiusMm,
-      leastMm: Math.min((2 * Math.PI * radiusMm) / SIDES_ROUND_GAP, mostMm),
+      minMm: Math.min((2 * Math.PI * radiusMm) / SIDES_ROUND_GAP, maxMm),
     };
   });
-  const wish: MeshWish = { edge: scene.edge, gaps: scene.gaps, foci: [...foci, ...round], mostMm };
+  const wish: MeshWish = { edge: scene.edge, gaps: scene.gaps, foci: [...foci, ...round], maxMm };
   const meshed = meshPlate(wish);
   if (meshed.kind === 'too-fine')
     return trouble('mesh-too-fine', { count: meshed.nodes, max: meshed.max });

@@ -58,8 +58,8 @@ describe('what pads give back', () => {
 
 it('of a round piece lies on two battens with what reaches a twenty-fifth of the width in', () => {
   const edge = freeEdges({ kind: 'circle', diameterMm: 200 });
-  const focus: Focus = { centre: { xMm: 100, yMm: 100 }, radiusMm: 15, leastMm: 3 };
-  const meshed = meshPlate({ edge, gaps: [], foci: [focus], mostMm: 4 });
+  const focus: Focus = { centre: { xMm: 100, yMm: 100 }, radiusMm: 15, minMm: 3 };
+  const meshed = meshPlate({ edge, gaps: [], foci: [focus], maxMm: 4 });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   const { mesh } = meshed;
   const round = { ...scene, edge, widthMm: 200, heightMm: 200, edgesHeld: 'two' } as const;

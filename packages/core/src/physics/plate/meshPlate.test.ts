@@ -8,15 +8,15 @@ const sum = (values: Iterable<number>): number => [...values].reduce((all, one) 
 const at = ({ x, y }: PlateMesh, node: number) => ({ xMm: x[node] ?? 0, yMm: y[node] ?? 0 });
 
 describe('a mesh about a rim', () => {
-  const focus: Focus = { centre: { xMm: 100, yMm: 60 }, radiusMm: 15, leastMm: 3 };
-  const MOST_MM = 14;
+  const focus: Focus = { centre: { xMm: 100, yMm: 60 }, radiusMm: 15, minMm: 3 };
+  const MAX_MM = 14;
   const sideAt = (x: number, y: number): number =>
-    Math.min(MOST_MM, 3 + 0.22 * Math.abs(Math.hypot(x - 100, y - 60) - 15));
+    Math.min(MAX_MM, 3 + 0.22 * Math.abs(Math.hypot(x - 100, y - 60) - 15));
   const meshed = meshPlate({
     edge: freeEdges({ kind: 'rectangle', widthMm: 200, heightMm: 150 }),
     gaps: [],
     foci: [focus],
-    mostMm: MOST_MM,
+    maxMm: MAX_MM,
   });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   const { mesh } = meshed;
@@ -75,22 +75,22 @@ it('refuses a mesh that is too fine, with the limit', () => {
   const meshed = meshPlate({
     edge: freeEdges({ kind: 'rectangle', widthMm: 1000, heightMm: 1000 }),
     gaps: [],
-    foci: [{ centre: { xMm: 500, yMm: 500 }, radiusMm: 5, leastMm: 1 }],
-    mostMm: 4,
+    foci: [{ centre: { xMm: 500, yMm: 500 }, radiusMm: 5, minMm: 1 }],
+    maxMm: 4,
   });
   expect(meshed).toMatchObject({ kind: 'too-fine', max: 12_000 });
 });
 
 const FOCI: readonly [Focus, ...Focus[]] = [
-  { centre: { xMm: 60, yMm: 60 }, radiusMm: 8, leastMm: 2 },
-  { centre: { xMm: 65, yMm: 165 }, radiusMm: 15, leastMm: 3 },
+  { centre: { xMm: 60, yMm: 60 }, radiusMm: 8, minMm: 2 },
+  { centre: { xMm: 65, yMm: 165 }, radiusMm: 15, minMm: 3 },
 ];
-const MOST_MM = 15;
+const MAX_MM = 15;
 const wishedAt = (xMm: number, yMm: number): number =>
   FOCI.reduce(
-    (min, { centre, radiusMm, leastMm }) =>
-      Math.min(min, leastMm + 0.22 * Math.abs(distance(centre, { xMm, yMm }) - radiusMm)),
-    MOST_MM,
+    (min, { centre, radiusMm, minMm }) =>
+      Math.min(min, minMm + 0.22 * Math.abs(distance(centre, { xMm, yMm }) - radiusMm)),
+    MAX_MM,
   );
 
 describe.each([
@@ -117,7 +117,7 @@ describe.each([
     a: { xMm: side.a.xMm + 50, yMm: side.a.yMm + 150 },
     b: { xMm: side.b.xMm + 50, yMm: side.b.yMm + 150 },
   }));
-  const meshed = meshPlate({ edge, gaps: [gap], foci: FOCI, mostMm: MOST_MM });
+  const meshed = meshPlate({ edge, gaps: [gap], foci: FOCI, maxMm: MAX_MM });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   const { mesh } = meshed;
   const points = Array.from(mesh.x.keys(), (node) => at(mesh, node));
@@ -175,8 +175,8 @@ it('turns every other ring by half a step', () => {
   const meshed = meshPlate({
     edge: freeEdges({ kind: 'rectangle', widthMm: 200, heightMm: 200 }),
     gaps: [],
-    foci: [{ centre: { xMm: 100, yMm: 100 }, radiusMm: 20, leastMm: 4 }],
-    mostMm: 20,
+    foci: [{ centre: { xMm: 100, yMm: 100 }, radiusMm: 20, minMm: 4 }],
+    maxMm: 20,
   });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   const ring = (radiusMm: number) =>
@@ -213,8 +213,8 @@ it('has its nodes as near as wished on an edge close by, and everywhere on a lon
   const meshed = meshPlate({
     edge: freeEdges({ kind: 'rectangle', widthMm: 400, heightMm: 80 }),
     gaps: [],
-    foci: [{ centre: { xMm: 30, yMm: 24 }, radiusMm: 15, leastMm: 3 }],
-    mostMm: 14,
+    foci: [{ centre: { xMm: 30, yMm: 24 }, radiusMm: 15, minMm: 3 }],
+    maxMm: 14,
   });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   const { mesh } = meshed;

@@ -8,7 +8,7 @@ export interface Focus {
   readonly centre: PointMm;
   readonly radiusMm: number;
   /** Length of a triangle's side there, mm. */
-  readonly leastMm: number;
+  readonly minMm: number;
 }
 
 export interface MeshWish {
@@ -19,7 +19,7 @@ export interface MeshWish {
   /** The first is the rim's own. */
   readonly foci: readonly [Focus, ...Focus[]];
   /** Coarsest length of a side, mm. */
-  readonly mostMm: number;
+  readonly maxMm: number;
 }
 
 /** More nodes than this are refused: the factor would not fit a phone's patience. */
@@ -44,22 +44,22 @@ const SLIVER = 1e-3;
  * Cuts a plate into triangles, fine about its foci and coarser away from them: nodes on the edges,
  * then on rings about each focus that grow with the distance, joined by Delaunay's rule.
  */
-export function meshPlate({ edge, gaps, foci, mostMm }: MeshWish): Meshed {
+export function meshPlate({ edge, gaps, foci, maxMm }: MeshWish): Meshed {
   const sideAt = (p: PointMm): number =>
     foci.reduce(
-      (min, { centre, radiusMm, leastMm }) =>
-        Math.min(min, leastMm + GROWTH * Math.abs(distance(p, centre) - radiusMm)),
-      mostMm,
+      (min, { centre, radiusMm, minMm }) =>
+        Math.min(min, minMm + GROWTH * Math.abs(distance(p, centre) - radiusMm)),
+      maxMm,
     );
   const loops = [edge, ...gaps];
   const isOnPlate = (p: PointMm): boolean =>
     isInside(edge, p) && !gaps.some((gap) => isInside(gap, p));
-  const placed = new Placed(mostMm);
+  const placed = new Placed(maxMm);
   for (const loop of loops)
     for (const side of loop) for (const p of alongSide(side, sideAt)) placed.add(p);
   const onEdges = placed.points.length;
   for (const focus of foci) {
-    for (const p of ringsAbout(focus, edge, mostMm)) {
+    for (const p of ringsAbout(focus, edge, maxMm)) {
       if (placed.points.length > MAX_NODES)
         return { kind: 'too-fine', nodes: placed.points.length, max: MAX_NODES };
       const side = sideAt(p);
@@ -110,23 +110,23 @@ function polyline(side: Side, stepMm: number): readonly PointMm[] {
 
 /** Rings about a focus, inwards to its middle and outwards until nothing of the plate lies beyond. */
 function* ringsAbout(
-  { centre, radiusMm, leastMm }: Focus,
+  { centre, radiusMm, minMm }: Focus,
   edge: readonly Side[],
-  mostMm: number,
+  maxMm: number,
 ): Generator<PointMm> {
   const reach = Math.max(...edge.map(({ a }) => distance(a, centre))) * 1.5;
   const inner: number[] = [];
-  for (let r = radiusMm; r > 0.9 * leastMm;) {
-    r -= ROW * (leastMm + GROWTH * (radiusMm - r));
-    if (r > 0.45 * leastMm) inner.push(r);
+  for (let r = radiusMm; r > 0.9 * minMm;) {
+    r -= ROW * (minMm + GROWTH * (radiusMm - r));
+    if (r > 0.45 * minMm) inner.push(r);
   }
-  yield* onRing(centre, radiusMm, leastMm, 0);
+  yield* onRing(centre, radiusMm, minMm, 0);
   yield centre;
   for (const [index, r] of inner.entries())
-    yield* onRing(centre, r, leastMm + GROWTH * (radiusMm - r), index + 1);
+    yield* onRing(centre, r, minMm + GROWTH * (radiusMm - r), index + 1);
   let r = radiusMm;
   for (let index = 1; r < reach; index++) {
-    const side = Math.min(leastMm + GROWTH * (r - radiusMm), mostMm);
+    const side = Math.min(minMm + GROWTH * (r - radiusMm), maxMm);
     r += ROW * side;
     yield* onRing(centre, r, side, index);
   }
@@ -151,8 +151,8 @@ class Placed {
   readonly #boxes = new Map<string, PointMm[]>();
   readonly #boxMm: number;
 
-  constructor(mostMm: number) {
-    this.#boxMm = mostMm;
+  constructor(maxMm: number) {
+    this.#boxMm = maxMm;
   }
 
   add(p: PointMm): void {

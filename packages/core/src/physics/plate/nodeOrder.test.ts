@@ -64,8 +64,8 @@ it.each([
   const meshed = meshPlate({
     edge: freeEdges({ kind: 'rectangle', widthMm, heightMm }),
     gaps: [],
-    foci: [{ centre: { xMm: widthMm / 2, yMm: heightMm / 2 }, radiusMm: 12, leastMm: 3 }],
-    mostMm: 10,
+    foci: [{ centre: { xMm: widthMm / 2, yMm: heightMm / 2 }, radiusMm: 12, minMm: 3 }],
+    maxMm: 10,
   });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   const mesh = shuffled(meshed.mesh);

@@ -37,12 +37,12 @@ const must = <T>(value: T | null): T => {
 };
 
 /** A square pane meshed round a rim, as the plan meshes it. */
-const pane = (aMm: number, xMm: number, yMm: number, radiusMm: number, leastMm: number) => {
+const pane = (aMm: number, xMm: number, yMm: number, radiusMm: number, minMm: number) => {
   const meshed = meshPlate({
     edge: freeEdges({ kind: 'rectangle', widthMm: aMm, heightMm: aMm }),
     gaps: [],
-    foci: [{ centre: { xMm, yMm }, radiusMm, leastMm }],
-    mostMm: aMm / 20,
+    foci: [{ centre: { xMm, yMm }, radiusMm, minMm }],
+    maxMm: aMm / 20,
   });
   if (meshed.kind !== 'meshed') throw new Error(meshed.kind);
   return meshed.mesh;

@@ -6,7 +6,7 @@ export interface Clearness {
   readonly isClear: boolean;
 }
 
-/** What is seen through a bath with fines in it: Beer–Lambert, as murkLimit has it. */
+/** What is seen through a bath with fines in it: Beer–Lambert, as turbidityLimit has it. */
 export function clearness(
   finesG: number,
   volumeL: number,

@@ -30,7 +30,7 @@ const MAX_CHANGES = 500;
 
 /** What standing water may hold, and how far the mark must be seen through it. */
 export interface WaterLoads {
-  /** While the mark must be seen, g/L: murkLimit. */
+  /** While the mark must be seen, g/L: turbidityLimit. */
   readonly toSeeGPerL: number;
   /** Once the groove or a guide steers the bit, mm; 0 where something steers it from the start. */
   readonly seenToMm: number;
@@ -57,8 +57,8 @@ export function waterChangeDepths(
   depthMm: number,
   { fromMm = 0, finesG = 0, holeMm = depthMm }: WaterSoFar = {},
 ): number[] {
-  const leastMm = holeMm / MAX_CHANGES;
-  const stretch = (gPerL: number): number => Math.max((gPerL * volumeL) / finesGPerMm, leastMm);
+  const minMm = holeMm / MAX_CHANGES;
+  const stretch = (gPerL: number): number => Math.max((gPerL * volumeL) / finesGPerMm, minMm);
   const next = (z: number): number => {
     const clouded = z + stretch(toSeeGPerL);
     return clouded < seenToMm ? clouded : z + stretch(SLURRY_LOAD_G_PER_L);

@@ -2,7 +2,7 @@ import { bathFill } from './fill';
 import { waterFlow } from './flow';
 import { finesMass, turbidityLimit, waterChangeDepths } from './turbidity';
 
-it('finds the murk limit of the worked case', () => {
+it('finds the turbidity limit of the worked case', () => {
   expect(turbidityLimit(6)).toBeCloseTo(2.635, 3);
   expect(finesMass(2500, 75.398, 6)).toBeCloseTo(1.131, 3);
 });

@@ -22,7 +22,7 @@ export interface ChangePoint {
 }
 
 const DRAWS = 200;
-const MOST_HOLES = 1000;
+const MAX_HOLES = 1000;
 
 /**
  * Renewal–reward (Barlow & Hunter 1960): C(n) = [bit + Σ_{k<n}(V·h_k + w·t_k)]/n, least at the first n whose next hole
@@ -35,7 +35,7 @@ export function changePoint({
   at,
   wornAt,
 }: BitCosts): ChangePoint {
-  const last = Math.max(2, Math.min(MOST_HOLES, Math.round(wornAt)));
+  const last = Math.max(2, Math.min(MAX_HOLES, Math.round(wornAt)));
   const holes = Array.from({ length: last }, (_, k) => at(k));
   const first = holes[0];
   const costs = (zTime: number, zCrack: number): readonly number[] =>

@@ -20,26 +20,26 @@ export interface Learned {
   /** Share of holes whose time fell inside a band of eight in ten made without them; null of too few. */
   readonly calibration: { readonly timeBand80: number | null; readonly n: number };
   /** Of which that is the share; none of too few. */
-  readonly told: readonly Told[];
+  readonly calibrated: readonly Calibrated[];
   /** What the log tells of a hole like this; null of what it tells nothing. */
   readonly factors: (target: Target) => Pick<LoggedFactors, 'time' | 'chip' | 'hazard'>;
 }
 
 /** A timed hole, and whether a band of eight in ten made without it held it. */
-export interface Told {
+export interface Calibrated {
   readonly at: string;
   readonly material: string;
   readonly inside: boolean;
 }
 
 /** Less of the depth than this tells nothing of the rate. */
-const LEAST_SHARE = 0.1;
+const MIN_SHARE = 0.1;
 /** sd of ln(chip/planned) and of ln(time/planned) that plans come with where none says. */
 const USUAL_SD = 0.55;
 /** Fewer holes than this calibrate nothing. */
-const LEAST_TO_CALIBRATE = 10;
+const MIN_TO_CALIBRATE = 10;
 /** Odds as the hazard model takes them. */
-const LEAST_CRACK = 1e-4;
+const MIN_CRACK = 1e-4;
 
 /**
  * What a log tells of the plans to come: rates, chips and breaking. Practice holes count for rate and hand, not for
@@ -53,12 +53,12 @@ export function learn(holes: readonly LoggedHole[], now: Date): Learned {
   );
   const rateTrials = believed.flatMap(rateTrial);
   const rate = fitMixed(rateTrials, USUAL_SD);
-  const told = calibrate(rateTrials, rate);
+  const calibrated = calibrate(rateTrials, rate);
   const chips = fitMixed(believed.flatMap(chipTrial), USUAL_SD, 'normal');
   const breakage = fitBreakage(
     believed
       .filter(({ practice }) => !practice)
-      .map((one) => ({ ...one, planned: Math.max(LEAST_CRACK, one.plannedCrack) })),
+      .map((one) => ({ ...one, planned: Math.max(MIN_CRACK, one.plannedCrack) })),
   );
   const pairs = new Map<string, number>();
   const pairOf = (material: string | null, family: string | null) => `${material} ${family}`;
@@ -74,10 +74,13 @@ export function learn(holes: readonly LoggedHole[], now: Date): Learned {
     rate,
     doubted: judged.filter(({ doubts }) => doubts.length > 0),
     calibration: {
-      timeBand80: told.length > 0 ? told.filter(({ inside }) => inside).length / told.length : null,
+      timeBand80:
+        calibrated.length > 0
+          ? calibrated.filter(({ inside }) => inside).length / calibrated.length
+          : null,
       n: rateTrials.length,
     },
-    told,
+    calibrated,
     factors: (target) => ({
       time: rate.effects.length > 0 ? rate.predict(target) : null,
       chip: chips.effects.length > 0 ? chips.predict(target) : null,
@@ -104,7 +107,7 @@ function judge(holes: readonly LoggedHole[], now: Date): readonly LoggedHole[] {
 const ABSURD = Math.log(100);
 
 function lnRatioOf({ takenS, plannedS, share }: LoggedHole): number | null {
-  if (takenS === null || takenS <= 0 || !plannedS || plannedS.p50 <= 0 || share < LEAST_SHARE)
+  if (takenS === null || takenS <= 0 || !plannedS || plannedS.p50 <= 0 || share < MIN_SHARE)
     return null;
   return Math.log(takenS / (plannedS.p50 * share));
 }
@@ -150,8 +153,8 @@ export function chipBounds(exitChipMm: number): readonly [low: number, high: num
 const calibrate = (
   trials: readonly (Trial & Pick<LoggedHole, 'at'>)[],
   { withoutIt }: Pick<MixedFit, 'withoutIt'>,
-): readonly Told[] =>
-  trials.length < LEAST_TO_CALIBRATE
+): readonly Calibrated[] =>
+  trials.length < MIN_TO_CALIBRATE
     ? []
     : trials.map(({ at, material, lnRatio }, i) => {
         const { mean, sd } = withoutIt(i);

@@ -7,7 +7,7 @@ import type { BitDue } from './bitDue';
 import { experienceOf } from './experience';
 import type { Experience } from '../../documents/experience';
 import { lifetimes, lifetimesOf } from './lifetimes';
-import { learn, type Learned, type Told } from './learn';
+import { learn, type Learned, type Calibrated } from './learn';
 import type { Doubt, LoggedHole } from './loggedHole';
 
 /** How often bands held that were made without the hole itself. */
@@ -96,8 +96,8 @@ export function learnAll({ holes, bits, cases, now }: LearningInput): LearningOu
       })),
       calibration: {
         ...learned.calibration,
-        byMonth: heldBy(learned.told, ({ at }) => at.slice(0, 7)),
-        byMaterial: heldBy(learned.told, ({ material }) => material),
+        byMonth: heldBy(learned.calibrated, ({ at }) => at.slice(0, 7)),
+        byMaterial: heldBy(learned.calibrated, ({ material }) => material),
       },
       odds: oddsTold(learned.believed),
       levels: levelsOf(learned, bits).toSorted((a, b) => b.runs - a.runs || tells(b) - tells(a)),
@@ -157,9 +157,12 @@ export const levelsOf = (
       runs: trials,
     }));
 
-function heldBy(told: readonly Told[], of: (one: Told) => string): readonly Held[] {
+function heldBy(
+  predictions: readonly Calibrated[],
+  of: (one: Calibrated) => string,
+): readonly Held[] {
   const held = new Map<string, { inside: number; n: number }>();
-  for (const one of told) {
+  for (const one of predictions) {
     const so = held.get(of(one)) ?? { inside: 0, n: 0 };
     held.set(of(one), { inside: so.inside + (one.inside ? 1 : 0), n: so.n + 1 });
   }
@@ -168,14 +171,14 @@ function heldBy(told: readonly Told[], of: (one: Told) => string): readonly Held
 
 const DECILES = 10;
 /** Fewer holes a part say nothing of odds. */
-const LEAST_A_PART = 20;
+const MIN_A_PART = 20;
 
 /** Holes in parts of like odds, as their plans gave them: ten where there are enough. */
 function oddsTold(holes: readonly LoggedHole[]): LearningReport['odds'] {
   const real = holes
     .filter(({ practice }) => !practice)
     .toSorted((a, b) => a.plannedCrack - b.plannedCrack);
-  const parts = Math.min(DECILES, Math.floor(real.length / LEAST_A_PART));
+  const parts = Math.min(DECILES, Math.floor(real.length / MIN_A_PART));
   return Array.from({ length: parts }, (_, i) => {
     const some = real.slice(
       Math.round((i * real.length) / parts),
@@ -189,7 +192,7 @@ function oddsTold(holes: readonly LoggedHole[]): LearningReport['odds'] {
   });
 }
 
-const MOST_NEXT = 3;
+const MAX_NEXT = 3;
 
 /** Stones of the log with kinds of bit that are owned, by how wide their bands are still. */
 function nextToLog(learned: Learned, bits: readonly Bit[]): LearningReport['next'] {
@@ -213,5 +216,5 @@ function nextToLog(learned: Learned, bits: readonly Bit[]): LearningReport['next
         }),
     )
     .sort((a, b) => b.within - a.within)
-    .slice(0, MOST_NEXT);
+    .slice(0, MAX_NEXT);
 }

@@ -22,17 +22,17 @@ const ROUNDS = 60;
  * they are taken at their mean beyond (Tobin 1958, by EM): μ = Σ y/(n + σ²/τ²).
  */
 export function lifetimes(bits: readonly Lifetime[]): LogRatio {
-  const told = bits.filter(({ share }) => share > 0);
+  const cut = bits.filter(({ share }) => share > 0);
   const shrink = (BIT_SD / PRIOR_SD) ** 2;
   let mean = 0;
   for (let round = 0; round < ROUNDS; round++)
     mean =
-      told.reduce((sum, { share, isWornOut }) => {
+      cut.reduce((sum, { share, isWornOut }) => {
         const y = Math.log(share);
         return sum + (isWornOut ? y : truncatedNormal(mean, BIT_SD, [y, Infinity]).mean);
       }, 0) /
-      (told.length + shrink);
-  const worn = told.filter(({ isWornOut }) => isWornOut).length;
+      (cut.length + shrink);
+  const worn = cut.filter(({ isWornOut }) => isWornOut).length;
   return { mean, sd: Math.sqrt(BIT_SD ** 2 / (worn + shrink) + BIT_SD ** 2) };
 }
 

@@ -292,7 +292,7 @@ it('keeps what can be read of an address and asks on from there', () => {
   // Brick 102, block 100 and plaster 13 leave no cavity in 200.
   expect(read.thickness).toBeUndefined();
   expect(nextQuestion(read)).toBe('thickness');
-  expect(askQuestion('thickness', read, METRIC).measure?.[0]?.leastMm).toBe(240);
+  expect(askQuestion('thickness', read, METRIC).measure?.[0]?.minMm).toBe(240);
   expect(readAnswers({ thing: 'piano', make: 'granite' })).toEqual({});
   expect(readAnswers({ thing: 'bottle', make: 'granite', face: 'side' })).toEqual({
     thing: 'bottle',

@@ -1,6 +1,6 @@
 import {
-  leastFlangeMm,
-  leastThicknessMm,
+  minFlangeMm,
+  minThicknessMm,
   lengthsOf,
   makeOf,
   materialOf,
@@ -36,8 +36,8 @@ import { formatLengthShort } from '../units/length';
 /** Lengths that may be typed where none of the offered ones is right. */
 export interface MeasureBox {
   readonly label: string;
-  readonly leastMm: number;
-  readonly mostMm: number;
+  readonly minMm: number;
+  readonly maxMm: number;
 }
 
 /** One screen of the start: what is asked, and what may be answered. */
@@ -169,8 +169,8 @@ function sizesOf(answers: Answers, units: UnitSystem) {
 }
 
 const holeLimits = (answers: Answers) => ({
-  leastMm: LIMITS.diameterMm.min,
-  mostMm: widestHoleMm(answers),
+  minMm: LIMITS.diameterMm.min,
+  maxMm: widestHoleMm(answers),
 });
 
 type Ask = (answers: Answers, units: UnitSystem) => StartQuestion;
@@ -231,22 +231,22 @@ const ASKS: Record<Question, Ask> = {
       ],
       measure: MEASURE_LABELS[measures].map((label) => ({
         label,
-        leastMm: LIMITS.lengthMm.min,
-        mostMm: LIMITS.lengthMm.max,
+        minMm: LIMITS.lengthMm.min,
+        maxMm: LIMITS.lengthMm.max,
       })),
     };
   },
   thickness: (answers, units) => {
-    const leastMm = leastThicknessMm(answers);
+    const minMm = minThicknessMm(answers);
     const isWall = answers.build !== undefined;
-    const chips = sizesOf(answers, units).thicknessMm.filter((mm) => mm >= leastMm);
+    const chips = sizesOf(answers, units).thicknessMm.filter((mm) => mm >= minMm);
     return {
       title: isWall ? 'How thick is the whole wall?' : 'How thick is it?',
       note: isWall
         ? 'Face to face, plaster and all: a window or door shows it.'
         : `${materialOf(answers)?.name ?? ''}. Measure in two or three places and take the thickest.`,
       chips: lengthChips(chips, units),
-      measure: [{ label: 'Another thickness', leastMm, mostMm: LIMITS.thicknessMm.max }],
+      measure: [{ label: 'Another thickness', minMm, maxMm: LIMITS.thicknessMm.max }],
     };
   },
   place: () => ({
@@ -290,8 +290,8 @@ const ASKS: Record<Question, Ask> = {
     measure: [
       {
         label: 'Gasket or flange, outside',
-        leastMm: leastFlangeMm(part),
-        mostMm: LIMITS.diameterMm.max,
+        minMm: minFlangeMm(part),
+        maxMm: LIMITS.diameterMm.max,
       },
     ],
   }),

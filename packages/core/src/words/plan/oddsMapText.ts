@@ -8,11 +8,11 @@ export const ODDS_ALIKE = 1.15;
 
 /** What a map of odds comes to, in a sentence or two; `odds` is NaN where the hole cannot be. */
 export function oddsMapText(odds: readonly number[]): string {
-  const told = odds.filter((one) => !Number.isNaN(one));
-  if (told.length === 0)
+  const known = odds.filter((one) => !Number.isNaN(one));
+  if (known.length === 0)
     return 'The hole has no room anywhere: it would run over an edge, or the piece would tip.';
-  const best = Math.min(...told);
-  const worst = Math.max(...told);
+  const best = Math.min(...known);
+  const worst = Math.max(...known);
   return worst < ODDS_ALIKE * best
     ? `About ${oddsInWords(best)} wherever it is: on this bed the place hardly matters, and handling decides.`
     : `From ${oddsInWords(best)}, pale, to ${oddsInWords(worst)}, dark, if the hole were there.`;

@@ -58,7 +58,7 @@ export const learningWords = {
   percent,
   odds: 'Odds and cracks',
   oddsOf: ({ told, cracked, n }: LearningReport['odds'][number]): string =>
-    `Told ${oddsInWords(told)}: ${cracked} of ${n} cracked, ${told * n < 0.1 ? 'under 0.1' : times(told * n)} expected`,
+    `Predicted ${oddsInWords(told)}: ${cracked} of ${n} cracked, ${told * n < 0.1 ? 'under 0.1' : times(told * n)} expected`,
   learned: 'What it learned',
   allLevels: (count: number): string => `All ${count}, those that tell little too`,
   fewer: 'What tells most alone',

@@ -17,8 +17,8 @@ export const pressWords = {
   on: 'On',
   scaleOnBenchBlock:
     'Scale on the bench, a block of wood on it. Press as if drilling for half a minute, eyes on the block, and have someone read the scale.',
-  leastItShowed: (unit: string): string => `Least it showed, ${unit}`,
-  mostItShowed: (unit: string): string => `Most it showed, ${unit}`,
+  minItShowed: (unit: string): string => `Lowest reading, ${unit}`,
+  maxItShowed: (unit: string): string => `Highest reading, ${unit}`,
   feedForce: 'Feed force',
   theForce: 'the force',
   pressWith: 'Press with',
