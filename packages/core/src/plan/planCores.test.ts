@@ -1,6 +1,6 @@
 import type { Face } from '../data/operations';
 import type { ResolvedOperation } from '../setup/operations/operation';
-import { passesOf, type CoreOut } from './planCores';
+import { passesOf, wholeLayers, type CoreOut } from './planCores';
 import type { CutPlan, HoleTask } from './planCut';
 
 interface Cut {
@@ -11,7 +11,13 @@ interface Cut {
   readonly solid?: boolean;
 }
 /** One of a bit that reaches `ownMm` by itself. */
-const cutOf = ({ face = 'near', toMm, ownMm = 500, ends = 'inside', solid = false }: Cut): CutPlan =>
+const cutOf = ({
+  face = 'near',
+  toMm,
+  ownMm = 500,
+  ends = 'inside',
+  solid = false,
+}: Cut): CutPlan =>
   ({
     operation: { kind: 'cut', face, toMm },
     reach: { ownMm },
@@ -95,5 +101,67 @@ describe('the reach', () => {
       cutOf({ toMm: 150, ownMm: 200, ends: 'face' }),
     ];
     expect(passesIn(steps).extensionMm).toBe(20);
+  });
+});
+
+describe('the leaves as they are cut', () => {
+  const leaf = (fromMm: number, toMm: number) => ({ material: 'any', fromMm, toMm });
+  const cut = (face: Face, ...layers: readonly (readonly [number, number, number | null])[]) =>
+    ({
+      operation: { face },
+      layers: layers.map(([fromMm, toMm, rateMmPerS]) => ({
+        layer: leaf(fromMm, toMm),
+        pilotMm: 0,
+        slowest: rateMmPerS === null ? null : { rateMmPerS },
+        parts: [],
+        rateMmPerS: rateMmPerS ?? Infinity,
+      })),
+    }) as unknown as CutPlan;
+  const whole = (finishing: readonly CutPlan[], depthMm = 150) =>
+    wholeLayers(
+      {
+        leaves: [leaf(0, 100), leaf(100, 150)],
+        piece: { thicknessMm: 150 },
+      } as unknown as HoleTask,
+      finishing,
+      depthMm,
+    ).map(({ layer, slowest, rateMmPerS }) => ({
+      span: [layer.fromMm, layer.toMm],
+      slowest: (slowest as { readonly rateMmPerS: number } | null)?.rateMmPerS ?? null,
+      rateMmPerS,
+    }));
+
+  it('stop at the hole’s depth', () => {
+    const near = cut('near', [0, 100, 2], [100, 120, 1]);
+    expect(whole([near], 120)).toEqual([
+      { span: [0, 100], slowest: 2, rateMmPerS: 2 },
+      { span: [100, 120], slowest: 1, rateMmPerS: 1 },
+    ]);
+    expect(whole([near], 100).map(({ span }) => span)).toEqual([[0, 100]]);
+  });
+
+  it('are seen from the near face, whatever face they are cut from', () => {
+    // From behind the last 50 mm come first.
+    expect(whole([cut('far', [0, 50, 3], [50, 150, 2])])).toEqual([
+      { span: [0, 100], slowest: 2, rateMmPerS: 2 },
+      { span: [100, 150], slowest: 3, rateMmPerS: 3 },
+    ]);
+  });
+
+  it('take their length over their time where two cuts share one, and show the slower', () => {
+    // 60 mm at 3 mm/s and 40 at 1: 100 mm in 60 s.
+    const [first] = whole([cut('near', [0, 60, 3]), cut('far', [0, 50, 4], [50, 90, 1])]);
+    expect(first).toEqual({ span: [0, 100], slowest: 1, rateMmPerS: 100 / 60 });
+    const [other] = whole([cut('near', [0, 60, 1]), cut('far', [0, 50, 4], [50, 90, 3])]);
+    expect(other?.slowest).toBe(1);
+  });
+
+  it('are open where nothing is cut', () => {
+    expect(whole([cut('near', [0, 100, null], [100, 150, 2])])[0]).toEqual({
+      span: [0, 100],
+      slowest: null,
+      rateMmPerS: Infinity,
+    });
+    expect(whole([])).toHaveLength(2);
   });
 });
