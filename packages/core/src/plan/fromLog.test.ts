@@ -4,7 +4,7 @@ import { bendLater } from '../physics/plate/bender';
 import { assessRisk } from '../physics/strength/assessRisk';
 import { riskModelOf } from '../advice/risk/riskModelOf';
 import type { DrillCase } from '../setup/drillCase';
-import { caseWith } from '../setup/jobFixtures';
+import { caseWith, wallOf } from '../setup/jobFixtures';
 import { Z_90 } from '../math/normal';
 import { planNumbers } from './planNumbers';
 import { timelineOf } from './timeline';
@@ -59,6 +59,35 @@ it('takes as long as the log tells, pauses as they are, with its band', () => {
   expect(after.fromLog).toMatchObject({ hash: 'abc', holes: 9, times: 1.6 });
   expect(after.fromLog?.asNew.drillTimeS).toEqual(before.drillTimeS);
   expect(before.fromLog).toBeNull();
+});
+
+it('takes exactly so many times as long where nothing else changes with it, and never under a tenth of the cutting', () => {
+  // Running water flushes the groove: no lifts, and none of the rests of a held drill.
+  const flushed = caseWith({ setup: { hold: 'press', water: { kind: 'spindle' } } });
+  const [before, after] = [null, SLOW].map((one) => contextWith(one, flushed).time);
+  expect(before?.pausesS).toBeGreaterThan(1);
+  expect(before?.restShare).toBe(0);
+  expect((after?.spread?.p50 ?? NaN) / (before?.spread?.p50 ?? NaN)).toBeCloseTo(1.6, 9);
+  expect(after?.pausesS).toBe(before?.pausesS);
+  const quick = log(factors({ time: { mean: Math.log(0.01), sd: 0.1 } }));
+  expect(
+    (contextWith(quick, flushed).time.cuttingS ?? NaN) / (before?.cuttingS ?? NaN),
+  ).toBeCloseTo(0.1, 9);
+});
+
+it('counts the rests of a held drill as cutting', () => {
+  const wall = caseWith({
+    piece: wallOf(['concrete', 200]),
+    hole: { diameterMm: 78 },
+    bits: [{ id: 'core', name: 'Core 78', family: 'segmented-core', diameterMm: 78 }],
+    setup: { bit: 'core', hold: 'freehand', water: { kind: 'spindle' } },
+  });
+  const [before, after] = [null, SLOW].map((one) => contextWith(one, wall).time);
+  expect(before?.restShare).toBeGreaterThan(0.1);
+  // Past four minutes arms tire no further.
+  expect(before?.cuttingS).toBeGreaterThan(240);
+  expect((after?.restShare ?? NaN) / (before?.restShare ?? NaN)).toBeCloseTo(1, 9);
+  expect((after?.spread?.p50 ?? NaN) / (before?.spread?.p50 ?? NaN)).toBeCloseTo(1.6, 9);
 });
 
 it('holds its timeline to that, and its Monte Carlo', () => {
