@@ -70,9 +70,7 @@ it('takes exactly so many times as long where nothing else changes with it, and 
   expect((after?.spread?.p50 ?? NaN) / (before?.spread?.p50 ?? NaN)).toBeCloseTo(1.6, 9);
   expect(after?.pausesS).toBe(before?.pausesS);
   const quick = log(factors({ time: { mean: Math.log(0.01), sd: 0.1 } }));
-  expect(
-    (contextWith(quick, flushed).time.cuttingS ?? NaN) / (before?.cuttingS ?? NaN),
-  ).toBeCloseTo(0.1, 9);
+  expect(contextWith(quick, flushed).time.cuttingS / (before?.cuttingS ?? NaN)).toBeCloseTo(0.1, 9);
 });
 
 it('counts the rests of a held drill as cutting', () => {

@@ -1,14 +1,10 @@
-import type { Bending } from '../documents/bending';
 import type { Hole } from '../documents/hole';
 import type { Face } from '../data/operations';
 import { crossingError, leanOf, MARKING_MM } from '../layout/aim';
 import { faceMaterial } from '../layout/faceMaterial';
 import { planPurpose } from '../layout/purposes/plannedPurpose';
 import { thicknessSpread } from '../layout/thickness';
-import { easedBefore } from '../physics/cutting/stages';
-import { HEAT_GAIN } from '../physics/heat/boiling';
 import type { Bend } from '../physics/plate/bender';
-import type { CrackOdds } from '../physics/strength/crackOdds';
 import { treatmentOdds } from '../physics/strength/treatmentOdds';
 import { judgeHazards, openGates } from '../setup/hazards/judgeHazards';
 import type { DrillCase } from '../setup/drillCase';
@@ -27,11 +23,9 @@ import type { ResolvedOperation } from '../setup/operations/operation';
 import { possibleMaterials } from '../setup/possibilities';
 import { resolveSetup } from '../setup/resolveSetup';
 import { SIZE_TOLERANCE_MM } from '../setup/resolvedSetup';
-import { bendingSceneOf } from './bendingSceneOf';
-import { crackOf } from './crackIfSure';
+import { crackHole } from './holeCrack';
 import { fromLog, hazardTimes, loggedCrack } from './fromLog';
 import { hazardScene } from './hazardScene';
-import { clearOf, type CrackCase } from './planCrack';
 import { handTime } from './handTime';
 import { bitKey, planCut, type CutPlan, type HoleTask, type Left } from './planCut';
 import { coresOf, passesOf, wholeLayers } from './planCores';
@@ -80,12 +74,11 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     cuts.map((cut) => hazardScene(drillCase.job, task, cut, time.cuttingS)),
   );
   const isTreatmentKnown = gates.settled.some(({ code }) => code === 'unknown-treatment');
-  const cracked = crackEach(task, cuts, bend, treatmentOdds(piece, face, isTreatmentKnown));
-  const mainCase = cracked.caseOf(main);
+  const cracked = crackHole(task, cuts, main, bend, treatmentOdds(piece, face, isTreatmentKnown));
   const chip = exitCut?.exit
     ? planChip(exitCut.exit, exitCut.setup, exitCut.headline, possible)
     : null;
-  const crack = oddsTogether(cracked.odds);
+  const { crack } = cracked;
   const logged = { timeS: main.setup.logged && timeAsNew(cuts, operations), chip, exitCut, crack };
   return {
     piece,
@@ -107,9 +100,7 @@ export function workOut(drillCase: DrillCase, bend: Bend): PlanContext {
     thickness,
     possible,
     ...purpose,
-    bending: mainCase.bending,
-    crackCase: { ...mainCase, ...endOfHole(cracked.caseOf(cutHole.last)) },
-    crackCases: cuts.map(cracked.caseOf),
+    ...cracked,
     crack: loggedCrack(crack, hazardTimes(main)),
     fromLog: fromLog(drillCase.experience, main, logged),
   };
@@ -200,36 +191,6 @@ function workedOperation(
     : { operation, cut: null, finishes: false, gates: [], ...byHand };
 }
 
-/** What may crack the piece in each cut, and how likely it is. */
-function crackEach(task: HoleTask, cuts: readonly CutPlan[], bend: Bend, unknownOdds: number) {
-  const { piece, hole, possible } = task;
-  const bendings = bendEach(task, cuts, bend);
-  const last = cuts.at(-1);
-  const caseOf = (cut: CutPlan): CrackCase => ({
-    cut: cut.headline,
-    piece,
-    setup: cut.setup,
-    thermalStressMpa: cut.thermalStressMpa,
-    heatGain: HEAT_GAIN[cut.heat.boiling],
-    bending: bendings.get(cut) ?? NOT_BENT,
-    exitForceN: cut.exit && cut.ends === 'face' ? cut.exit.exitForceN : 0,
-    easedAtMm: cut.exit && Math.min(easedBefore(cut.exit.ligamentMm), cut.operation.toMm),
-    clearMm: clearOf(piece, hole, cut.setup.finishing.geometry.diameterMm),
-    possible,
-    treatmentOdds: unknownOdds,
-    endsHole: cut === last,
-  });
-  const odds = cuts.map((cut) =>
-    crackOf(caseOf(cut), {
-      layers: cut.layers,
-      lengthMm: cut.operation.toMm - cut.operation.fromMm,
-      exit: cut.exit,
-      opensFace: cut.ends === 'face',
-    }),
-  );
-  return { caseOf, odds };
-}
-
 /** Each cut worked out with what those before it left. */
 function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): CutHole {
   const cuts: CutPlan[] = [];
@@ -311,60 +272,4 @@ function slowest(cuts: readonly CutPlan[]): CutPlan {
     (slow, cut) => (cut.headline.rateMmPerS < slow.headline.rateMmPerS ? cut : slow),
     first,
   );
-}
-
-const NOT_BENT: Bending = { kind: 'declined', why: 'later' };
-
-/** Each cut presses with its own rim and its own force; those that press alike bend it alike. */
-function bendEach(
-  { piece, hole }: HoleTask,
-  cuts: readonly CutPlan[],
-  bend: Bend,
-): ReadonlyMap<CutPlan, Bending> {
-  const alike = new Map<string, Bending>();
-  return new Map(
-    cuts.map((cut) => {
-      const { force, contact } = cut.headline;
-      const key = `${force.feedForceN} ${contact.meanRadiusMm} ${cut.setup.support.id}`;
-      const known = alike.get(key);
-      if (known) return [cut, known] as const;
-      const posed = bendingSceneOf(piece, hole, cut.setup, cut.headline);
-      const bending = posed.kind === 'scene' ? bend(posed.scene).bending : posed;
-      alike.set(key, bending);
-      return [cut, bending] as const;
-    }),
-  );
-}
-
-/** What the end of the hole adds to the main cut’s own crack: breaking through, and handling. */
-const endOfHole = ({
-  exitForceN,
-  easedAtMm,
-}: CrackCase): Pick<CrackCase, 'exitForceN' | 'easedAtMm' | 'endsHole'> => ({
-  exitForceN,
-  easedAtMm,
-  endsHole: true,
-});
-
-/** P = 1 − Π(1 − P_i) over all cuts, with the stress of the one that strains the piece most. */
-function oddsTogether(cracks: readonly CrackOdds[]): CrackOdds {
-  const [first, ...rest] = cracks;
-  if (!first) throw new Error('A hole is cut by at least one operation; the job check sees to it.');
-  const worst = rest.reduce(
-    (max, one) => (one.stressMpa * max.limitMpa > max.stressMpa * one.limitMpa ? one : max),
-    first,
-  );
-  const over = (of: (one: CrackOdds) => number): number =>
-    1 - cracks.reduce((kept, one) => kept * (1 - of(one)), 1);
-  const byStress = over((one) => one.byStress);
-  const byHand = over((one) => one.byHand);
-  // What the piece turns out to be is asked once.
-  const { byTreatment } = first;
-  return {
-    ...worst,
-    byStress,
-    byHand,
-    byTreatment,
-    total: 1 - (1 - byStress) * (1 - byHand) * (1 - byTreatment),
-  };
 }

@@ -3,7 +3,7 @@ import { caseWith } from '../setup/jobFixtures';
 import type { Possibility } from '../documents/piece';
 import type { CrackOdds } from '../physics/strength/crackOdds';
 import { contextOf } from './contextOf';
-import { crackOf } from './crackIfSure';
+import { crackOf } from './holeCrack';
 import { planCrack, type CrackCase } from './planCrack';
 import { cutsOf, type PlanContext } from './planContext';
 
