@@ -55,6 +55,20 @@ it('marks every lift, the ease-off depth and the force of the stage it is in', (
   expect(stageAt(plan, 99)?.kind).toBe('exit');
 });
 
+it('says ease off where the force falls, and how much is left where it does not', () => {
+  const named = (plan: Plan) => {
+    const { labels, description } = sectionAt(plan, 1);
+    return [labels.find(({ tone, side }) => tone === 'rim' && side === 'right')?.text, description];
+  };
+  expect(named(planOf())).toEqual([
+    'Ease off 5.5 mm',
+    expect.stringContaining('ease off from 5.5 mm'),
+  ]);
+  const held = named(planOf({ setup: { exit: 'hold' } }));
+  expect(held[0]).toMatch(/^Last 0\.\d+ mm$/);
+  expect(held[1]).toMatch(/nearly through from 5\.\d+ mm/);
+});
+
 it('shows the rest of the piece under a blind hole, and says what it draws', () => {
   const plan = planOf({ hole: { depth: { kind: 'blind', depthMm: 2 } } });
   const { labels, description } = sectionAt(plan, 1);

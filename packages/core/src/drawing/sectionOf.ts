@@ -2,6 +2,7 @@ import type { BarePlan, PlannedStage } from '../documents/plan';
 import { formatForce, formatRimSpeed, formatRpm } from '../words/units/formatQuantity';
 import { formatLengthShort } from '../words/units/length';
 import type { UnitSystem } from '../data/unitSystem';
+import { easesAtEnd } from '../physics/cutting/stages';
 import { drawBit } from './drawBit';
 import { drawPiece, drawWater } from './drawSurroundings';
 import type { Primitive, Section, SectionLabel } from '../math/primitives';
@@ -120,7 +121,9 @@ function labels(
           {
             side: 'right' as const,
             z: plan.easeOffAtMm,
-            text: `Ease off ${formatLengthShort(markedDepth(plan.easeOffAtMm), units)}`,
+            text: easesAtEnd(plan.stages)
+              ? `Ease off ${formatLengthShort(markedDepth(plan.easeOffAtMm), units)}`
+              : `Last ${formatLengthShort(depth - plan.easeOffAtMm, units)}`,
             tone: 'rim' as const,
             strong: true,
           },
@@ -167,7 +170,7 @@ function describe(
   const ease =
     plan.easeOffAtMm === null
       ? 'a blind hole'
-      : `ease off from ${formatLengthShort(plan.easeOffAtMm, units)}`;
+      : `${easesAtEnd(plan.stages) ? 'ease off' : 'nearly through'} from ${formatLengthShort(plan.easeOffAtMm, units)}`;
   return (
     [
       `Section to scale: ${plan.setup.bitName}, ${formatLengthShort(plan.setup.bitDiameterMm, units)} across, in ${plan.layers.map((layer) => layer.name).join(', ')} ${formatLengthShort(t, units)} thick`,

@@ -118,6 +118,13 @@ describe('what is shown', () => {
     expect(comingUp(after(31))).toMatchObject({ kind: 'lift', depthMm: 2 });
     expect(comingUp(after(31))?.inS).toBeCloseTo(21, 9);
     expect(comingUp(after(90))).toMatchObject({ kind: 'ease-off', depthMm: 5 });
+    const even: Plan = { ...PLAN, stages: PLAN.stages.map((one) => ({ ...one, forceN: 26 })) };
+    const evenly = writeRun({}, even);
+    evenly.at(0, { kind: 'start' });
+    expect(comingUp(after(90, evenly.state()))).toMatchObject({
+      kind: 'nearly-through',
+      depthMm: 5,
+    });
     expect(comingUp(after(120))).toMatchObject({ kind: 'end', depthMm: 6 });
     expect(comingUp(run().state())).toBeNull();
   });

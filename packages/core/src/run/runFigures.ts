@@ -7,6 +7,7 @@ import {
   speedUpOf,
   strokeAt,
 } from './advance';
+import { easesAtEnd } from '../physics/cutting/stages';
 import type { Stop, StopKind } from './leg';
 import { rateFactor } from './rateBelief';
 import { isCutting, isOver, legOf, stopsAhead, type RunState } from './runState';
@@ -56,7 +57,7 @@ export function timeLeft(state: RunState): TimeLeft | null {
 
 /** What comes next on the way down, and when. */
 export interface ComingUp {
-  readonly kind: StopKind | 'ease-off' | 'end';
+  readonly kind: StopKind | 'ease-off' | 'nearly-through' | 'end';
   readonly depthMm: number;
   /** As expected; null where it would not get there. */
   readonly inS: number | null;
@@ -70,7 +71,14 @@ export function comingUp(state: RunState): ComingUp | null {
   const ease = leg.strokes.find(({ kind, fromMm }) => kind === 'exit' && fromMm > state.depthMm);
   const marks: readonly Omit<ComingUp, 'inS'>[] = [
     ...(stop ? [{ kind: stop.kind, depthMm: stop.depthMm }] : []),
-    ...(ease ? [{ kind: 'ease-off' as const, depthMm: ease.fromMm }] : []),
+    ...(ease
+      ? [
+          {
+            kind: easesAtEnd(leg.strokes) ? ('ease-off' as const) : ('nearly-through' as const),
+            depthMm: ease.fromMm,
+          },
+        ]
+      : []),
     { kind: 'end', depthMm: leg.depthMm },
   ];
   const next = marks.reduce((first, one) => (one.depthMm < first.depthMm ? one : first));

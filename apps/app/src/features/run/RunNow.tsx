@@ -106,6 +106,7 @@ const NEXT_LABEL = {
   'step-change': runWords.nextBitIn,
   flip: runWords.halfWayIn,
   'ease-off': runWords.easeOffIn,
+  'nearly-through': runWords.nearlyThroughIn,
 } as const;
 
 const isHalt = ({ phase }: RunState): boolean => PHASES[phase].waits === true;

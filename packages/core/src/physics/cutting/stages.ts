@@ -24,6 +24,13 @@ export const seatDepth = (depthMm: number): number =>
 export const easesOff = (exitForceN: number, mainForceN: number): boolean =>
   exitForceN < mainForceN * 0.999;
 
+/** Whether the last stretch is pressed less than the cut before it: nearly through need not be less force. */
+export function easesAtEnd(stages: readonly Pick<Stage, 'kind' | 'forceN'>[]): boolean {
+  const exit = stages.find(({ kind }) => kind === 'exit');
+  const main = stages.findLast(({ kind }) => kind === 'main');
+  return exit !== undefined && main !== undefined && easesOff(exit.forceN, main.forceN);
+}
+
 export interface StageInputs {
   /** Where the bit begins, mm from its face. */
   readonly fromMm?: number;

@@ -24,6 +24,8 @@ it('says what to do in six plain numbers', () => {
     'Lifts 9',
     'Pour 1.8 L',
   ]);
+  // Nothing is eased where the same force goes on to the end.
+  expect(shown(planOf({ setup: { exit: 'hold' } }))).toContain('At the end 26 N');
 });
 
 it('says them in inches and pounds', () => {

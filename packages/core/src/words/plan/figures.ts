@@ -14,6 +14,7 @@ import { formatLengthAbout } from '../units/length';
 import type { UnitSystem } from '../../data/unitSystem';
 import type { Reason } from '../../documents/reason';
 import type { Plan } from '../../documents/plan';
+import { easesOff } from '../../physics/cutting/stages';
 import { oddsInWords } from '../odds';
 
 /** One plain number of the plan as it is shown: label, value, unit, and why. */
@@ -61,7 +62,9 @@ export function headlineFigures(plan: Plan, units: UnitSystem): Figure[] {
     ['drillTimeS', 'About', time ? showDuration(time.p50) : plain('–')],
     [
       'exitForceN',
-      'Ease off to',
+      plan.exitForceN !== null && easesOff(plan.exitForceN, plan.feedForceN)
+        ? 'Ease off to'
+        : 'At the end',
       plan.exitForceN === null ? null : showForce(plan.exitForceN, units),
     ],
     ['lifts', 'Lifts', plain(String(liftCount(plan)))],

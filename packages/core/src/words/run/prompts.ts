@@ -77,4 +77,5 @@ const SOON = {
   flip: 'Half way',
   'water-off': 'Water off',
   'ease-off': 'Ease off',
+  'nearly-through': 'Nearly through',
 } as const;

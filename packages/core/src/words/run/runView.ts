@@ -1,5 +1,5 @@
 import { PHASES } from '../../data/phases';
-import { easesOff } from '../../physics/cutting/stages';
+import { easesAtEnd } from '../../physics/cutting/stages';
 import { formatDurationSpan, formatForce, formatRpm } from '../units/formatQuantity';
 import { formatLengthShort } from '../units/length';
 import { showDepth } from '../units/showDepth';
@@ -139,7 +139,7 @@ const PHASE_WORDS: Readonly<Record<RunPhase, (saying: Saying) => Said>> = {
     detail: `Motor off. ${due?.detail || 'It follows the hole that is there.'}`,
   }),
   'ease-off': ({ state, press, turn, eased }) => ({
-    line: isEased(state) ? `Ease off: ${press}` : `Keep to ${press}, no more`,
+    line: easesAtEnd(legOf(state).strokes) ? `Ease off: ${press}` : `Keep to ${press}, no more`,
     detail: atFoot(state)
       ? 'It should be through any moment. Keep turning, hold the plug.'
       : `${turn}. Keep it turning; listen for a hollow tone; hold the plug.${eased}`,
@@ -201,14 +201,6 @@ const footWords = (givesWay: boolean): Said =>
         line: 'Should be at depth',
         detail: 'Measure it. If it is not there yet, set the rim to what you measured.',
       };
-
-/** Nearly through is less force only where the cut was pressed harder. */
-function isEased(state: RunState): boolean {
-  const { strokes } = legOf(state);
-  const exit = strokes.find(({ kind }) => kind === 'exit');
-  const main = strokes.findLast(({ kind }) => kind === 'main');
-  return exit !== undefined && main !== undefined && easesOff(exit.forceN, main.forceN);
-}
 
 /** What the second person does meanwhile. */
 function helping(state: RunState): string {

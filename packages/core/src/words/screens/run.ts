@@ -45,6 +45,7 @@ export const runWords = {
   coreIn: 'Core in',
   waterOffIn: 'Water off in',
   easeOffIn: 'Ease off in',
+  nearlyThroughIn: 'Nearly through in',
   whatHappened: 'What happened',
   nothingYet: 'Nothing yet.',
   and: (lifts: number): string => `And ${lifts} ${lifts === 1 ? 'lift' : 'lifts'}.`,

@@ -35,7 +35,7 @@ export const exitChip: Explain = ({ exit, chip, setup, headline, units }) =>
             ? 'None at the faces: the cuts meet in the middle, with a small step.'
             : `Beyond the hole’s edge at the far face; one in ten is over ${formatLengthAbout(chip.p90, units)}.`,
         inputs: [
-          input('Ease-off force', formatForce(exit.exitForceN, units)),
+          input('Force at the end', formatForce(exit.exitForceN, units)),
           input(
             'Behind it',
             `${setup.support.name} (κ_b ${formatSignificant(exit.conditions.exitFactor, 2)})`,
@@ -66,7 +66,7 @@ export const exitForce: Explain = ({ exit, headline, setup, units, stages }) => 
     inputs: [
       input('Allowed chip W', formatLength(exit.allowedChipMm, units)),
       input('Would need', formatForce(exit.idealN, units)),
-      input('Ease off from', formatLength(from, units)),
+      input('Nearly through from', formatLength(from, units)),
       input('Last web lets go at δ', formatLength(exit.ligamentMm, units)),
     ],
     source:
