@@ -1,11 +1,12 @@
 import { exitChipDepth, exitChipWidth, forceForChipWidth } from '../physics/exit/exitChip';
 import { logNormalP10, logNormalP90 } from '../physics/spread';
 import { lastLigament } from '../physics/strength/stressSites';
+import { glazingTime, meanSlowness } from '../physics/wear/sharpness';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { contextOf } from './contextOf';
 import { cutsOf } from './planContext';
 import type { CutPlan } from './planCut';
-import { allowedChip, chipSd, planExit } from './planStages';
+import { allowedChip, chipSd, planExit, planStages } from './planStages';
 
 function cutIn(parts: JobParts = {}): CutPlan {
   const outcome = contextOf(caseWith(parts));
@@ -92,4 +93,60 @@ it('presses the exit at the exit force, and takes as much longer', () => {
   });
   expect(wall.exit).toBeNull();
   expect(wall.stages.map(({ kind }) => kind)).toEqual(['seat', 'main']);
+});
+
+describe('through several leaves', () => {
+  const WALL: JobParts = {
+    piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['lightweight-block', 60]),
+    hole: { diameterMm: 52 },
+    setup: { bit: 'core', water: { kind: 'bottle' } },
+    bits: [
+      { id: 'core', name: 'Core', family: 'segmented-core', diameterMm: 52, usableDepthMm: 200 },
+    ],
+  };
+  const { stages, layers, exit } = cutIn({
+    ...WALL,
+    piece: wallOf(['engineering-brick', 60], ['lightweight-block', 100]),
+  });
+
+  it('each stage lies in one leaf, at that leaf’s own force, and they follow each other', () => {
+    expect(layers.map(({ layer }) => layer.toMm)).toEqual([60, 160]);
+    for (const [index, { fromMm, toMm, kind, forceN, timeS }] of stages.entries()) {
+      expect(toMm).toBeGreaterThan(fromMm);
+      expect(fromMm).toBe(stages[index - 1]?.toMm ?? 0);
+      const leaf = layers.find(({ layer }) => fromMm >= layer.fromMm && toMm <= layer.toMm);
+      if (kind === 'main') expect(forceN).toBe(leaf?.slowest?.force.feedForceN);
+      if (kind === 'exit') expect(forceN).toBe(exit?.exitForceN);
+      expect(timeS).toBeGreaterThan(0);
+    }
+    expect(stages.at(-1)).toMatchObject({ kind: 'exit', toMm: 160 });
+    expect(stages.map(({ fromMm }) => fromMm)).toContain(60);
+  });
+
+  it('nothing is cut in a cavity, nor where nothing is solid', () => {
+    const cavity = cutIn(WALL);
+    expect(cavity.stages.every(({ fromMm, toMm }) => toMm <= 60 || fromMm >= 100)).toBe(true);
+    const open = layers.map((layer) => ({ ...layer, slowest: null }));
+    const descent = { side: 1, fromMm: 0, toMm: 160, seated: false, exit: null } as const;
+    expect(planStages({ ...descent, layers: open, exitEarlyMm: 0, bitBeforeMm: 0 })).toEqual([]);
+  });
+
+  it('each takes its length at the leaf’s rate, slower as the rim wears, and where it only polishes', () => {
+    for (const pressed of [{}, { contactPressureMpa: 0.8 * glaze }]) {
+      const { stages: own, headline } = cutIn({ setup: pressed });
+      const main = own.find(({ kind }) => kind === 'main');
+      if (!main) throw new Error('A pane has a main cut.');
+      const { fromMm, toMm, timeS, forceN } = main;
+      const { sharpness, lifeDepthMm, contact, window, material } = headline;
+      const sharpS =
+        ((toMm - fromMm) / headline.rateMmPerS) *
+        meanSlowness(sharpness, fromMm, toMm, lifeDepthMm);
+      const glazes = forceN / contact.contactAreaMm2 < window.pressureMpa.glaze;
+      expect(glazes).toBe('contactPressureMpa' in pressed);
+      expect((timeS ?? NaN) / sharpS).toBeCloseTo(
+        glazes ? glazingTime(sharpS, sharpness, material.abrasiveness) / sharpS : 1,
+        9,
+      );
+    }
+  });
 });
