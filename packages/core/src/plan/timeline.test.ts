@@ -1,5 +1,11 @@
-import { caseWith, type JobParts } from '../setup/jobFixtures';
+import type { Operation } from '../documents/operation';
+import { START_S, TURN_S } from '../physics/cutting/pauses';
+import { caseIn, caseWith, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
+import { contextOf } from './contextOf';
+import { cutsOf, type PlanContext } from './planContext';
+import { sumOf } from './planTime';
+import { timelineOf } from './timeline';
 
 const planOf = (parts: JobParts) => {
   const outcome = makePlan(caseWith(parts));
@@ -77,4 +83,122 @@ it('leaves the water running where that is wanted, and in what is not a wall', (
 it('has no clock past where it does not cut', () => {
   const plan = planOf({ setup: { contactPressureMpa: 0.01 } });
   expect(plan.timeline.at(-1)?.atS).toBeNull();
+});
+
+function contextIn(parts: JobParts, operations?: readonly Operation[]): PlanContext {
+  const hole = { ...parts.hole, ...(operations ? { operations } : {}) };
+  const outcome = contextOf(caseIn(jobWith({ ...parts, hole })));
+  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
+  return outcome.context;
+}
+const at = (context: PlanContext) =>
+  timelineOf(context).map(({ kind, side, depthMm }) => `${kind} ${side} ${depthMm}`);
+const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
+const HOLLOW: JobParts = {
+  piece: wallOf(['clay-brick', 100], ['cavity', 50], ['lightweight-block', 100]),
+  hole: { diameterMm: 52 },
+  setup: { bit: 'core', water: { kind: 'none' } },
+  bits: [{ ...CORE, usableDepthMm: 140 }],
+};
+
+describe('moment by moment', () => {
+  it('a hollow wall from one face: the core drops, then the extension goes on, the cavity, the next leaf', () => {
+    const context = contextIn(HOLLOW);
+    expect(at(context)).toEqual([
+      'seat 1 0',
+      'core-drop 1 100',
+      'extension 1 100',
+      'cavity 1 100',
+      'leaf 1 150',
+      expect.stringMatching(/^ease-off 1 247/),
+      'end 1 250',
+    ]);
+    const [near, far] = cutsOf(context);
+    const moments = timelineOf(context);
+    const first = near ? near.time.cuttingS * (1 + near.time.restShare) : NaN;
+    // Before the next leaf: the first cut and its start, and the core that dropped.
+    const dropS = moments[1]?.haltS ?? NaN;
+    expect(moments[1]?.atS).toBeCloseTo(first + sumOf(near?.time.pauses ?? {}), 9);
+    for (const index of [2, 3, 4])
+      expect(moments[index]?.atS).toBeCloseTo((moments[1]?.atS ?? NaN) + dropS, 9);
+    expect(moments[4]).toMatchObject({
+      material: far?.headline.material.name,
+      forceN: far?.headline.force.feedForceN,
+    });
+    expect(moments.map(({ eased }) => eased).filter((one) => one !== undefined)).toEqual([false]);
+  });
+
+  it('the same from both faces: round to the other side between, and no leaf is come into', () => {
+    const context = contextIn({ ...HOLLOW, setup: { ...HOLLOW.setup, sides: 'two' } });
+    expect(at(context)).toEqual([
+      'seat 1 0',
+      'cavity 1 100',
+      'flip 1 100',
+      'seat 2 0',
+      'cavity 2 100',
+      'end 2 100',
+    ]);
+    const moments = timelineOf(context);
+    const flip = moments[2];
+    expect(flip).toMatchObject({ round: true, haltS: TURN_S['go-round'] });
+    // The other face is begun once one is there.
+    expect((moments[3]?.atS ?? NaN) - (flip?.atS ?? NaN)).toBeCloseTo(TURN_S['go-round'], 9);
+    expect(timelineOf(contextIn({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } }))).toEqual(
+      expect.arrayContaining([expect.objectContaining({ kind: 'flip', round: false })]),
+    );
+  });
+
+  it('a smaller bit first takes its time and shows no moments; the last core is the last bit’s own', () => {
+    const cups = [12, 25].map((diameterMm) => ({
+      id: `cup${diameterMm}`,
+      name: `Cup ${diameterMm}`,
+      family: 'plated-cup-saw' as const,
+      diameterMm,
+      rimWidthMm: 1,
+    }));
+    const context = contextIn({
+      piece: { thicknessMm: 12 },
+      setup: { bits: ['cup12', 'cup25'] },
+      bits: cups,
+    });
+    expect(at(context)).toEqual(['seat 1 0', 'ease-off 1 11.5', 'end 1 12']);
+    const [small] = cutsOf(context);
+    const { cuttingS = NaN, restShare = NaN, pauses = {} } = small?.time ?? {};
+    const [seat, , end] = timelineOf(context);
+    expect(seat?.atS).toBeCloseTo(cuttingS * (1 + restShare) + sumOf(pauses), 9);
+    expect(pauses).toMatchObject({ start: START_S[context.setup.start] });
+    // π/4·(23² − 12²)·12 mm³ of glass at 2500 kg/m³.
+    expect(end?.core?.massKg).toBeCloseTo((Math.PI / 4) * (23 ** 2 - 12 ** 2) * 12 * 2.5e-6, 9);
+    expect(end?.core?.lengthMm).toBeCloseTo(12, 9);
+  });
+
+  it('a tile, then the block behind it: the bit is changed, and what stands in the way chiselled out', () => {
+    const parts: JobParts = {
+      piece: wallOf(['glazed-wall-tile', 7], ['lightweight-block', 93]),
+      hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 50 } },
+      bits: [
+        { id: 'tile', name: 'Tile 8', family: 'plated-tube', diameterMm: 8 },
+        { id: 'mas', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8, usableDepthMm: 100 },
+      ],
+      setup: { bit: 'tile' },
+    };
+    const context = contextIn(parts, [
+      { id: 'a', does: 'core', bitId: 'tile', toMm: 7 },
+      { id: 'c', does: 'chisel' },
+      { id: 'b', does: 'bore', bitId: 'mas' },
+      { id: 'o', does: 'clean' },
+    ]);
+    expect(at(context)).toEqual([
+      'seat 1 0',
+      'chisel 1 7',
+      'bit-change 1 7',
+      'leaf 1 7',
+      'end 1 50',
+    ]);
+    const change = timelineOf(context).find(({ kind }) => kind === 'bit-change');
+    expect(change).toMatchObject({ bitName: 'Masonry 8' });
+    expect(change?.haltS).toBe(cutsOf(context)[1]?.time.pauses.bitSwaps);
+    // A solid bit leaves no core.
+    expect(timelineOf(context).at(-1)?.core).toBeUndefined();
+  });
 });

@@ -1,7 +1,7 @@
 import { easesOff } from '../physics/cutting/stages';
 import type { Moment, PlannedStage } from '../documents/plan';
 import type { PlanContext, WorkedOperation } from './planContext';
-import type { CutPlan } from './planCut';
+import { bitKey, type CutPlan } from './planCut';
 import { coreMassOf, type CoreOut } from './planCores';
 import { sumOf } from './planTime';
 
@@ -200,7 +200,11 @@ function lastCore(context: PlanContext, last: CutPlan): Pick<Draft, 'core'> {
   const at = operations.findIndex(({ cut }) => cut === last);
   const from = operations.slice(0, at).findLastIndex(({ operation }) => operation.kind === 'hand');
   const standing = operations.slice(from + 1, at + 1).flatMap(({ cut }) => (cut ? [cut] : []));
-  const cored = standing.filter(({ setup }) => !setup.finishing.geometry.solid);
+  const own = bitKey(last.setup);
+  // What a smaller bit stood round has come out with that bit.
+  const cored = standing.filter(
+    ({ setup }) => !setup.finishing.geometry.solid && bitKey(setup) === own,
+  );
   const massKg = cored.reduce((sum, cut) => sum + coreMassOf(cut), 0);
   const lengthMm = cored.reduce((sum, cut) => sum + cut.bitDepthMm, 0);
   return massKg > 0 ? { core: { massKg, lengthMm } } : {};
