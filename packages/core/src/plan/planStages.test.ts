@@ -81,6 +81,12 @@ it('presses the exit at the exit force, and takes as much longer', () => {
   const exitStage = stages.find(({ kind }) => kind === 'exit');
   const main = stages.find(({ kind }) => kind === 'main');
   if (!exit || !exitStage || !main) throw new Error('A pane has a main cut and an exit.');
+  // Seated at six tenths of the speed and a third of the force.
+  const [seat] = stages;
+  expect(seat).toMatchObject({ kind: 'seat' });
+  expect(seat?.rpm).toBeCloseTo(0.6 * main.rpm, 9);
+  expect(seat?.forceN).toBeCloseTo(Math.max(0.3 * MAIN_N, 1.1 * glaze * AREA), 9);
+  expect([main.rpm, exitStage.rpm]).toEqual([CUT.speed.rpm, CUT.speed.rpm]);
   expect(exitStage.forceN).toBe(exit.exitForceN);
   expect(main.forceN).toBe(headline.force.feedForceN);
   const rate = (stage: typeof main): number => (stage.toMm - stage.fromMm) / (stage.timeS ?? NaN);
