@@ -19,7 +19,7 @@ const later = async (page: Page, seconds: number): Promise<void> => {
 /** Beyond this the clock leaps: the run calculates through it all the same. */
 const LONG_S = 2;
 
-test('a hole is drilled: ready, cut, murk, squeal, bog-down, through, told, found in the log', async ({
+test('a hole is drilled: ready, cut, clouded water, squeal, bog-down, through, its result, found in the log', async ({
   page,
   request,
 }, info) => {
