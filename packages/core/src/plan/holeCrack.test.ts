@@ -1,5 +1,6 @@
-import { rememberingBend } from '../physics/plate/bender';
-import { caseWith } from '../setup/jobFixtures';
+import { easedBefore } from '../physics/cutting/stages';
+import { rememberingBend, type Bend } from '../physics/plate/bender';
+import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import type { Possibility } from '../documents/piece';
 import type { CrackOdds } from '../physics/strength/crackOdds';
 import { contextOf } from './contextOf';
@@ -9,9 +10,12 @@ import { cutsOf, type PlanContext } from './planContext';
 
 const bend = rememberingBend();
 const OUTLINE = { kind: 'rectangle', widthMm: 400, heightMm: 300 } as const;
-const planned = (couldBe: Possibility[] = []): PlanContext => {
+const planned = (couldBe: Possibility[] = [], exit?: 'hold'): PlanContext => {
   const piece = { form: 'sheet', material: 'basalt', thicknessMm: 10, outline: OUTLINE } as const;
-  const outcome = contextOf(caseWith({ piece: { ...piece, couldBe } }), bend);
+  const outcome = contextOf(
+    caseWith({ piece: { ...piece, couldBe }, ...(exit ? { setup: { exit } } : {}) }),
+    bend,
+  );
   if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
   return outcome.context;
 };
@@ -28,8 +32,8 @@ const crackCaseOf = ({ crackCases: [one] }: PlanContext): CrackCase => {
   return one;
 };
 /** As the plan says it of `crackCase`, a case of the unsure hole. */
-function judged(crackCase: CrackCase): CrackOdds {
-  const [cut] = cutsOf(unsure);
+function judged(crackCase: CrackCase, of: PlanContext = unsure): CrackOdds {
+  const [cut] = cutsOf(of);
   if (!cut) throw new Error('A hole has a cut.');
   const { layers, exit, operation, ends } = cut;
   return crackOf(crackCase, {
@@ -78,4 +82,92 @@ it('leaves a cut that opens no face without an exit force', () => {
   const blind = { clearMm: 0.4, exitForceN: 0, easedAtMm: null };
   const sure = planCrack({ ...crackCaseOf(known), ...blind });
   expect(judged({ ...crackCaseOf(unsure), ...blind }).total / sure.total).toBeCloseTo(1, 7);
+});
+
+describe('all cuts of a hole together', () => {
+  const worked = (parts: JobParts, by: Bend = bend): PlanContext => {
+    const outcome = contextOf(caseWith(parts), by);
+    if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
+    return outcome.context;
+  };
+  const cups = [12, 25].map((diameterMm) => ({
+    id: `cup${diameterMm}`,
+    name: `Cup ${diameterMm}`,
+    family: 'plated-cup-saw' as const,
+    diameterMm,
+  }));
+  const STEPPED: JobParts = {
+    // Nobody has tested how it was treated.
+    piece: { thicknessMm: 8, glassTreatment: 'unknown' },
+    setup: { bits: ['cup12', 'cup25'], support: { kind: 'nothing', edgesHeld: 'four' } },
+    bits: cups,
+  };
+
+  it('crack where any of them does: 1 − Π(1 − P), the treatment asked once', () => {
+    const { crack, crackCases } = worked(STEPPED);
+    const each = crackCases.map(planCrack);
+    expect(each).toHaveLength(2);
+    const any = (of: (one: CrackOdds) => number): number =>
+      1 - each.reduce((kept, one) => kept * (1 - of(one)), 1);
+    const { byStress, byHand, byTreatment, total } = crack;
+    expect(byStress).toBeCloseTo(
+      any((one) => one.byStress),
+      12,
+    );
+    expect(byHand).toBeCloseTo(
+      any((one) => one.byHand),
+      12,
+    );
+    expect(byTreatment).toBeGreaterThan(0);
+    expect(byTreatment).toBe(each[0]?.byTreatment);
+    expect(total).toBeCloseTo(1 - (1 - byStress) * (1 - byHand) * (1 - byTreatment), 12);
+    // The wider rim strains it more; its stress is the hole's.
+    const strain = ({ stressMpa, limitMpa }: CrackOdds): number => stressMpa / limitMpa;
+    expect(strain(crack)).toBe(Math.max(...each.map(strain)));
+    expect(Math.min(...each.map(strain))).toBeLessThan(strain(crack));
+  });
+
+  it('are handled and broken through once, in the last of them', () => {
+    const { crackCases, crackCase } = worked(STEPPED);
+    expect(crackCases.map(({ endsHole }) => endsHole)).toEqual([false, true]);
+    expect(crackCase.endsHole).toBe(true);
+    for (const [index, cut] of cutsOf(worked(STEPPED)).entries()) {
+      const ligamentMm = cut.exit?.ligamentMm ?? NaN;
+      expect(crackCases[index]?.easedAtMm).toBe(Math.min(easedBefore(ligamentMm), 8));
+      expect(crackCases[index]?.exitForceN).toBe(cut.exit?.exitForceN);
+    }
+    const both = worked({ ...STEPPED, setup: { sides: 'two' }, bits: cups.slice(1) });
+    expect(both.crackCases.map(({ exitForceN }) => exitForceN)).toEqual([0, 0]);
+  });
+
+  it('are bent once where they press alike, and not at all what is no plate', () => {
+    const counted = (parts: JobParts): number => {
+      let count = 0;
+      worked(parts, (scene) => {
+        count++;
+        return bend(scene);
+      });
+      return count;
+    };
+    expect(counted({ ...STEPPED, setup: { sides: 'two' }, bits: cups.slice(1) })).toBe(1);
+    expect(counted(STEPPED)).toBe(2);
+    const wall = {
+      piece: wallOf(['concrete', 100]),
+      setup: { water: { kind: 'bottle' } },
+    } as const;
+    expect(counted({ ...wall, bits: cups.slice(1) })).toBe(0);
+  });
+});
+
+it('breaks through with the force it would have if it were known', () => {
+  const held = (couldBe: Possibility[] = []): PlanContext => planned(couldBe, 'hold');
+  const sureCase = { ...crackCaseOf(held()), clearMm: 0.4 };
+  const unsureContext = held([
+    { material: 'basalt', share: 0.9 },
+    { material: 'terracotta', share: 0.1 },
+  ]);
+  const unsureCase = { ...crackCaseOf(unsureContext), clearMm: 0.4 };
+  expect(sureCase.exitForceN).toBeGreaterThan(unsureCase.exitForceN);
+  const { total } = judged(unsureCase, unsureContext);
+  expect(total / planCrack(sureCase).total).toBeCloseTo(1, 7);
 });
