@@ -1,5 +1,20 @@
-import { AROUND_SD, logNormalSpan, PAUSES_SD, spanSd } from '../physics/spread';
+import { mixtureQuantile } from '../math/logNormalMixture';
+import { restAllowance } from '../physics/effort/armForce';
+import { handForce } from '../physics/effort/pressing';
+import {
+  AROUND_SD,
+  cuttingTimeParts,
+  logNormalSpan,
+  partsSd,
+  PAUSES_SD,
+  spanSd,
+} from '../physics/spread';
 import type { LayerCut } from '../setup/cutLayers';
+import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
+import { cutIfOther } from '../setup/possibilities';
+import { contextOf } from './contextOf';
+import { cutsOf, type PlanContext } from './planContext';
+import type { CutPlan } from './planCut';
 import { mixSpread, operationSpread, sumOf, totalTime, type CutTime } from './planTime';
 
 /** A cut of so many seconds, a tenth of it rests, from half to twice as long. */
@@ -92,5 +107,87 @@ describe('a mix', () => {
     // 30 s of a mix, 10 s of one body.
     const leaves = [layer(60, 2, 4, 1), layer(20, 2, 2), layer(50, 0, 3, 1)];
     expect(mixSpread(leaves)).toBeCloseTo((0.75 * Math.log(4)) / 2.5632, 12);
+  });
+});
+
+describe('one cut', () => {
+  function planned(parts: JobParts): CutPlan & Pick<PlanContext, 'possible' | 'thickness'> {
+    const outcome = contextOf(caseWith(parts));
+    if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
+    const [first] = cutsOf(outcome.context);
+    if (!first) throw new Error('A hole has a cut.');
+    const { possible, thickness } = outcome.context;
+    return { ...first, possible, thickness };
+  }
+  const CORE = { id: 'core', name: 'Core 40', family: 'segmented-core', diameterMm: 40 } as const;
+  const HELD: JobParts = {
+    hole: { diameterMm: 40 },
+    setup: { bit: 'core', hold: 'freehand', water: { kind: 'spindle' } },
+    bits: [{ ...CORE, usableDepthMm: 300 }],
+  };
+
+  it('is pressed, stage by stage, by the numbers of the leaf each lies in', () => {
+    const piece = wallOf(['engineering-brick', 60], ['lightweight-block', 60]);
+    const { time, stages, layers } = planned({ ...HELD, piece });
+    const rested = 1 + time.restShare;
+    expect(time.cuts).toHaveLength(stages.length);
+    const idle = new Set<number>();
+    for (const [index, { fromMm, toMm, forceN, timeS }] of stages.entries()) {
+      const leaf = layers.find(
+        ({ layer }) => fromMm >= layer.fromMm && toMm <= layer.toMm,
+      )?.slowest;
+      if (!leaf) throw new Error('A stage lies in a leaf.');
+      const pressed = time.cuts[index];
+      expect(pressed?.pressureMpa).toBe(forceN / leaf.contact.contactAreaMm2);
+      expect(pressed?.idleMpa).toBe(leaf.window.pressureMpa.glaze / 2);
+      expect(pressed?.seconds).toBeCloseTo((timeS ?? NaN) * rested, 9);
+      idle.add(pressed?.idleMpa ?? NaN);
+    }
+    expect(idle.size).toBe(2);
+  });
+
+  it('tires the arms by its share of four minutes', () => {
+    const { time, setup, headline } = planned({ ...HELD, piece: wallOf(['concrete', 30]) });
+    const handN = handForce(headline.force.feedForceN, setup.hold, setup.machine, setup.feedAid);
+    expect(restAllowance(handN)).toBeGreaterThan(0);
+    expect(time.cuttingS).toBeLessThan(240);
+    expect(time.restShare).toBeCloseTo((restAllowance(handN) * time.cuttingS) / 240, 9);
+    expect(time.restsS).toBeCloseTo(time.restShare * time.cuttingS, 9);
+  });
+
+  it('spreads over all the piece may be where nobody is sure, by their shares', () => {
+    const couldBe = [
+      { material: 'marble', share: 0.6 },
+      { material: 'quartzite-agate', share: 0.4 },
+    ];
+    const unsure = planned({ piece: { material: 'marble', form: 'slab', couldBe } });
+    const { time, headline, setup, layers, possible, thickness } = unsure;
+    const parts = cuttingTimeParts(time.cuts, headline.material, setup.hold, {
+      thickness: thickness.relativeSd,
+      mix: mixSpread(layers),
+    });
+    const workS = time.cuttingS * (1 + time.restShare);
+    const all = possible.flatMap(({ material, share }) =>
+      parts.map((part) => ({
+        median:
+          (part.median * workS * headline.rateMmPerS) / cutIfOther(headline, material).rateMmPerS,
+        sd: part.sd,
+        share: part.share * share,
+      })),
+    );
+    for (const [of, q] of [
+      ['p10', 0.1],
+      ['p50', 0.5],
+      ['p90', 0.9],
+    ] as const)
+      expect((time.work?.[of] ?? NaN) / mixtureQuantile(all, q)).toBeCloseTo(1, 5);
+    // Its own scatter is that of one body.
+    expect(time.sd).toBeCloseTo(partsSd(parts), 9);
+  });
+
+  it('has the time at the middle of everything as its middle where the body is known', () => {
+    const { time } = planned({});
+    expect(time.work?.p50).toBe(time.cuttingS * (1 + time.restShare));
+    expect(time.sd).toBeCloseTo(spanSd(time.work ?? { p10: 1, p90: 1 }), 12);
   });
 });
