@@ -2,14 +2,14 @@ import type { Machine } from '../documents/kit';
 import { clutchOf, MACHINE_KINDS } from '../data/machines/machineKinds';
 import { jamTorque } from '../physics/holding/holdingTorque';
 import { caseWith, wallOf } from '../setup/jobFixtures';
-import { contextOf } from './contextOf';
 import { hazardScene } from './hazardScene';
 import { cutsOf } from './planContext';
 import type { CutPlan, HoleTask } from './planCut';
+import { contextIn } from './planFixtures';
 
 const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
 function asked(machine: Partial<Machine>): { task: HoleTask; cut: CutPlan } {
-  const outcome = contextOf(
+  const context = contextIn(
     caseWith({
       piece: wallOf(['clay-brick', 10], ['concrete', 140]),
       hole: { diameterMm: 52 },
@@ -18,9 +18,8 @@ function asked(machine: Partial<Machine>): { task: HoleTask; cut: CutPlan } {
       machine: { id: 'free', name: 'Drill', kind: 'rotary-hammer', ...machine },
     }),
   );
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  const { piece, hole } = outcome.context;
-  const [cut] = cutsOf(outcome.context);
+  const { piece, hole } = context;
+  const [cut] = cutsOf(context);
   if (!cut) throw new Error('A hole has a cut.');
   return { task: { piece, hole, possible: [] } as unknown as HoleTask, cut };
 }

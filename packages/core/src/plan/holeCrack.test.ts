@@ -3,21 +3,19 @@ import { rememberingBend, type Bend } from '../physics/plate/bender';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import type { Possibility } from '../documents/piece';
 import type { CrackOdds } from '../physics/strength/crackOdds';
-import { contextOf } from './contextOf';
 import { crackOf } from './holeCrack';
 import { planCrack, type CrackCase } from './planCrack';
 import { cutsOf, type PlanContext } from './planContext';
+import { contextIn } from './planFixtures';
 
 const bend = rememberingBend();
 const OUTLINE = { kind: 'rectangle', widthMm: 400, heightMm: 300 } as const;
 const planned = (couldBe: Possibility[] = [], exit?: 'hold'): PlanContext => {
   const piece = { form: 'sheet', material: 'basalt', thicknessMm: 10, outline: OUTLINE } as const;
-  const outcome = contextOf(
+  return contextIn(
     caseWith({ piece: { ...piece, couldBe }, ...(exit ? { setup: { exit } } : {}) }),
     bend,
   );
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  return outcome.context;
 };
 // Soft tile takes a third of the force back that basalt is pressed with.
 const known = planned();
@@ -86,9 +84,7 @@ it('leaves a cut that opens no face without an exit force', () => {
 
 describe('all cuts of a hole together', () => {
   const worked = (parts: JobParts, by: Bend = bend): PlanContext => {
-    const outcome = contextOf(caseWith(parts), by);
-    if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-    return outcome.context;
+    return contextIn(caseWith(parts), by);
   };
   const cups = [12, 25].map((diameterMm) => ({
     id: `cup${diameterMm}`,

@@ -10,7 +10,6 @@ import {
   webStress,
 } from '../physics/strength/stressSites';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
-import { contextOf } from './contextOf';
 import {
   clearOf,
   handlingCase,
@@ -19,12 +18,11 @@ import {
   weakness,
   type CrackCase,
 } from './planCrack';
+import { contextIn } from './planFixtures';
 
 /** The crack of a hole's only cut, not bent. */
 function caseOf(parts: JobParts = {}): CrackCase {
-  const outcome = contextOf(caseWith(parts));
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  return outcome.context.crackCase;
+  return contextIn(caseWith(parts)).crackCase;
 }
 const PANE = caseOf();
 const { material } = PANE.cut;

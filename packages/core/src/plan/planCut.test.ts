@@ -2,18 +2,12 @@ import type { Hole } from '../documents/hole';
 import { exitChipWidth } from '../physics/exit/exitChip';
 import { START_S } from '../physics/cutting/pauses';
 import { thermalStress } from '../physics/heat/thermalStress';
-import type { DrillCase } from '../setup/drillCase';
 import { caseIn, caseWith, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
-import { contextOf } from './contextOf';
-import { cutsOf, type PlanContext } from './planContext';
+import { cutsOf } from './planContext';
 import type { CutPlan } from './planCut';
 import { heatOf, planWear } from './planRim';
+import { contextIn } from './planFixtures';
 
-function contextIn(drillCase: DrillCase): PlanContext {
-  const outcome = contextOf(drillCase);
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  return outcome.context;
-}
 const cutsIn = (parts: JobParts): readonly CutPlan[] => cutsOf(contextIn(caseWith(parts)));
 function nth(cuts: readonly CutPlan[], index: number): CutPlan {
   const cut = cuts[index];

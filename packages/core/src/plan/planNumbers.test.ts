@@ -2,17 +2,11 @@ import type { Operation } from '../documents/operation';
 import { COOLANTS } from '../data/coolants';
 import { BIT_SWAP_S, liftS, TURN_S } from '../physics/cutting/pauses';
 import { caseIn, caseWith, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
-import type { DrillCase } from '../setup/drillCase';
-import { contextOf } from './contextOf';
 import { cutsOf, type PlanContext } from './planContext';
 import { operationNumbers, planNumbers } from './planNumbers';
 import { operationSpread } from './planTime';
+import { contextIn } from './planFixtures';
 
-function contextIn(drillCase: DrillCase): PlanContext {
-  const outcome = contextOf(drillCase);
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  return outcome.context;
-}
 const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
 const WALL: JobParts = {
   piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['lightweight-block', 60]),

@@ -4,14 +4,13 @@ import { logNormalP90 } from '../physics/spread';
 import { lifeDepth, wornFurther } from '../physics/wear/sharpness';
 import { MATERIALS } from '../data/materials/materials';
 import { caseWith } from '../setup/jobFixtures';
-import { contextOf } from './contextOf';
 import { cutsOf } from './planContext';
 import { planChip, planWear } from './planRim';
 import { chipSd } from './planStages';
+import { contextIn } from './planFixtures';
 
-const outcome = contextOf(caseWith());
-if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-const [FIRST] = cutsOf(outcome.context);
+const context = contextIn(caseWith());
+const [FIRST] = cutsOf(context);
 if (!FIRST?.exit) throw new Error('A pane is opened.');
 const { headline: CUT, setup, exit } = FIRST;
 

@@ -3,15 +3,14 @@ import { logNormalP10, logNormalP90 } from '../physics/spread';
 import { lastLigament } from '../physics/strength/stressSites';
 import { glazingTime, meanSlowness } from '../physics/wear/sharpness';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
-import { contextOf } from './contextOf';
 import { cutsOf } from './planContext';
 import type { CutPlan } from './planCut';
 import { allowedChip, chipSd, planExit, planStages } from './planStages';
+import { contextIn } from './planFixtures';
 
 function cutIn(parts: JobParts = {}): CutPlan {
-  const outcome = contextOf(caseWith(parts));
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  const [cut] = cutsOf(outcome.context);
+  const context = contextIn(caseWith(parts));
+  const [cut] = cutsOf(context);
   if (!cut) throw new Error('A hole has a cut.');
   return cut;
 }

@@ -12,10 +12,10 @@ import {
 import type { LayerCut } from '../setup/cutLayers';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { cutIfOther } from '../setup/possibilities';
-import { contextOf } from './contextOf';
 import { cutsOf, type PlanContext } from './planContext';
 import type { CutPlan } from './planCut';
 import { mixSpread, operationSpread, sumOf, totalTime, type CutTime } from './planTime';
+import { contextIn } from './planFixtures';
 
 /** A cut of so many seconds, a tenth of it rests, from half to twice as long. */
 const cut = (cuttingS: number, change: Partial<CutTime> = {}): CutTime => ({
@@ -112,11 +112,10 @@ describe('a mix', () => {
 
 describe('one cut', () => {
   function planned(parts: JobParts): CutPlan & Pick<PlanContext, 'possible' | 'thickness'> {
-    const outcome = contextOf(caseWith(parts));
-    if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-    const [first] = cutsOf(outcome.context);
+    const context = contextIn(caseWith(parts));
+    const [first] = cutsOf(context);
     if (!first) throw new Error('A hole has a cut.');
-    const { possible, thickness } = outcome.context;
+    const { possible, thickness } = context;
     return { ...first, possible, thickness };
   }
   const CORE = { id: 'core', name: 'Core 40', family: 'segmented-core', diameterMm: 40 } as const;

@@ -2,14 +2,12 @@ import { seatDepth } from '../physics/cutting/stages';
 import { finesMass, turbidityLimit } from '../physics/water/turbidity';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
-import { contextOf } from './contextOf';
 import { cutsOf, type PlanContext } from './planContext';
 import { finesAfter, planWater, type WaterInputs } from './planWater';
+import { contextIn } from './planFixtures';
 
 function worked(parts: JobParts = {}): PlanContext {
-  const outcome = contextOf(caseWith(parts));
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  return outcome.context;
+  return contextIn(caseWith(parts));
 }
 /** The water of a hole's first cut, as it is planned. */
 function inputsOf(parts: JobParts = {}, change: Partial<WaterInputs> = {}): WaterInputs {

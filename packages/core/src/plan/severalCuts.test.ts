@@ -8,7 +8,6 @@ import { MARKING_MM } from '../layout/aim';
 import { thermalStress } from '../physics/heat/thermalStress';
 import { spanSd } from '../physics/spread';
 import { meanSlowness } from '../physics/wear/sharpness';
-import { contextOf } from './contextOf';
 import { planBar } from './planBar';
 import { planCrack, stressSites, weakness } from './planCrack';
 import { hazardScene } from './hazardScene';
@@ -18,12 +17,11 @@ import type { CutPlan, HoleTask } from './planCut';
 import { mixSpread, sumOf } from './planTime';
 import { finesAfter, totalWater } from './planWater';
 import { timelineOf } from './timeline';
+import { contextIn } from './planFixtures';
 
 function worked(parts: JobParts, operations?: readonly Operation[]): PlanContext {
   const job = jobWith({ ...parts, hole: { ...parts.hole, ...(operations ? { operations } : {}) } });
-  const outcome = contextOf(caseIn(job));
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  return outcome.context;
+  return contextIn(caseIn(job));
 }
 const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0);
 const nth = (context: PlanContext, index: number): CutPlan => {

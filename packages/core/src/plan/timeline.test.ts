@@ -2,10 +2,10 @@ import type { Operation } from '../documents/operation';
 import { START_S, TURN_S } from '../physics/cutting/pauses';
 import { caseIn, caseWith, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
-import { contextOf } from './contextOf';
 import { cutsOf, type PlanContext } from './planContext';
 import { sumOf } from './planTime';
 import { timelineOf } from './timeline';
+import { contextIn } from './planFixtures';
 
 const planOf = (parts: JobParts) => {
   const outcome = makePlan(caseWith(parts));
@@ -85,12 +85,10 @@ it('has no clock past where it does not cut', () => {
   expect(plan.timeline.at(-1)?.atS).toBeNull();
 });
 
-function contextIn(parts: JobParts, operations?: readonly Operation[]): PlanContext {
+const worked = (parts: JobParts, operations?: readonly Operation[]): PlanContext => {
   const hole = { ...parts.hole, ...(operations ? { operations } : {}) };
-  const outcome = contextOf(caseIn(jobWith({ ...parts, hole })));
-  if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
-  return outcome.context;
-}
+  return contextIn(caseIn(jobWith({ ...parts, hole })));
+};
 const at = (context: PlanContext) =>
   timelineOf(context).map(({ kind, side, depthMm }) => `${kind} ${side} ${depthMm}`);
 const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
@@ -103,7 +101,7 @@ const HOLLOW: JobParts = {
 
 describe('moment by moment', () => {
   it('a hollow wall from one face: the core drops, then the extension goes on, the cavity, the next leaf', () => {
-    const context = contextIn(HOLLOW);
+    const context = worked(HOLLOW);
     expect(at(context)).toEqual([
       'seat 1 0',
       'core-drop 1 100',
@@ -129,7 +127,7 @@ describe('moment by moment', () => {
   });
 
   it('the same from both faces: round to the other side between, and no leaf is come into', () => {
-    const context = contextIn({ ...HOLLOW, setup: { ...HOLLOW.setup, sides: 'two' } });
+    const context = worked({ ...HOLLOW, setup: { ...HOLLOW.setup, sides: 'two' } });
     expect(at(context)).toEqual([
       'seat 1 0',
       'cavity 1 100',
@@ -143,7 +141,7 @@ describe('moment by moment', () => {
     expect(flip).toMatchObject({ round: true, haltS: TURN_S['go-round'] });
     // The other face is begun once one is there.
     expect((moments[3]?.atS ?? NaN) - (flip?.atS ?? NaN)).toBeCloseTo(TURN_S['go-round'], 9);
-    expect(timelineOf(contextIn({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } }))).toEqual(
+    expect(timelineOf(worked({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } }))).toEqual(
       expect.arrayContaining([expect.objectContaining({ kind: 'flip', round: false })]),
     );
   });
@@ -156,7 +154,7 @@ describe('moment by moment', () => {
       diameterMm,
       rimWidthMm: 1,
     }));
-    const context = contextIn({
+    const context = worked({
       piece: { thicknessMm: 12 },
       setup: { bits: ['cup12', 'cup25'] },
       bits: cups,
@@ -182,7 +180,7 @@ describe('moment by moment', () => {
       ],
       setup: { bit: 'tile' },
     };
-    const context = contextIn(parts, [
+    const context = worked(parts, [
       { id: 'a', does: 'core', bitId: 'tile', toMm: 7 },
       { id: 'c', does: 'chisel' },
       { id: 'b', does: 'bore', bitId: 'mas' },

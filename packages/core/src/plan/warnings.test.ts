@@ -1,14 +1,13 @@
 import type { WarningCode } from '../documents/plan';
 import { caseWith } from '../setup/jobFixtures';
 import { SIZE_TOLERANCE_MM } from '../setup/resolvedSetup';
-import { contextOf } from './contextOf';
 import type { PlanContext } from './planContext';
 import { leafNotSuited, warningsOf } from './warnings';
+import { contextIn } from './planFixtures';
 
-const outcome = contextOf(caseWith({ setup: { hold: 'press' } }));
-if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
+const context = contextIn(caseWith({ setup: { hold: 'press' } }));
 /** A pane drilled as it should be. */
-const PLAIN: PlanContext = outcome.context;
+const PLAIN: PlanContext = context;
 const { headline, setup, hole, crack, passes, fit } = PLAIN;
 const { finishing } = setup;
 type Change = Partial<PlanContext>;
