@@ -6,6 +6,7 @@ import { riskModelOf } from '../advice/risk/riskModelOf';
 import type { DrillCase } from '../setup/drillCase';
 import { caseWith, wallOf } from '../setup/jobFixtures';
 import { Z_90 } from '../math/normal';
+import { coreBit } from './planFixtures';
 import { planNumbers } from './planNumbers';
 import { timelineOf } from './timeline';
 import { workOut } from './workOut';
@@ -77,7 +78,7 @@ it('counts the rests of a held drill as cutting', () => {
   const wall = caseWith({
     piece: wallOf(['concrete', 150]),
     hole: { diameterMm: 40 },
-    bits: [{ id: 'core', name: 'Core 40', family: 'segmented-core', diameterMm: 40 }],
+    bits: [coreBit(40)],
     setup: { bit: 'core', hold: 'freehand', water: { kind: 'spindle' } },
   });
   const [before, after] = [null, SLOW].map((one) => contextWith(one, wall).time);

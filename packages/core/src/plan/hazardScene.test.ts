@@ -1,27 +1,23 @@
+import { coreMassOf } from './planCores';
 import type { Machine } from '../documents/kit';
 import { clutchOf, MACHINE_KINDS } from '../data/machines/machineKinds';
 import { jamTorque } from '../physics/holding/holdingTorque';
 import { caseWith, wallOf } from '../setup/jobFixtures';
 import { hazardScene } from './hazardScene';
-import { cutsOf } from './planContext';
 import type { CutPlan, HoleTask } from './planCut';
-import { contextIn } from './planFixtures';
+import { contextIn, coreBit, cutAt, FOUR_PASSES, taskOf, workedOut } from './planFixtures';
 
-const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
 function asked(machine: Partial<Machine>): { task: HoleTask; cut: CutPlan } {
   const context = contextIn(
     caseWith({
       piece: wallOf(['clay-brick', 10], ['concrete', 140]),
       hole: { diameterMm: 52 },
-      bits: [{ ...CORE, usableDepthMm: 200 }],
+      bits: [coreBit(52, 200)],
       setup: { bit: 'core', water: { kind: 'bottle' } },
       machine: { id: 'free', name: 'Drill', kind: 'rotary-hammer', ...machine },
     }),
   );
-  const { piece, hole } = context;
-  const [cut] = cutsOf(context);
-  if (!cut) throw new Error('A hole has a cut.');
-  return { task: { piece, hole, possible: [] } as unknown as HoleTask, cut };
+  return { task: taskOf(context), cut: cutAt(context, 0) };
 }
 const sceneOf = ({ task, cut }: ReturnType<typeof asked>) => hazardScene({}, task, cut, 60);
 
@@ -56,4 +52,34 @@ it('is of the first leaf that is cut, and lists all that are and all it may be',
   const layers = cut.layers.map((layer, at) => (at === 0 ? { ...layer, slowest: null } : layer));
   expect(sceneOf({ task, cut: { ...cut, layers } }).material.id).toBe('concrete');
   expect(sceneOf({ task, cut: { ...cut, layers: [] } }).material).toBe(cut.headline.material);
+});
+
+it('are asked of the hazards cut by cut, by what each leaves standing', () => {
+  const context = workedOut(FOUR_PASSES);
+  const scene = hazardScene({ checks: [] }, taskOf(context), cutAt(context, 1), 600);
+  expect(scene.work.coreMassKg).toBeCloseTo(coreMassOf(cutAt(context, 1)), 12);
+  expect(scene.work.cuttingMinutes).toBeCloseTo(10, 12);
+  expect(scene.material.id).toBe('concrete');
+  expect(hazardScene({}, taskOf(context), cutAt(context, 1), Infinity).work.cuttingMinutes).toBe(0);
+});
+
+it('is of the first leaf the bit meets, though another goes slower', () => {
+  const context = workedOut({
+    piece: wallOf(['lightweight-block', 60], ['engineering-brick', 90]),
+    hole: { diameterMm: 52 },
+    setup: { bit: 'core' },
+    bits: [
+      {
+        id: 'core',
+        name: 'Core 52',
+        family: 'segmented-core',
+        diameterMm: 52,
+        usableDepthMm: 200,
+      },
+    ],
+  });
+  expect(cutAt(context, 0).headline.material.id).toBe('engineering-brick');
+  expect(hazardScene({}, taskOf(context), cutAt(context, 0), 60).material.id).toBe(
+    'lightweight-block',
+  );
 });

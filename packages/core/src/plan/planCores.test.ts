@@ -1,7 +1,11 @@
+import type { Hole } from '../documents/hole';
+import { cutsOf } from './planContext';
+import { coreBreakS, lastCoreS } from '../physics/cutting/pauses';
 import type { Face } from '../data/operations';
 import type { ResolvedOperation } from '../setup/operations/operation';
 import { passesOf, wholeLayers, type CoreOut } from './planCores';
 import type { CutPlan, HoleTask } from './planCut';
+import { CAVITY_WALL, cutAt, FOUR_PASSES, workedOut } from './planFixtures';
 
 interface Cut {
   readonly face?: Face;
@@ -163,5 +167,108 @@ describe('the leaves as they are cut', () => {
       rateMmPerS: Infinity,
     });
     expect(whole([])).toHaveLength(2);
+  });
+});
+
+describe('in the context of a hole', () => {
+  it('come out with all that was cut round them since the last, π(D − 2b)²/4·ρ heavy', () => {
+    const context = workedOut(FOUR_PASSES);
+    const { setup, headline } = cutAt(context, 0);
+    const { diameterMm, rimWidthMm } = setup.finishing.geometry;
+    const area = (Math.PI * (diameterMm - 2 * rimWidthMm) ** 2) / 4;
+    const cores = context.operations.flatMap(({ core }) => (core ? [core] : []));
+    expect(cores.map(({ atMm, lengthMm, why }) => [atMm, lengthMm, why])).toEqual([
+      [45, 45, 'barrel-full'],
+      [90, 45, 'barrel-full'],
+      [135, 45, 'barrel-full'],
+    ]);
+    for (const { massKg, diameterMm: D } of cores) {
+      expect(D).toBe(62);
+      expect(massKg).toBeCloseTo(area * 45 * headline.material.densityKgPerM3 * 1e-9, 9);
+    }
+    expect(context.passes).toMatchObject({ count: 4, coreBreaksAtMm: [45, 90, 135] });
+  });
+
+  it('drop free at a cavity, as long as the leaf before it', () => {
+    const context = workedOut(CAVITY_WALL);
+    const [core] = context.operations.flatMap((one) => (one.core ? [one.core] : []));
+    expect(core).toMatchObject({ atMm: 102, lengthMm: 102, why: 'cavity', diameterMm: 127 });
+    const halt = context.operations.find((one) => one.core)?.time.pauses.coreBreaks;
+    expect(halt).toBeCloseTo(20 + 0.2 * 127, 9);
+    expect(core && coreBreakS(core, 127)).toBeCloseTo(halt ?? NaN, 9);
+    // The last one is pushed out once the work is done.
+    const clean = context.operations.at(-1);
+    expect(clean?.time.around.lastCore).toBeCloseTo(lastCoreS(false, false, 127), 9);
+  });
+
+  it('want an extension where the bit does not reach, on at the last break it still reaches', () => {
+    const deep = workedOut({
+      ...FOUR_PASSES,
+      bits: [
+        {
+          id: 'cup',
+          name: 'Cup 62',
+          family: 'plated-cup-saw',
+          diameterMm: 62,
+          usableDepthMm: 50,
+          freeLengthMm: 100,
+          shank: { kind: 'round', sizeMm: 10 },
+        },
+      ],
+    });
+    expect(deep.passes.extensionMm).toBeCloseTo(50, 9);
+    expect(deep.passes.extendAtMm).toBe(90);
+    expect(deep.extension).toBeNull();
+  });
+});
+
+describe('leaves', () => {
+  it('are the whole wall, each as its bit cuts it, whatever face it came from', () => {
+    const one = workedOut(CAVITY_WALL);
+    const both = workedOut({ ...CAVITY_WALL, setup: { ...CAVITY_WALL.setup, sides: 'two' } });
+    for (const context of [one, both])
+      expect(context.layers.map(({ layer }) => [layer.id, layer.fromMm, layer.toMm])).toEqual([
+        ['clay-brick', 0, 102],
+        ['cavity', 102, 172],
+        ['lightweight-block', 172, 272],
+      ]);
+    expect(both.layers[1]).toMatchObject({ slowest: null, rateMmPerS: Infinity });
+    expect(both.layers[2]?.slowest?.material.id).toBe('lightweight-block');
+    expect(both.depthPerSideMm).toBe(102);
+    expect(one.depthPerSideMm).toBe(272);
+  });
+
+  it('go at the harmonic mean of their passes', () => {
+    const context = workedOut(FOUR_PASSES);
+    const [leaf] = context.layers;
+    const seconds = cutsOf(context).reduce(
+      (so, { layers, operation }) =>
+        so + (operation.toMm - operation.fromMm) / (layers[0]?.rateMmPerS ?? NaN),
+      0,
+    );
+    expect(leaf?.rateMmPerS).toBeCloseTo(150 / seconds, 9);
+  });
+});
+
+describe('the way a hole goes', () => {
+  it('what is behind the bottom of a blind hole is no part of it', () => {
+    const blind = workedOut({
+      ...CAVITY_WALL,
+      hole: { diameterMm: 127, depth: { kind: 'blind', depthMm: 102 } },
+    });
+    expect(blind.layers.map(({ layer }) => layer.id)).toEqual(['clay-brick']);
+    expect(blind.depthMm).toBe(102);
+  });
+
+  it('reaches the thickest it was measured, through and no further where it is blind', () => {
+    const measured = (depth: Hole['depth']) =>
+      workedOut({
+        ...FOUR_PASSES,
+        piece: { ...FOUR_PASSES.piece, thicknessReadingsMm: [150, 158] },
+        hole: { diameterMm: 62, depth },
+        bits: (FOUR_PASSES.bits ?? []).map((bit) => ({ ...bit, usableDepthMm: 150 })),
+      });
+    expect(measured({ kind: 'through' }).passes.extensionMm).toBeCloseTo(8, 9);
+    expect(measured({ kind: 'blind', depthMm: 140 }).passes.extensionMm).toBe(0);
   });
 });

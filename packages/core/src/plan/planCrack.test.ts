@@ -1,3 +1,4 @@
+import { thermalStress } from '../physics/heat/thermalStress';
 import type { Material } from '../data/materials/material';
 import type { Piece } from '../documents/piece';
 import { wobbleOf } from '../physics/cutting/wobble';
@@ -9,7 +10,7 @@ import {
   shellStress,
   webStress,
 } from '../physics/strength/stressSites';
-import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
+import { wallOf, type JobParts } from '../setup/jobFixtures';
 import {
   clearOf,
   handlingCase,
@@ -18,11 +19,11 @@ import {
   weakness,
   type CrackCase,
 } from './planCrack';
-import { contextIn } from './planFixtures';
+import { coreBit, workedOut } from './planFixtures';
 
 /** The crack of a hole's only cut, not bent. */
 function caseOf(parts: JobParts = {}): CrackCase {
-  return contextIn(caseWith(parts)).crackCase;
+  return workedOut(parts).crackCase;
 }
 const PANE = caseOf();
 const { material } = PANE.cut;
@@ -61,7 +62,7 @@ it('is handled as it is held, with the bit’s own wobble and what is still pres
   const wall = caseOf({
     piece: wallOf(['concrete', 150]),
     setup: { bit: 'core' },
-    bits: [{ id: 'core', name: 'Core 25', family: 'segmented-core', diameterMm: 25 }],
+    bits: [coreBit(25)],
   });
   expect(handlingCase(wall)).toMatchObject({ masonry: true, sheetThicknessMm: null });
   expect(stressSites(wall)).toEqual([]);
@@ -173,4 +174,43 @@ describe('what is clear of the rim', () => {
       200 - 100 - 10,
     );
   });
+});
+
+it('stretches the groove’s floor as well, while something is left under it', () => {
+  const { crackCase } = workedOut({});
+  const kinds = (easedAtMm: number | null) =>
+    stressSites({ ...crackCase, easedAtMm }).map(({ kind }) => kind);
+  expect(kinds(null)).not.toContain('groove');
+  expect(kinds(0)).not.toContain('groove');
+  expect(kinds(0.5)).toContain('groove');
+  expect(crackCase.easedAtMm).toBeGreaterThan(0);
+});
+
+it('is weaker and hotter by what else it may be, never the other way', () => {
+  const { crackCase, headline } = workedOut({ piece: { material: 'marble', form: 'slab' } });
+  const strain = (material: Material) =>
+    thermalStress(material, 1) * material.heatShare * material.friction;
+  const other = {
+    ...headline.material,
+    id: 'hotter',
+    heatShare: headline.material.heatShare * 2,
+  };
+  expect(weakness(headline, other).heatFactor).toBeCloseTo(
+    strain(other) / strain(headline.material),
+    12,
+  );
+  const cooler = { ...other, heatShare: headline.material.heatShare / 2, edgeStrengthMpa: 1e4 };
+  expect(weakness(headline, cooler)).toEqual({ strengthFactor: 1, heatFactor: 1 });
+  const weaker = { ...headline.material, edgeStrengthMpa: headline.material.edgeStrengthMpa / 2 };
+  expect(weakness(headline, weaker).strengthFactor).toBeCloseTo(0.5, 9);
+  const hot = { ...crackCase, thermalStressMpa: 4 };
+  const known = planCrack({ ...hot, possible: [{ material: headline.material, share: 1 }] });
+  const doubled = planCrack({ ...hot, possible: [{ material: other, share: 1 }] });
+  const asHot = planCrack({
+    ...hot,
+    thermalStressMpa: 8,
+    possible: [{ material: headline.material, share: 1 }],
+  });
+  expect(doubled.byStress).toBeCloseTo(asHot.byStress, 12);
+  expect(doubled.byStress).toBeGreaterThan(known.byStress);
 });

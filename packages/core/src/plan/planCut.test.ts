@@ -1,31 +1,26 @@
+import { liftDepths } from '../physics/cutting/lifts';
+import { depthStop } from '../physics/holding/depthStop';
+import { meanSlowness } from '../physics/wear/sharpness';
 import type { Hole } from '../documents/hole';
 import { exitChipWidth } from '../physics/exit/exitChip';
 import { START_S } from '../physics/cutting/pauses';
 import { thermalStress } from '../physics/heat/thermalStress';
-import { caseIn, caseWith, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
+import { caseIn, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { cutsOf } from './planContext';
-import type { CutPlan } from './planCut';
 import { heatOf, planWear } from './planRim';
-import { contextIn } from './planFixtures';
+import { contextIn, coreBit, cutAt, FOUR_PASSES, STEPPED_PANE, workedOut } from './planFixtures';
 
-const cutsIn = (parts: JobParts): readonly CutPlan[] => cutsOf(contextIn(caseWith(parts)));
-function nth(cuts: readonly CutPlan[], index: number): CutPlan {
-  const cut = cuts[index];
-  if (!cut) throw new Error(`no cut ${index}`);
-  return cut;
-}
-const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
 /** Four passes of 45 mm and the rest. */
 const PASSES: JobParts = {
   piece: wallOf(['concrete', 150]),
   hole: { diameterMm: 52 },
   setup: { bit: 'core', water: { kind: 'bottle' } },
-  bits: [{ ...CORE, usableDepthMm: 50 }],
+  bits: [coreBit(52, 50)],
 };
 
 it('heats over its own length, and wears by all its bit has cut in the hole', () => {
-  const cuts = cutsIn(PASSES);
-  expect(cuts.map(({ operation: { fromMm, toMm } }) => [fromMm, toMm])).toEqual([
+  const context = workedOut(PASSES);
+  expect(cutsOf(context).map(({ operation: { fromMm, toMm } }) => [fromMm, toMm])).toEqual([
     [0, 45],
     [45, 90],
     [90, 135],
@@ -35,42 +30,41 @@ it('heats over its own length, and wears by all its bit has cut in the hole', ()
     [45, 90, 1],
     [15, 150, 3],
   ] as const) {
-    const { headline, setup, heat, bitLife, thermalStressMpa } = nth(cuts, index);
+    const { headline, setup, heat, bitLife, thermalStressMpa } = cutAt(context, index);
     expect(heat).toEqual(heatOf(headline, setup, lengthMm));
     expect(thermalStressMpa).toBe(thermalStress(headline.material, heat.tempRiseK));
     expect(bitLife).toEqual(planWear(headline, setup, doneMm));
   }
-  expect(nth(cuts, 3).bitLife.sharpnessAfter).toBeLessThan(nth(cuts, 0).bitLife.sharpnessAfter);
+  expect(cutAt(context, 3).bitLife.sharpnessAfter).toBeLessThan(
+    cutAt(context, 0).bitLife.sharpnessAfter,
+  );
 });
 
 it('begins anew where nothing is open, not in its own hole nor where a smaller bit was', () => {
-  const starts = (cuts: readonly CutPlan[]) =>
-    cuts.map(({ seated, swapped, time }) => [seated, swapped, time.pauses.start]);
-  expect(starts(cutsIn(PASSES)).slice(0, 2)).toEqual([
-    [false, false, START_S[nth(cutsIn(PASSES), 0).setup.start]],
+  const starts = (parts: JobParts) =>
+    cutsOf(workedOut(parts)).map(({ seated, swapped, time }) => [
+      seated,
+      swapped,
+      time.pauses.start,
+    ]);
+  expect(starts(PASSES).slice(0, 2)).toEqual([
+    [false, false, START_S[cutAt(workedOut(PASSES), 0).setup.start]],
     [true, false, 0],
   ]);
-  const stepped = cutsIn({
-    piece: { thicknessMm: 12 },
-    setup: { bits: ['cup12', 'cup25'] },
-    bits: [12, 25].map((diameterMm) => ({
-      id: `cup${diameterMm}`,
-      name: `Cup ${diameterMm}`,
-      family: 'plated-cup-saw' as const,
-      diameterMm,
-    })),
-  });
-  expect(starts(stepped)[1]).toEqual([false, true, 0]);
+  expect(starts(STEPPED_PANE)[1]).toEqual([false, true, 0]);
 });
 
 it('breaks out in the last leaf it cuts, however slow one before it is', () => {
-  const [cut] = cutsIn({
-    ...PASSES,
-    piece: wallOf(['engineering-brick', 60], ['lightweight-block', 60]),
-    bits: [{ ...CORE, usableDepthMm: 200 }],
-  });
-  const last = cut?.layers.at(-1)?.slowest;
-  if (!cut?.exit || !last) throw new Error('It opens the far face.');
+  const cut = cutAt(
+    workedOut({
+      ...PASSES,
+      piece: wallOf(['engineering-brick', 60], ['lightweight-block', 60]),
+      bits: [coreBit(52, 200)],
+    }),
+    0,
+  );
+  const last = cut.layers.at(-1)?.slowest;
+  if (!cut.exit || !last) throw new Error('It opens the far face.');
   expect(cut.headline.material.id).toBe('engineering-brick');
   const { exitForceN, conditions, chipWidthMm } = cut.exit;
   expect(last.material.id).toBe('lightweight-block');
@@ -85,11 +79,11 @@ it('reaches for the thickest place of a piece whose face it opens, and no furthe
       ...PASSES,
       piece: { ...wallOf(['concrete', 100]), thicknessReadingsMm: [100, 108] },
       hole: { diameterMm: 52, depth },
-      bits: [{ ...CORE, usableDepthMm: 106, shank: thread }],
+      bits: [{ ...coreBit(52, 106), shank: thread }],
     });
     const couplings = [{ ...extension, into: thread, takes: thread }];
-    const cuts = cutsOf(contextIn(caseIn({ ...job, kit: { ...job.kit, couplings } })));
-    const { sticksOutMm, reach } = nth(cuts, cuts.length - 1);
+    const context = contextIn(caseIn({ ...job, kit: { ...job.kit, couplings } }));
+    const { sticksOutMm, reach } = cutAt(context, cutsOf(context).length - 1);
     return { sticksOutMm, extension: reach.extension?.id ?? null };
   };
   const through = reachOf({ kind: 'through' });
@@ -98,4 +92,79 @@ it('reaches for the thickest place of a piece whose face it opens, and no furthe
   expect(blind.extension).toBeNull();
   // An extension nobody named stands out with the bit.
   expect(through.sticksOutMm - blind.sticksOutMm).toBe(80);
+});
+
+it('each pass goes on with what the bit has worn off already', () => {
+  const shares = cutsOf(workedOut(FOUR_PASSES)).map(({ stages, headline }) => {
+    const main = stages.find(({ kind }) => kind === 'main');
+    if (!main) throw new Error('no main stage');
+    const { fromMm, toMm, timeS } = main;
+    const { sharpness, lifeDepthMm } = headline;
+    return (
+      (((timeS ?? NaN) / (toMm - fromMm)) * headline.rateMmPerS) /
+      meanSlowness(sharpness, fromMm, toMm, lifeDepthMm)
+    );
+  });
+  for (const share of shares) expect(share).toBeCloseTo(1, 9);
+});
+
+describe('lifts', () => {
+  const FAST = 'lightweight-block';
+  const wall = (...leaves: readonly (readonly [string, number])[]): JobParts => ({
+    ...PASSES,
+    piece: wallOf(...leaves),
+    bits: [coreBit(52, 400)],
+  });
+  const rates = new Map(
+    ['engineering-brick', FAST].map((id) => {
+      const { layers } = cutAt(workedOut(wall([id, 60])), 0);
+      return [id, layers[0]?.rateMmPerS ?? NaN];
+    }),
+  );
+
+  it('are due by the rate of the leaf they are in, and go on from one leaf into the next', () => {
+    const parts = wall(['engineering-brick', 60], [FAST, 60]);
+    const { lifts, headline } = cutAt(workedOut(parts), 0);
+    const { bit, contact } = headline;
+    const rateAtMm = (z: number): number => rates.get(z < 60 ? 'engineering-brick' : FAST) ?? NaN;
+    const due = liftDepths(bit, contact.kerfAreaMm2, 120, rateAtMm);
+    expect(lifts).toEqual(due.map((z) => expect.closeTo(z, 6)));
+    // Eight seconds of the quick one are further than the fines of the slow one allow.
+    expect(8 * (rates.get(FAST) ?? NaN)).toBeGreaterThan(2);
+  });
+
+  it('are none across a cavity, with a clear groove behind it', () => {
+    const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
+    const parts: JobParts = {
+      ...PASSES,
+      piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['concrete', 60]),
+      hole: { diameterMm: 10 },
+      setup: { bit: 'rod', water: { kind: 'none' } },
+      bits: [{ ...rod, usableDepthMm: 300 }],
+    };
+    // In one go, as somebody asked.
+    const cut = cutAt(workedOut(parts, [{ id: 'b', does: 'bore', bitId: 'rod' }]), 0);
+    const { bit, contact } = cut.headline;
+    const rateIn = (index: number) => () => cut.layers[index]?.rateMmPerS ?? NaN;
+    const due = (fromMm: number, toMm: number, index: number) =>
+      liftDepths(bit, contact.kerfAreaMm2, toMm, rateIn(index), fromMm);
+    expect(cut.lifts).toEqual([...due(0, 60, 0), ...due(100, 160, 2)]);
+    expect(cut.lifts.some((z) => z > 100)).toBe(true);
+  });
+});
+
+it('may chip what a wider bit takes away after it', () => {
+  const stepped = workedOut({ ...STEPPED_PANE, hole: { cover: { coverMm: 2 } } as never });
+  const [first, second] = [cutAt(stepped, 0), cutAt(stepped, 1)];
+  const own = second.exit?.allowedChipMm ?? NaN;
+  expect(own).toBeGreaterThan(0);
+  expect(first.exit?.allowedChipMm).toBeCloseTo(own + (25 - 12) / 2, 9);
+});
+
+it('is stopped where the hole ends, past the far face where it opens that', () => {
+  const stopOf = (depth: Hole['depth']) =>
+    cutAt(workedOut({ hole: { depth }, piece: { thicknessMm: 12 } }), 0).stop.collarAtMm;
+  expect(stopOf({ kind: 'blind', depthMm: 9 })).toBe(9);
+  expect(stopOf({ kind: 'through' })).toBe(depthStop(12, 0, true).collarAtMm);
+  expect(stopOf({ kind: 'through' })).toBeGreaterThan(12);
 });

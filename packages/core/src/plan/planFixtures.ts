@@ -1,7 +1,11 @@
+import type { Bit } from '../documents/kit';
+import type { Operation } from '../documents/operation';
 import type { Bend } from '../physics/plate/bender';
 import type { DrillCase } from '../setup/drillCase';
+import { caseIn, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { contextOf } from './contextOf';
-import type { PlanContext } from './planContext';
+import type { CutPlan, HoleTask } from './planCut';
+import { cutsOf, type PlanContext } from './planContext';
 
 /** A case worked out, not bent unless by `bend`. */
 export function contextIn(drillCase: DrillCase, bend?: Bend): PlanContext {
@@ -9,3 +13,66 @@ export function contextIn(drillCase: DrillCase, bend?: Bend): PlanContext {
   if (outcome.kind === 'faulty') throw new Error(JSON.stringify(outcome.faults));
   return outcome.context;
 }
+
+/** A job's hole worked out, by these operations where they are given. */
+export function workedOut(parts: JobParts = {}, operations?: readonly Operation[]): PlanContext {
+  const hole = { ...parts.hole, ...(operations ? { operations } : {}) };
+  return contextIn(caseIn(jobWith({ ...parts, hole })));
+}
+
+/** One of a hole's cuts, in the order they are made. */
+export function cutAt(context: PlanContext, index: number): CutPlan {
+  const cut = cutsOf(context)[index];
+  if (!cut) throw new Error(`no cut ${index}`);
+  return cut;
+}
+
+/** A hole whose body is known, to look at by itself. */
+export const taskOf = ({ piece, hole }: PlanContext): HoleTask =>
+  ({ piece, hole, possible: [] }) as unknown as HoleTask;
+
+export const coreBit = (diameterMm: number, usableDepthMm?: number): Bit => ({
+  id: 'core',
+  name: `Core ${diameterMm}`,
+  family: 'segmented-core',
+  diameterMm,
+  ...(usableDepthMm ? { usableDepthMm } : {}),
+});
+
+/** Three passes of 45 mm and one of 15. */
+export const FOUR_PASSES: JobParts = {
+  piece: wallOf(['concrete', 150]),
+  hole: { diameterMm: 62 },
+  setup: { bit: 'cup', water: { kind: 'bottle' } },
+  bits: [
+    { id: 'cup', name: 'Cup 62', family: 'plated-cup-saw', diameterMm: 62, usableDepthMm: 50 },
+  ],
+};
+
+export const CAVITY_WALL: JobParts = {
+  piece: wallOf(['clay-brick', 102], ['cavity', 70], ['lightweight-block', 100]),
+  hole: { diameterMm: 127 },
+  setup: { bit: 'dry', water: { kind: 'none' } },
+  bits: [
+    {
+      id: 'dry',
+      name: 'Dry core 127',
+      family: 'dry-segmented-core',
+      diameterMm: 127,
+      usableDepthMm: 300,
+    },
+  ],
+};
+
+/** A cup of 12 before the one of 25. */
+export const STEPPED_PANE: JobParts = {
+  piece: { thicknessMm: 12 },
+  setup: { bits: ['cup12', 'cup25'] },
+  bits: [12, 25].map((diameterMm) => ({
+    id: `cup${diameterMm}`,
+    name: `Cup ${diameterMm}`,
+    family: 'plated-cup-saw',
+    diameterMm,
+    rimWidthMm: 1,
+  })),
+};

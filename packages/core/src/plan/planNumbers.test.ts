@@ -5,14 +5,13 @@ import { caseIn, caseWith, jobWith, wallOf, type JobParts } from '../setup/jobFi
 import { cutsOf, type PlanContext } from './planContext';
 import { operationNumbers, planNumbers } from './planNumbers';
 import { operationSpread } from './planTime';
-import { contextIn } from './planFixtures';
+import { contextIn, coreBit } from './planFixtures';
 
-const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
 const WALL: JobParts = {
   piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['lightweight-block', 60]),
   hole: { diameterMm: 52 },
   setup: { bit: 'core', water: { kind: 'bottle' } },
-  bits: [{ ...CORE, usableDepthMm: 200 }],
+  bits: [coreBit(52, 200)],
 };
 
 it('gives each leaf the time it takes, and a cavity none', () => {

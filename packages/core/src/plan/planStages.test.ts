@@ -3,16 +3,12 @@ import { logNormalP10, logNormalP90 } from '../physics/spread';
 import { lastLigament } from '../physics/strength/stressSites';
 import { glazingTime, meanSlowness } from '../physics/wear/sharpness';
 import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
-import { cutsOf } from './planContext';
 import type { CutPlan } from './planCut';
 import { allowedChip, chipSd, planExit, planStages } from './planStages';
-import { contextIn } from './planFixtures';
+import { coreBit, cutAt, workedOut } from './planFixtures';
 
 function cutIn(parts: JobParts = {}): CutPlan {
-  const context = contextIn(caseWith(parts));
-  const [cut] = cutsOf(context);
-  if (!cut) throw new Error('A hole has a cut.');
-  return cut;
+  return cutAt(workedOut(parts), 0);
 }
 const PIECE = caseWith().piece;
 const { headline: CUT, setup: SETUP } = cutIn();
@@ -94,7 +90,7 @@ it('presses the exit at the exit force, and takes as much longer', () => {
     piece: wallOf(['clay-brick', 100]),
     hole: { diameterMm: 40, depth: { kind: 'blind', depthMm: 60 } },
     setup: { bit: 'core', water: { kind: 'bottle' } },
-    bits: [{ id: 'core', name: 'Core 40', family: 'segmented-core', diameterMm: 40 }],
+    bits: [coreBit(40)],
   });
   expect(wall.exit).toBeNull();
   expect(wall.stages.map(({ kind }) => kind)).toEqual(['seat', 'main']);
@@ -105,9 +101,7 @@ describe('through several leaves', () => {
     piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['lightweight-block', 60]),
     hole: { diameterMm: 52 },
     setup: { bit: 'core', water: { kind: 'bottle' } },
-    bits: [
-      { id: 'core', name: 'Core', family: 'segmented-core', diameterMm: 52, usableDepthMm: 200 },
-    ],
+    bits: [coreBit(52, 200)],
   };
   const { stages, layers, exit } = cutIn({
     ...WALL,
@@ -154,4 +148,10 @@ describe('through several leaves', () => {
       );
     }
   });
+});
+
+it('is chipped at the face it opens, and not where it meets the other cut', () => {
+  expect(cutAt(workedOut({}), 0).exit?.chipWidthMm).toBeGreaterThan(0);
+  const both = workedOut({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } });
+  expect(cutAt(both, 1)).toMatchObject({ ends: 'meets', exit: { chipWidthMm: 0 } });
 });

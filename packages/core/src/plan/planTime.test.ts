@@ -1,3 +1,4 @@
+import { BIT_SWAP_S, PAUSE_IDS, TURN_S } from '../physics/cutting/pauses';
 import { mixtureQuantile } from '../math/logNormalMixture';
 import { restAllowance } from '../physics/effort/armForce';
 import { handForce } from '../physics/effort/pressing';
@@ -10,12 +11,12 @@ import {
   spanSd,
 } from '../physics/spread';
 import type { LayerCut } from '../setup/cutLayers';
-import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
+import { wallOf, type JobParts } from '../setup/jobFixtures';
 import { cutIfOther } from '../setup/possibilities';
 import { cutsOf, type PlanContext } from './planContext';
 import type { CutPlan } from './planCut';
 import { mixSpread, operationSpread, sumOf, totalTime, type CutTime } from './planTime';
-import { contextIn } from './planFixtures';
+import { CAVITY_WALL, coreBit, cutAt, FOUR_PASSES, STEPPED_PANE, workedOut } from './planFixtures';
 
 /** A cut of so many seconds, a tenth of it rests, from half to twice as long. */
 const cut = (cuttingS: number, change: Partial<CutTime> = {}): CutTime => ({
@@ -112,17 +113,14 @@ describe('a mix', () => {
 
 describe('one cut', () => {
   function planned(parts: JobParts): CutPlan & Pick<PlanContext, 'possible' | 'thickness'> {
-    const context = contextIn(caseWith(parts));
-    const [first] = cutsOf(context);
-    if (!first) throw new Error('A hole has a cut.');
+    const context = workedOut(parts);
     const { possible, thickness } = context;
-    return { ...first, possible, thickness };
+    return { ...cutAt(context, 0), possible, thickness };
   }
-  const CORE = { id: 'core', name: 'Core 40', family: 'segmented-core', diameterMm: 40 } as const;
   const HELD: JobParts = {
     hole: { diameterMm: 40 },
     setup: { bit: 'core', hold: 'freehand', water: { kind: 'spindle' } },
-    bits: [{ ...CORE, usableDepthMm: 300 }],
+    bits: [coreBit(40, 300)],
   };
 
   it('is pressed, stage by stage, by the numbers of the leaf each lies in', () => {
@@ -189,4 +187,89 @@ describe('one cut', () => {
     expect(time.work?.p50).toBe(time.cuttingS * (1 + time.restShare));
     expect(time.sd).toBeCloseTo(spanSd(time.work ?? { p10: 1, p90: 1 }), 12);
   });
+});
+
+describe('several cuts', () => {
+  const sum = (values: readonly number[]): number => values.reduce((all, one) => all + one, 0);
+
+  it('has each pause once, of its own operation', () => {
+    const context = workedOut(FOUR_PASSES);
+    for (const id of PAUSE_IDS)
+      expect(context.time.pauses[id]).toBeCloseTo(
+        sum(context.operations.map(({ time }) => time.pauses[id] ?? 0)),
+        9,
+      );
+    expect(context.time.pausesS).toBeCloseTo(sumOf(context.time.pauses), 9);
+    expect(context.time.pauses.bitSwaps).toBe(0);
+    expect(workedOut(STEPPED_PANE).time.pauses.bitSwaps).toBe(BIT_SWAP_S);
+  });
+
+  it('turns a pane over in a minute, and walks round a wall in five', () => {
+    const turned = workedOut({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } });
+    expect(turned.time.pauses.turnOver).toBe(TURN_S['turn-over']);
+    const round = workedOut({ ...CAVITY_WALL, setup: { ...CAVITY_WALL.setup, sides: 'two' } });
+    expect(round.time.pauses.turnOver).toBe(TURN_S['go-round']);
+  });
+
+  it('adds the spans of its cuts: what makes one slow makes all slow', () => {
+    const context = workedOut(FOUR_PASSES);
+    const works = cutsOf(context).map(({ time }) => time.work);
+    const p90 = sum(works.map((one) => one?.p90 ?? NaN));
+    const p50 = sum(works.map((one) => one?.p50 ?? NaN));
+    // ln(p90/p50)/1.2816 is the sd of a log-normal.
+    expect(context.time.sd).toBeGreaterThan((0.8 * Math.log(p90 / p50)) / 1.2816);
+    expect(context.time.sd).toBeLessThan((1.2 * Math.log(p90 / p50)) / 1.2816);
+    expect(context.time.cuttingS).toBeCloseTo(
+      sum(cutsOf(context).map(({ time }) => time.cuttingS)),
+      9,
+    );
+    expect(context.time.restShare).toBeCloseTo(context.time.restsS / context.time.cuttingS, 12);
+  });
+
+  it('widens with a mix by its fastest to slowest body, weighed by time', () => {
+    const mixed = workedOut({
+      piece: {
+        ...wallOf(['limestone', 60]),
+        layers: [
+          {
+            material: 'limestone',
+            thicknessMm: 60,
+            mix: [
+              { material: 'limestone', share: 0.5 },
+              { material: 'granite', share: 0.5 },
+            ],
+          },
+        ],
+      },
+      hole: { diameterMm: 52 },
+      setup: { bit: 'core' },
+      bits: [coreBit(52)],
+    });
+    const rates = mixed.layers[0]?.parts.map(({ cut }) => cut.rateMmPerS) ?? [];
+    const span = Math.log(Math.max(...rates) / Math.min(...rates)) / 2.5632;
+    expect(mixSpread(mixed.layers)).toBeCloseTo(span, 9);
+    expect(mixSpread(workedOut(FOUR_PASSES).layers)).toBe(0);
+  });
+});
+
+it('has the sd of its own span, and of the bodies’ own where nobody is sure', () => {
+  const known = workedOut({});
+  const [time] = cutsOf(known).map((cut) => cut.time);
+  expect(time?.sd).toBeCloseTo(spanSd(time?.work ?? { p10: 1, p90: 1 }), 12);
+  const unsure = cutAt(
+    workedOut({
+      piece: {
+        material: 'marble',
+        form: 'slab',
+        couldBe: [
+          { material: 'marble', share: 0.5 },
+          { material: 'quartzite-agate', share: 0.5 },
+        ],
+      },
+    }),
+    0,
+  ).time;
+  // One body alone scatters less than not knowing which.
+  expect(unsure.sd).toBeLessThan(0.9 * spanSd(unsure.work ?? { p10: 1, p90: 1 }));
+  expect(unsure.sd).toBeGreaterThan(0);
 });

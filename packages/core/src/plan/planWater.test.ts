@@ -1,17 +1,14 @@
 import { seatDepth } from '../physics/cutting/stages';
 import { finesMass, turbidityLimit } from '../physics/water/turbidity';
-import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
+import { wallOf, type JobParts } from '../setup/jobFixtures';
 import type { ResolvedSetup } from '../setup/resolvedSetup';
-import { cutsOf, type PlanContext } from './planContext';
-import { finesAfter, planWater, type WaterInputs } from './planWater';
-import { contextIn } from './planFixtures';
+import { cutsOf } from './planContext';
+import { finesAfter, planWater, totalWater, type WaterInputs } from './planWater';
+import { coreBit, cutAt, FOUR_PASSES, STEPPED_PANE, workedOut } from './planFixtures';
 
-function worked(parts: JobParts = {}): PlanContext {
-  return contextIn(caseWith(parts));
-}
 /** The water of a hole's first cut, as it is planned. */
 function inputsOf(parts: JobParts = {}, change: Partial<WaterInputs> = {}): WaterInputs {
-  const { piece, hole, ...context } = worked(parts);
+  const { piece, hole, ...context } = workedOut(parts);
   const [cut] = cutsOf(context);
   if (!cut) throw new Error('A hole has a cut.');
   const { setup, layers, headline, seated } = cut;
@@ -95,9 +92,7 @@ describe('shuts running water off', () => {
     piece: wallOf(['concrete', 150]),
     hole: { diameterMm: 52 },
     setup: { bit: 'core', water: { kind: 'spindle' } },
-    bits: [
-      { id: 'core', name: 'Core', family: 'segmented-core', diameterMm: 52, usableDepthMm: 400 },
-    ],
+    bits: [coreBit(52, 400)],
   });
   const offAt = (change: Partial<WaterInputs>, offBeforeFarFaceMm?: number) =>
     planWater({
@@ -132,4 +127,53 @@ it('leaves the fines cut since the last change', () => {
   expect(finesAfter(water, 1, 0, 6)).toBeCloseTo((finesG * 1.5) / 6, 12);
   expect(finesAfter({ ...water, changeAtDepthMm: [] }, 1, 0, 6)).toBeCloseTo(1 + finesG, 12);
   expect(finesAfter({ ...water, fillL: null }, 1, 0, 6)).toBe(1);
+});
+
+describe('of a whole hole', () => {
+  const BATH: JobParts = {
+    ...STEPPED_PANE,
+    setup: { ...STEPPED_PANE.setup, water: { kind: 'pool' } },
+  };
+
+  it('carries its fines from one cut to the next, and none past a change', () => {
+    const context = workedOut(BATH);
+    const [first, second] = [cutAt(context, 0), cutAt(context, 1)];
+    const { densityKgPerM3 } = first.headline.material;
+    expect(first.water.finesG).toBeCloseTo(
+      finesMass(densityKgPerM3, first.headline.contact.kerfAreaMm2, 12),
+      9,
+    );
+    // The second ring grinds what the first left of it.
+    expect(second.water.finesG).toBeCloseTo(
+      finesMass(densityKgPerM3, second.headline.contact.kerfAreaMm2, 12),
+      9,
+    );
+    expect(context.water.finesG).toBeCloseTo(first.water.finesG + second.water.finesG, 9);
+    const bath = { ...first.water, finesG: 12, fillL: 1 };
+    expect(finesAfter({ ...bath, changeAtDepthMm: [] }, 5, 0, 12)).toBe(17);
+    expect(finesAfter({ ...bath, changeAtDepthMm: [3, 8] }, 5, 0, 12)).toBeCloseTo(4, 12);
+    expect(finesAfter({ ...bath, changeAtDepthMm: [8] }, 5, 4, 12)).toBeCloseTo(6, 12);
+    // Water that runs holds nothing; what stood in a tray before is there still.
+    expect(finesAfter({ ...bath, fillL: null, changeAtDepthMm: [3] }, 5, 0, 12)).toBe(5);
+  });
+
+  it('fills for as many whole holes as it stays clear enough for', () => {
+    const { water } = cutAt(workedOut(BATH), 0);
+    const one = { ...water, finesG: 10, holesPerFill: 6.6, slurryL: null, offAtMm: null };
+    const other = { ...one, finesG: 20, changeAtDepthMm: [4] };
+    const total = totalWater(one, [one, other], [other]);
+    // 6.6 times 10 g is what it bears: two holes of 30 g.
+    expect(total).toMatchObject({ finesG: 30, holesPerFill: 2, changeAtDepthMm: [4] });
+  });
+
+  it('runs off as one slurry, not known where one cut never ends', () => {
+    const { water } = cutAt(workedOut(FOUR_PASSES), 0);
+    const one = { ...water, slurryL: 2, offAtMm: null };
+    expect(totalWater(one, [one, { ...one, slurryL: 3 }], [one]).slurryL).toBe(5);
+    expect(totalWater(one, [one, { ...one, slurryL: null }], [one]).slurryL).toBeNull();
+    expect(totalWater(one, [{ ...one, slurryL: null }, one], [one]).slurryL).toBeNull();
+    expect(totalWater(one, [one, { ...one, method: 'none', slurryL: 9 }], [one]).slurryL).toBe(2);
+    const off = { ...one, offAtMm: 130 };
+    expect(totalWater(one, [one, off], [one, off]).offAtMm).toBe(130);
+  });
 });

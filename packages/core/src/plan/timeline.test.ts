@@ -1,11 +1,11 @@
-import type { Operation } from '../documents/operation';
+import { coreMassOf } from './planCores';
 import { START_S, TURN_S } from '../physics/cutting/pauses';
-import { caseIn, caseWith, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
+import { caseWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import { cutsOf, type PlanContext } from './planContext';
 import { sumOf } from './planTime';
 import { timelineOf } from './timeline';
-import { contextIn } from './planFixtures';
+import { CAVITY_WALL, coreBit, cutAt, FOUR_PASSES, STEPPED_PANE, workedOut } from './planFixtures';
 
 const planOf = (parts: JobParts) => {
   const outcome = makePlan(caseWith(parts));
@@ -13,7 +13,7 @@ const planOf = (parts: JobParts) => {
   return outcome.plan;
 };
 
-const CAVITY_WALL: JobParts = {
+const TWO_LEAVES: JobParts = {
   piece: {
     form: 'wall',
     material: 'clay-brick',
@@ -35,7 +35,7 @@ const CAVITY_WALL: JobParts = {
 it.each<[string, JobParts]>([
   ['a pane', {}],
   ['a pane from both sides', { setup: { sides: 'two' } }],
-  ['a cavity wall', CAVITY_WALL],
+  ['a cavity wall', TWO_LEAVES],
   [
     'thick granite',
     { piece: { material: 'granite', form: 'block', thicknessMm: 90 }, setup: { hold: 'press' } },
@@ -50,7 +50,7 @@ it.each<[string, JobParts]>([
 });
 
 it('goes through a wall leaf by leaf, with the water off before the far face', () => {
-  const plan = planOf(CAVITY_WALL);
+  const plan = planOf(TWO_LEAVES);
   expect(plan.timeline.map(({ kind, depthMm }) => `${kind} ${depthMm.toFixed(0)}`)).toEqual(
     expect.arrayContaining([
       'seat 0',
@@ -85,23 +85,22 @@ it('has no clock past where it does not cut', () => {
   expect(plan.timeline.at(-1)?.atS).toBeNull();
 });
 
-const worked = (parts: JobParts, operations?: readonly Operation[]): PlanContext => {
-  const hole = { ...parts.hole, ...(operations ? { operations } : {}) };
-  return contextIn(caseIn(jobWith({ ...parts, hole })));
-};
 const at = (context: PlanContext) =>
   timelineOf(context).map(({ kind, side, depthMm }) => `${kind} ${side} ${depthMm}`);
-const CORE = { id: 'core', name: 'Core 52', family: 'segmented-core', diameterMm: 52 } as const;
+const kindsAt = (context: PlanContext, kind: string) =>
+  timelineOf(context)
+    .filter((one) => one.kind === kind)
+    .map(({ depthMm }) => depthMm);
 const HOLLOW: JobParts = {
   piece: wallOf(['clay-brick', 100], ['cavity', 50], ['lightweight-block', 100]),
   hole: { diameterMm: 52 },
   setup: { bit: 'core', water: { kind: 'none' } },
-  bits: [{ ...CORE, usableDepthMm: 140 }],
+  bits: [coreBit(52, 140)],
 };
 
 describe('moment by moment', () => {
   it('a hollow wall from one face: the core drops, then the extension goes on, the cavity, the next leaf', () => {
-    const context = worked(HOLLOW);
+    const context = workedOut(HOLLOW);
     expect(at(context)).toEqual([
       'seat 1 0',
       'core-drop 1 100',
@@ -127,7 +126,7 @@ describe('moment by moment', () => {
   });
 
   it('the same from both faces: round to the other side between, and no leaf is come into', () => {
-    const context = worked({ ...HOLLOW, setup: { ...HOLLOW.setup, sides: 'two' } });
+    const context = workedOut({ ...HOLLOW, setup: { ...HOLLOW.setup, sides: 'two' } });
     expect(at(context)).toEqual([
       'seat 1 0',
       'cavity 1 100',
@@ -141,24 +140,13 @@ describe('moment by moment', () => {
     expect(flip).toMatchObject({ round: true, haltS: TURN_S['go-round'] });
     // The other face is begun once one is there.
     expect((moments[3]?.atS ?? NaN) - (flip?.atS ?? NaN)).toBeCloseTo(TURN_S['go-round'], 9);
-    expect(timelineOf(worked({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } }))).toEqual(
+    expect(timelineOf(workedOut({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } }))).toEqual(
       expect.arrayContaining([expect.objectContaining({ kind: 'flip', round: false })]),
     );
   });
 
   it('a smaller bit first takes its time and shows no moments; the last core is the last bit’s own', () => {
-    const cups = [12, 25].map((diameterMm) => ({
-      id: `cup${diameterMm}`,
-      name: `Cup ${diameterMm}`,
-      family: 'plated-cup-saw' as const,
-      diameterMm,
-      rimWidthMm: 1,
-    }));
-    const context = worked({
-      piece: { thicknessMm: 12 },
-      setup: { bits: ['cup12', 'cup25'] },
-      bits: cups,
-    });
+    const context = workedOut(STEPPED_PANE);
     expect(at(context)).toEqual(['seat 1 0', 'ease-off 1 11.5', 'end 1 12']);
     const [small] = cutsOf(context);
     const { cuttingS = NaN, restShare = NaN, pauses = {} } = small?.time ?? {};
@@ -180,7 +168,7 @@ describe('moment by moment', () => {
       ],
       setup: { bit: 'tile' },
     };
-    const context = worked(parts, [
+    const context = workedOut(parts, [
       { id: 'a', does: 'core', bitId: 'tile', toMm: 7 },
       { id: 'c', does: 'chisel' },
       { id: 'b', does: 'bore', bitId: 'mas' },
@@ -199,4 +187,45 @@ describe('moment by moment', () => {
     // A solid bit leaves no core.
     expect(timelineOf(context).at(-1)?.core).toBeUndefined();
   });
+});
+
+it('puts the clock to each break after what went before it', () => {
+  const context = workedOut(FOUR_PASSES);
+  const moments = timelineOf(context);
+  const breaks = moments.filter(({ kind }) => kind === 'core-break');
+  expect(breaks.map(({ depthMm, haltS }) => [depthMm, haltS])).toEqual(
+    [45, 90, 135].map((depthMm) => [depthMm, 25 + 0.5 * 62 + 0.1 * 45]),
+  );
+  const cuts = cutsOf(context);
+  let atS = 0;
+  for (const [index, one] of breaks.entries()) {
+    const { time } = cuts[index] ?? cutAt(context, 0);
+    atS += time.cuttingS * (1 + time.restShare) + sumOf(time.pauses);
+    expect(one.atS).toBeCloseTo(atS, 6);
+    atS += one.haltS;
+  }
+  expect(moments.at(-1)).toMatchObject({ kind: 'end', depthMm: 150 });
+});
+
+it('each new leaf is said at its top, and no pass is one', () => {
+  expect(kindsAt(workedOut(FOUR_PASSES), 'leaf')).toEqual([]);
+  expect(kindsAt(workedOut(CAVITY_WALL), 'leaf')).toEqual([172]);
+  expect(kindsAt(workedOut(CAVITY_WALL), 'cavity')).toEqual([102]);
+  const tiled = workedOut({
+    piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
+    hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
+    setup: { bit: 'tile8', water: { kind: 'none' } },
+    bits: [
+      { id: 'tile8', name: 'Tile core 8', family: 'dry-tile-core', diameterMm: 8 },
+      { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8 },
+    ],
+  });
+  expect(kindsAt(tiled, 'leaf')).toEqual([9]);
+  expect(kindsAt(tiled, 'bit-change')).toEqual([9]);
+});
+
+it('the last core is as long as what was cut since the one before', () => {
+  const { core } = timelineOf(workedOut(FOUR_PASSES)).at(-1) ?? {};
+  expect(core?.lengthMm).toBeCloseTo(15, 9);
+  expect(core?.massKg).toBeCloseTo(coreMassOf(cutAt(workedOut(FOUR_PASSES), 3)), 12);
 });

@@ -115,7 +115,6 @@ interface CutHole {
   readonly main: CutPlan;
   /** Those from the near face. */
   readonly near: readonly CutPlan[];
-  readonly last: CutPlan;
   /** The one that breaks out at its size. */
   readonly exitCut: CutPlan | null;
 }
@@ -213,7 +212,6 @@ function cutAll(task: HoleTask, listed: readonly ResolvedOperation[]): CutHole {
     finishing,
     main,
     near: finishing.filter(({ operation }) => operation.face === 'near'),
-    last: cuts.at(-1) ?? main,
     exitCut: finishing.findLast(({ exit }) => exit !== null) ?? null,
   };
 }
