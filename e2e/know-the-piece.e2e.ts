@@ -46,7 +46,7 @@ test('an unknown pane goes from stop to drillable by the polariser test', async 
   await page.getByTestId('reading').fill('4.1');
   await page.getByTestId('add-reading').click();
   await page.getByTestId('know-thickness-done').click();
-  await answerOf(page, 'know-loose', 'Loose: it can be turned and bedded');
+  await answerOf(page, 'know-loose', 'Loose: it can be turned over and laid on a backing');
   await answerOf(page, 'know-damage', 'None that I can find');
   await answerOf(page, 'know-spare', 'It is the only one');
   await expect(page.getByTestId('know-at-done')).toContainText('vouched for: polariser clear');

@@ -223,7 +223,7 @@ test('a house rule is kept for every job @once', async ({ page, request }) => {
     'Your house rule, to the edge: this one binds',
   );
   // Put back as it was found: the house is every test's.
-  await answerOf(page, 'house-per', 'None of our own');
+  await answerOf(page, 'house-per', 'No house rule');
   await answerOf(page, 'house-school', 'The strictest');
   await page.getByTestId('house-keep').click();
   await expect(page.getByTestId('edges')).not.toContainText('Your house rule');

@@ -54,17 +54,17 @@ test('a workshop of sixty holes: plans go by them, change with the next, and say
 
   const byLog = await page.getByTestId('figure-drillTimeS').innerText();
   await page.getByTestId('as-new').click();
-  await expect(page.getByTestId('from-log')).toContainText('As new: by calculation alone');
+  await expect(page.getByTestId('from-log')).toContainText('Without the log: calculation only');
   await expect(page.getByTestId('figure-drillTimeS')).not.toHaveText(byLog, AS_SHOWN);
   await page.getByTestId('as-new').click();
   await expect(page.getByTestId('figure-drillTimeS')).toHaveText(byLog, AS_SHOWN);
 
   await page.getByTestId('from-log').click();
-  await expect(page.getByTestId('learning-held')).toContainText('came inside a span');
+  await expect(page.getByTestId('learning-held')).toContainText('fell within a span');
   await expect(page.getByTestId('learning-levels')).toContainText('Float glass');
   await expect(page.getByTestId('learning-bits')).toContainText('Cup saw 22');
   await expect(page.getByTestId('learning-bits')).toContainText('of your money');
-  await page.getByTestId('plans-go-by').getByRole('radio', { name: 'Calculation alone' }).click();
+  await page.getByTestId('plans-go-by').getByRole('radio', { name: 'Calculation only' }).click();
   await page.getByRole('button', { name: /^Back/ }).click();
   await expect(page.getByTestId('from-log')).toHaveCount(0);
   await expect(page.getByTestId('figure-drillTimeS')).not.toHaveText(before, AS_SHOWN);

@@ -230,7 +230,7 @@ test(
 
     // Taken off, it opens nothing any more.
     await phone.getByTestId('passkeys').click();
-    await phone.getByRole('button', { name: /^Take off/ }).click();
+    await phone.getByRole('button', { name: /^Remove/ }).click();
     await expect(phone.getByText('None yet.')).toBeVisible();
     await phone.getByTestId('sign-out').click();
     await phone.getByTestId('enter-by-passkey').click();

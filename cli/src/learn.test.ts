@@ -211,7 +211,7 @@ it('says which rows it cannot read, and reads the others', async () => {
   const { code, out, err } = await run('learn', job, '--runs', csv);
   expect(code).toBe(0);
   expect(err).toMatch(/line 2: material is “cheese”/);
-  expect(out).toMatch(/^1 of 1 holes are believed/);
+  expect(out).toMatch(/^1 of 1 holes are used/);
   expect((await run('learn', job, '--runs', join(folder, 'none.csv'))).err).toMatch(
     /Cannot read .*none\.csv/,
   );

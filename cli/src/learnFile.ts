@@ -142,7 +142,7 @@ function inLines({
 }): string {
   const minutes = (s: number | undefined): string => (s === undefined ? '–' : (s / 60).toFixed(1));
   return [
-    `${used} of ${runs} holes are believed.`,
+    `${used} of ${runs} holes are used.`,
     ...predictions.map(
       ({ holeId, timeS, priorTimeS, crackProbability }) =>
         `${holeId}: ${minutes(timeS?.p50)} min (${minutes(timeS?.p10)} to ${minutes(timeS?.p90)}), planned ${minutes(priorTimeS?.p50)}; cracks ${(100 * crackProbability.p50).toFixed(1)} %.`,

@@ -1,19 +1,34 @@
+import { wallOf } from '../setup/jobFixtures';
 import { planBar } from './planBar';
 import { coreBit, cutAt, FOUR_PASSES, workedOut } from './planFixtures';
 
-it('a bar is cut by the numbers of the body at its steel, where the bit does so at all', () => {
-  const { setup, layers } = cutAt(workedOut(FOUR_PASSES), 0);
-  const core = cutAt(
-    workedOut({
-      ...FOUR_PASSES,
-      setup: { bit: 'core' },
-      bits: [coreBit(62)],
-    }),
-    0,
-  );
-  expect(core.bar?.rateMmPerS).toBeGreaterThan(0);
-  expect(core.bar?.rateMmPerS).toBeLessThan(core.headline.rateMmPerS);
-  expect(core.bar?.lifeDepthMm).toBeLessThan(core.headline.lifeDepthMm);
-  expect(planBar(cutAt(workedOut({}), 0).layers, core.setup)).toBeNull();
-  expect(planBar(layers, { ...setup, ...core.setup })).toEqual(core.bar);
+const CORE = { ...FOUR_PASSES, setup: { bit: 'core' }, bits: [coreBit(62)] };
+const { bar, headline, layers, setup } = cutAt(workedOut(CORE), 0);
+
+it('is cut slower than the body round it, and wears the rim more', () => {
+  expect(bar?.rateMmPerS).toBeGreaterThan(0);
+  expect(bar?.rateMmPerS).toBeLessThan(headline.rateMmPerS);
+  expect(bar?.lifeDepthMm).toBeLessThan(headline.lifeDepthMm);
+  expect(planBar(layers, setup)).toEqual(bar);
+  // A hammer breaks stone; steel it only dents.
+  expect(planBar(layers, { ...setup, hammer: true })).toEqual(bar);
+});
+
+it('may stand in one leaf of masonry among others, and not in a pane', () => {
+  const pane = cutAt(workedOut(), 0).layers;
+  expect(planBar([...pane, ...layers], setup)).toEqual(bar);
+  expect(planBar(pane, setup)).toBeNull();
+});
+
+it('is not cut by a bit that is not made for it, nor pressed too lightly to', () => {
+  const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
+  const bored = workedOut({
+    piece: wallOf(['concrete', 60]),
+    hole: { diameterMm: 10 },
+    setup: { bit: 'rod', water: { kind: 'none' } },
+    bits: [{ ...rod, usableDepthMm: 300 }],
+  });
+  expect(cutAt(bored, 0).bar).toBeNull();
+  const lightly = { ...setup, wanted: { ...setup.wanted, contactPressureMpa: 0.001 } };
+  expect(planBar(layers, lightly)).toBeNull();
 });

@@ -1,3 +1,4 @@
+import type { Operation } from '../documents/operation';
 import { liftDepths } from '../physics/cutting/lifts';
 import { depthStop } from '../physics/holding/depthStop';
 import { meanSlowness } from '../physics/wear/sharpness';
@@ -8,7 +9,15 @@ import { thermalStress } from '../physics/heat/thermalStress';
 import { caseIn, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { cutsOf } from './planContext';
 import { heatOf, planWear } from './planRim';
-import { contextIn, coreBit, cutAt, FOUR_PASSES, STEPPED_PANE, workedOut } from './planFixtures';
+import {
+  CAVITY_WALL,
+  contextIn,
+  coreBit,
+  cutAt,
+  FOUR_PASSES,
+  STEPPED_PANE,
+  workedOut,
+} from './planFixtures';
 
 /** Four passes of 45 mm and the rest. */
 const PASSES: JobParts = {
@@ -167,4 +176,48 @@ it('is stopped where the hole ends, past the far face where it opens that', () =
   expect(stopOf({ kind: 'blind', depthMm: 9 })).toBe(9);
   expect(stopOf({ kind: 'through' })).toBe(depthStop(12, 0, true).collarAtMm);
   expect(stopOf({ kind: 'through' })).toBeGreaterThan(12);
+});
+
+describe('ends', () => {
+  const endsOf = (parts: JobParts, operations?: readonly Operation[]) =>
+    cutsOf(workedOut(parts, operations)).map(({ ends, exit }) => [ends, exit !== null]);
+
+  it('inside what is solid, at a cavity, or at the far face, and breaks out there alone', () => {
+    expect(endsOf(FOUR_PASSES)).toEqual([
+      ['inside', false],
+      ['inside', false],
+      ['inside', false],
+      ['face', true],
+    ]);
+    expect(endsOf(CAVITY_WALL)).toEqual([
+      ['cavity', false],
+      ['face', true],
+    ]);
+  });
+
+  it('where it meets what was cut as wide from the other face, not at a pilot', () => {
+    const both: JobParts = { piece: { thicknessMm: 12 }, setup: { sides: 'two' } };
+    expect(endsOf(both)).toEqual([
+      ['inside', false],
+      ['meets', true],
+    ]);
+    const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
+    const piloted = endsOf(
+      {
+        ...PASSES,
+        bits: [coreBit(52, 200), { ...rod, usableDepthMm: 300 }],
+      },
+      [
+        { id: 'p', does: 'pilot', bitId: 'rod', wet: false },
+        { id: 'n', does: 'core', toMm: 75 },
+        { id: 'turn', does: 'go-round' },
+        { id: 'f', does: 'core', face: 'far' },
+      ],
+    );
+    expect(piloted).toEqual([
+      ['face', true],
+      ['inside', false],
+      ['meets', true],
+    ]);
+  });
 });

@@ -36,6 +36,7 @@ it.each<[string, JobParts]>([
   ['a pane', {}],
   ['a pane from both sides', { setup: { sides: 'two' } }],
   ['a cavity wall', TWO_LEAVES],
+  ['a smaller bit before the one to size', STEPPED_PANE],
   [
     'thick granite',
     { piece: { material: 'granite', form: 'block', thicknessMm: 90 }, setup: { hold: 'press' } },
@@ -187,6 +188,21 @@ describe('moment by moment', () => {
     // A solid bit leaves no core.
     expect(timelineOf(context).at(-1)?.core).toBeUndefined();
   });
+});
+
+it('comes into a cavity and the leaf behind it where one bit goes through them all', () => {
+  const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
+  const through = workedOut(
+    {
+      piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['concrete', 60]),
+      hole: { diameterMm: 10 },
+      setup: { bit: 'rod', water: { kind: 'none' } },
+      bits: [{ ...rod, usableDepthMm: 300 }],
+    },
+    [{ id: 'b', does: 'bore', bitId: 'rod' }],
+  );
+  expect(kindsAt(through, 'cavity')).toEqual([60]);
+  expect(kindsAt(through, 'leaf')).toEqual([100]);
 });
 
 it('puts the clock to each break after what went before it', () => {

@@ -63,7 +63,7 @@ it('says what bends, and takes pads, clamps and a board into the plan', async ()
 it('ranks what it could lie on, and lays it there', async () => {
   const log = showRoom(<HeldScreen />);
   const row = await screen.findByTestId('support-sacrificial-hard');
-  expect(within(row).getByText(/Wants a piece as flat as it is/)).toBeTruthy();
+  expect(within(row).getByText(/Needs a piece as flat as it is/)).toBeTruthy();
   fireEvent.click(screen.getByTestId('use-support-sacrificial-hard'));
   await waitFor(() =>
     expect(lastSetup(log)).toMatchObject({ support: { kind: 'sacrificial-hard' } }),

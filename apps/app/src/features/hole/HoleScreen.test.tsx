@@ -82,7 +82,7 @@ it('says which values clash, shows no plan of others, drills and sends nothing u
   expect(await screen.findByText(/lies outside piece “Glass dial”/)).toBeTruthy();
   expect(screen.queryByTestId('figure-feedForceN')).toBeNull();
   expect(screen.queryByTestId('drill')).toBeNull();
-  expect(screen.getByTestId('no-plan').textContent).toContain('mend what clashes');
+  expect(screen.getByTestId('no-plan').textContent).toContain('change one of them');
   await new Promise((resolve) => setTimeout(resolve, 900));
   expect(puts(log)).toEqual([]);
   typeIn(screen.getByTestId('place-x'), '210');

@@ -83,9 +83,9 @@ it('goes on where it was left, and skips what is skipped', async () => {
       answers: { 'step:kind': 'glass', 'step:which': 'known', 'step:treatment': 'annealed' },
     },
   });
-  expect(screen.getByText('What form has it?')).toBeTruthy();
+  expect(screen.getByText('What shape is it?')).toBeTruthy();
   fireEvent.click(screen.getByTestId('know-skip'));
-  expect(screen.getByText('How thick is it, there?')).toBeTruthy();
+  expect(screen.getByText('How thick is it there?')).toBeTruthy();
 });
 
 it('builds a wall up leaf by leaf', async () => {

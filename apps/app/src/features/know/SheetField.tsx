@@ -7,7 +7,7 @@ import type { HoleRoom } from '../hole/useHoleRoom';
 
 const MAX_NAME = 80;
 
-/** Sheet or batch the piece is from, typed once and tapped for its sisters: the log tells sheets apart. */
+/** Sheet or batch the piece is from, typed once and tapped for its sisters: the log compares sheets. */
 export function SheetField({ room }: { readonly room: HoleRoom }) {
   const { piece, changePiece } = room.edit;
   const job = useQuery(jobQuery(room.detail.job.id));

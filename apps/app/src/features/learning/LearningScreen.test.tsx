@@ -66,7 +66,7 @@ it('says how often it held, what it learned, and when to change the bit', async 
   answer(LEARNED);
   show(<LearningScreen />);
   expect((await screen.findByTestId('learning-held')).textContent).toContain('75 % of 12');
-  expect(screen.getByText('12 of 13 runs are believed.')).toBeTruthy();
+  expect(screen.getByText('12 of 13 runs are used.')).toBeTruthy();
   expect(text('learning-levels')).toContain('Plated cup saw in float glass× 1.6 (1.2 to 2.1)');
   expect(text('learning-bits')).toContain('Due: change after 9 (7 to 12) holes; it has cut 10.');
   expect(text('learning-odds')).toContain('Predicted 1 in 20: 2 of 20 cracked, 1 expected');
@@ -76,7 +76,7 @@ it('says how often it held, what it learned, and when to change the bit', async 
 it('puts a run back that it does not believe', async () => {
   const log = answer(LEARNED);
   show(<LearningScreen />);
-  expect((await screen.findByTestId('learning-doubted')).textContent).toContain('a slip of units');
+  expect((await screen.findByTestId('learning-doubted')).textContent).toContain('wrong unit');
   fireEvent.click(screen.getByTestId('belief-r1'));
   await screen.findByTestId('learning-doubted');
   expect(log.find(({ method }) => method === 'PUT')).toMatchObject({
@@ -88,7 +88,7 @@ it('puts a run back that it does not believe', async () => {
 it('goes by calculation alone when asked to', async () => {
   const log = answer(LEARNED);
   show(<LearningScreen />);
-  fireEvent.click(await screen.findByRole('radio', { name: 'Calculation alone' }));
+  fireEvent.click(await screen.findByRole('radio', { name: 'Calculation only' }));
   await screen.findByTestId('plans-go-by');
   expect(log.find(({ path, method }) => path === '/house' && method === 'PUT')?.body).toMatchObject(
     { fromLog: 'leave' },
@@ -98,5 +98,5 @@ it('goes by calculation alone when asked to', async () => {
 it('invites a first hole where nothing is logged', async () => {
   fakeApi();
   show(<LearningScreen />);
-  expect(await screen.findByText('Nothing to tell yet')).toBeTruthy();
+  expect(await screen.findByText('No runs yet')).toBeTruthy();
 });

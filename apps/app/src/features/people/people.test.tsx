@@ -187,9 +187,9 @@ it('invites by a link whose secret stands after #, and takes somebody out by two
     `${location.origin}/join#${token}`,
   );
   expect(log.find(({ path }) => path === '/invitations')?.body).toEqual({ role: 'viewer' });
-  fireEvent.click(screen.getByText('Take out'));
+  fireEvent.click(screen.getByText('Remove'));
   expect(log.some(({ method }) => method === 'DELETE')).toBe(false);
-  fireEvent.click(screen.getByText('Take Bo out? Tap once more.'));
+  fireEvent.click(screen.getByText('Remove Bo? Tap again.'));
   await waitFor(() => {
     expect(log.some(({ method, path }) => method === 'DELETE' && path === '/people/p2')).toBe(true);
   });
@@ -272,7 +272,7 @@ describe('passkeys', () => {
     fireEvent.click(screen.getByTestId('add-passkey'));
     expect(await screen.findByText(/for drill\.local, since/)).toBeTruthy();
     expect(mockMakeKey).toHaveBeenCalledWith({ challenge: 'diamond and water' });
-    fireEvent.click(screen.getByLabelText('Take off: Phone'));
+    fireEvent.click(screen.getByLabelText('Remove: Phone'));
     expect(await screen.findByText('None yet.')).toBeTruthy();
   });
 

@@ -103,7 +103,7 @@ const practise = ({ piece }: Known): Alternative => ({
   title: 'Practise on a spare first',
   detail: piece.spareAvailable
     ? 'You have a spare of the same kind: drill it first, with the same bit, water and backing.'
-    : 'An offcut or a cheap piece of the same kind and thickness tells more than any number here.',
+    : 'An offcut or a cheap piece of the same kind and thickness shows more than any number here.',
 });
 
 function orderDrilled({ material, piece }: Known, never: boolean): Alternative[] {

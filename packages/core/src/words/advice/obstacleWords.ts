@@ -59,7 +59,7 @@ const OBSTACLE_WORDS: {
   'not-fast-enough': ({ rpm, rimSpeedMPerS, lowMPerS }, units) =>
     `Its fastest, ${formatRpm(rpm)}, runs this rim at ${formatRimSpeed(rimSpeedMPerS, units)}; it cuts from ${formatRimSpeed(lowMPerS, units)}.`,
   'press-travel': ({ travelMm, wantedMm }, units) =>
-    `The quill comes down ${formatLength(travelMm, units)}; the hole wants ${formatLength(wantedMm, units)}.`,
+    `The quill comes down ${formatLength(travelMm, units)}; the hole needs ${formatLength(wantedMm, units)}.`,
   'press-room': ({ roomMm, wantedMm }, units) =>
     `There is ${formatLength(roomMm, units)} under its chuck; piece, backing and bit want ${formatLength(wantedMm, units)}.`,
   'press-throat': ({ inMm, throatMm }, units) =>

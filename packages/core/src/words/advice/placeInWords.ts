@@ -35,7 +35,7 @@ export function placeInWords(
     dearer(outcome, first),
     harder(outcome, first, units),
   ].filter((text) => text !== null);
-  if (said.length === 0) return 'As good as the first, within what can be told.';
+  if (said.length === 0) return 'As good as the first, within the uncertainty.';
   const text = said.slice(0, 2).join('; ');
   return `${capitalised(text)}.`;
 }

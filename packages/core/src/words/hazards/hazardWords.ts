@@ -89,7 +89,7 @@ export const HAZARD_WORDS: { readonly [Code in HazardCode]: HazardWords<Code> } 
       bottle: () =>
         'A bottle or jar is presumed annealed. Tumblers and tableware may be toughened.',
       tableware: () =>
-        'Tableware and oven ware may be toughened all over: it then bursts when its skin is cut. No home test tells for certain.',
+        'Tableware and oven ware may be toughened all over: it then bursts when its skin is cut. No home test is certain.',
     },
     answers: {
       'annealing-known': { label: 'It was annealed in a kiln' },

@@ -52,7 +52,7 @@ it('can be copied as text, stops first', () => {
 });
 
 it('owns up to what it chose itself', () => {
-  expect(assumedLine(planOf())).toBe('Chosen for you as usual, until you say: start.');
+  expect(assumedLine(planOf())).toBe('Preset until you change it: start.');
   expect(assumedLine(planOf({ setup: { start: 'guide' } }))).toBeNull();
 });
 

@@ -89,13 +89,13 @@ export function detailFigures(plan: Plan, units: UnitSystem): Figure[] {
       'Contact pressure',
       split(formatPressure(plan.contactPressureMpa, units)),
     ],
-    ['rateMmPerS', 'Goes in, a minute', split(formatLengthAbout(plan.rateMmPerS * 60, units))],
+    ['rateMmPerS', 'Penetration per minute', split(formatLengthAbout(plan.rateMmPerS * 60, units))],
     [
       'exitChipMm',
       'Exit chip',
       plan.exitChipMm === null ? null : split(formatLengthAbout(plan.exitChipMm.p50, units)),
     ],
-    ['tempRiseK', 'Ring runs hotter by', split(formatTempRise(plan.tempRiseK, units))],
+    ['tempRiseK', 'Ring temperature rise', split(formatTempRise(plan.tempRiseK, units))],
     ['thermalStressMpa', 'Heat stress', split(formatPressure(plan.thermalStressMpa, units))],
     ['torqueNm', 'Torque', showTorque(plan.torqueNm, units)],
     ['powerW', 'Power at the rim', plain(formatSignificant(plan.powerW, 2), 'W')],
@@ -139,7 +139,5 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
 /** What the planner chose because nobody has said, in a line; null when all is the person's own. */
 export function assumedLine(plan: Plan): string | null {
   const chosen = plan.setup.assumed.flatMap((name) => CHOICE_WORDS[name] ?? []);
-  return chosen.length === 0
-    ? null
-    : `Chosen for you as usual, until you say: ${chosen.join(', ')}.`;
+  return chosen.length === 0 ? null : `Preset until you change it: ${chosen.join(', ')}.`;
 }

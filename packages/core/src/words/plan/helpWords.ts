@@ -16,7 +16,7 @@ interface HelpText {
 export const HELP_WORDS: Readonly<Record<Help, HelpText>> = {
   water: {
     label: 'Holds the water',
-    step: 'Water on the groove without a break, and off at a word.',
+    step: 'Water on the groove without a break, and off when told.',
     cue: 'The other one keeps the water on the groove.',
     now: {
       ready: 'Water on before it touches',

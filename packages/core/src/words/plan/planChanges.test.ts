@@ -28,7 +28,7 @@ it('tells what a later model says otherwise, and nothing of a hair', () => {
     ],
   });
   expect(planChangesText(changes, METRIC)).toBe(
-    'Planned anew by a later model: time 2.5 min, was 3.1 min; cracks 1 in 80, was 1 in 250.',
+    'Recalculated by a later model: time 2.5 min, was 3.1 min; cracks 1 in 80, was 1 in 250.',
   );
   expect(planChangesText(planChanges(plan, { ...plan, modelVersion: '1.8.0' }), METRIC)).toBeNull();
 });

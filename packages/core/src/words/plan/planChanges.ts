@@ -63,7 +63,7 @@ const NAMES: Readonly<Record<ChangedFigure, string>> = {
   chip: 'exit chips',
 };
 
-/** `Planned anew: time 2.5 min, was 3.1 min`; null where nothing moved that is worth a word. */
+/** `Recalculated: time 2.5 min, was 3.1 min`; null where nothing moved that is worth a word. */
 export function planChangesText({ changes }: PlanChanges, units: UnitSystem): string | null {
   const lines = changes
     .map(({ figure, was, is }) => ({
@@ -73,5 +73,5 @@ export function planChangesText({ changes }: PlanChanges, units: UnitSystem): st
     }))
     .filter((line) => line.was !== line.is)
     .map((line) => `${line.name} ${line.is}, was ${line.was}`);
-  return lines.length === 0 ? null : `Planned anew by a later model: ${lines.join('; ')}.`;
+  return lines.length === 0 ? null : `Recalculated by a later model: ${lines.join('; ')}.`;
 }

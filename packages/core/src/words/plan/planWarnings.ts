@@ -71,7 +71,7 @@ const WARNING_WORDS = {
   'bit-outside-fit': (plan) => {
     const { fit, units } = plan;
     const { bit } = plan.setup.finishing;
-    return `${bit.name} cuts ${formatLength(cutDiameter(plan), units)}${bit.runOutMm ? ' with its run-out' : ''}; the part wants ${formatLength(fit?.diameter.leastMm ?? 0, units)} to ${formatLength(fit?.diameter.mostMm ?? 0, units)}.`;
+    return `${bit.name} cuts ${formatLength(cutDiameter(plan), units)}${bit.runOutMm ? ' with its run-out' : ''}; the part needs ${formatLength(fit?.diameter.leastMm ?? 0, units)} to ${formatLength(fit?.diameter.mostMm ?? 0, units)}.`;
   },
   'bit-off-size': ({ setup, hole, units }) =>
     `This bit makes a hole of ${formatLength(setup.finishing.geometry.diameterMm, units)}, not ${formatLength(hole.diameterMm, units)}.`,

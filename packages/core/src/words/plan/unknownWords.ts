@@ -68,7 +68,7 @@ export const UNKNOWN_WORDS = {
   },
   constraint: {
     title: 'How far the cold piece holds the hot ring',
-    what: 'What its heat strains it by is known to a third.',
+    what: 'The strain from heat is known to a third.',
     ask: null,
   },
   strength: {
@@ -82,7 +82,7 @@ export const UNKNOWN_WORDS = {
     ask: null,
   },
   handling: {
-    title: 'How it goes in the hand',
+    title: 'Handling',
     what: 'People and days differ, and how steeply thin pieces break more is known roughly.',
     ask: null,
   },

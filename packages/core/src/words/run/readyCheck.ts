@@ -124,7 +124,7 @@ function kit(scene: ReadyScene): ReadyItem[] {
       id: 'packing',
       section: 'kit',
       title: 'Everything laid out',
-      detail: 'Tick the packing list: nobody fetches a rod with a core in the barrel.',
+      detail: 'Tick the packing list: a rod is hard to fetch with a core stuck in the barrel.',
       keeps: 'job',
       opens: 'packing',
     },
@@ -144,7 +144,7 @@ function kit(scene: ReadyScene): ReadyItem[] {
     items.push({
       id: 'bit-due',
       section: 'kit',
-      title: 'Change the bit, or go on knowing it',
+      title: 'Change the bit, or go on with it as it is',
       detail: learningWords.dueOf(scene.due, units),
       keeps: 'run',
     });
@@ -165,7 +165,7 @@ export function bitCheckDue(bit: Bit, now: Date): string | null {
     return `It was last found ${bit.state === 'bald' ? 'bald' : 'out of true'}.`;
   const last = bit.sharpnessLog?.at(-1);
   const days = last ? (now.getTime() - Date.parse(last.at)) / DAY_MS : Infinity;
-  if (!last && (bit.holesCut ?? 0) > 0) return 'It has drilled and was never looked at since.';
+  if (!last && (bit.holesCut ?? 0) > 0) return 'It has drilled and was never looked at.';
   if (last && days > CHECK_HOLDS_DAYS) return `Last looked at ${Math.floor(days)} days ago.`;
   if ((bit.sharpness ?? 1) < DOUBTFUL_SHARPNESS) return 'It was tired when last looked at.';
   return null;
@@ -216,7 +216,7 @@ const mark = ({ hole }: ReadyScene): ReadyItem[] => [
     section: 'mark',
     title: 'The mark is right',
     detail: hole.mark?.measured
-      ? 'Measured and checked across. Look once more that it is the right one.'
+      ? 'Measured and checked across. Check again that it is the right one.'
       : 'Measure it again after the tape is on.',
     keeps: 'run',
     opens: 'marks',

@@ -1,6 +1,6 @@
 /** Bit and machine. */
 export const chooseWords = {
-  cannotAndWhy: 'Cannot, and why',
+  cannotAndWhy: 'Not possible, and why',
   showFewer: 'Show fewer',
   showAll: (count: number): string => `Show all ${count}`,
   with: (coupling: string, value: string): string => `With ${coupling}.${value}`,

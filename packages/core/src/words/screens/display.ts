@@ -2,7 +2,7 @@
 export const displayWords = {
   whoDrills: 'Who drills with this device',
   whoDrillsWhy:
-    'Runs name them, and the log tells each hand apart. Leave it empty where it does not matter.',
+    'Runs name them, and the log compares each hand by itself. Leave it empty where it does not matter.',
   tapeReads: 'Tape reads to',
   sixteenths: 'Sixteenths',
   thirtySeconds: 'Thirty-seconds',

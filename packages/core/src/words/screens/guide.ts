@@ -2,7 +2,7 @@
 export const guideWords = {
   guideDamAndFall: 'Guide, dam and fall',
   guideBoard: 'Guide board',
-  boardThick: 'Board, thick',
+  boardThick: 'Board thickness',
   widerThanBitBy: 'Wider than the bit by',
   thisGuideCountsIn:
     'This guide counts in the plan: where the hole comes out, and how steadily it is held.',
@@ -17,6 +17,6 @@ export const guideWords = {
   theFarFace: 'The far face',
   theNearFace: 'The near face',
   fallsOneIn: 'Falls one in',
-  guidesFootLong: 'Guide’s foot, long',
+  guidesFootLong: 'Guide foot length',
   guide: 'Guide',
 };

@@ -1,12 +1,12 @@
 /** Support: what bends and what to lay it on. */
 export const heldWords = {
   stricterThanStress: 'Stricter than the stress',
-  asStressHasIt: 'As the stress has it',
+  asStressHasIt: 'In line with the stress',
   laxerThanStress: 'Laxer than the stress',
-  howNearEdgeReally: 'How near the edge, really?',
+  howNearEdgeReally: 'How near the edge?',
   theHoleIsMoved:
     'The hole is moved towards and away from its nearest edge, and the stress calculated at each place.',
-  calculateItBesideRules: 'Calculate it beside the rules',
+  calculateItBesideRules: 'Calculate it and compare',
   theStressNearEdge: 'the stress near the edge',
   fromEdge: (clear: string): string => `${clear} from the edge`,
   allStressTogether: 'All stress together',
@@ -60,7 +60,7 @@ export const heldWords = {
   sinks: 'Sinks',
   use: 'Use',
   layItOn: (name: string): string => `Lay it on ${name}`,
-  wants: (needs: string): string => `Wants ${needs}.`,
+  wants: (needs: string): string => `Needs ${needs}.`,
   theOther: (count: number): string => `The other ${count}`,
   bending: 'Bending',
   oddsElsewhere: 'Odds elsewhere',

@@ -83,7 +83,7 @@ export const holeWords = {
   shape: 'Shape',
   anOutlineOfPoints: (count: number): string =>
     `An outline of ${count} points, as it came in its file.`,
-  goOnKnowingPiece: 'Go on knowing the piece',
+  goOnKnowingPiece: 'Go on identifying the piece',
   identifyPieceHelpMe: 'Identify the piece: help me find out',
   notSurePlannedFor: 'Not sure: planned for ',
   pickOneWhenYou: '. Pick one when you know.',
@@ -126,5 +126,5 @@ export const holeWords = {
     `${diameter} ${deep}, at ${x} × ${y}`,
   setUp: 'Set up',
   waterAndHold: 'Water and hold',
-  noPlanOfThese: 'No plan of these values: mend what clashes, or undo.',
+  noPlanOfThese: 'No plan for these values: change one of them, or undo.',
 };

@@ -6,7 +6,8 @@ export const insteadWords = {
   theOddsArePoor: 'The odds are poor',
   itCanBeDrilled: 'It can be drilled, but look at these first.',
   nothingSpeaksAgainstIt: 'Nothing speaks against it',
-  itCanBeDrilledAs: 'It can be drilled as planned. These are for those who would still rather not.',
+  itCanBeDrilledAs:
+    'It can be drilled as planned. If you would still rather not, here are the alternatives.',
   theOdds: 'the odds',
   itCouldNotBe: 'It could not be added.',
   otherWays: 'Other ways',

@@ -13,8 +13,8 @@ export const jobsWords = {
   importStopped: (file: string): string =>
     `Opening “${file}” was stopped. If the server had it already, it comes into the list all the same.`,
   isOpen: (file: string): string => `“${file}” is open.`,
-  kitDiffers: 'Of your kit the file knows these otherwise. Yours were kept.',
-  takenFromFile: 'As in the file now',
+  kitDiffers: 'The file has other values for these items of your kit. Yours were kept.',
+  takenFromFile: 'Now as in the file',
   takeFiles: 'Take the file’s',
   takeFilesOf: (name: string): string => `Take ${name} as it is in the file`,
   openJobFile: 'Open a job file',
@@ -32,7 +32,7 @@ export const jobsWords = {
   resultMissing: 'Result not said yet',
   bitState: {
     tired: 'Dress it or plan its change',
-    bald: 'Bald: change it',
+    bald: 'Worn out: change it',
     due: 'Costs more than it saves: change it',
     'out-of-true': 'Out of true: put it away',
   },

@@ -23,35 +23,35 @@ const DOUBTS: Readonly<Record<Doubt, string>> = {
   twice: 'The same run is there twice.',
   future: 'It is later than now.',
   contradicts: 'Fine and cracked at once, or more minutes cutting than in all.',
-  absurd: 'A hundred times off its plan: a slip of units?',
+  absurd: 'A hundred times off its plan: wrong unit?',
   'left-out': 'You left it out.',
 };
 
 /** How well the log knows. */
 export const learningWords = {
-  title: 'How well it knows',
-  subtitle: 'What your log tells of holes to come',
-  plansGoBy: 'Plans go by',
-  logToo: 'The log too',
-  asNew: 'Plan as new',
-  isAsNew: 'As new: by calculation alone, whatever your log tells.',
-  byTheLog: 'Plan by the log',
-  calculationAlone: 'Calculation alone',
-  theLog: 'what the log tells',
-  nothingYet: 'Nothing to tell yet',
+  title: 'Accuracy',
+  subtitle: 'How often predictions hold, and what your log corrects',
+  plansGoBy: 'Plans use',
+  logToo: 'Calculation and log',
+  asNew: 'Plan without the log',
+  isAsNew: 'Without the log: calculation only.',
+  byTheLog: 'Plan with the log',
+  calculationAlone: 'Calculation only',
+  theLog: 'the accuracy',
+  nothingYet: 'No runs yet',
   nothingYetText:
     'Drill a hole and log it, or open a list of past holes in the log. Five holes show your own figures.',
   believed: ({ runs, used }: Pick<LearningReport, 'runs' | 'used'>): string =>
     used === runs
-      ? `All ${counted(runs, 'run')} are believed.`
-      : `${used} of ${counted(runs, 'run')} are believed.`,
+      ? `All ${counted(runs, 'run')} are used.`
+      : `${used} of ${counted(runs, 'run')} are used.`,
   held: ({ timeBand80, n }: LearningReport['calibration']): string =>
     timeBand80 === null
       ? `${counted(n, 'timed hole')} so far: ten are needed to say how often the spans hold.`
-      : `${percent(timeBand80)} of ${n} timed holes came inside a span meant to hold 80 %, made without them.`,
+      : `${percent(timeBand80)} of ${n} timed holes fell within a span predicted for 80 % of them.`,
   howOftenHeld: 'How often the spans held',
-  meant: 'Meant: 80 %',
-  came: 'Came inside',
+  meant: 'Target: 80 %',
+  came: 'Within the span',
   month: 'by month',
   heldOf: ({ of, inside, n }: Held): string => `${materialName(of)}: ${inside} of ${n}`,
   monthOf: (month: string): string => month.slice(2).replace('-', '/'),
@@ -59,9 +59,9 @@ export const learningWords = {
   odds: 'Odds and cracks',
   oddsOf: ({ told, cracked, n }: LearningReport['odds'][number]): string =>
     `Predicted ${oddsInWords(told)}: ${cracked} of ${n} cracked, ${told * n < 0.1 ? 'under 0.1' : times(told * n)} expected`,
-  learned: 'What it learned',
-  allLevels: (count: number): string => `All ${count}, those that tell little too`,
-  fewer: 'What tells most alone',
+  learned: 'Corrections',
+  allLevels: (count: number): string => `All ${count}, with little evidence too`,
+  fewer: 'Only the best supported',
   asLong: 'Times as long as calculated. The bar holds eight in ten.',
   levelOf: ({ level, name }: LearnedLevel): string => {
     if (level === 'material') return materialName(name);
@@ -78,15 +78,15 @@ export const learningWords = {
     units: Pick<UnitSystem, 'currency'>,
   ): string =>
     `${isDue({ changeAt, holesCut }) ? 'Due: change' : 'Change'} after ${spanOf(changeAt)} holes; it has cut ${holesCut}. A hole costs ${formatMoney(costPerHole, units)}${ofYourMoney(units)} then, ${formatMoney(costIfKept, units)} if you go on until it hardly cuts.`,
-  notBelieved: 'Not believed',
+  notBelieved: 'Not used',
   whyNot: (doubts: readonly Doubt[]): string => doubts.map((doubt) => DOUBTS[doubt]).join(' '),
   isLearnedFrom: 'Plans learn from this run.',
-  isPutBack: 'Put back by you.',
+  isPutBack: 'You put it back.',
   putBack: 'Put it back',
   leaveOut: 'Leave it out',
   runOf: (hole: string, piece: string): string => `${hole}, ${piece}`,
   logNext: 'What to log next to learn most',
   nextOf: ({ material, family, holes, within }: LearningReport['next'][number]): string =>
     `${familyName(family)} in ${materialName(material).toLowerCase()}: ${counted(holes, 'hole')} so far, eight in ten within a factor of ${times(within)}`,
-  howItKnows: 'How well it knows',
+  howItKnows: 'Accuracy',
 };

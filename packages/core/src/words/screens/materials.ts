@@ -11,10 +11,10 @@ export const materialsWords = {
   materialsOfThisJob: 'Materials of this job',
   theMaterials: 'the materials',
   whenStoneOrBody:
-    'When a stone or body drills otherwise than its name says, copy the nearest and correct what you know. Plans here, on the server and in the saved file use it alike.',
+    'When a stone or body drills differently from its name, copy the nearest and correct what you know. Plans here, on the server and in the saved file use it alike.',
   noneYet: 'None yet',
   startFromOneThat: 'Start from the one that comes nearest.',
-  makeItFrom: 'Make it from',
+  makeItFrom: 'Copy from',
   makeOneFromCopy: 'Make one from a copy',
   fromThisJob: ' from this job',
   ourOwn: (from: string): string => `${from}, our own`,

@@ -30,5 +30,5 @@ export const pressWords = {
   measureItInKit: 'Measure it, in the kit',
   helpedBy: 'Helped by',
   howLongArmsHold:
-    'How long arms hold a steady push follows Rohmert’s curve, for a most of about two thirds of your body weight; people differ by a third.',
+    'How long arms hold a steady push follows Rohmert’s curve, for a maximum of about two thirds of your body weight; people differ by a third.',
 };

@@ -6,7 +6,7 @@ export const readyWords = {
   stopped: 'Stopped',
   toSeeTo: (open: number): string => `${open} to see to`,
   aRunOfThis: 'a run of this hole is under way',
-  itIsKeptAs: 'It is kept as it stood.',
+  itIsKeptAs: 'It is kept as it was.',
   goOnWithIt: 'Go on with it',
   beforeMotorStarts: 'Before the motor starts',
   ticksForDayAnd:

@@ -16,7 +16,8 @@ export const runWords = {
   saveAsFile: 'Save as a file',
   sendAgain: 'Send again',
   itIsSafeHere: 'It is safe here as long as this browser’s data is not cleared.',
-  fromFaceToFoot: 'From the face to the foot of the groove, by rule or by the mark on the barrel.',
+  fromFaceToFoot:
+    'From the face to the bottom of the groove, by rule or by the mark on the barrel.',
   orTyped: 'Or typed',
   itIsThisDeep: 'It is this deep',
   underWay: (of: string): string => `Under way: ${of}`,
@@ -61,7 +62,7 @@ export const runWords = {
   youHear: 'You hear',
   youFeel: 'You feel',
   takeCare: 'take care',
-  bitIsDoneFor: 'Bit is done for',
+  bitIsDoneFor: 'Bit is worn out',
   foundSomethingInWay: 'Found something in the way',
   notToday: 'Not today',
   unsafe: 'Unsafe',
@@ -85,9 +86,9 @@ export const runWords = {
   theLog: 'the log',
   noSuchRun: 'No such run',
   neitherThisDeviceNor: 'Neither this device nor the server has it.',
-  outOfReach: 'Out of reach',
+  outOfReach: 'Server not reached',
   thisRunIsNot:
-    'This run is not on this device, and the server does not answer. It is tried again by itself.',
+    'This run is not on this device, and the server does not answer. It is tried again automatically.',
   theRun: 'the run',
   of: (depth: string): string => `of ${depth}`,
 };

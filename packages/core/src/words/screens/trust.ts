@@ -30,7 +30,7 @@ const systems: Readonly<Record<TrustSystem, Steps>> = {
     steps: [
       'Fetch the certificate above.',
       'Search the settings for “CA certificate”, or go down the way drawn above; names differ a little from phone to phone.',
-      'Choose the file nucleon-workshop.crt among the downloads. The warning is meant: this one can vouch for your workshop’s network alone.',
+      'Choose the file nucleon-workshop.crt among the downloads. The warning is meant: this one can vouch only for your workshop’s network.',
     ],
   },
   mac: {

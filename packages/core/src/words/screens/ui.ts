@@ -10,7 +10,7 @@ export const uiWords = {
   newThingsWait: (count: number): string =>
     count === 1 ? 'One new thing waits to be sent.' : `${count} new things wait to be sent.`,
   notTaken: (why: string): string => `What was made without a server was not taken: ${why}`,
-  allRight: 'All right',
+  allRight: 'OK',
   skipToContent: 'Skip to the content',
   jobs: 'jobs',
   thereIsNothingAt: 'There is nothing at this address',
@@ -31,7 +31,7 @@ export const uiWords = {
   log: 'Log',
   kit: 'Kit',
   display: 'Display',
-  takeCare: 'Take care',
+  takeCare: 'Caution',
   note: 'Note',
   settled: 'Settled',
   isTooLittleAt: (mm: string, least: string): string => `${mm} is too little: at least ${least}.`,

@@ -20,9 +20,9 @@ export const waterWords = {
   waterMethod: 'Water method',
   theMeans: 'the means',
   overFace: 'Over the face',
-  trayLong: 'Tray, long',
+  trayLong: 'Tray length',
   notMeasured: 'not measured',
-  trayWide: 'Tray, wide',
+  trayWide: 'Tray width',
   use: 'Use',
   useOne: (one: string): string => `Use ${one}`,
   outcome: (tempRise: string, crackOdds: string, time: string | null): string =>

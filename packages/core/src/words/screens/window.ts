@@ -9,7 +9,7 @@ export const windowWords = {
   hasFixedSpeedsPoint: (machineName: string): string =>
     `${machineName} has fixed speeds: the point keeps to its lines.`,
   force: (force: string): string => `Force, ${force}`,
-  backToPacesOwn: 'Back to the pace’s own',
+  backToPacesOwn: 'Back to the suggested pace',
   forIn: (bitName: string): string => `For ${bitName} in `,
   byDragPointAnd: (name: string): string => `, by ${name}. Drag the point, and the plan follows.`,
   bordersAreSoftBecause:

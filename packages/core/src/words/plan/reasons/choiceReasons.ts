@@ -34,7 +34,7 @@ export const choice =
           text: 'Your house habit.',
           inputs: chosen,
           source:
-            'Remembered from where the ways were compared; change it here for this hole alone.',
+            'Remembered from where the ways were compared; change it here for this hole only.',
         }
       : {
           text: `Assumed: ${why}`,

@@ -81,6 +81,15 @@ it('breaks each core out at its own diameter, between cuts and after them', () =
   expect(p50(plan, 'last')).toBeCloseTo(lastCoreS(false, true, 60), 9);
 });
 
+it('chisels at the last before it is taken down, and looks for a core where a solid bit left none', () => {
+  const bare = planOf(BLOCK, [BORE]);
+  const chiselled = planOf(BLOCK, [BORE, { id: 'chisel', does: 'chisel' }]);
+  expect(p50(chiselled, 'chisel')).toBeCloseTo(CHISEL_S, 9);
+  expect(chiselled.drillTimeS).toEqual(bare.drillTimeS);
+  const sought = planOf(BLOCK, [BORE, { id: 'out', does: 'break-out' }]);
+  expect(p50(sought, 'out')).toBeCloseTo(lastCoreS(true, true, 8), 9);
+});
+
 it('goes faster with the hammer on, which is named where the bit is changed', () => {
   const [off, on] = [BORE, { ...BORE, hammer: true }].map((one) => planOf(BLOCK, [one]));
   expect(p50(on as Plan, 'bore')).toBeLessThan(p50(off as Plan, 'bore') / 2);
