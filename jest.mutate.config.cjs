@@ -1,4 +1,5 @@
 /** A room's own tests: what it gets wrong, they must see. Those that drill hundreds of whole jobs are left out. */
+const { existsSync } = require('node:fs');
 const [core] = require('./jest.config.cjs').projects;
 
 const ROOMS = (process.env.NUCLEON_MUTATE ?? 'physics,plan,run,layout').split(',');
@@ -8,6 +9,10 @@ module.exports = {
   rootDir: __dirname,
   testEnvironment: require.resolve('./scripts/mutate/untilFailure.cjs'),
   testSequencer: require.resolve('./scripts/mutate/quickestFirst.cjs'),
-  testMatch: ROOMS.map((room) => `**/packages/core/src/${room}/**/*.test.ts`),
+  testMatch: ROOMS.map((room) =>
+    existsSync(`packages/core/src/${room}.ts`)
+      ? `**/packages/core/src/${room}.test.ts`
+      : `**/packages/core/src/${room}/**/*.test.ts`,
+  ),
   testPathIgnorePatterns: ['everyJob'],
 };

@@ -1,6 +1,8 @@
+import { existsSync } from 'node:fs';
+
 /**
- * Mutation testing of the rooms that hold the numbers: `npm run mutate -- physics/water`, several or all.
- * What a room gets wrong, its own tests must see.
+ * Mutation testing of the rooms that hold the numbers: `npm run mutate -- physics/water`, several or all, or of one
+ * file: `npm run mutate -- plan/planCut`. What a room gets wrong, its own tests must see; what a file does, its own.
  */
 const ROOMS = (process.env.NUCLEON_MUTATE ?? 'physics,plan,run,layout').split(',');
 
@@ -16,7 +18,9 @@ export default {
   // Test files work out their cases as they load, before any test begins: by test such mutants would look unseen.
   coverageAnalysis: 'all',
   mutate: [
-    ...ROOMS.map((room) => `packages/core/src/${room}/**/*.ts`),
+    ...ROOMS.map((room) => `packages/core/src/${room}`).map((path) =>
+      existsSync(`${path}.ts`) ? `${path}.ts` : `${path}/**/*.ts`,
+    ),
     '!**/*.test.ts',
     '!**/*Fixtures.ts',
   ],

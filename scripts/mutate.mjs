@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-/** npm run mutate [-- ROOM …]: breaks the core on purpose, one place at a time, and prints what the tests see, by room. */
+/** npm run mutate [-- ROOM or ROOM/FILE …]: breaks the core on purpose, one place at a time, and prints what the tests see, by room. */
 import { spawn } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';

@@ -6,7 +6,8 @@ import { riskModelOf } from '../advice/risk/riskModelOf';
 import type { DrillCase } from '../setup/drillCase';
 import { caseWith, wallOf } from '../setup/jobFixtures';
 import { Z_90 } from '../math/normal';
-import { coreBit } from './planFixtures';
+import { fromLog, loggedCrack } from './fromLog';
+import { coreBit, cutAt } from './planFixtures';
 import { planNumbers } from './planNumbers';
 import { timelineOf } from './timeline';
 import { workOut } from './workOut';
@@ -107,6 +108,35 @@ it('multiplies the hazard, on the plan and in every draw of the Monte Carlo', ()
     (one) => assessRisk(riskModelOf(contextWith(one)), 2000, 1).crackProbability,
   );
   expect((odds[1] ?? 0) / (odds[0] ?? 1)).toBeGreaterThan(1.8);
+});
+
+it('is 1 − (1 − p)^k of each way of breaking', () => {
+  const { crack } = contextWith(null);
+  const odds = { byStress: 0.1, byHand: 0.2, byTreatment: 0.5, total: 0.64 };
+  const twice = loggedCrack({ ...crack, ...odds }, 2);
+  expect(twice.byStress).toBeCloseTo(0.19, 12);
+  expect(twice.byHand).toBeCloseTo(0.36, 12);
+  expect(twice.byTreatment).toBeCloseTo(0.75, 12);
+  expect(twice.total).toBeCloseTo(1 - 0.36 ** 2, 12);
+  expect(loggedCrack({ ...crack, ...odds }, 1)).toMatchObject({
+    byStress: expect.closeTo(0.1, 12),
+  });
+});
+
+it('says how sure the log is of the hazard, where it tells of one', () => {
+  const sdOf = (logged: Partial<LoggedFactors>) => {
+    const told = log(factors({ time: { mean: 0, sd: 0.1 }, ...logged }));
+    return contextWith(told).fromLog?.hazardSd;
+  };
+  expect(sdOf({ hazard: { mean: 0.2, sd: 0.3 } })).toBe(0.3);
+  expect(sdOf({})).toBeNull();
+  expect(sdOf({ hazard: null })).toBeNull();
+  // No far face is opened: the chip is as it is.
+  const context = contextWith(SLOW);
+  const chip = { p50: 1, p90: 2 };
+  const { crack } = context;
+  const calculated = { timeS: null, chip, exitCut: null, crack };
+  expect(fromLog(SLOW, cutAt(context, 0), calculated)?.asNew.exitChipMm).toBe(chip);
 });
 
 it('widens the chip, and eases off sooner to keep it allowed', () => {

@@ -1,6 +1,9 @@
-import { wallOf, type JobParts } from '../setup/jobFixtures';
+import type { HazardCheck } from '../documents/hazardCheck';
+import type { Hole } from '../documents/hole';
+import type { Operation } from '../documents/operation';
+import { caseIn, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { MARKING_MM } from '../layout/aim';
-import { coreBit, workedOut } from './planFixtures';
+import { CAVITY_WALL, contextIn, coreBit, cutAt, FOUR_PASSES, workedOut } from './planFixtures';
 
 describe('where cuts meet', () => {
   const SOLID: JobParts = {
@@ -27,5 +30,105 @@ describe('where cuts meet', () => {
     // √(75² + 75²)·tan(lean): the pilot’s own depth does not come into it.
     expect(meeting(60)).toBeCloseTo(short, 12);
     expect(workedOut({}).crossingMm).toBeNull();
+    const fromFar: Operation[] = [
+      { id: 'turn', does: 'go-round' },
+      { id: 'f', does: 'core', face: 'far' },
+    ];
+    expect(workedOut(SOLID, fromFar).crossingMm).toBeNull();
   });
+});
+
+const TILED: JobParts = {
+  piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
+  hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
+  setup: { bit: 'tile8', water: { kind: 'none' } },
+  bits: [
+    { id: 'tile8', name: 'Tile core 8', family: 'dry-tile-core', diameterMm: 8 },
+    { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8 },
+  ],
+};
+
+describe('what stands for the hole', () => {
+  it('is the cut whose leaf goes slowest, wherever it comes', () => {
+    const reversed = {
+      ...CAVITY_WALL,
+      piece: wallOf(['lightweight-block', 100], ['cavity', 70], ['clay-brick', 102]),
+    };
+    for (const [parts, slow] of [
+      [CAVITY_WALL, 0],
+      [reversed, 1],
+    ] as const) {
+      const context = workedOut(parts);
+      expect(context.headline).toBe(cutAt(context, slow).headline);
+      expect(context.headline.rateMmPerS).toBeLessThan(
+        cutAt(context, 1 - slow).headline.rateMmPerS,
+      );
+    }
+  });
+
+  it('has its bit worn by all that bit cuts, and not by another', () => {
+    const passes = workedOut(FOUR_PASSES);
+    expect(passes.bitLife).toBe(cutAt(passes, 3).bitLife);
+    const tiled = workedOut(TILED);
+    expect(tiled.headline).toBe(cutAt(tiled, 0).headline);
+    expect(tiled.bitLife).toBe(cutAt(tiled, 0).bitLife);
+    expect(tiled.bitLife).not.toEqual(cutAt(tiled, 1).bitLife);
+  });
+
+  it('is no counterbore, unless that is all there is', () => {
+    const parts: JobParts = {
+      piece: wallOf(['concrete', 100]),
+      hole: { diameterMm: 52, depth: { kind: 'blind', depthMm: 80 } },
+      setup: { bit: 'core' },
+      bits: [coreBit(52, 200), { ...coreBit(82, 200), id: 'wide' }],
+    };
+    const wide: Operation = { id: 'w', does: 'counterbore', bitId: 'wide', toMm: 10 };
+    const finishes = (list: readonly Operation[]) =>
+      workedOut(parts, list).operations.map((one) => one.finishes);
+    expect(finishes([{ id: 'c', does: 'core' }, wide, { id: 'o', does: 'break-out' }])).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    expect(finishes([{ ...wide, toMm: 80 }])).toEqual([true]);
+  });
+});
+
+it('has the extension of the last cut that wants one', () => {
+  const thread = { kind: 'thread-g-half' } as const;
+  const job = jobWith({
+    ...FOUR_PASSES,
+    setup: { bit: 'core', water: { kind: 'bottle' } },
+    bits: [{ ...coreBit(62, 120), shank: thread }],
+  });
+  const longer = { id: 'ext', name: 'Extension', kind: 'extension', lengthMm: 80 } as const;
+  const couplings = [{ ...longer, into: thread, takes: thread }];
+  const context = contextIn(caseIn({ ...job, kit: { ...job.kit, couplings } }));
+  expect(context.extension?.id).toBe('ext');
+  expect(workedOut(FOUR_PASSES).extension).toBeNull();
+});
+
+it('shuts the water off before a far face that it opens', () => {
+  const offAt = (depth: Hole['depth']) =>
+    workedOut({
+      ...FOUR_PASSES,
+      hole: { diameterMm: 62, depth },
+      setup: { bit: 'core', water: { kind: 'spindle' } },
+      bits: [coreBit(62, 200)],
+    }).water.offAtMm;
+  expect(offAt({ kind: 'through' })).toBe(130);
+  expect(offAt({ kind: 'blind', depthMm: 140 })).toBeNull();
+});
+
+it('takes a pane’s treatment as tested once that is recorded', () => {
+  const pane = { glassTreatment: 'unknown' } as const;
+  const tested: HazardCheck = {
+    hazard: 'unknown-treatment',
+    answer: 'polariser-clear',
+    at: '2026-05-01T00:00:00Z',
+  };
+  const odds = [[], [tested]].map(
+    (checks) => workedOut({ piece: pane, hole: { checks } }).crack.byTreatment,
+  );
+  expect(odds).toEqual([0.15, 0.01].map((one) => expect.closeTo(one, 9)));
 });
