@@ -11,6 +11,7 @@ import {
   invite,
   peopleQuery,
   reachQuery,
+  sessionQuery,
   takeOut,
 } from '../../api/people';
 import { useWrite } from '../../api/useWrite';
@@ -34,6 +35,7 @@ const ROLE_CHIPS = ROLES.map((value) => ({ value, label: peopleWords.roles[value
 /** Who works in the workshop, on which devices, and how others come in. */
 export function PeopleScreen() {
   const session = useSession();
+  const asked = useQuery(sessionQuery);
   return (
     <Page
       title={peopleWords.people}
@@ -42,10 +44,13 @@ export function PeopleScreen() {
     >
       {session === null ? (
         <Loading what={peopleWords.thePeople} />
-      ) : session.kind === 'local' ? (
-        <Empty title={peopleWords.nobodySignsIn} text={peopleWords.aloneHere} />
-      ) : (
+      ) : session.kind !== 'local' ? (
         <People own={session.kind === 'person' ? session.personId : ''} />
+      ) : asked.isError && !asked.data ? (
+        // Whether people sign in is the server's to say.
+        <Failed error={asked.error} onRetry={() => void asked.refetch()} />
+      ) : (
+        <Empty title={peopleWords.nobodySignsIn} text={peopleWords.aloneHere} />
       )}
     </Page>
   );

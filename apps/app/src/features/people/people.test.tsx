@@ -204,6 +204,13 @@ it('invites nobody to a server that answers its own machine alone, and says how 
   expect(log.every(({ path }) => path === '/session')).toBe(true);
 });
 
+it('says that the server does not answer, rather than that nobody signs in', async () => {
+  fakeApi(() => ({ status: 0, body: null }));
+  show(<PeopleScreen />);
+  expect((await screen.findByTestId('failed')).textContent).toContain('server cannot be reached');
+  expect(screen.queryByText('Nobody signs in on this computer')).toBeNull();
+});
+
 it('tells whoever keeps the server that its disk is nearly full, and nobody else', async () => {
   const disk = { freeBytes: 4.3e8, totalBytes: 1e11, low: true };
   const { state, log } = serverWith({ kind: 'local' }, ({ path }) =>
