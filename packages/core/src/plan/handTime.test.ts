@@ -1,7 +1,15 @@
+import type { Hole } from '../documents/hole';
 import { METRIC } from '../data/unitSystem';
 import type { Operation } from '../documents/operation';
 import type { Plan } from '../documents/plan';
-import { CHISEL_S, coreBreakS, EASE_EDGE_S, lastCoreS, TURN_S } from '../physics/cutting/pauses';
+import {
+  aroundS,
+  CHISEL_S,
+  coreBreakS,
+  EASE_EDGE_S,
+  lastCoreS,
+  TURN_S,
+} from '../physics/cutting/pauses';
 import { caseIn, jobWith, type JobParts } from '../setup/jobFixtures';
 import { makePlan } from '../words/plan/makePlan';
 import { operationLine, operationTotals } from '../words/plan/operationLine';
@@ -88,6 +96,21 @@ it('chisels at the last before it is taken down, and looks for a core where a so
   expect(chiselled.drillTimeS).toEqual(bare.drillTimeS);
   const sought = planOf(BLOCK, [BORE, { id: 'out', does: 'break-out' }]);
   expect(p50(sought, 'out')).toBeCloseTo(lastCoreS(true, true, 8), 9);
+});
+
+it('sets up at the mark, and takes down and pushes the last core out once all is clean', () => {
+  const list: Operation[] = [
+    { id: 'mark', does: 'mark' },
+    { id: 'core', does: 'core', bitId: 'core' },
+    { id: 'clean', does: 'clean' },
+  ];
+  const at = (depth: Hole['depth']) =>
+    planOf({ ...BLOCK, hole: { ...BLOCK.hole, diameterMm: 40, depth } }, list);
+  const [blind, through] = [at({ kind: 'blind', depthMm: 50 }), at({ kind: 'through' })];
+  const { setUp, takeDown } = aroundS('guided', undefined, 'none');
+  expect(p50(blind, 'mark')).toBeCloseTo(setUp, 9);
+  expect(p50(blind, 'clean')).toBeCloseTo(takeDown, 9);
+  expect(p50(through, 'clean')).toBeCloseTo(takeDown + lastCoreS(false, false, 40), 9);
 });
 
 it('goes faster with the hammer on, which is named where the bit is changed', () => {

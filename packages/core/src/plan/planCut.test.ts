@@ -201,6 +201,11 @@ describe('ends', () => {
       ['inside', false],
       ['meets', true],
     ]);
+    const [near, far] = cutsOf(workedOut(both));
+    // What meets the other cut chips nothing.
+    expect(far?.exit?.chipWidthMm).toBe(0);
+    expect(near?.stages.every(({ side }) => side === 1)).toBe(true);
+    expect(far?.stages.every(({ side }) => side === 2)).toBe(true);
     const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
     const piloted = endsOf(
       {

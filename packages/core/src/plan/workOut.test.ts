@@ -3,7 +3,16 @@ import type { Hole } from '../documents/hole';
 import type { Operation } from '../documents/operation';
 import { caseIn, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { MARKING_MM } from '../layout/aim';
-import { CAVITY_WALL, contextIn, coreBit, cutAt, FOUR_PASSES, workedOut } from './planFixtures';
+import {
+  CAVITY_WALL,
+  contextIn,
+  coreBit,
+  cutAt,
+  FOUR_PASSES,
+  STEPPED_PANE,
+  workedOut,
+} from './planFixtures';
+import { cutsOf } from './planContext';
 
 describe('where cuts meet', () => {
   const SOLID: JobParts = {
@@ -47,6 +56,45 @@ const TILED: JobParts = {
     { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8 },
   ],
 };
+
+describe('a hole', () => {
+  it('is all its cuts, one after the other', () => {
+    const context = workedOut(FOUR_PASSES);
+    const cuts = cutsOf(context);
+    expect(context.stages).toEqual(cuts.flatMap(({ stages }) => stages));
+    expect(context.lifts).toEqual(cuts.flatMap(({ lifts }) => lifts));
+    expect(context.lifts.length).toBeGreaterThan(4);
+    expect(context.exit).toBe(cutAt(context, 3).exit);
+    expect(context).toMatchObject({ depthMm: 150, opensFarFace: true, depthPerSideMm: 150 });
+    // Three cores on the way, each before the next cut.
+    expect(context.operations.filter(({ core }) => core !== null)).toHaveLength(3);
+  });
+
+  it('opens no far face where it is blind', () => {
+    const depth = { kind: 'blind', depthMm: 80 } as const;
+    const blind = workedOut({ ...FOUR_PASSES, hole: { diameterMm: 62, depth } });
+    expect(blind).toMatchObject({ depthMm: 80, opensFarFace: false, exit: null, chip: null });
+  });
+
+  it('shows the lifts and the depth of its near side, the stages of both', () => {
+    const both = workedOut({ piece: { thicknessMm: 12 }, setup: { sides: 'two' } });
+    const [near, far] = [cutAt(both, 0), cutAt(both, 1)];
+    expect(both.depthPerSideMm).toBe(near.operation.toMm);
+    expect(both.lifts).toEqual(near.lifts);
+    expect(far.lifts.length).toBeGreaterThan(0);
+    expect(both.stages).toEqual([...near.stages, ...far.stages]);
+    expect(both.exit).toBe(far.exit);
+  });
+
+  it('is shown by the bit that brings it to size, with no stages of the smaller one', () => {
+    const stepped = workedOut(STEPPED_PANE);
+    expect(stepped.operations.flatMap(({ cut, finishes }) => (cut ? [finishes] : []))).toEqual([
+      false,
+      true,
+    ]);
+    expect(stepped.stages).toEqual(cutAt(stepped, 1).stages);
+  });
+});
 
 describe('what stands for the hole', () => {
   it('is the cut whose leaf goes slowest, wherever it comes', () => {
