@@ -31,11 +31,11 @@ export const guideLines = (
     `${formatLengthAbout(board.exitOffsetMm, units)} after ${formatLengthShort(given.depthMm, units)}`,
   ),
   input(
-    'Make the board at least',
+    'Board size, at least',
     `${formatLengthShort(board.minSideMm, units)} square, for a hand or a clamp`,
   ),
   input(
-    'and thick',
+    'Board thickness needed',
     board.minThicknessMm <= given.boardThicknessMm
       ? `${formatLengthShort(given.boardThicknessMm, units)} is enough`
       : `${formatLengthShort(board.minThicknessMm, units)} or more: this one is thin for the bit`,

@@ -9,13 +9,13 @@ const OF = {
     what: 'finished run',
     did: 'took',
     asPlanned: 'as long as planned',
-    past: 'longer than nine in ten should',
+    past: 'longer than 9 in 10 should',
   },
   chip: {
-    what: 'run with its chip measured',
-    did: 'chipped',
+    what: 'measured chip',
+    did: 'came out',
     asPlanned: 'as wide as planned',
-    past: 'wider than nine in ten should',
+    past: 'wider than 9 in 10 should',
   },
 } as const satisfies Record<ComparedRuns['of'], Record<string, string>>;
 
@@ -23,10 +23,11 @@ const OF = {
 export function comparedRunsText({ of, points, middleRatio, past90 }: ComparedRuns): string {
   const { what, did, asPlanned, past } = OF[of];
   if (middleRatio === null) return `No ${what} yet.`;
-  const count = points.length === 1 ? `One ${what}` : `${points.length} such runs`;
+  const count = points.length === 1 ? `One ${what}` : `${points.length} ${what}s`;
   const beside =
     Math.abs(middleRatio - 1) < AS_PLANNED
       ? asPlanned
       : `${formatDecimals(middleRatio, 1)} times ${asPlanned}`;
-  return `${count} ${did} ${beside}, taking the middle one; ${past90 === 0 ? 'none' : past90} went ${past}.`;
+  const median = points.length > 1 ? ' (median)' : '';
+  return `${count} ${did} ${beside}${median}; ${past90 === 0 ? 'none' : past90} ${did} ${past}.`;
 }

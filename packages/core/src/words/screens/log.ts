@@ -1,9 +1,9 @@
 /** The log of runs. */
 export const logWords = {
-  asItCame: 'As it came',
+  asItCame: 'Actual',
   asPlanned: 'As planned',
-  nineInTenSooner: 'Nine in ten sooner',
-  nineInTenUnder: 'Nine in ten under',
+  nineInTenSooner: '9 in 10 sooner',
+  nineInTenUnder: '9 in 10 under',
   compared: 'Compared',
   time: 'Time',
   exitChip: 'Exit chip',

@@ -48,7 +48,7 @@ export const placeWords = {
   showAll: (count: number): string => `Show all ${count}`,
   tapHoleToChoose:
     'Tap a hole to choose it, drag it to move it. Pinch or wheel to look closer, drag beside the holes to move the view; with Shift held that chooses all in a box.',
-  draggedHolesRestOn: 'Dragged holes rest on centre lines, thirds, other holes',
+  draggedHolesRestOn: 'Dragged holes snap to centre lines, thirds, other holes',
   snap: 'Snap',
   free: 'Free',
   rightOfCentre: 'Right of the centre',
