@@ -1,6 +1,6 @@
 import { wallOf } from '../setup/jobFixtures';
 import { planBar } from './planBar';
-import { coreBit, cutAt, FOUR_PASSES, workedOut } from './planFixtures';
+import { BORED_CAVITY, coreBit, cutAt, FOUR_PASSES, workedOut } from './planFixtures';
 
 const CORE = { ...FOUR_PASSES, setup: { bit: 'core' }, bits: [coreBit(62)] };
 const { bar, headline, layers, setup } = cutAt(workedOut(CORE), 0);
@@ -21,12 +21,9 @@ it('may stand in one leaf of masonry among others, and not in a pane', () => {
 });
 
 it('is not cut by a bit that is not made for it, nor pressed too lightly to', () => {
-  const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
   const bored = workedOut({
+    ...BORED_CAVITY,
     piece: wallOf(['concrete', 60]),
-    hole: { diameterMm: 10 },
-    setup: { bit: 'rod', water: { kind: 'none' } },
-    bits: [{ ...rod, usableDepthMm: 300 }],
   });
   expect(cutAt(bored, 0).bar).toBeNull();
   const lightly = { ...setup, wanted: { ...setup.wanted, contactPressureMpa: 0.001 } };

@@ -10,11 +10,13 @@ import { caseIn, jobWith, wallOf, type JobParts } from '../setup/jobFixtures';
 import { cutsOf } from './planContext';
 import { heatOf, planWear } from './planRim';
 import {
+  BORED_CAVITY,
   CAVITY_WALL,
   contextIn,
   coreBit,
   cutAt,
   FOUR_PASSES,
+  ROD_10,
   STEPPED_PANE,
   workedOut,
 } from './planFixtures';
@@ -143,16 +145,8 @@ describe('lifts', () => {
   });
 
   it('are none across a cavity, with a clear groove behind it', () => {
-    const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
-    const parts: JobParts = {
-      ...PASSES,
-      piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['concrete', 60]),
-      hole: { diameterMm: 10 },
-      setup: { bit: 'rod', water: { kind: 'none' } },
-      bits: [{ ...rod, usableDepthMm: 300 }],
-    };
     // In one go, as somebody asked.
-    const cut = cutAt(workedOut(parts, [{ id: 'b', does: 'bore', bitId: 'rod' }]), 0);
+    const cut = cutAt(workedOut(BORED_CAVITY), 0);
     const { bit, contact } = cut.headline;
     const rateIn = (index: number) => () => cut.layers[index]?.rateMmPerS ?? NaN;
     const due = (fromMm: number, toMm: number, index: number) =>
@@ -206,11 +200,10 @@ describe('ends', () => {
     expect(far?.exit?.chipWidthMm).toBe(0);
     expect(near?.stages.every(({ side }) => side === 1)).toBe(true);
     expect(far?.stages.every(({ side }) => side === 2)).toBe(true);
-    const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
     const piloted = endsOf(
       {
         ...PASSES,
-        bits: [coreBit(52, 200), { ...rod, usableDepthMm: 300 }],
+        bits: [coreBit(52, 200), ROD_10],
       },
       [
         { id: 'p', does: 'pilot', bitId: 'rod', wet: false },

@@ -39,6 +39,34 @@ export const coreBit = (diameterMm: number, usableDepthMm?: number): Bit => ({
   ...(usableDepthMm ? { usableDepthMm } : {}),
 });
 
+/** A masonry bit of 10 mm, which leaves no core. */
+export const ROD_10: Bit = {
+  id: 'rod',
+  name: 'Rod',
+  family: 'masonry-bit',
+  diameterMm: 10,
+  usableDepthMm: 300,
+};
+
+/** One bit through two leaves and what lies between them, in one go. */
+export const BORED_CAVITY: JobParts = {
+  piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['concrete', 60]),
+  hole: { diameterMm: 10, operations: [{ id: 'b', does: 'bore', bitId: 'rod' }] },
+  setup: { bit: 'rod', water: { kind: 'none' } },
+  bits: [ROD_10],
+};
+
+/** A plug hole: the tile by its own bit, the block behind it by another. */
+export const TILED_BLOCK: JobParts = {
+  piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
+  hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
+  setup: { bit: 'tile8', water: { kind: 'none' } },
+  bits: [
+    { id: 'tile8', name: 'Tile core 8', family: 'dry-tile-core', diameterMm: 8 },
+    { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8 },
+  ],
+};
+
 /** Three passes of 45 mm and one of 15. */
 export const FOUR_PASSES: JobParts = {
   piece: wallOf(['concrete', 150]),

@@ -5,7 +5,16 @@ import { makePlan } from '../words/plan/makePlan';
 import { cutsOf, type PlanContext } from './planContext';
 import { sumOf } from './planTime';
 import { timelineOf } from './timeline';
-import { CAVITY_WALL, coreBit, cutAt, FOUR_PASSES, STEPPED_PANE, workedOut } from './planFixtures';
+import {
+  BORED_CAVITY,
+  CAVITY_WALL,
+  coreBit,
+  cutAt,
+  FOUR_PASSES,
+  STEPPED_PANE,
+  TILED_BLOCK,
+  workedOut,
+} from './planFixtures';
 
 const planOf = (parts: JobParts) => {
   const outcome = makePlan(caseWith(parts));
@@ -191,16 +200,7 @@ describe('moment by moment', () => {
 });
 
 it('comes into a cavity and the leaf behind it where one bit goes through them all', () => {
-  const rod = { id: 'rod', name: 'Rod', family: 'masonry-bit', diameterMm: 10 } as const;
-  const through = workedOut(
-    {
-      piece: wallOf(['engineering-brick', 60], ['cavity', 40], ['concrete', 60]),
-      hole: { diameterMm: 10 },
-      setup: { bit: 'rod', water: { kind: 'none' } },
-      bits: [{ ...rod, usableDepthMm: 300 }],
-    },
-    [{ id: 'b', does: 'bore', bitId: 'rod' }],
-  );
+  const through = workedOut(BORED_CAVITY);
   expect(kindsAt(through, 'cavity')).toEqual([60]);
   expect(kindsAt(through, 'leaf')).toEqual([100]);
 });
@@ -227,15 +227,7 @@ it('each new leaf is said at its top, and no pass is one', () => {
   expect(kindsAt(workedOut(FOUR_PASSES), 'leaf')).toEqual([]);
   expect(kindsAt(workedOut(CAVITY_WALL), 'leaf')).toEqual([172]);
   expect(kindsAt(workedOut(CAVITY_WALL), 'cavity')).toEqual([102]);
-  const tiled = workedOut({
-    piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
-    hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
-    setup: { bit: 'tile8', water: { kind: 'none' } },
-    bits: [
-      { id: 'tile8', name: 'Tile core 8', family: 'dry-tile-core', diameterMm: 8 },
-      { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8 },
-    ],
-  });
+  const tiled = workedOut(TILED_BLOCK);
   expect(kindsAt(tiled, 'leaf')).toEqual([9]);
   expect(kindsAt(tiled, 'bit-change')).toEqual([9]);
 });

@@ -9,7 +9,9 @@ import {
   coreBit,
   cutAt,
   FOUR_PASSES,
+  ROD_10,
   STEPPED_PANE,
+  TILED_BLOCK,
   workedOut,
 } from './planFixtures';
 import { cutsOf } from './planContext';
@@ -19,10 +21,7 @@ describe('where cuts meet', () => {
     piece: wallOf(['clay-brick', 150]),
     hole: { diameterMm: 52 },
     setup: { bit: 'core', hold: 'guided' },
-    bits: [
-      coreBit(52, 200),
-      { id: 'rod', name: 'Masonry 10', family: 'masonry-bit', diameterMm: 10, usableDepthMm: 300 },
-    ],
+    bits: [coreBit(52, 200), ROD_10],
   };
   const meeting = (pilotMm: number) =>
     workedOut(SOLID, [
@@ -46,16 +45,6 @@ describe('where cuts meet', () => {
     expect(workedOut(SOLID, fromFar).crossingMm).toBeNull();
   });
 });
-
-const TILED: JobParts = {
-  piece: wallOf(['porcelain-tile', 9], ['lightweight-block', 100]),
-  hole: { diameterMm: 8, depth: { kind: 'blind', depthMm: 60 } },
-  setup: { bit: 'tile8', water: { kind: 'none' } },
-  bits: [
-    { id: 'tile8', name: 'Tile core 8', family: 'dry-tile-core', diameterMm: 8 },
-    { id: 'mas8', name: 'Masonry 8', family: 'masonry-bit', diameterMm: 8 },
-  ],
-};
 
 describe('a hole', () => {
   it('is all its cuts, one after the other', () => {
@@ -117,7 +106,7 @@ describe('what stands for the hole', () => {
   it('has its bit worn by all that bit cuts, and not by another', () => {
     const passes = workedOut(FOUR_PASSES);
     expect(passes.bitLife).toBe(cutAt(passes, 3).bitLife);
-    const tiled = workedOut(TILED);
+    const tiled = workedOut(TILED_BLOCK);
     expect(tiled.headline).toBe(cutAt(tiled, 0).headline);
     expect(tiled.bitLife).toBe(cutAt(tiled, 0).bitLife);
     expect(tiled.bitLife).not.toEqual(cutAt(tiled, 1).bitLife);
