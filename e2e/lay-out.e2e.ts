@@ -220,7 +220,7 @@ test('a house rule is kept for every job @once', async ({ page, request }) => {
   await page.getByTestId('house-keep').click();
   await page.getByTestId('pick-Tap').click();
   await expect(page.getByTestId('edges')).toContainText(
-    'Your house rule, to the edge: this one binds',
+    'Your house rule, to the edge: this one applies',
   );
   // Put back as it was found: the house is every test's.
   await answerOf(page, 'house-per', 'No house rule');

@@ -17,7 +17,7 @@ test('a hole moved too near a corner says which rule binds, and by how much', as
   await expect(page.getByTestId('too-near')).toContainText(
     'Six thicknesses to a corner, glass: 13 mm here, 24 mm wanted.',
   );
-  await expect(page.getByTestId('edges')).toContainText('this one binds');
+  await expect(page.getByTestId('edges')).toContainText('this one applies');
   await isSaved(page);
   await page.getByTestId('undo').click();
   await page.getByTestId('undo').click();

@@ -1,4 +1,4 @@
-import { snap } from './snap';
+import { snap, unsnapped } from './snap';
 
 const box = { widthMm: 120, heightMm: 240 };
 const at = (xMm: number, yMm: number) => ({ xMm, yMm });
@@ -22,7 +22,7 @@ it('rests on halves, thirds and quarters of the face, each way by itself', () =>
 
 it('reaches exactly so far and no further', () => {
   expect(snap(at(62, 7), box, [], 2).at.xMm).toBe(60);
-  expect(snap(at(62.01, 7), box, [], 2)).toEqual({ at: at(62.01, 7), lines: [] });
+  expect(snap(at(62.1, 7), box, [], 2)).toEqual({ at: at(62.1, 7), lines: [] });
 });
 
 it('rests in line with another hole, as far beyond two as they are apart, and half-way between', () => {
@@ -44,4 +44,11 @@ it('takes the nearest, and of those as near the centre before a hole before a th
   expect(snap(at(60, 7), box, [at(60, 9)], 1).lines[0]).toMatchObject({ why: 'centre' });
   expect(snap(at(40, 7), box, [at(40, 9)], 1).lines[0]).toMatchObject({ why: 'hole' });
   expect(snap(at(60.4, 7), box, [at(60.5, 9)], 1).at.xMm).toBe(60.5);
+});
+
+it('rests on what can be marked where no line is near: a tenth of a millimetre', () => {
+  expect(snap(at(17.2345, 100.666), box, [], 2)).toEqual({ at: at(17.2, 100.7), lines: [] });
+  // A third of the face stays a third.
+  expect(snap(at(33, 7), { widthMm: 100, heightMm: 240 }, [], 2).at.xMm).toBeCloseTo(100 / 3, 12);
+  expect(unsnapped(at(59.96, 1.04))).toEqual({ at: at(60, 1), lines: [] });
 });

@@ -56,9 +56,19 @@ function nearest(
     )[0];
 }
 
+/** To a tenth of a millimetre: no finer than anybody marks. */
+const marked = (mm: number): number => Math.round(mm * 10) / 10;
+
+/** Where a hole that is dragged freely comes to rest: to a tenth of a millimetre. */
+export const unsnapped = (at: PointMm): Snapped => ({
+  at: { xMm: marked(at.xMm), yMm: marked(at.yMm) },
+  lines: [],
+});
+
 /**
  * Where a dragged hole comes to rest: on the nearest line within reach in each direction, centre
- * lines, halves, thirds and quarters of the face, other holes and equal spacing between them.
+ * lines, halves, thirds and quarters of the face, other holes and equal spacing between them; else to a tenth of a
+ * millimetre.
  */
 export function snap(
   at: PointMm,
@@ -77,7 +87,7 @@ export function snap(
     withinMm,
   );
   return {
-    at: { xMm: x?.atMm ?? at.xMm, yMm: y?.atMm ?? at.yMm },
+    at: { xMm: x?.atMm ?? marked(at.xMm), yMm: y?.atMm ?? marked(at.yMm) },
     lines: [
       ...(x ? [{ axis: 'x' as const, ...x }] : []),
       ...(y ? [{ axis: 'y' as const, ...y }] : []),

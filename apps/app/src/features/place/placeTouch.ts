@@ -1,6 +1,6 @@
 import { boundingBox, isOnFace, type PointMm } from '@nucleon/core/layout/outline';
 import type { Outline } from '@nucleon/core/documents/outline';
-import { snap } from '@nucleon/core/layout/snap';
+import { snap, unsnapped } from '@nucleon/core/layout/snap';
 import type { StoredHole } from '@nucleon/contract/wire';
 import { v7 as newId } from 'uuid';
 import {
@@ -74,16 +74,14 @@ function movingHoles({ outline, shift, holes, state, act, edit }: TouchScene): P
   const carriedBy = (from: PointMm, to: PointMm, how: TouchHow) => {
     const [lead] = ids;
     const hole = holes.find(({ id }) => id === lead);
-    const free = { dx: to.xMm - from.xMm, dy: to.yMm - from.yMm, lines: [] };
-    if (!hole || !state.snaps || how.shift) return { ids, ...free };
+    if (!hole) return { ids, dx: 0, dy: 0, lines: [] };
     const at = middle(hole);
+    const moved = { xMm: at.xMm + to.xMm - from.xMm, yMm: at.yMm + to.yMm - from.yMm };
     const others = holes.filter(({ id }) => !ids.includes(id)).map(middle);
-    const rested = snap(
-      { xMm: at.xMm + free.dx, yMm: at.yMm + free.dy },
-      boundingBox(outline),
-      others,
-      SNAP_PX * how.pxMm,
-    );
+    const rested =
+      state.snaps && !how.shift
+        ? snap(moved, boundingBox(outline), others, SNAP_PX * how.pxMm)
+        : unsnapped(moved);
     return {
       ids,
       dx: rested.at.xMm - at.xMm,
@@ -175,10 +173,7 @@ function tracing({ state, act }: TouchScene): PlanTouch {
   const { points } = state;
   const near = (at: PointMm, { pxMm }: TouchHow): number =>
     points.findIndex((p) => Math.hypot(p.xMm - at.xMm, p.yMm - at.yMm) < REACH_PX * pxMm);
-  const round = (p: PointMm): PointMm => ({
-    xMm: Math.round(p.xMm * 10) / 10,
-    yMm: Math.round(p.yMm * 10) / 10,
-  });
+  const round = (p: PointMm): PointMm => unsnapped(p).at;
   const put = (from: PointMm, to: PointMm, how: TouchHow): void => {
     const at = near(from, how);
     const index = state.held ?? at;

@@ -125,7 +125,7 @@ export const placeWords = {
   face: 'Face',
   sideUnrolled: 'Side, unrolled',
   base: 'Base',
-  least: (actual: string, required: string): string => `${actual}, least ${required}`,
+  least: (actual: string, required: string): string => `${actual}, min ${required}`,
   zoomIn: 'Zoom in',
   zoomOut: 'Zoom out',
   theWholePiece: 'The whole piece',

@@ -4,7 +4,7 @@ export const readyWords = {
   readyCheck: 'Ready check',
   toBench: 'To the bench',
   stopped: 'Stopped',
-  toSeeTo: (open: number): string => `${open} to see to`,
+  toSeeTo: (open: number): string => `${open} left to check`,
   aRunOfThis: 'a run of this hole is under way',
   itIsKeptAs: 'It is kept as it was.',
   goOnWithIt: 'Go on with it',
