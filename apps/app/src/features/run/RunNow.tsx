@@ -55,7 +55,7 @@ export function RunNow({
     <Row gap={low ? '$3' : '$4'} flexWrap="wrap" alignItems="flex-end">
       <Figure
         px={px}
-        label={view.band && !low ? runWords.deepBand(view.band) : runWords.deep}
+        label={view.band && !low ? runWords.deepBand(view.band) : runWords.depth}
         value={showDepth(state.depthMm, units).value}
         beside={runWords.of(formatLengthShort(leg.depthMm, units))}
         testID="run-depth"

@@ -37,7 +37,6 @@ export const runWords = {
   sending: 'Sending…',
   notTaken: 'Not taken',
   deepBand: (band: string): string => `Depth, ${band}`,
-  deep: 'Depth',
   press: 'Press',
   liftIn: 'Lift in',
   waterIn: 'Water in',
