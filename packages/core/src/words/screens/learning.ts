@@ -48,7 +48,7 @@ export const learningWords = {
   held: ({ timeBand80, n }: LearningReport['calibration']): string =>
     timeBand80 === null
       ? `${counted(n, 'timed hole')} so far: ten are needed to say how often the spans hold.`
-      : `${percent(timeBand80)} of ${n} timed holes fell within a span predicted for 80 % of them.`,
+      : `${percent(timeBand80)} of ${n} timed holes fell within a span meant to hold 80 %, each predicted from the others.`,
   howOftenHeld: 'How often the spans held',
   meant: 'Target: 80 %',
   came: 'Within the span',
