@@ -14,6 +14,7 @@ const DEVICES = 3;
 const WITHIN_MS = 10_000;
 const FROZEN_MS = 6000;
 const REJOINED_WITHIN_MS = 60_000;
+const LINES_SAID = 40;
 
 const status = (name) =>
   `(SELECT VARIABLE_VALUE FROM information_schema.GLOBAL_STATUS WHERE VARIABLE_NAME = '${name}')`;
@@ -54,6 +55,13 @@ const onNode = async (data, number, sql) => {
   const folder = join(data, `node-${number}`);
   const password = (await readFile(join(folder, 'password'), 'utf8')).trim();
   return asRoot({ socket: socketPath(folder), password }, sql);
+};
+
+/** What went wrong at a node, by its own log. */
+const whatNodeSays = async (data, number) => {
+  const log = await readFile(join(data, `node-${number}`, 'mariadbd.log'), 'utf8').catch(() => '');
+  const lines = log.split('\n').filter((line) => /ERROR|Warning|transfer|SST|IST/.test(line));
+  return `  node ${number}:\n${lines.slice(-LINES_SAID).join('\n')}`;
 };
 
 /** Asks each node the same. @throws where one does not answer */
@@ -126,15 +134,19 @@ export async function cluster({ work, random, short }) {
         if (!health.every(({ ok }) => ok)) return false;
         return states.every(({ state, size }) => state === '4' && Number(size) === states.length);
       };
-      if (!(await until(isWhole, REJOINED_WITHIN_MS, 500))) {
-        result.failedToStart++;
-        console.log(`  not whole again after: ${name}\n${stack.said().slice(-800)}`);
-      }
+      const isJoined = await until(isWhole, REJOINED_WITHIN_MS, 500);
       for (const ledger of ledgers) await ledger.resend();
+      if (!isJoined) {
+        result.failedToStart++;
+        console.log(`  not whole again after: ${name}, node ${number}`);
+        for (const i of note.nodes.keys()) console.log(await whatNodeSays(data, i + 1));
+        // A cluster that is not whole has nothing more to lose.
+        break;
+      }
     }
     for (const audit of await Promise.all(ledgers.map((ledger) => ledger.audit())))
       for (const [count, value] of Object.entries(audit)) result[count] += value;
-    const rows = await onEachNode(data, await stack.note(), ROWS);
+    const rows = result.failedToStart > 0 ? [] : await onEachNode(data, await stack.note(), ROWS);
     if (new Set(rows.map((one) => JSON.stringify(one))).size > 1) {
       result.lost++;
       console.log(`  the nodes differ: ${JSON.stringify(rows)}`);
