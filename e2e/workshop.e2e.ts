@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
 import { pressMain, toTheBench } from './bench';
 import { CHROMIUM_ARGS, CHROMIUM_PATH, PHONE, WIDE } from '../scripts/setup/chromium.mjs';
-import { freePort } from '../scripts/setup/mariadb.mjs';
+import { freePort } from '../scripts/setup/freePort.mjs';
 
 const NAME = hostname().toLowerCase();
 const PASSWORD = 'diamond and water';

@@ -9,7 +9,7 @@ import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { newFolder } from './faults/stack.mjs';
-import { freePort } from './setup/mariadb.mjs';
+import { freePort } from './setup/freePort.mjs';
 import {
   checkNode,
   CHROMIUM,

@@ -8,7 +8,8 @@ import { copyFile, mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { regroup, statusOf } from './regroup.mjs';
 import { keepUp } from '../setup/keepUp.mjs';
-import { freePort, startMariadb, stopLeftBehind } from '../setup/mariadb.mjs';
+import { freePort } from '../setup/freePort.mjs';
+import { startMariadb, stopLeftBehind } from '../setup/mariadb.mjs';
 import { capture } from '../setup/run.mjs';
 import { asUser, unprivileged } from '../setup/unprivileged.mjs';
 

@@ -1,6 +1,6 @@
 /** Server, database and the start itself killed while holes and run entries are being written. */
 import { createServer } from 'node:net';
-import { freePort } from '../setup/mariadb.mjs';
+import { freePort } from '../setup/freePort.mjs';
 import { sleep } from '../setup/run.mjs';
 import { ALL_WRITES, keepWriting, openLedger } from './ledger.mjs';
 import { openProxy, PROXY_NAME } from './proxy.mjs';

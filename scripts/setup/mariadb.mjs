@@ -13,9 +13,9 @@ import {
   stat,
   writeFile,
 } from 'node:fs/promises';
-import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
+import { freePort } from './freePort.mjs';
 import { capture, endChild, endProcess, sleep } from './run.mjs';
 import { asUser, giveTo, unprivileged } from './unprivileged.mjs';
 
@@ -30,18 +30,6 @@ const STOP_TIMEOUT_MS = 20_000;
 /** Of what the server says; one older log is kept beside. */
 const LARGEST_LOG_BYTES = 1_000_000;
 const DATABASE = 'nucleon';
-
-/** A port nobody listens on: the wanted one where it is free. */
-export function freePort(wanted = 0) {
-  return new Promise((done, fail) => {
-    const probe = createServer();
-    probe.on('error', wanted === 0 ? fail : () => freePort().then(done, fail));
-    probe.listen(wanted, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => done(port));
-    });
-  });
-}
 
 export function socketPath(folder) {
   const inside = join(folder, 'mysqld.sock');
