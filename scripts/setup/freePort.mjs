@@ -3,8 +3,10 @@ import { createServer } from 'node:net';
 
 const LOWEST = 20_000;
 const TRIES = 200;
-/** Where the kernel says nothing: the first of what Linux gives. */
-const FIRST_OUTGOING = 32_768;
+/** The first port Linux gives to outgoing connections unless it is told otherwise. */
+const USUAL_FIRST_OUTGOING = 32_768;
+/** Fewer below it are too few to choose from. */
+const MIN_ROOM = 1000;
 const given = new Set();
 
 const isFree = (port) =>
@@ -14,25 +16,28 @@ const isFree = (port) =>
     probe.listen(port, '127.0.0.1', () => probe.close(() => done(true)));
   });
 
-/** The first port an outgoing connection may be given (Linux, ip_local_port_range). */
-async function firstOutgoing() {
-  const range = await readFile('/proc/sys/net/ipv4/ip_local_port_range', 'utf8').catch(() => '');
-  return Number.parseInt(range, 10) || FIRST_OUTGOING;
+/** Where ports end that no outgoing connection is given (Linux, ip_local_port_range); where it begins too low, the usual. */
+export async function lastToChoose(
+  read = () => readFile('/proc/sys/net/ipv4/ip_local_port_range', 'utf8'),
+) {
+  const first = Number.parseInt(await read().catch(() => ''), 10);
+  return first >= LOWEST + MIN_ROOM ? first : USUAL_FIRST_OUTGOING;
 }
 
 /**
  * A port nobody listens on: the wanted one where it is free. Else one below those that outgoing connections are given,
- * so that none takes it before it is listened on, nor while its server is down. It is even: the one after it is free
- * for a second server.
+ * so that none takes it before it is listened on, nor while its server is down. It is even: the one after it is
+ * given to nobody, for a second server.
  */
 export async function freePort(wanted = 0) {
   if (wanted !== 0 && (await isFree(wanted))) return wanted;
-  const pairs = Math.max(1, Math.floor(((await firstOutgoing()) - LOWEST) / 2));
+  const pairs = Math.floor(((await lastToChoose()) - LOWEST) / 2);
   for (let i = 0; i < TRIES; i++) {
     const port = LOWEST + 2 * Math.floor(Math.random() * pairs);
-    if (given.has(port) || !(await isFree(port))) continue;
+    if (given.has(port)) continue;
+    // Before it is tried: others may ask meanwhile.
     given.add(port);
-    return port;
+    if (await isFree(port)) return port;
   }
   throw new Error(`Of ${TRIES} ports from ${LOWEST} none is free.`);
 }
